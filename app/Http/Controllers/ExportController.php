@@ -1,0 +1,80 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\Sheet;
+use App\Sheets\Planning;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+use Sternbild\Core\Format\PlanJson;
+use Sternbild\Core\Format\Raster;
+use Sternbild\Core\Format\RenderFailed;
+use Sternbild\Core\Format\SvgDrawing;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Unusable;
+
+/** Pictures and files of a sheet. */
+final readonly class ExportController
+{
+    public function __construct(private Planning $planning) {}
+
+    /** @throws Unusable */
+    public function thumbnail(Request $request, Sheet $sheet): Response
+    {
+        $response = new Response(headers: ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, no-cache']);
+        $response->setEtag("$sheet->id-$sheet->head");
+        if (! $response->isNotModified($request)) {
+            $response->setContent(SvgDrawing::of($this->planning->scene($sheet->headRevision()->plan)));
+        }
+
+        return $response;
+    }
+
+    /**
+     * @throws RenderFailed
+     * @throws Unusable
+     */
+    public function file(Request $request, Sheet $sheet): Response
+    {
+        /** @var array{format: string, scale?: float|string, grid?: bool|string} $given */
+        $given = $request->validate([
+            'format' => ['required', 'in:svg,png,pdf,json'],
+            'scale' => ['sometimes', 'numeric', 'gt:0', 'max:100'],
+            'grid' => ['sometimes', 'boolean'],
+        ]);
+        $plan = $sheet->headRevision()->plan;
+        if ($given['format'] === 'json') {
+            return self::download($sheet, 'json', 'application/json', PlanJson::pretty($plan));
+        }
+        $scene = $this->planning->scene($plan);
+        $svg = $request->boolean('grid') ? SvgDrawing::withGrids($scene) : SvgDrawing::of($scene);
+
+        return match ($given['format']) {
+            'png' => self::download($sheet, 'png', 'image/png', Raster::png($svg, self::scale($scene->plan, (float) ($given['scale'] ?? 1)))),
+            'pdf' => self::download($sheet, 'pdf', 'application/pdf', Raster::pdf($svg)),
+            default => self::download($sheet, 'svg', 'image/svg+xml', $svg),
+        };
+    }
+
+    /** @throws ValidationException */
+    private static function scale(Plan $plan, float $scale): float
+    {
+        $side = max($plan->width, $plan->height) * $plan->unit->pixels() * $scale;
+        if ($side > Raster::LARGEST_SIDE) {
+            throw ValidationException::withMessages(['scale' => sprintf(
+                'The picture would be %s pixels on its longer side; at most %s can be made.', number_format($side), number_format(Raster::LARGEST_SIDE),
+            )]);
+        }
+
+        return $scale;
+    }
+
+    private static function download(Sheet $sheet, string $ending, string $type, string $content): Response
+    {
+        $name = Str::slug($sheet->name) ?: 'sheet';
+
+        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"$name.$ending\""]);
+    }
+}

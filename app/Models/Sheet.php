@@ -1,0 +1,45 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Support\Carbon;
+
+/**
+ * One document of a person. Its plan is that of the revision that `head` names.
+ *
+ * @property string $id
+ * @property int $user_id
+ * @property string $name
+ * @property int $head
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ */
+final class Sheet extends Model
+{
+    use HasUuids;
+    use SoftDeletes;
+
+    protected $fillable = ['name', 'head'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<SheetRevision, $this> */
+    public function revisions(): HasMany
+    {
+        return $this->hasMany(SheetRevision::class);
+    }
+
+    public function headRevision(): SheetRevision
+    {
+        return $this->revisions()->where('number', $this->head)->firstOrFail();
+    }
+}

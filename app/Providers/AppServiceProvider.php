@@ -1,0 +1,37 @@
+<?php
+
+namespace App\Providers;
+
+use App\Models\Sheet;
+use App\Models\User;
+use App\Sheets\ApcuResults;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\ResultCache;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(Kinds::class, static fn (): Kinds => Kinds::all());
+        $this->app->singleton(ResultCache::class, ApcuResults::class);
+    }
+
+    public function boot(): void
+    {
+        Gate::define('work', static fn (User $person, Sheet $sheet): Response => $sheet->user_id === $person->id
+            ? Response::allow()
+            : Response::denyAsNotFound());
+
+        // Guessing passwords is slow for one address and for one account alike.
+        RateLimiter::for('door', static fn (Request $request): array => [
+            Limit::perMinute(30)->by('ip:'.$request->ip()),
+            Limit::perMinute(6)->by('email:'.hash('xxh128', mb_strtolower($request->string('email')->toString())).$request->ip()),
+        ]);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+namespace App\Sheets;
+
+use Sternbild\Core\Check\Finding;
+use Sternbild\Core\Plan\Evaluator;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Scene;
+use Sternbild\Core\Plan\Unusable;
+
+/** The way into the core: plans as stored in, scenes out. */
+final readonly class Planning
+{
+    private PlanReader $reader;
+
+    public function __construct(private Kinds $kinds, private Evaluator $evaluator)
+    {
+        $this->reader = new PlanReader($kinds);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $plan
+     *
+     * @throws Unusable
+     */
+    public function scene(array $plan): Scene
+    {
+        return $this->evaluator->evaluate($this->reader->fromArray($plan));
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $plan
+     * @param  array<array-key, mixed>  $operations
+     *
+     * @throws Unusable
+     */
+    public function edited(array $plan, array $operations): PlanEdit
+    {
+        return PlanEdit::apply($plan, $operations, $this->kinds);
+    }
+
+    /**
+     * What an edit would break in the very steps that it is about. What it breaks elsewhere is the designer's to decide.
+     *
+     * @param  array<array-key, mixed>  $before  the plan without the edit
+     * @return list<Finding>
+     */
+    public function breakage(array $before, PlanEdit $edit, Scene $after): array
+    {
+        $touched = $edit->touched();
+        $errors = array_values(array_filter(
+            $after->findings,
+            static fn (Finding $finding): bool => $finding->isError() && in_array($finding->step, $touched, true),
+        ));
+        if ($errors === []) {
+            return [];
+        }
+        $known = $this->scene($before)->findings;
+
+        return array_values(array_filter($errors, static fn (Finding $error): bool => ! array_filter(
+            $known,
+            static fn (Finding $old): bool => $old->step === $error->step && $old->code === $error->code && $old->field === $error->field,
+        )));
+    }
+}

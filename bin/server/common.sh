@@ -1,0 +1,244 @@
+# What bin/start, bin/test and bin/bench share: installing, building, and the servers on loopback. Sourced, not run.
+
+ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
+cd "$ROOT"
+
+# Debian's packages the application runs on, and those its tests add.
+PACKAGES_RUN=(php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-curl php8.2-zip php-apcu postgresql-15 nginx-light librsvg2-bin)
+PACKAGES_TEST=(chromium php8.2-gd)
+PACKAGES_BENCH=(python3-shapely)
+
+PG_BIN=/usr/lib/postgresql/15/bin
+PHP_FPM=/usr/sbin/php-fpm8.2
+
+say() { printf '%s\n' "$*" >&2; }
+fail() { say "$*"; exit 1; }
+
+# Installs the given Debian packages where they are missing. Their services are not started.
+need_packages() {
+    local missing=() package
+    for package in "$@"; do
+        dpkg-query -W -f='${Status}' "$package" 2>/dev/null | grep -q 'ok installed' || missing+=("$package")
+    done
+    [ ${#missing[@]} -eq 0 ] && return 0
+    local line="apt-get install -y --no-install-recommends ${missing[*]}"
+    if [ "$(id -u)" -ne 0 ]; then
+        say "Some Debian packages are missing. Run this as root, then start again:"
+        say "  apt-get update && $line"
+        exit 1
+    fi
+    say "Installing ${missing[*]}"
+    local log
+    log=$(mktemp)
+    # A run level of 1 keeps Debian from starting the services of what it installs.
+    if ! { apt-get update -qq && RUNLEVEL=1 DEBIAN_FRONTEND=noninteractive $line; } >"$log" 2>&1; then
+        tail -n 30 "$log" >&2
+        fail "The packages could not be installed."
+    fi
+    rm -f "$log"
+}
+
+# Runs a command unless it ran on the same files before. $1: name, $2: hash of what it hangs on, then the command.
+once_for() {
+    local stamp="$ROOT/storage/stamps/$1" hash=$2 log
+    shift 2
+    [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$hash" ] && return 0
+    log=$(mktemp)
+    if ! "$@" >"$log" 2>&1; then
+        tail -n 40 "$log" >&2
+        rm -f "$log"
+        fail "Failed: $*"
+    fi
+    rm -f "$log"
+    mkdir -p "$ROOT/storage/stamps"
+    printf '%s' "$hash" >"$stamp"
+}
+
+hash_of() { cat "$@" 2>/dev/null | sha256sum | cut -d' ' -f1; }
+hash_of_tree() { find "$@" -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1; }
+
+install_dependencies() {
+    mkdir -p bootstrap/cache storage
+    [ -f vendor/autoload.php ] || rm -f storage/stamps/composer
+    [ -d node_modules/vite ] || rm -f storage/stamps/npm
+    say "Checking Composer packages"
+    COMPOSER_ALLOW_SUPERUSER=1 once_for composer "$(hash_of composer.json core/composer.json)" composer install --no-interaction --no-progress
+    # Which classes there are hangs on the tree, not only on composer.json.
+    COMPOSER_ALLOW_SUPERUSER=1 once_for autoload "$(find app core/src core/tests tests compat database -name '*.php' | sort | sha256sum | cut -d' ' -f1)" composer dump-autoload --optimize --no-interaction
+    say "Checking npm packages"
+    PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 once_for npm "$(hash_of package-lock.json)" npm ci --no-audit --no-fund
+    once_for discover "$(hash_of composer.json bootstrap/providers.php)" env APP_KEY=base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA= php artisan package:discover
+}
+
+build_front_end() {
+    [ -f public/build/manifest.json ] || rm -f storage/stamps/front-end
+    say "Building the front end"
+    once_for front-end "$(hash_of_tree resources/js resources/css resources/api vite.config.ts package-lock.json)" npm run --silent build
+}
+
+# A TCP port on loopback that nothing listens on: the wanted one, else the next free one.
+free_port() {
+    php -r 'for ($port = (int) $argv[1]; $port < 65535; $port++) { $s = @stream_socket_server("tcp://127.0.0.1:$port"); if ($s) { echo $port; exit(0); } } exit(1);' "$1"
+}
+
+# PostgreSQL refuses to run as root, and the others need not: started by root, servers run as www-data.
+# Where that user cannot reach the folder, it may read along, and no more.
+SERVER_USER=$([ "$(id -u)" -eq 0 ] && echo www-data || id -un)
+as_server() {
+    if [ "$(id -u)" -ne 0 ]; then
+        "$@"
+    elif setpriv --reuid=www-data --regid=www-data --clear-groups test -r "$ROOT/composer.json"; then
+        setpriv --reuid=www-data --regid=www-data --clear-groups "$@"
+    else
+        setpriv --reuid=www-data --regid=www-data --clear-groups --inh-caps=+dac_read_search --ambient-caps=+dac_read_search "$@"
+    fi
+}
+
+# Makes the folder that a server keeps everything in, and a short-lived one for sockets and configuration.
+prepare_home() {
+    SERVER_HOME=$1
+    mkdir -p "$SERVER_HOME"/framework/{cache/data,sessions,views} "$SERVER_HOME"/{logs,app}
+    RUN=$(mktemp -d /tmp/sternbild.XXXXXX)
+    if [ ! -f "$SERVER_HOME/app.key" ]; then
+        (umask 077; printf 'base64:%s' "$(head -c 32 /dev/urandom | base64 -w0)" >"$SERVER_HOME/app.key")
+    fi
+    if [ ! -f "$SERVER_HOME/database.password" ]; then
+        (umask 077; head -c 24 /dev/urandom | base64 -w0 | tr '+/' '-_' >"$SERVER_HOME/database.password")
+    fi
+    if [ "$(id -u)" -eq 0 ]; then
+        chown -R www-data:www-data "$SERVER_HOME/framework" "$SERVER_HOME/logs" "$SERVER_HOME/app" "$SERVER_HOME/database.password" "$RUN"
+        chown www-data:www-data "$SERVER_HOME"
+    fi
+    APP_KEY=$(cat "$SERVER_HOME/app.key")
+    DB_PASSWORD=$(cat "$SERVER_HOME/database.password")
+    export APP_KEY DB_PASSWORD DB_HOST=127.0.0.1 DB_USERNAME=sternbild DB_DATABASE=sternbild
+    export LARAVEL_STORAGE_PATH=$SERVER_HOME APP_ENV=${APP_ENV:-production}
+}
+
+# $@: further settings for postgres, as -c name=value
+start_postgres() {
+    local data="$SERVER_HOME/postgres"
+    DB_PORT=$(free_port 54320)
+    export DB_PORT
+    if [ ! -f "$data/PG_VERSION" ]; then
+        rm -rf "$data"
+        as_server "$PG_BIN/initdb" -D "$data" -U sternbild -A scram-sha-256 --pwfile="$SERVER_HOME/database.password" -E UTF8 --locale=C.UTF-8 >"$RUN/initdb.log" 2>&1 \
+            || { cat "$RUN/initdb.log" >&2; fail "The database cluster could not be created."; }
+    fi
+    as_server "$PG_BIN/pg_ctl" -D "$data" -w -t 60 -l "$SERVER_HOME/logs/postgres.log" \
+        -o "-c listen_addresses=127.0.0.1 -c port=$DB_PORT -c unix_socket_directories='' $*" start >/dev/null \
+        || { tail -n 20 "$SERVER_HOME/logs/postgres.log" >&2; fail "PostgreSQL did not start."; }
+    STARTED_POSTGRES=$data
+    if ! PGPASSWORD=$DB_PASSWORD psql -h 127.0.0.1 -p "$DB_PORT" -U sternbild -d postgres -tAc "select 1 from pg_database where datname='sternbild'" | grep -q 1; then
+        PGPASSWORD=$DB_PASSWORD psql -h 127.0.0.1 -p "$DB_PORT" -U sternbild -d postgres -qc 'create database sternbild'
+    fi
+}
+
+stop_postgres() {
+    [ -n "${STARTED_POSTGRES:-}" ] && as_server "$PG_BIN/pg_ctl" -D "$STARTED_POSTGRES" -m fast -w stop >/dev/null 2>&1
+    STARTED_POSTGRES=
+}
+
+artisan() { as_server env HOME="$RUN" php artisan "$@"; }
+
+# $1: wanted port. Writes the configuration of php-fpm and nginx, starts both, waits until they answer.
+start_web() {
+    WEB_PORT=$(free_port "$1")
+    export APP_URL="http://127.0.0.1:$WEB_PORT"
+    cat >"$RUN/fpm.conf" <<FPM
+[global]
+pid = $RUN/fpm.pid
+error_log = $SERVER_HOME/logs/fpm.log
+daemonize = no
+[sternbild]
+listen = $RUN/php.sock
+pm = static
+pm.max_children = 4
+pm.max_requests = 2000
+clear_env = no
+catch_workers_output = yes
+php_admin_value[memory_limit] = 512M
+php_admin_value[post_max_size] = 12M
+php_admin_value[max_execution_time] = 30
+php_admin_value[expose_php] = 0
+php_admin_value[display_errors] = 0
+FPM
+    cat >"$RUN/nginx.conf" <<NGINX
+worker_processes 1;
+pid $RUN/nginx.pid;
+error_log $SERVER_HOME/logs/nginx.log warn;
+daemon off;
+events { worker_connections 256; }
+http {
+    include /etc/nginx/mime.types;
+    default_type application/octet-stream;
+    access_log off;
+    server_tokens off;
+    client_max_body_size 12m;
+    client_body_temp_path $RUN/body;
+    proxy_temp_path $RUN/proxy;
+    fastcgi_temp_path $RUN/fastcgi;
+    uwsgi_temp_path $RUN/uwsgi;
+    scgi_temp_path $RUN/scgi;
+    gzip on;
+    gzip_comp_level 2;
+    gzip_min_length 1024;
+    gzip_types application/json application/javascript text/css image/svg+xml;
+    server {
+        listen 127.0.0.1:$WEB_PORT;
+        root $ROOT/public;
+        add_header X-Content-Type-Options nosniff always;
+        add_header Referrer-Policy same-origin always;
+        add_header Content-Security-Policy "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'" always;
+        location /build/ {
+            expires 1y;
+            try_files \$uri =404;
+        }
+        location / { try_files \$uri @app; }
+        location @app {
+            include /etc/nginx/fastcgi_params;
+            fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
+            fastcgi_param SCRIPT_NAME /index.php;
+            fastcgi_param LARAVEL_STORAGE_PATH $SERVER_HOME;
+            fastcgi_pass unix:$RUN/php.sock;
+            fastcgi_buffers 64 32k;
+            fastcgi_buffer_size 32k;
+        }
+    }
+}
+NGINX
+    start_fpm
+    as_server /usr/sbin/nginx -c "$RUN/nginx.conf" -e "$SERVER_HOME/logs/nginx.log" -p "$RUN" &
+    NGINX_PID=$!
+    wait_for "$APP_URL/up"
+}
+
+# By itself, so that a test can take php-fpm away and bring it back.
+start_fpm() {
+    as_server "$PHP_FPM" --fpm-config "$RUN/fpm.conf" -d apc.shm_size=128M -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.validate_timestamps=1 -d opcache.jit_buffer_size=32M -d opcache.jit=tracing &
+    FPM_PID=$!
+    printf '%s' "$FPM_PID" >"$RUN/fpm.started"
+}
+
+wait_for() {
+    php -r '
+        $until = microtime(true) + 30;
+        $quiet = stream_context_create(["http" => ["timeout" => 5, "ignore_errors" => false]]);
+        while (microtime(true) < $until) { if (@file_get_contents($argv[1], false, $quiet) !== false) exit(0); usleep(50000); }
+        exit(1);' "$1" || { tail -n 20 "$SERVER_HOME"/logs/*.log >&2; fail "The server does not answer at $1."; }
+}
+
+stop_web() {
+    [ -n "${NGINX_PID:-}" ] && kill -QUIT "$NGINX_PID" 2>/dev/null
+    [ -n "${FPM_PID:-}" ] && kill "$(cat "$RUN/fpm.started" 2>/dev/null || echo "$FPM_PID")" 2>/dev/null
+    [ -n "${NGINX_PID:-}" ] && wait "$NGINX_PID" 2>/dev/null
+    [ -n "${FPM_PID:-}" ] && wait "$FPM_PID" 2>/dev/null
+    NGINX_PID= FPM_PID=
+}
+
+stop_all() {
+    stop_web
+    stop_postgres
+    [ -n "${RUN:-}" ] && rm -rf "$RUN"
+    return 0
+}

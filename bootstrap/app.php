@@ -1,0 +1,21 @@
+<?php
+
+use App\Http\Problems;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
+    ->withMiddleware(function (Middleware $middleware): void {
+        // The application is same-origin; compat/README.md says why this one cannot stay.
+        $middleware->remove(HandleCors::class);
+        $middleware->redirectGuestsTo('/sign-in');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
+        Problems::describe($exceptions);
+    })
+    ->create();

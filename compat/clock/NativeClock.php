@@ -1,0 +1,33 @@
+<?php
+
+namespace Symfony\Component\Clock;
+
+/** The system's clock. */
+final class NativeClock implements ClockInterface
+{
+    private \DateTimeZone $timezone;
+
+    /** @throws \Exception when the time zone does not exist */
+    public function __construct(\DateTimeZone|string|null $timezone = null)
+    {
+        $this->timezone = match (true) {
+            $timezone instanceof \DateTimeZone => $timezone,
+            default => new \DateTimeZone($timezone ?? date_default_timezone_get()),
+        };
+    }
+
+    public function now(): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable('now', $this->timezone);
+    }
+
+    public function sleep(float|int $seconds): void
+    {
+        usleep((int) max(0, $seconds * 1_000_000));
+    }
+
+    public function withTimeZone(\DateTimeZone|string $timezone): static
+    {
+        return new self($timezone);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+return [
+    'default' => 'pgsql',
+
+    'connections' => [
+        'pgsql' => [
+            'driver' => 'pgsql',
+            'host' => env('DB_HOST', '127.0.0.1'),
+            'port' => env('DB_PORT', '5432'),
+            'database' => env('DB_DATABASE', 'sternbild'),
+            'username' => env('DB_USERNAME', 'sternbild'),
+            'password' => env('DB_PASSWORD', ''),
+            'charset' => 'utf8',
+            'prefix' => '',
+            'prefix_indexes' => true,
+            'search_path' => 'public',
+            'sslmode' => 'prefer',
+            // Connecting costs more than all queries of a request; a worker keeps its connection.
+            'options' => extension_loaded('pdo_pgsql') ? [PDO::ATTR_PERSISTENT => PHP_SAPI === 'fpm-fcgi'] : [],
+        ],
+    ],
+
+    'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],
+];

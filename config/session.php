@@ -1,0 +1,20 @@
+<?php
+
+return [
+    'driver' => env('SESSION_DRIVER', 'file'),
+    'lifetime' => 60 * 24 * 14,
+    'expire_on_close' => false,
+    'encrypt' => false,
+    'files' => storage_path('framework/sessions'),
+    'connection' => null,
+    'table' => 'sessions',
+    'store' => null,
+    'lottery' => [2, 100],
+    'cookie' => 'sternbild_session',
+    'path' => '/',
+    'domain' => null,
+    'secure' => env('SESSION_SECURE_COOKIE'),
+    'http_only' => true,
+    'same_site' => 'lax',
+    'partitioned' => false,
+];

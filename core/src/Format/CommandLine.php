@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Format;
+
+use Sternbild\Core\Plan\ArrayCache;
+use Sternbild\Core\Plan\Evaluator;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Scene;
+use Sternbild\Core\Plan\Unusable;
+
+/** The commands of `sternbild`: scene, render, check. */
+final readonly class CommandLine
+{
+    private const USAGE = <<<'TEXT'
+        sternbild scene PLAN [--pretty]
+        sternbild render PLAN OUT.svg|OUT.png|OUT.pdf [--scale N] [--with-grid]
+        sternbild check PLAN
+        PLAN is a file, or - for standard input.
+
+        TEXT;
+
+    private const GOOD = 0;
+
+    private const FINDINGS = 1;
+
+    private const UNUSABLE = 2;
+
+    /**
+     * @param  resource  $out
+     * @param  resource  $errors
+     */
+    public function __construct(private mixed $out, private mixed $errors) {}
+
+    /**
+     * @param  list<string>  $words  what stands behind the command's name
+     * @return int exit status: 0, 1 for findings of level error, 2 for an unusable plan or call
+     */
+    public function run(array $words): int
+    {
+        try {
+            [$places, $options] = self::parsed($words);
+            $command = array_shift($places);
+            $wanted = ['scene' => 1, 'check' => 1, 'render' => 2][$command ?? ''] ?? null;
+            if ($wanted !== count($places)) {
+                fwrite($this->errors, self::USAGE);
+
+                return self::UNUSABLE;
+            }
+            $scene = self::evaluated($places[0]);
+            match ($command) {
+                'scene' => $this->printScene($scene, isset($options['pretty'])),
+                'check' => $this->printFindings($scene),
+                default => $this->render($scene, $places[1], $options),
+            };
+
+            return $scene->hasErrors() ? self::FINDINGS : self::GOOD;
+        } catch (Unusable|RenderFailed|\UnexpectedValueException $fault) {
+            fwrite($this->errors, "sternbild: {$fault->getMessage()}\n");
+
+            return self::UNUSABLE;
+        }
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return array{list<string>, array<string, string>}
+     */
+    private static function parsed(array $words): array
+    {
+        $places = [];
+        $options = [];
+        while ($words !== []) {
+            $word = array_shift($words);
+            if ($word === '--scale') {
+                $options['scale'] = array_shift($words) ?? throw new \UnexpectedValueException('--scale needs a number behind it');
+            } elseif (str_starts_with($word, '--scale=')) {
+                $options['scale'] = substr($word, 8);
+            } elseif (in_array($word, ['--pretty', '--with-grid'], true)) {
+                $options[substr($word, 2)] = '';
+            } elseif (str_starts_with($word, '--')) {
+                throw new \UnexpectedValueException("$word is not an option; there are --pretty, --scale and --with-grid");
+            } else {
+                $places[] = $word;
+            }
+        }
+
+        return [$places, $options];
+    }
+
+    /** @throws Unusable */
+    private static function evaluated(string $file): Scene
+    {
+        // A byte more than the most tells a file that is too large without reading all of it.
+        $json = @file_get_contents($file === '-' ? 'php://stdin' : $file, false, null, 0, PlanReader::LARGEST_FILE + 1);
+        if ($json === false) {
+            throw new \UnexpectedValueException("$file cannot be read");
+        }
+
+        return (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromJson($json));
+    }
+
+    private function printScene(Scene $scene, bool $pretty): void
+    {
+        fwrite($this->out, json_encode(
+            SceneFigures::of($scene),
+            ($pretty ? JSON_PRETTY_PRINT : 0) | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+        )."\n");
+    }
+
+    private function printFindings(Scene $scene): void
+    {
+        foreach ($scene->findings as $finding) {
+            $field = $finding->field === null ? '' : " $finding->field";
+            fwrite($this->out, "$finding->level $finding->step$field: $finding->message\n");
+        }
+    }
+
+    /**
+     * @param  array<string, string>  $options
+     *
+     * @throws RenderFailed
+     */
+    private function render(Scene $scene, string $file, array $options): void
+    {
+        $svg = isset($options['with-grid']) ? SvgDrawing::withGrids($scene) : SvgDrawing::of($scene);
+        $picture = match (strtolower(pathinfo($file, PATHINFO_EXTENSION))) {
+            'svg' => $svg,
+            'png' => Raster::png($svg, self::scale($scene, $options['scale'] ?? '1')),
+            'pdf' => Raster::pdf($svg),
+            default => throw new \UnexpectedValueException("$file does not end in .svg, .png or .pdf"),
+        };
+        if (@file_put_contents($file, $picture) === false) {
+            throw new \UnexpectedValueException("$file cannot be written");
+        }
+    }
+
+    private static function scale(Scene $scene, string $text): float
+    {
+        $scale = is_numeric($text) ? (float) $text : 0.0;
+        $side = max($scene->plan->width, $scene->plan->height) * $scene->plan->unit->pixels() * $scale;
+        if (! is_finite($scale) || $scale <= 0.0 || $side > Raster::LARGEST_SIDE) {
+            throw new \UnexpectedValueException('--scale must be more than 0 and give at most '.Raster::LARGEST_SIDE." pixels a side; it is $text");
+        }
+
+        return $scale;
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Format;
+
+use Sternbild\Core\Plan\PlanReader;
+
+/** Plans as JSON text, their keys in the order of the published format, so that equal plans are equal texts. */
+final class PlanJson
+{
+    private const TOP = ['format', 'version', 'sheet', 'values', 'palette', 'steps'];
+
+    private const SHEET = ['width', 'height', 'unit', 'background'];
+
+    private const STEP = ['id', 'kind', 'name', 'muted', 'hidden', 'of', 'cells', 'center', 'origin'];
+
+    /** @param array<array-key, mixed> $plan that PlanReader lets through */
+    public static function pretty(array $plan): string
+    {
+        return json_encode(self::ordered($plan), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+    }
+
+    /** @param array<array-key, mixed> $plan that PlanReader lets through */
+    public static function compact(array $plan): string
+    {
+        return json_encode(self::ordered($plan), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
+    }
+
+    /**
+     * A plan with nothing on it.
+     *
+     * @param  array<string, string>  $palette
+     * @return array<string, mixed>
+     */
+    public static function blank(float|int $width, float|int $height, string $unit, array $palette): array
+    {
+        return [
+            'format' => PlanReader::FORMAT,
+            'version' => PlanReader::VERSION,
+            'sheet' => ['width' => $width, 'height' => $height, 'unit' => $unit, 'background' => null],
+            'values' => [],
+            'palette' => $palette,
+            'steps' => [],
+        ];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $plan
+     * @return array<array-key, mixed>
+     */
+    public static function ordered(array $plan): array
+    {
+        $plan += ['values' => [], 'palette' => []];
+        $plan['sheet'] = self::sorted(is_array($plan['sheet'] ?? null) ? $plan['sheet'] : [], self::SHEET);
+        foreach (['values', 'palette'] as $map) {
+            $named = is_array($plan[$map]) ? $plan[$map] : [];
+            $plan[$map] = (object) $named;
+        }
+        $plan['steps'] = array_map(
+            static fn (mixed $step): mixed => is_array($step) ? self::sorted($step, self::STEP) : $step,
+            is_array($plan['steps'] ?? null) ? $plan['steps'] : [],
+        );
+
+        return self::sorted($plan, self::TOP);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $map
+     * @param  list<string>  $first
+     * @return array<array-key, mixed>
+     */
+    private static function sorted(array $map, array $first): array
+    {
+        $rank = array_flip($first);
+        uksort($map, static fn (int|string $a, int|string $b): int => [$rank[$a] ?? 99, $a] <=> [$rank[$b] ?? 99, $b]);
+
+        return $map;
+    }
+}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Format;
+
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Plan\DrawnPart;
+use Sternbild\Core\Plan\Scene;
+use Sternbild\Core\Plan\Style;
+use Sternbild\Core\Plan\Unit;
+
+/** A scene as an SVG 2 document: one path a figure, attributes only where they differ from what SVG takes anyway. */
+final readonly class SvgDrawing
+{
+    private PathData $paths;
+
+    /** @param bool $withGrids keeps the grids, as hairlines over the drawing */
+    private function __construct(private Scene $scene, private bool $withGrids)
+    {
+        $this->paths = new PathData($scene->plan->tolerance()->decimals);
+    }
+
+    public static function of(Scene $scene): string
+    {
+        return (new self($scene, false))->document();
+    }
+
+    public static function withGrids(Scene $scene): string
+    {
+        return (new self($scene, true))->document();
+    }
+
+    private function document(): string
+    {
+        $plan = $this->scene->plan;
+        $width = $this->paths->number($plan->width);
+        $height = $this->paths->number($plan->height);
+        // Pixels are what SVG takes a bare number for.
+        $unit = $plan->unit === Unit::Px ? '' : $plan->unit->value;
+        $svg = "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$width$unit\" height=\"$height$unit\" viewBox=\"0 0 $width $height\">\n";
+        $background = $this->scene->background();
+        if ($background !== null) {
+            $svg .= "<rect width=\"$width\" height=\"$height\" fill=\"$background\"/>\n";
+        }
+        $ids = $this->ids();
+        foreach ($this->scene->drawing as $drawn) {
+            $svg .= $this->part($drawn, $ids[$drawn->id]);
+        }
+        if ($this->withGrids) {
+            foreach ($this->scene->grids() as $id => $grid) {
+                if (! $plan->steps[$id]->hidden) {
+                    $svg .= $this->grid($grid, $ids[$id]);
+                }
+            }
+        }
+
+        return $svg."</svg>\n";
+    }
+
+    private function part(DrawnPart $drawn, string $id): string
+    {
+        $figures = $drawn->part->figures;
+        if (count($figures) === 1) {
+            $style = $drawn->styles[0];
+
+            return "<path id=\"$id\"".self::inherited($style).self::own($style)." d=\"{$this->paths->ofOutlines($figures[0]->outlines)}\"/>\n";
+        }
+        $looks = array_map(self::inherited(...), $drawn->styles);
+        $shared = count(array_unique($looks)) === 1 ? $looks[0] : '';
+        $svg = "<g id=\"$id\"$shared>\n";
+        foreach ($figures as $index => $figure) {
+            $look = $shared === '' ? $looks[$index] : '';
+            $svg .= '<path'.$look.self::own($drawn->styles[$index])." d=\"{$this->paths->ofOutlines($figure->outlines)}\"/>\n";
+        }
+
+        return $svg."</g>\n";
+    }
+
+    private function grid(Grid $grid, string $id): string
+    {
+        $plan = $this->scene->plan;
+        $hairline = $this->paths->number(max($plan->width, $plan->height) / 1600);
+
+        return "<path id=\"$id\" fill=\"none\" stroke=\"#1b2140\" stroke-opacity=\".4\" stroke-width=\"$hairline\" d=\"{$this->paths->ofCurves($grid->lines())}\"/>\n";
+    }
+
+    /** What a group hands on to its paths. */
+    private static function inherited(Style $style): string
+    {
+        $attributes = $style->fill === '#000000' ? '' : " fill=\"$style->fill\"";
+        if ($style->stroke === 'none') {
+            return $attributes;
+        }
+        $attributes .= " stroke=\"$style->stroke\"";
+        if ($style->strokeWidth !== 1.0) {
+            $attributes .= " stroke-width=\"$style->strokeWidth\"";
+        }
+        if ($style->join !== 'miter') {
+            $attributes .= " stroke-linejoin=\"$style->join\"";
+        }
+        if ($style->cap !== 'butt') {
+            $attributes .= " stroke-linecap=\"$style->cap\"";
+        }
+        if ($style->dash !== []) {
+            $attributes .= ' stroke-dasharray="'.implode(' ', $style->dash).'"';
+        }
+
+        return $attributes;
+    }
+
+    /** What would mean something else on a group. */
+    private static function own(Style $style): string
+    {
+        return ($style->opacity === 1.0 ? '' : " opacity=\"$style->opacity\"")
+            .($style->blend === 'normal' ? '' : " style=\"mix-blend-mode:$style->blend\"");
+    }
+
+    /**
+     * Names fit for an id, each once.
+     *
+     * @return array<string, string> by step id
+     */
+    private function ids(): array
+    {
+        $ids = [];
+        $taken = [];
+        foreach ($this->scene->plan->steps as $step) {
+            $name = trim((string) preg_replace('/[^\p{L}\p{N}]+/u', '-', mb_strtolower($step->name ?? '')), '-');
+            $id = $name === '' || preg_match('/^\p{L}/u', $name) !== 1 ? $step->id : $name;
+            $ids[$step->id] = isset($taken[$id]) || (isset($this->scene->plan->steps[$id]) && $id !== $step->id) ? $step->id : $id;
+            $taken[$ids[$step->id]] = true;
+        }
+
+        return $ids;
+    }
+}

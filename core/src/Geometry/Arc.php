@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Geometry;
+
+/** A circular arc, up to the full circle. */
+final readonly class Arc implements Curve
+{
+    /**
+     * @param  Vec  $start  and $end lie on the circle; they are kept beside it so that neighbouring segments share them to the last bit
+     * @param  float  $sweep  radians, positive clockwise on the screen, within (−2π, 2π) or ±2π for the full circle
+     */
+    private function __construct(
+        private Vec $start,
+        private Vec $end,
+        private Vec $center,
+        private float $radius,
+        private float $sweep,
+    ) {}
+
+    /** From $start to $end around $center; the full circle when both are the same place. */
+    public static function around(Vec $center, float $radius, Vec $start, Vec $end, bool $clockwise): self
+    {
+        if ($start->x === $end->x && $start->y === $end->y) {
+            return new self($start, $end, $center, $radius, $clockwise ? 2 * M_PI : -2 * M_PI);
+        }
+        $from = $start->minus($center);
+        $to = $end->minus($center);
+        $sweep = atan2($from->cross($to), $from->dot($to));
+        if ($clockwise && $sweep <= 0.0) {
+            $sweep += 2 * M_PI;
+        } elseif (! $clockwise && $sweep >= 0.0) {
+            $sweep -= 2 * M_PI;
+        }
+
+        return new self($start, $end, $center, $radius, $sweep);
+    }
+
+    public function start(): Vec
+    {
+        return $this->start;
+    }
+
+    public function end(): Vec
+    {
+        return $this->end;
+    }
+
+    public function center(): Vec
+    {
+        return $this->center;
+    }
+
+    public function radius(): float
+    {
+        return $this->radius;
+    }
+
+    /** Radians, positive clockwise on the screen. */
+    public function sweep(): float
+    {
+        return $this->sweep;
+    }
+
+    public function isFullCircle(): bool
+    {
+        return abs($this->sweep) === 2 * M_PI;
+    }
+
+    /** @param float $t from 0 at the start to 1 at the end */
+    public function pointAt(float $t): Vec
+    {
+        $angle = $this->startAngle() + $t * $this->sweep;
+
+        return new Vec($this->center->x + $this->radius * cos($angle), $this->center->y + $this->radius * sin($angle));
+    }
+
+    public function length(): float
+    {
+        return $this->radius * abs($this->sweep);
+    }
+
+    public function bounds(): Bounds
+    {
+        $points = [$this->start, $this->end];
+        $from = $this->startAngle();
+        $low = min($from, $from + $this->sweep);
+        $high = max($from, $from + $this->sweep);
+        $extremes = [new Vec(1, 0), new Vec(0, 1), new Vec(-1, 0), new Vec(0, -1)];
+        for ($quarter = (int) ceil($low / M_PI_2); $quarter <= $high / M_PI_2; $quarter++) {
+            $points[] = $this->center->plus($extremes[(($quarter % 4) + 4) % 4]->times($this->radius));
+        }
+
+        return Bounds::around($points);
+    }
+
+    public function reversed(): self
+    {
+        return new self($this->end, $this->start, $this->center, $this->radius, -$this->sweep);
+    }
+
+    public function mapped(Affine $map): self
+    {
+        return new self(
+            $map->apply($this->start),
+            $map->apply($this->end),
+            $map->apply($this->center),
+            $this->radius * $map->scale(),
+            $map->isMirrored() ? -$this->sweep : $this->sweep,
+        );
+    }
+
+    public function areaSeenFrom(Vec $apex): float
+    {
+        return ($this->center->minus($apex)->cross($this->end->minus($this->start)) + $this->radius ** 2 * $this->sweep) / 2;
+    }
+
+    public function momentSeenFrom(Vec $apex): Vec
+    {
+        $triangle = (new Line($this->start, $this->end))->momentSeenFrom($apex);
+        $excess = $this->sweep - sin($this->sweep);
+        if ($excess === 0.0) {
+            return $triangle;
+        }
+        // The circular segment between chord and arc has its centroid 4r·sin³(θ/2) / 3(θ − sin θ) from the centre (handbook formula).
+        $reach = 4 * $this->radius * sin($this->sweep / 2) ** 3 / (3 * $excess);
+        $middle = $this->startAngle() + $this->sweep / 2;
+        $centroid = new Vec($this->center->x + $reach * cos($middle), $this->center->y + $reach * sin($middle));
+
+        return $triangle->plus($centroid->minus($apex)->times($this->radius ** 2 * $excess / 2));
+    }
+
+    private function startAngle(): float
+    {
+        return atan2($this->start->y - $this->center->y, $this->start->x - $this->center->x);
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Geometry;
+
+/** A straight segment. */
+final readonly class Line implements Curve
+{
+    public function __construct(private Vec $start, private Vec $end) {}
+
+    public function start(): Vec
+    {
+        return $this->start;
+    }
+
+    public function end(): Vec
+    {
+        return $this->end;
+    }
+
+    public function length(): float
+    {
+        return $this->start->distanceTo($this->end);
+    }
+
+    public function bounds(): Bounds
+    {
+        return Bounds::around([$this->start, $this->end]);
+    }
+
+    public function reversed(): self
+    {
+        return new self($this->end, $this->start);
+    }
+
+    public function mapped(Affine $map): self
+    {
+        return new self($map->apply($this->start), $map->apply($this->end));
+    }
+
+    public function areaSeenFrom(Vec $apex): float
+    {
+        return $this->start->minus($apex)->cross($this->end->minus($apex)) / 2;
+    }
+
+    public function momentSeenFrom(Vec $apex): Vec
+    {
+        // A triangle's centroid is a third of the sum of its corners.
+        return $this->start->plus($this->end)->minus($apex->times(2))->times($this->areaSeenFrom($apex) / 3);
+    }
+}

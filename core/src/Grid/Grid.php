@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Grid;
+
+use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Outline;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Plan\Result;
+use Sternbild\Core\Shape\CellJoin;
+
+/** A grid as laid on the sheet: its mesh, and the addresses of what it is made of. */
+abstract class Grid implements Result
+{
+    /** Cells of one grid. More than that is a slip of the finger, and would only exhaust the memory. */
+    public const MOST_CELLS = 100_000;
+
+    private ?Mesh $mesh = null;
+
+    public function mesh(): Mesh
+    {
+        return $this->mesh ??= $this->buildMesh();
+    }
+
+    abstract protected function buildMesh(): Mesh;
+
+    abstract public function cellCount(): int;
+
+    /** Sheet units squared, of all cells together. */
+    abstract public function area(): float;
+
+    /** @return non-empty-list<string> what the coordinates of a cell's address count: ring and sector, column and row */
+    abstract public function cellWords(): array;
+
+    /** @return non-empty-list<string> what the coordinates of an intersection's address count */
+    abstract public function pointWords(): array;
+
+    /** @return list<int> the coordinates of a cell, as its address has them */
+    abstract public function cellCoordinates(int $cell): array;
+
+    /**
+     * The cells that an address means: one, or with stars in it a whole ring, row or column.
+     *
+     * @param  list<int|null>  $coordinates  null for a star
+     * @return non-empty-list<int> cell numbers
+     *
+     * @throws NoSuchPlace
+     */
+    abstract public function cellsAt(array $coordinates): array;
+
+    /** @return list<int> the coordinates of an intersection, as its address has them */
+    abstract public function pointCoordinates(int $point): array;
+
+    /**
+     * @param  list<int>  $coordinates
+     *
+     * @throws NoSuchPlace
+     */
+    abstract public function pointAt(array $coordinates): Vec;
+
+    /** The place that the grid is turned or mirrored about. */
+    abstract public function center(): Vec;
+
+    /** @return array<string, float> what other steps may take from it by name, `g1.ring` */
+    abstract public function quantities(): array;
+
+    /** @return list<Outline> more than one where the cell has a hole */
+    public function cellOutlines(int $cell): array
+    {
+        return CellJoin::of($this->mesh(), [$cell]);
+    }
+
+    /** @return list<Curve> its lines and circles, each drawn through once */
+    public function lines(): array
+    {
+        return CellJoin::lines($this->mesh());
+    }
+
+    /**
+     * A coordinate checked against its range.
+     *
+     * @throws NoSuchPlace
+     */
+    protected static function within(string $word, int $value, int $lowest, int $highest): int
+    {
+        if ($value < $lowest || $value > $highest) {
+            throw new NoSuchPlace(sprintf('%s %d does not exist: there are %ss %d to %d', $word, $value, $word, $lowest, $highest));
+        }
+
+        return $value;
+    }
+
+    /**
+     * All of a range for a star, else the one coordinate.
+     *
+     * @return non-empty-list<int>
+     *
+     * @throws NoSuchPlace
+     */
+    protected static function each(string $word, ?int $value, int $count): array
+    {
+        return $value === null ? range(1, max(1, $count)) : [self::within($word, $value, 1, $count)];
+    }
+
+    /**
+     * @param  list<int|null>  $coordinates
+     *
+     * @throws NoSuchPlace
+     */
+    protected static function expect(array $coordinates, int $count, string $form): void
+    {
+        if (count($coordinates) !== $count) {
+            throw new NoSuchPlace("The address has to be $form");
+        }
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan;
+
+use Sternbild\Core\Geometry\Vec;
+
+/** The worked-out parameters of one step. A field that was not given and has no default is absent. */
+final readonly class Arguments
+{
+    /** @param array<string, mixed> $values by field name */
+    public function __construct(public string $step, private array $values) {}
+
+    public function has(string $field): bool
+    {
+        return isset($this->values[$field]);
+    }
+
+    public function number(string $field): float
+    {
+        $value = $this->values[$field] ?? null;
+
+        return is_float($value) ? $value : throw $this->misdeclared($field);
+    }
+
+    public function whole(string $field): int
+    {
+        return (int) $this->number($field);
+    }
+
+    public function vec(string $field): Vec
+    {
+        $value = $this->values[$field] ?? null;
+
+        return $value instanceof Vec ? $value : throw $this->misdeclared($field);
+    }
+
+    public function text(string $field): string
+    {
+        $value = $this->values[$field] ?? null;
+
+        return is_string($value) ? $value : throw $this->misdeclared($field);
+    }
+
+    public function isOn(string $field): bool
+    {
+        return ($this->values[$field] ?? false) === true;
+    }
+
+    /** @return list<Known> */
+    public function steps(string $field): array
+    {
+        $value = $this->values[$field] ?? null;
+        if (! is_array($value)) {
+            throw $this->misdeclared($field);
+        }
+        $steps = [];
+        foreach ($value as $step) {
+            $steps[] = $step instanceof Known ? $step : throw $this->misdeclared($field);
+        }
+
+        return $steps;
+    }
+
+    public function cells(string $field): CellPick
+    {
+        $value = $this->values[$field] ?? null;
+
+        return $value instanceof CellPick ? $value : throw $this->misdeclared($field);
+    }
+
+    public function step(string $field): Known
+    {
+        $value = $this->values[$field] ?? null;
+
+        return $value instanceof Known ? $value : throw $this->misdeclared($field);
+    }
+
+    /**
+     * @param  list<string>  $fields
+     * @return array<string, mixed> those of them that are given
+     */
+    public function only(array $fields): array
+    {
+        return array_intersect_key($this->values, array_flip($fields));
+    }
+
+    /**
+     * What the result hangs on: equal arguments have equal fingerprints.
+     *
+     * @param  list<string>  $without  fields that do not count
+     */
+    public function fingerprint(array $without): string
+    {
+        $text = $this->step;
+        foreach (array_diff_key($this->values, array_flip($without)) as $field => $value) {
+            $text .= "\n$field=".self::printed($value);
+        }
+
+        return $text;
+    }
+
+    /** @return array<string, float> */
+    public function numbers(): array
+    {
+        return array_filter($this->values, is_float(...));
+    }
+
+    private static function printed(mixed $value): string
+    {
+        return match (true) {
+            is_float($value) => sprintf('%.17g', $value),
+            is_bool($value) => $value ? 'yes' : 'no',
+            is_string($value) => '"'.$value.'"',
+            $value instanceof Vec => sprintf('(%.17g,%.17g)', $value->x, $value->y),
+            $value instanceof Known => $value->id.':'.$value->hash,
+            $value instanceof CellPick => $value->fingerprint(),
+            is_array($value) => '['.implode(',', array_map(self::printed(...), $value)).']',
+            default => throw new \LogicException('An argument of the type '.get_debug_type($value).' has no fingerprint.'),
+        };
+    }
+
+    private function misdeclared(string $field): \LogicException
+    {
+        return new \LogicException("The computation of {$this->step} asks for $field in a way its declaration does not give.");
+    }
+}

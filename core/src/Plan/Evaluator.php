@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan;
+
+use Sternbild\Core\Check\Finding;
+use Sternbild\Core\Grid\Grid;
+
+/** Plan in, scene out. A step that fails leaves a finding and no result; all others are still evaluated. */
+final readonly class Evaluator
+{
+    /** Part of every hash; to be raised when a computation changes, so that no cache keeps old results. */
+    private const EDITION = '1';
+
+    /** Cells of all grids of a plan together. */
+    private const MOST_CELLS = 400_000;
+
+    public function __construct(private ResultCache $cache) {}
+
+    public function evaluate(Plan $plan): Scene
+    {
+        $labels = $plan->labels();
+        $scope = new Scope($plan, $labels);
+        $known = [];
+        $usedUp = [];
+        $findings = [];
+        $cells = 0;
+        foreach ($plan->steps as $step) {
+            if ($step->muted) {
+                continue;
+            }
+            try {
+                $given = self::arguments($step, $scope);
+                $hash = hash('xxh128', self::EDITION."\n".$step->kind->name()."\n".$given->fingerprint($step->kind->presentation()));
+                $result = $this->cache->get($hash);
+                if ($result === null) {
+                    $result = $step->kind->evaluate($given);
+                    $this->cache->put($hash, $result);
+                }
+                $numbers = $given->numbers();
+                if ($result instanceof Grid) {
+                    $numbers += $result->quantities();
+                    $cells += $result->cellCount();
+                    if ($cells > self::MOST_CELLS) {
+                        throw new FieldFault('', 'limit', 'all grids together would have more than '.number_format(self::MOST_CELLS).' cells');
+                    }
+                }
+                $known[$step->id] = new Known($step->id, $hash, $result, $numbers);
+                $scope->learn($known[$step->id]);
+                foreach ($step->kind->usesUp() as $field) {
+                    foreach ($given->steps($field) as $used) {
+                        $usedUp[$used->id] = true;
+                    }
+                }
+            } catch (FieldFault $fault) {
+                $findings[] = Finding::error($step->id, $fault->findingCode, $fault->getMessage(), $fault->field)->about($labels[$step->id]);
+            }
+            foreach ($scope->takeWarnings($step->id) as $warning) {
+                $findings[] = $warning->about($labels[$step->id]);
+            }
+        }
+
+        return new Scene($plan, $labels, $known, Drawing::of($plan, $known, $usedUp), $findings);
+    }
+
+    /** @throws FieldFault */
+    private static function arguments(Step $step, Scope $scope): Arguments
+    {
+        $values = [];
+        foreach ($step->kind->fields() as $field) {
+            $raw = $step->raw($field->name) ?? $field->default;
+            if ($raw !== null) {
+                $values[$field->name] = $field->resolve($raw, $scope);
+            }
+        }
+
+        return new Arguments($step->id, $values);
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Field;
+
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\NoSuchPlace;
+use Sternbild\Core\Plan\Address;
+use Sternbild\Core\Plan\CellPick;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Scope;
+use Sternbild\Core\Plan\Unusable;
+
+/** Cells of grids, by address; a star stands for every ring, sector, column or row. Lost ones are left out with a warning. */
+final class CellsField extends Field
+{
+    /** How many lost addresses a message lists before it only counts them. */
+    private const LISTED = 6;
+
+    public function __construct(string $name, string $label)
+    {
+        parent::__construct($name, $label, true);
+    }
+
+    public function type(): string
+    {
+        return 'cells';
+    }
+
+    public function check(mixed $raw, string $pointer): void
+    {
+        if (! is_array($raw) || ! array_is_list($raw) || count($raw) > Grid::MOST_CELLS) {
+            throw Unusable::at($pointer, 'a list of at most '.Grid::MOST_CELLS.' cell addresses');
+        }
+        $pattern = '/'.Address::CELLS_PATTERN.'/D';
+        foreach ($raw as $index => $text) {
+            if (! is_string($text) || preg_match($pattern, $text) !== 1) {
+                throw Unusable::at("$pointer/$index", 'the address of a cell, such as g1#2,3, or with a star for all, g1#2,*');
+            }
+        }
+    }
+
+    public function resolve(mixed $raw, Scope $scope): CellPick
+    {
+        $cells = [];
+        $grids = [];
+        $lost = [];
+        foreach (array_unique(is_array($raw) ? array_filter($raw, is_string(...)) : []) as $text) {
+            $mark = strcspn($text, '#');
+            $id = substr($text, 0, $mark);
+            $coordinates = [];
+            foreach (explode(',', substr($text, $mark + 1)) as $part) {
+                $coordinates[] = $part === '*' ? null : (int) $part;
+            }
+            try {
+                $grid = $scope->grid($id, $this->name);
+                $grids[$id] ??= $scope->step($id, $this->name);
+                foreach ($grid->cellsAt($coordinates) as $cell) {
+                    $cells[$id][$cell] = $cell;
+                }
+            } catch (NoSuchPlace $fault) {
+                $lost[] = "$text ({$fault->getMessage()} in {$scope->label($id)})";
+            } catch (FieldFault $fault) {
+                $lost[] = "$text ({$fault->getMessage()})";
+            }
+        }
+        if ($cells === []) {
+            throw new FieldFault($this->name, 'lost', $lost === [] ? 'no cell is picked' : 'none of its cells exists any more: '.self::listed($lost));
+        }
+        if ($lost !== []) {
+            $scope->warn($this->name, 'lost-cells', count($lost).(count($lost) === 1 ? ' cell is' : ' cells are').' lost: '.self::listed($lost));
+        }
+
+        return new CellPick(array_map(array_values(...), $cells), $grids);
+    }
+
+    public function references(mixed $raw): array
+    {
+        $ids = [];
+        foreach (is_array($raw) ? $raw : [] as $text) {
+            if (is_string($text)) {
+                $ids[substr($text, 0, strcspn($text, '#'))] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($ids));
+    }
+
+    public function schema(): array
+    {
+        return ['type' => 'array', 'items' => ['type' => 'string', 'pattern' => Address::CELLS_PATTERN], 'maxItems' => Grid::MOST_CELLS];
+    }
+
+    public function text(mixed $raw, Plan $plan, array $labels): string
+    {
+        $raw = is_array($raw) ? $raw : [];
+        $whole = count(array_filter($raw, static fn (mixed $text): bool => is_string($text) && str_contains($text, '*')));
+        $single = count($raw) - $whole;
+        $counts = [];
+        if ($whole > 0) {
+            $counts[] = $whole.($whole === 1 ? ' whole run' : ' whole runs');
+        }
+        if ($single > 0 || $whole === 0) {
+            $counts[] = $single.($single === 1 ? ' cell' : ' cells');
+        }
+        $grids = array_map(static fn (string $id): string => $labels[$id] ?? "“{$id}”", $this->references($raw));
+
+        return implode(' and ', $counts).($grids === [] ? '' : ' of '.implode(' and ', $grids));
+    }
+
+    /** @param list<string> $lost */
+    private static function listed(array $lost): string
+    {
+        $rest = count($lost) - self::LISTED;
+
+        return implode(', ', array_slice($lost, 0, self::LISTED)).($rest > 0 ? " and $rest more" : '');
+    }
+}

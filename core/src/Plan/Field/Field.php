@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Field;
+
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Scope;
+use Sternbild\Core\Plan\Unusable;
+
+/** A parameter as a kind of step declares it: what may stand in the plan, what it means, and how a sentence says it. */
+abstract class Field
+{
+    /**
+     * @param  string  $name  as the plan has it; `stroke.width` for one inside another
+     * @param  string  $label  as messages and the interface have it
+     * @param  bool  $required  whether a plan without it is unusable
+     * @param  mixed  $default  as a plan would write it; null for none
+     */
+    public function __construct(
+        public readonly string $name,
+        public readonly string $label,
+        public readonly bool $required = false,
+        public readonly mixed $default = null,
+    ) {}
+
+    /** Which editor the interface shows: number, pair, place, choice, switch, steps, step, cells, colour. */
+    abstract public function type(): string;
+
+    /** @throws Unusable when it has not the form of such a parameter */
+    abstract public function check(mixed $raw, string $pointer): void;
+
+    /**
+     * What it comes to: float, bool, string, Vec, Known, CellPick or a list of them.
+     *
+     * @param  mixed  $raw  of the right form
+     *
+     * @throws FieldFault
+     */
+    abstract public function resolve(mixed $raw, Scope $scope): mixed;
+
+    /** @return list<string> ids of the steps that it names */
+    public function references(mixed $raw): array
+    {
+        return [];
+    }
+
+    /** @return array<string, mixed> JSON Schema */
+    abstract public function schema(): array;
+
+    /**
+     * How a sentence says it.
+     *
+     * @param  array<string, string>  $labels  of the steps
+     */
+    abstract public function text(mixed $raw, Plan $plan, array $labels): string;
+
+    /** @return array<string, mixed> what else the interface has to know to edit it */
+    public function traits(): array
+    {
+        return [];
+    }
+
+    /** @return array<string, mixed> */
+    final public function describe(): array
+    {
+        return [
+            'name' => $this->name,
+            'label' => $this->label,
+            'type' => $this->type(),
+            'required' => $this->required,
+            'default' => $this->default,
+            ...$this->traits(),
+        ];
+    }
+
+    /**
+     * @param  list<int|float|string>  $raw
+     * @return list<string>
+     */
+    final protected static function idsInArithmetic(array $raw): array
+    {
+        $ids = [];
+        foreach ($raw as $part) {
+            if (is_string($part) && preg_match_all('/(?<![A-Za-z0-9_.])([a-z][a-z0-9]*)\.[A-Za-z]/', $part, $found) > 0) {
+                array_push($ids, ...array_diff($found[1], ['sheet']));
+            }
+        }
+
+        return $ids;
+    }
+}

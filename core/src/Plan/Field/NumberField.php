@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Field;
+
+use Sternbild\Core\Plan\Arithmetic;
+use Sternbild\Core\Plan\ArithmeticFault;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Scope;
+use Sternbild\Core\Plan\Unusable;
+
+/** A number, or arithmetic that comes to one. */
+final class NumberField extends Field
+{
+    /** Coordinates and lengths stay below this, in sheet units. */
+    public const LARGEST = 1e7;
+
+    /** How far from a whole number the result of arithmetic may lie where a whole number is asked for. */
+    private const WHOLE = 1e-9;
+
+    /** @param 'length'|'angle'|'count'|'factor' $measure */
+    private function __construct(
+        string $name,
+        string $label,
+        public readonly string $measure,
+        private readonly float $least,
+        private readonly bool $leastAllowed,
+        private readonly float $most,
+        bool $required,
+        int|float|string|null $default,
+    ) {
+        parent::__construct($name, $label, $required, $default);
+    }
+
+    /** A length in sheet units that is more than nothing. */
+    public static function size(string $name, string $label, bool $required = false, int|float|string|null $default = null): self
+    {
+        return new self($name, $label, 'length', 0.0, false, self::LARGEST, $required, $default);
+    }
+
+    /** A length in sheet units, zero allowed. */
+    public static function length(string $name, string $label, int|float|string|null $default = null): self
+    {
+        return new self($name, $label, 'length', 0.0, true, self::LARGEST, false, $default);
+    }
+
+    /** A coordinate in sheet units. */
+    public static function coordinate(string $name, string $label): self
+    {
+        return new self($name, $label, 'length', -self::LARGEST, true, self::LARGEST, true, null);
+    }
+
+    /** A whole number. */
+    public static function count(string $name, string $label, int $least, int $most, bool $required = false, int|float|string|null $default = null): self
+    {
+        return new self($name, $label, 'count', $least, true, $most, $required, $default);
+    }
+
+    /** Degrees, clockwise on the screen. */
+    public static function angle(string $name, string $label, int|float|string|null $default = null): self
+    {
+        return new self($name, $label, 'angle', -36_000.0, true, 36_000.0, false, $default);
+    }
+
+    /** From 0 to 1. */
+    public static function share(string $name, string $label, int|float|string|null $default = null): self
+    {
+        return new self($name, $label, 'factor', 0.0, true, 1.0, false, $default);
+    }
+
+    public function type(): string
+    {
+        return 'number';
+    }
+
+    public function check(mixed $raw, string $pointer): void
+    {
+        if (! is_int($raw) && ! is_float($raw) && ! is_string($raw)) {
+            throw Unusable::at($pointer, "a number or arithmetic for {$this->label}");
+        }
+        if (is_string($raw) && (mb_strlen($raw) > Arithmetic::LONGEST || preg_match('/[\x00-\x1F\x7F]/', $raw) === 1)) {
+            throw Unusable::at($pointer, 'arithmetic of at most '.Arithmetic::LONGEST.' characters without control characters');
+        }
+    }
+
+    public function resolve(mixed $raw, Scope $scope): float
+    {
+        if (! is_int($raw) && ! is_float($raw) && ! is_string($raw)) {
+            throw new FieldFault($this->name, 'number', "{$this->label} is not a number");
+        }
+        try {
+            $number = $scope->number($raw);
+        } catch (ArithmeticFault $fault) {
+            throw new FieldFault($this->name, 'arithmetic', "{$this->label} {$fault->getMessage()}");
+        }
+        if ($this->measure === 'count') {
+            $number = $this->wholeNumber($number);
+        }
+        $written = Numerals::plain($number);
+        if ($number < $this->least || ($number === $this->least && ! $this->leastAllowed)) {
+            $bound = Numerals::plain($this->least);
+            throw new FieldFault($this->name, 'number', $this->leastAllowed
+                ? "{$this->label} must be at least $bound; it is $written"
+                : "{$this->label} must be more than $bound; it is $written");
+        }
+        if ($number > $this->most) {
+            throw new FieldFault($this->name, 'limit', "{$this->label} can be at most ".Numerals::plain($this->most)."; it is $written");
+        }
+
+        // A negative zero would give the same picture another fingerprint.
+        return $number + 0.0;
+    }
+
+    public function references(mixed $raw): array
+    {
+        return is_string($raw) ? self::idsInArithmetic([$raw]) : [];
+    }
+
+    public function schema(): array
+    {
+        return ['type' => ['number', 'string']];
+    }
+
+    public function text(mixed $raw, Plan $plan, array $labels): string
+    {
+        return is_string($raw) ? $raw : Numerals::plain(is_int($raw) || is_float($raw) ? (float) $raw : 0.0);
+    }
+
+    public function traits(): array
+    {
+        return [
+            'measure' => $this->measure,
+            'least' => $this->least,
+            'leastAllowed' => $this->leastAllowed,
+            'most' => $this->most,
+        ];
+    }
+
+    /** @throws FieldFault */
+    private function wholeNumber(float $number): float
+    {
+        $whole = round($number);
+        if (abs($number - $whole) > self::WHOLE * max(1.0, abs($number))) {
+            throw new FieldFault($this->name, 'number', "{$this->label} must be a whole number; it is ".Numerals::plain($number));
+        }
+
+        return $whole;
+    }
+}

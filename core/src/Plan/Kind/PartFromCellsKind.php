@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind;
+
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Field\CellsField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Shape\CellJoin;
+use Sternbild\Core\Shape\Figure;
+use Sternbild\Core\Shape\Part;
+
+/** A part made of cells, joined by dropping the edges they share. Cells of different grids stay separate pieces. */
+final class PartFromCellsKind extends Kind
+{
+    public function name(): string
+    {
+        return 'part.cells';
+    }
+
+    public function label(): string
+    {
+        return 'Part from cells';
+    }
+
+    public function word(): string
+    {
+        return 'part';
+    }
+
+    public function chapter(): Chapter
+    {
+        return Chapter::Construction;
+    }
+
+    public function fields(): array
+    {
+        return [new CellsField('cells', 'cells')];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Part from {cells}.';
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(label: 'Make a part', from: 'cells', takes: 'cells')];
+    }
+
+    public function evaluate(Arguments $given): Part
+    {
+        $pick = $given->cells('cells');
+        $outlines = [];
+        foreach ($pick->cells as $grid => $cells) {
+            array_push($outlines, ...CellJoin::of($pick->grid($grid)->mesh(), $cells));
+        }
+        if ($outlines === []) {
+            throw new FieldFault('cells', 'lost', 'the cells enclose nothing');
+        }
+
+        return new Part([new Figure($outlines, [$given->step])]);
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan;
+
+/** An instruction for how parts look, carried out when the scene is drawn. */
+final readonly class Look implements Result
+{
+    /**
+     * @param  list<string>  $of  ids of parts, whose copies follow
+     * @param  array<string, mixed>  $style  what it sets, by field name: fill, stroke.color, stroke.width, …
+     */
+    public function __construct(public array $of, public array $style) {}
+}

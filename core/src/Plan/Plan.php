@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan;
+
+use Sternbild\Core\Geometry\Tolerance;
+
+/** The construction: sheet, values, palette and steps, read and checked for its form. PlanReader makes it. */
+final readonly class Plan
+{
+    /**
+     * @param  float  $width  and $height of the sheet, in its unit
+     * @param  string|null  $background  a palette name or #rrggbb
+     * @param  array<string, string>  $palette  #rrggbb by name
+     * @param  array<string, Step>  $steps  by id, in order
+     */
+    public function __construct(
+        public float $width,
+        public float $height,
+        public Unit $unit,
+        public ?string $background,
+        public Values $values,
+        public array $palette,
+        public array $steps,
+    ) {}
+
+    public function tolerance(): Tolerance
+    {
+        return Tolerance::ofSheet(max($this->width, $this->height));
+    }
+
+    /**
+     * What messages and sentences call a step: its name, or its sort and number.
+     *
+     * @return array<string, string> by id
+     */
+    public function labels(): array
+    {
+        $labels = [];
+        $counts = [];
+        foreach ($this->steps as $step) {
+            $word = $step->kind->word();
+            $counts[$word] = ($counts[$word] ?? 0) + 1;
+            $labels[$step->id] = $step->name ?? "$word {$counts[$word]}";
+        }
+
+        return $labels;
+    }
+}

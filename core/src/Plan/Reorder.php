@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan;
+
+/** An instruction to draw parts at another place in the order. */
+final readonly class Reorder implements Result
+{
+    /**
+     * @param  list<string>  $of  ids of parts
+     * @param  'front'|'back'|'above'|'below'  $to
+     * @param  string|null  $beside  the part above or below which they go
+     */
+    public function __construct(public array $of, public string $to, public ?string $beside) {}
+}

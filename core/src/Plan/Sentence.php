@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan;
+
+use Sternbild\Core\Plan\Field\Field;
+use Sternbild\Core\Plan\Field\Numerals;
+
+/** A step as a plain sentence, in pieces: words, and parameters that can be edited in place. */
+final class Sentence
+{
+    /**
+     * @param  array<string, string>  $labels  of the steps
+     * @param  array<string, float>  $numbers  what the step's numbers came to, where it has a result
+     * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool}>
+     *                                                                                                                `optional` pieces are left out while nothing of theirs is `said`
+     */
+    public static function of(Step $step, Plan $plan, array $labels, array $numbers): array
+    {
+        $fields = [];
+        foreach ($step->kind->fields() as $field) {
+            $fields[$field->name] = $field;
+        }
+        $template = $step->kind->sentence($step);
+        if ($step->name !== null) {
+            $template = mb_strtolower(mb_substr($template, 0, 1)).mb_substr($template, 1);
+        }
+        $pieces = [];
+        foreach (preg_split('/(\[[^]]*\])/', $template, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $run) {
+            $optional = str_starts_with($run, '[');
+            preg_match_all('/\{([a-z.]+)\}/', $run, $named);
+            $said = ! $optional || array_filter($named[1], $step->says(...)) !== [];
+            foreach (preg_split('/(\{[a-z.]+\})/', trim($run, '[]'), -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
+                $name = str_starts_with($piece, '{') ? trim($piece, '{}') : null;
+                $pieces[] = $name === null
+                    ? ['text' => $piece, 'field' => null, 'raw' => null, 'value' => null, 'optional' => $optional, 'said' => $said]
+                    : self::parameter($fields[$name], $step, $plan, $labels, $numbers, $optional, $said);
+            }
+        }
+
+        return $pieces;
+    }
+
+    /**
+     * The same in one line of text.
+     *
+     * @param  array<string, string>  $labels
+     */
+    public static function text(Step $step, Plan $plan, array $labels): string
+    {
+        $said = array_filter(self::of($step, $plan, $labels, []), static fn (array $piece): bool => $piece['said']);
+        $text = implode('', array_column($said, 'text'));
+
+        return $step->name === null ? $text : "{$step->name}: $text";
+    }
+
+    /**
+     * @param  array<string, string>  $labels
+     * @param  array<string, float>  $numbers
+     * @return array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool}
+     */
+    private static function parameter(Field $field, Step $step, Plan $plan, array $labels, array $numbers, bool $optional, bool $said): array
+    {
+        $raw = $step->raw($field->name) ?? $field->default;
+        $value = $numbers[$field->name] ?? null;
+
+        return [
+            'text' => $raw === null ? 'not given' : $field->text($raw, $plan, $labels),
+            'field' => $field->name,
+            // The addresses of thousands of cells stay where they are, in the plan.
+            'raw' => $field->type() === 'cells' ? null : $raw,
+            'value' => $value === null ? null : (float) Numerals::plain($value),
+            'optional' => $optional,
+            'said' => $said,
+        ];
+    }
+}

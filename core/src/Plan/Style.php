@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan;
+
+/** The look of one figure, worked out. Colours are #rrggbb or "none". */
+final readonly class Style
+{
+    /** @param list<float> $dash */
+    private function __construct(
+        public string $fill,
+        public string $stroke,
+        public float $strokeWidth,
+        public string $join,
+        public string $cap,
+        public array $dash,
+        public float $opacity,
+        public string $blend,
+    ) {}
+
+    /**
+     * What has been said, the rest as SVG has it: filled black, no stroke. Whoever asks for a stroke only gets no fill.
+     *
+     * @param  array<string, mixed>  $said  by field name of the style step
+     */
+    public static function of(array $said): self
+    {
+        $stroke = self::text($said, 'stroke.color', 'none');
+
+        return new self(
+            self::text($said, 'fill', $stroke === 'none' ? '#000000' : 'none'),
+            $stroke,
+            self::number($said, 'stroke.width', 1.0),
+            self::text($said, 'stroke.join', 'miter'),
+            self::text($said, 'stroke.cap', 'butt'),
+            array_values(array_filter(is_array($said['stroke.dash'] ?? null) ? $said['stroke.dash'] : [], is_float(...))),
+            self::number($said, 'opacity', 1.0),
+            self::text($said, 'blend', 'normal'),
+        );
+    }
+
+    /** @param array<string, mixed> $said */
+    private static function text(array $said, string $field, string $default): string
+    {
+        $value = $said[$field] ?? null;
+
+        return is_string($value) ? $value : $default;
+    }
+
+    /** @param array<string, mixed> $said */
+    private static function number(array $said, string $field, float $default): float
+    {
+        $value = $said[$field] ?? null;
+
+        return is_float($value) ? $value : $default;
+    }
+}
