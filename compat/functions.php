@@ -50,7 +50,8 @@ if (! function_exists('get_exception_handler')) {
     /** The exception handler in force, null for PHP's own. */
     function get_exception_handler(): ?callable
     {
-        $handler = set_exception_handler(static function (): void {});
+        $handler = set_exception_handler(static function (): void {
+        });
         restore_exception_handler();
 
         return $handler;

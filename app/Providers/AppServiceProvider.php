@@ -10,6 +10,7 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\ResultCache;
@@ -24,6 +25,9 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        // Relative, so that the page works under whatever host and port it was asked for.
+        Vite::createAssetPathsUsing(static fn (string $path): string => "/$path");
+
         Gate::define('work', static fn (User $person, Sheet $sheet): Response => $sheet->user_id === $person->id
             ? Response::allow()
             : Response::denyAsNotFound());

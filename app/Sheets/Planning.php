@@ -31,14 +31,25 @@ final readonly class Planning
     }
 
     /**
+     * A change carried out, and what it gives.
+     *
      * @param  array<array-key, mixed>  $plan
      * @param  array<array-key, mixed>  $operations
+     * @return array{PlanEdit, Scene}
      *
      * @throws Unusable
+     * @throws BrokenChange
      */
-    public function edited(array $plan, array $operations): PlanEdit
+    public function edited(array $plan, array $operations): array
     {
-        return PlanEdit::apply($plan, $operations, $this->kinds);
+        $edit = PlanEdit::apply($plan, $operations, $this->kinds);
+        $scene = $this->scene($edit->plan());
+        $broken = $this->breakage($plan, $edit, $scene);
+        if ($broken !== []) {
+            throw new BrokenChange($broken);
+        }
+
+        return [$edit, $scene];
     }
 
     /**
@@ -47,7 +58,7 @@ final readonly class Planning
      * @param  array<array-key, mixed>  $before  the plan without the edit
      * @return list<Finding>
      */
-    public function breakage(array $before, PlanEdit $edit, Scene $after): array
+    private function breakage(array $before, PlanEdit $edit, Scene $after): array
     {
         $touched = $edit->touched();
         $errors = array_values(array_filter(

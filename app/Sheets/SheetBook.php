@@ -12,7 +12,9 @@ use Sternbild\Core\Plan\Unusable;
 /** Sheets and their revisions: every accepted change is one revision in one transaction. */
 final readonly class SheetBook
 {
-    public function __construct(private Planning $planning) {}
+    public function __construct(private Planning $planning)
+    {
+    }
 
     /**
      * @param  array<array-key, mixed>  $plan
@@ -60,12 +62,7 @@ final readonly class SheetBook
             if ($sheet->head !== $base) {
                 throw new StaleChange($sheet);
             }
-            $before = $sheet->headRevision()->plan;
-            $edit = $this->planning->edited($before, $operations);
-            $broken = $this->planning->breakage($before, $edit, $this->planning->scene($edit->plan()));
-            if ($broken !== []) {
-                throw new BrokenChange($broken);
-            }
+            [$edit] = $this->planning->edited($sheet->headRevision()->plan, $operations);
             $this->append($sheet, $person, $edit->plan(), $edit->label(), $change);
 
             return $edit->added();
@@ -118,10 +115,13 @@ final readonly class SheetBook
     /** The revision that redo would go to. */
     public function following(Sheet $sheet): ?SheetRevision
     {
-        return $sheet->revisions()->where('parent', $sheet->head)->orderByDesc('number')->first();
+        $following = $sheet->revisions();
+        $following->where('parent', $sheet->head)->orderByDesc('number');
+
+        return $following->first(['id', 'number', 'label']);
     }
 
-    /** @param callable(): (int|null) $target */
+    /** @param  callable(): (int|null)  $target */
     private function moveHead(Sheet $sheet, int $base, callable $target): void
     {
         DB::transaction(function () use ($sheet, $base, $target): void {
@@ -137,7 +137,7 @@ final readonly class SheetBook
         });
     }
 
-    /** @param array<array-key, mixed> $plan */
+    /** @param  array<array-key, mixed>  $plan */
     private function append(Sheet $sheet, User $person, array $plan, string $label, string $change): void
     {
         $number = 1 + (int) $sheet->revisions()->max('number');
@@ -156,7 +156,9 @@ final readonly class SheetBook
     /** Nobody else changes the sheet until the transaction ends; the model is as the database has it then. */
     private function lock(Sheet $sheet): void
     {
-        $current = Sheet::query()->lockForUpdate()->findOrFail($sheet->id);
+        $query = Sheet::query();
+        $query->lockForUpdate();
+        $current = $query->findOrFail($sheet->id);
         $sheet->setRawAttributes($current->getAttributes(), true);
     }
 }

@@ -10,7 +10,9 @@ use Sternbild\Core\Plan\Unusable;
 /** A sheet as the editor gets it. */
 final readonly class SheetPages
 {
-    public function __construct(private SheetBook $book, private Planning $planning) {}
+    public function __construct(private SheetBook $book, private Planning $planning)
+    {
+    }
 
     /**
      * @param  array<array-key, mixed>  $has  hashes of geometry that the editor has already

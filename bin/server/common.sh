@@ -63,10 +63,13 @@ install_dependencies() {
     [ -d node_modules/vite ] || rm -f storage/stamps/npm
     say "Checking Composer packages"
     COMPOSER_ALLOW_SUPERUSER=1 once_for composer "$(hash_of composer.json core/composer.json)" composer install --no-interaction --no-progress
+    # Some archives bring files that only their owner may read; started by root, the server is another user.
+    [ "$(id -u)" -ne 0 ] || chmod -R a+rX vendor
     # Which classes there are hangs on the tree, not only on composer.json.
     COMPOSER_ALLOW_SUPERUSER=1 once_for autoload "$(find app core/src core/tests tests compat database -name '*.php' | sort | sha256sum | cut -d' ' -f1)" composer dump-autoload --optimize --no-interaction
     say "Checking npm packages"
-    PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 once_for npm "$(hash_of package-lock.json)" npm ci --no-audit --no-fund
+    # Not "npm ci": the package source lacks some binaries for other systems, which the lock file then lacks, too.
+    PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 once_for npm "$(hash_of package-lock.json)" npm install --no-save --no-audit --no-fund
     once_for discover "$(hash_of composer.json bootstrap/providers.php)" env APP_KEY=base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA= php artisan package:discover
 }
 

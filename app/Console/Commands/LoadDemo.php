@@ -3,7 +3,6 @@
 namespace App\Console\Commands;
 
 use App\Models\Sheet;
-use App\Models\SheetRevision;
 use App\Models\User;
 use App\Sheets\SheetBook;
 use Illuminate\Console\Command;
@@ -28,9 +27,8 @@ final class LoadDemo extends Command
             return self::SUCCESS;
         }
         DB::transaction(function () use ($book, $person): void {
-            $sheets = Sheet::withTrashed()->where('user_id', $person->id)->pluck('id');
-            SheetRevision::query()->whereIn('sheet_id', $sheets)->delete();
-            Sheet::withTrashed()->whereIn('id', $sheets)->forceDelete();
+            // Their revisions go with them.
+            Sheet::withTrashed()->where('user_id', $person->id)->get()->each(static fn (Sheet $sheet): ?bool => $sheet->forceDelete());
             foreach (glob(resource_path('demo/*.json')) ?: [] as $file) {
                 $sample = PlanReader::decode((string) file_get_contents($file));
                 $name = $sample['name'] ?? null;

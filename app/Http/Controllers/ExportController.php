@@ -18,7 +18,9 @@ use Sternbild\Core\Plan\Unusable;
 /** Pictures and files of a sheet. */
 final readonly class ExportController
 {
-    public function __construct(private Planning $planning) {}
+    public function __construct(private Planning $planning)
+    {
+    }
 
     /** @throws Unusable */
     public function thumbnail(Request $request, Sheet $sheet): Response

@@ -18,7 +18,9 @@ use Sternbild\Core\Plan\Unusable;
 /** Changes to the plan of a sheet. */
 final readonly class PlanController
 {
-    public function __construct(private SheetBook $book, private SheetPages $pages, private Planning $planning) {}
+    public function __construct(private SheetBook $book, private SheetPages $pages, private Planning $planning)
+    {
+    }
 
     public function kinds(Kinds $kinds): JsonResponse
     {
@@ -39,13 +41,13 @@ final readonly class PlanController
         return new JsonResponse([...$this->pages->page($sheet, $request->array('has')), 'added' => $added]);
     }
 
-    /** What a change would give; nothing is stored. */
+    /** What a change would give, refused just as the change would be; nothing is stored. */
     public function preview(Request $request, Sheet $sheet): JsonResponse
     {
         $request->validate(['operations' => ['required', 'array', 'min:1', 'max:1000'], 'has' => ['sometimes', 'array']]);
-        $edit = $this->planning->edited($sheet->headRevision()->plan, $request->array('operations'));
+        [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $request->array('operations'));
 
-        return new JsonResponse(['scene' => SceneView::of($this->planning->scene($edit->plan()), $request->array('has')), 'added' => $edit->added()]);
+        return new JsonResponse(['scene' => SceneView::of($scene, $request->array('has')), 'added' => $edit->added()]);
     }
 
     /** @throws Unusable */

@@ -24,11 +24,14 @@ final readonly class SheetController
     /** Every new sheet begins with these. */
     private const PALETTE = ['ink' => '#1b2140', 'lagoon' => '#0f6e84', 'spray' => '#9fd0cf', 'sand' => '#e7c98f', 'brick' => '#c65f3c', 'paper' => '#faf8f3'];
 
-    public function __construct(private SheetBook $book) {}
+    public function __construct(private SheetBook $book)
+    {
+    }
 
     public function index(#[CurrentUser] User $person): JsonResponse
     {
-        return new JsonResponse(['sheets' => $person->sheets()->latest('updated_at')->orderBy('id')->get()->map(self::entry(...))]);
+        return new JsonResponse(['sheets' => $person->sheets()->get()
+            ->sortBy([['updated_at', 'desc'], ['name', 'asc']])->values()->map(self::entry(...))]);
     }
 
     public function store(Request $request, #[CurrentUser] User $person): JsonResponse
@@ -44,7 +47,7 @@ final readonly class SheetController
         $sheet = isset($given['plan'])
             ? $this->book->create($person, $given['name'], PlanReader::decode($given['plan']), 'Bring in a plan')
             : $this->book->create($person, $given['name'], PlanJson::blank(
-                0 + ($given['width'] ?? 0), 0 + ($given['height'] ?? 0), $given['unit'] ?? 'px', self::PALETTE,
+                self::number($given['width'] ?? 0), self::number($given['height'] ?? 0), $given['unit'] ?? 'px', self::PALETTE,
             ), 'New sheet');
 
         return new JsonResponse(self::entry($sheet), 201);
@@ -79,10 +82,15 @@ final readonly class SheetController
 
     public function restore(string $deleted, #[CurrentUser] User $person): JsonResponse
     {
-        $sheet = $person->sheets()->onlyTrashed()->findOrFail($deleted);
+        $sheet = Sheet::onlyTrashed()->where('user_id', $person->id)->findOrFail($deleted);
         $sheet->restore();
 
         return new JsonResponse(self::entry($sheet));
+    }
+
+    private static function number(float|int|string $given): float|int
+    {
+        return (float) $given === floor((float) $given) ? (int) $given : (float) $given;
     }
 
     /** @return array{id: string, name: string, revision: int, changed: string} */

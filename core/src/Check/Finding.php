@@ -24,7 +24,8 @@ final readonly class Finding implements \JsonSerializable
         public ?string $field,
         public ?Vec $at = null,
         public ?float $measure = null,
-    ) {}
+    ) {
+    }
 
     public static function error(string $step, string $code, string $message, ?string $field = null): self
     {

@@ -32,7 +32,9 @@ final readonly class CommandLine
      * @param  resource  $out
      * @param  resource  $errors
      */
-    public function __construct(private mixed $out, private mixed $errors) {}
+    public function __construct(private mixed $out, private mixed $errors)
+    {
+    }
 
     /**
      * @param  list<string>  $words  what stands behind the command's name

@@ -16,9 +16,11 @@ final readonly class PathData
     /** Arcs above this are written in two, because their ends, rounded, would no longer say where the centre is. Radians. */
     private const LONGEST_ARC = 1.95 * M_PI;
 
-    public function __construct(private int $decimals) {}
+    public function __construct(private int $decimals)
+    {
+    }
 
-    /** @param iterable<Outline> $outlines */
+    /** @param  iterable<Outline>  $outlines */
     public function ofOutlines(iterable $outlines): string
     {
         $data = '';
@@ -69,7 +71,7 @@ final readonly class PathData
         return $this->number($place->x).' '.$this->number($place->y);
     }
 
-    /** @param Vec|null $from given where a level or upright line may be written short */
+    /** @param  Vec|null  $from given where a level or upright line may be written short */
     private function segment(Curve $curve, ?Vec $from): string
     {
         if ($curve instanceof Arc) {

@@ -15,13 +15,13 @@ final class PlanJson
 
     private const STEP = ['id', 'kind', 'name', 'muted', 'hidden', 'of', 'cells', 'center', 'origin'];
 
-    /** @param array<array-key, mixed> $plan that PlanReader lets through */
+    /** @param  array<array-key, mixed>  $plan that PlanReader lets through */
     public static function pretty(array $plan): string
     {
         return json_encode(self::ordered($plan), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
     }
 
-    /** @param array<array-key, mixed> $plan that PlanReader lets through */
+    /** @param  array<array-key, mixed>  $plan that PlanReader lets through */
     public static function compact(array $plan): string
     {
         return json_encode(self::ordered($plan), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
@@ -55,7 +55,7 @@ final class PlanJson
         $plan['sheet'] = self::sorted(is_array($plan['sheet'] ?? null) ? $plan['sheet'] : [], self::SHEET);
         foreach (['values', 'palette'] as $map) {
             $named = is_array($plan[$map]) ? $plan[$map] : [];
-            $plan[$map] = (object) $named;
+            $plan[$map] = (object) ($map === 'palette' ? self::fromDarkToLight($named) : $named);
         }
         $plan['steps'] = array_map(
             static fn (mixed $step): mixed => is_array($step) ? self::sorted($step, self::STEP) : $step,
@@ -63,6 +63,24 @@ final class PlanJson
         );
 
         return self::sorted($plan, self::TOP);
+    }
+
+    /**
+     * Colours in the order of their luma (ITU-R BT.601 weights), which is how designers lay out a palette.
+     *
+     * @param  array<array-key, mixed>  $palette
+     * @return array<array-key, mixed>
+     */
+    private static function fromDarkToLight(array $palette): array
+    {
+        $luma = static function (int|string $name) use ($palette): float {
+            $value = (int) hexdec(substr(is_string($palette[$name]) ? $palette[$name] : '', 1));
+
+            return 0.299 * ($value >> 16 & 255) + 0.587 * ($value >> 8 & 255) + 0.114 * ($value & 255);
+        };
+        uksort($palette, static fn (int|string $a, int|string $b): int => [$luma($a), $a] <=> [$luma($b), $b]);
+
+        return $palette;
     }
 
     /**

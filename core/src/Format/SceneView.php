@@ -146,7 +146,8 @@ final readonly class SceneView
 
         return [
             'lines' => $this->paths->ofCurves($grid->lines()),
-            'center' => [$grid->center()->x, $grid->center()->y],
+            'arrows' => $grid->arrows(),
+            'about' => $grid->about(),
             'cellWords' => $grid->cellWords(),
             'pointWords' => $grid->pointWords(),
             'cells' => ['addresses' => $addresses, 'paths' => $paths, 'boxes' => $boxes],

@@ -15,7 +15,7 @@ final readonly class SvgDrawing
 {
     private PathData $paths;
 
-    /** @param bool $withGrids keeps the grids, as hairlines over the drawing */
+    /** @param  bool  $withGrids keeps the grids, as hairlines over the drawing */
     private function __construct(private Scene $scene, private bool $withGrids)
     {
         $this->paths = new PathData($scene->plan->tolerance()->decimals);

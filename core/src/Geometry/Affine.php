@@ -18,14 +18,15 @@ final readonly class Affine
         public float $d,
         public float $e,
         public float $f,
-    ) {}
+    ) {
+    }
 
     public static function identity(): self
     {
         return new self(1.0, 0.0, 0.0, 1.0, 0.0, 0.0);
     }
 
-    /** @param float $degrees clockwise on the screen */
+    /** @param  float  $degrees clockwise on the screen */
     public static function turn(float $degrees, Vec $about): self
     {
         $cos = Angle::cosine($degrees);

@@ -37,7 +37,7 @@ final class Angle
         return $turn >= 360.0 ? 0.0 : $turn;
     }
 
-    /** @param float $degrees in [0, 180) */
+    /** @param  float  $degrees in [0, 180) */
     private static function sineOfHalfTurn(float $degrees): float
     {
         $acute = $degrees > 90.0 ? 180.0 - $degrees : $degrees;

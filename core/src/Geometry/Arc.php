@@ -17,7 +17,8 @@ final readonly class Arc implements Curve
         private Vec $center,
         private float $radius,
         private float $sweep,
-    ) {}
+    ) {
+    }
 
     /** From $start to $end around $center; the full circle when both are the same place. */
     public static function around(Vec $center, float $radius, Vec $start, Vec $end, bool $clockwise): self
@@ -68,7 +69,7 @@ final readonly class Arc implements Curve
         return abs($this->sweep) === 2 * M_PI;
     }
 
-    /** @param float $t from 0 at the start to 1 at the end */
+    /** @param  float  $t from 0 at the start to 1 at the end */
     public function pointAt(float $t): Vec
     {
         $angle = $this->startAngle() + $t * $this->sweep;

@@ -7,9 +7,11 @@ namespace Sternbild\Core\Geometry;
 /** An upright box in sheet units. */
 final readonly class Bounds
 {
-    public function __construct(public float $left, public float $top, public float $right, public float $bottom) {}
+    public function __construct(public float $left, public float $top, public float $right, public float $bottom)
+    {
+    }
 
-    /** @param non-empty-list<Vec> $points */
+    /** @param  non-empty-list<Vec>  $points */
     public static function around(array $points): self
     {
         $xs = array_map(static fn (Vec $p): float => $p->x, $points);

@@ -7,7 +7,9 @@ namespace Sternbild\Core\Geometry;
 /** A straight segment. */
 final readonly class Line implements Curve
 {
-    public function __construct(private Vec $start, private Vec $end) {}
+    public function __construct(private Vec $start, private Vec $end)
+    {
+    }
 
     public function start(): Vec
     {

@@ -11,8 +11,10 @@ namespace Sternbild\Core\Geometry;
  */
 final readonly class Outline
 {
-    /** @param non-empty-list<Curve> $curves each begins where the one before ends, the first where the last ends */
-    public function __construct(public array $curves) {}
+    /** @param  non-empty-list<Curve>  $curves each begins where the one before ends, the first where the last ends */
+    public function __construct(public array $curves)
+    {
+    }
 
     /** Sheet units squared; negative for a hole. */
     public function area(): float

@@ -13,9 +13,11 @@ final readonly class Tolerance
     /** Files keep seven digits before and after the point together, at least two and at most nine after it. */
     private const WRITTEN_DIGITS = 7;
 
-    private function __construct(public float $distance, public int $decimals) {}
+    private function __construct(public float $distance, public int $decimals)
+    {
+    }
 
-    /** @param float $size the longer side of the sheet, in its units; positive and finite */
+    /** @param  float  $size the longer side of the sheet, in its units; positive and finite */
     public static function ofSheet(float $size): self
     {
         $before = (int) ceil(log10($size));

@@ -7,7 +7,9 @@ namespace Sternbild\Core\Geometry;
 /** A place or a displacement on the sheet, in sheet units; y grows downwards. */
 final readonly class Vec
 {
-    public function __construct(public float $x, public float $y) {}
+    public function __construct(public float $x, public float $y)
+    {
+    }
 
     public static function zero(): self
     {

@@ -11,7 +11,9 @@ final readonly class Divisions
      * @param  list<float>  $lines  distances from the origin, rising
      * @param  list<int>  $first  for each column or row the number of the line that begins it; the next line ends it
      */
-    private function __construct(public array $lines, public array $first) {}
+    private function __construct(public array $lines, public array $first)
+    {
+    }
 
     /**
      * @param  int  $count  columns or rows before they are subdivided

@@ -59,11 +59,25 @@ abstract class Grid implements Result
      */
     abstract public function pointAt(array $coordinates): Vec;
 
-    /** The place that the grid is turned or mirrored about. */
-    abstract public function center(): Vec;
-
     /** @return array<string, float> what other steps may take from it by name, `g1.ring` */
     abstract public function quantities(): array;
+
+    /**
+     * How arrow keys walk from cell to cell.
+     *
+     * @return array{right: list<int>, up: list<int>, wraps: list<bool>} what is added to a cell's coordinates, and which of them run in a circle
+     */
+    abstract public function arrows(): array;
+
+    /**
+     * What a repeat around this grid takes from it, so that it follows the grid.
+     *
+     * @return array{center: string, count: string}|null address of the centre and name of the count, behind the grid's id; null where it has no centre point
+     */
+    public function about(): ?array
+    {
+        return null;
+    }
 
     /** @return list<Outline> more than one where the cell has a hole */
     public function cellOutlines(int $cell): array

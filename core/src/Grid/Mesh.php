@@ -29,5 +29,6 @@ final readonly class Mesh
         public array $carrier,
         public array $circles,
         public array $cells,
-    ) {}
+    ) {
+    }
 }

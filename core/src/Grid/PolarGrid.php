@@ -115,14 +115,19 @@ final class PolarGrid extends Grid
         return $this->place($ring, $spoke);
     }
 
-    public function center(): Vec
-    {
-        return $this->center;
-    }
-
     public function quantities(): array
     {
         return ['ring' => ($this->radius - $this->inner) / $this->rings, 'sector' => 360 / $this->sectors];
+    }
+
+    public function arrows(): array
+    {
+        return ['right' => [0, 1], 'up' => [1, 0], 'wraps' => [false, true]];
+    }
+
+    public function about(): array
+    {
+        return ['center' => '@0', 'count' => '.sectors'];
     }
 
     protected function buildMesh(): Mesh

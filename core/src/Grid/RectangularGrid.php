@@ -94,17 +94,14 @@ final class RectangularGrid extends Grid
         return $this->place($column, $row);
     }
 
-    public function center(): Vec
-    {
-        $width = $this->across->lines[$this->across->lineCount() - 1];
-        $height = $this->down->lines[$this->down->lineCount() - 1];
-
-        return $this->turn->apply($this->origin->plus(new Vec($width / 2, $height / 2)));
-    }
-
     public function quantities(): array
     {
         return ['cellw' => $this->width / $this->subdivisions, 'cellh' => $this->height / $this->subdivisions];
+    }
+
+    public function arrows(): array
+    {
+        return ['right' => [1, 0], 'up' => [0, -1], 'wraps' => [false, false]];
     }
 
     protected function buildMesh(): Mesh

@@ -16,7 +16,9 @@ final readonly class Address
      * @param  list<int|null>  $coordinates  null for a star
      * @param  bool  $center  the centre of the cell is meant
      */
-    private function __construct(public string $step, public string $sort, public array $coordinates, public bool $center) {}
+    private function __construct(public string $step, public string $sort, public array $coordinates, public bool $center)
+    {
+    }
 
     /** @return self|null null for what is not an address */
     public static function parse(string $text): ?self

@@ -9,8 +9,10 @@ use Sternbild\Core\Geometry\Vec;
 /** The worked-out parameters of one step. A field that was not given and has no default is absent. */
 final readonly class Arguments
 {
-    /** @param array<string, mixed> $values by field name */
-    public function __construct(public string $step, private array $values) {}
+    /** @param  array<string, mixed>  $values by field name */
+    public function __construct(public string $step, private array $values)
+    {
+    }
 
     public function has(string $field): bool
     {

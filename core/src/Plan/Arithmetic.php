@@ -29,7 +29,7 @@ final class Arithmetic
 
     private int $depth = 0;
 
-    /** @param callable(string): float $lookUp the value of a name; throws ArithmeticFault for one it does not know */
+    /** @param  callable(string): float  $lookUp the value of a name; throws ArithmeticFault for one it does not know */
     private function __construct(string $text, private readonly mixed $lookUp, private readonly Unit $unit)
     {
         $this->tokens = self::tokens($text);

@@ -9,10 +9,12 @@ use Sternbild\Core\Grid\Grid;
 /** Cells of one or more grids, found by their addresses. */
 final readonly class CellPick
 {
-    /** @param array<string, list<int>> $cells cell numbers by the id of their grid
+    /** @param  array<string, list<int>>  $cells cell numbers by the id of their grid
      * @param  array<string, Known>  $grids
      */
-    public function __construct(public array $cells, private array $grids) {}
+    public function __construct(public array $cells, private array $grids)
+    {
+    }
 
     public function grid(string $id): Grid
     {

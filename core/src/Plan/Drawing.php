@@ -78,7 +78,7 @@ final class Drawing
         return $styles;
     }
 
-    /** @param list<Look> $looks */
+    /** @param  list<Look>  $looks */
     private static function style(Figure $figure, array $looks): Style
     {
         $said = [];

@@ -9,6 +9,8 @@ use Sternbild\Core\Shape\Part;
 /** A part as it is drawn: each of its figures with its style. */
 final readonly class DrawnPart
 {
-    /** @param list<Style> $styles one for every figure of the part */
-    public function __construct(public string $id, public Part $part, public array $styles) {}
+    /** @param  list<Style>  $styles one for every figure of the part */
+    public function __construct(public string $id, public Part $part, public array $styles)
+    {
+    }
 }

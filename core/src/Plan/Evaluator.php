@@ -16,7 +16,9 @@ final readonly class Evaluator
     /** Cells of all grids of a plan together. */
     private const MOST_CELLS = 400_000;
 
-    public function __construct(private ResultCache $cache) {}
+    public function __construct(private ResultCache $cache)
+    {
+    }
 
     public function evaluate(Plan $plan): Scene
     {

@@ -7,8 +7,10 @@ namespace Sternbild\Core\Plan;
 /** All kinds of steps, in the order in which the interface offers them. */
 final readonly class Kinds
 {
-    /** @param array<string, Kind> $kinds by name */
-    private function __construct(private array $kinds) {}
+    /** @param  array<string, Kind>  $kinds by name */
+    private function __construct(private array $kinds)
+    {
+    }
 
     public static function all(): self
     {

@@ -11,5 +11,7 @@ final readonly class Look implements Result
      * @param  list<string>  $of  ids of parts, whose copies follow
      * @param  array<string, mixed>  $style  what it sets, by field name: fill, stroke.color, stroke.width, …
      */
-    public function __construct(public array $of, public array $style) {}
+    public function __construct(public array $of, public array $style)
+    {
+    }
 }

@@ -25,5 +25,6 @@ final readonly class Offer
         public array $asks = [],
         public ?string $picture = null,
         public ?string $replaces = null,
-    ) {}
+    ) {
+    }
 }

@@ -23,7 +23,8 @@ final readonly class Plan
         public Values $values,
         public array $palette,
         public array $steps,
-    ) {}
+    ) {
+    }
 
     public function tolerance(): Tolerance
     {

@@ -36,8 +36,10 @@ final class PlanEdit
     /** @var list<string> */
     private array $labels = [];
 
-    /** @param array<array-key, mixed> $plan */
-    private function __construct(private array $plan, private readonly Kinds $kinds) {}
+    /** @param  array<array-key, mixed>  $plan */
+    private function __construct(private array $plan, private readonly Kinds $kinds)
+    {
+    }
 
     /**
      * @param  array<array-key, mixed>  $plan  that PlanReader lets through
@@ -354,13 +356,13 @@ final class PlanEdit
         return $prefix.$number;
     }
 
-    /** @param array<array-key, mixed> $step */
+    /** @param  array<array-key, mixed>  $step */
     private static function idOf(array $step): string
     {
         return is_string($step['id'] ?? null) ? $step['id'] : '';
     }
 
-    /** @param array<array-key, mixed> $step */
+    /** @param  array<array-key, mixed>  $step */
     private function labelOf(array $step): string
     {
         return is_string($step['name'] ?? null) ? $step['name'] : self::idOf($step);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan;
 
 use Sternbild\Core\Plan\Field\ColourField;
-use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Field\NumberField;
 
 /** Reads a plan and checks its form. What it lets through can be evaluated; what goes wrong then is a finding. */
@@ -23,7 +22,9 @@ final readonly class PlanReader
 
     private const LONGEST_NAME = 80;
 
-    public function __construct(private Kinds $kinds) {}
+    public function __construct(private Kinds $kinds)
+    {
+    }
 
     /** @throws Unusable */
     public function fromJson(string $json): Plan

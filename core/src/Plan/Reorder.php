@@ -12,5 +12,7 @@ final readonly class Reorder implements Result
      * @param  'front'|'back'|'above'|'below'  $to
      * @param  string|null  $beside  the part above or below which they go
      */
-    public function __construct(public array $of, public string $to, public ?string $beside) {}
+    public function __construct(public array $of, public string $to, public ?string $beside)
+    {
+    }
 }

@@ -5,4 +5,6 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan;
 
 /** What a step comes to: a grid, a part, or an instruction for the look. */
-interface Result {}
+interface Result
+{
+}

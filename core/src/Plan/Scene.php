@@ -23,7 +23,8 @@ final readonly class Scene
         public array $known,
         public array $drawing,
         public array $findings,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, Grid> */
     public function grids(): array

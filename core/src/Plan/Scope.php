@@ -17,8 +17,10 @@ final class Scope
     /** @var list<array{string, string, string}> field, code and message of warnings about the step at hand */
     private array $warnings = [];
 
-    /** @param array<string, string> $labels what messages call the steps */
-    public function __construct(public readonly Plan $plan, public readonly array $labels) {}
+    /** @param  array<string, string>  $labels what messages call the steps */
+    public function __construct(public readonly Plan $plan, public readonly array $labels)
+    {
+    }
 
     public function learn(Known $step): void
     {

@@ -7,7 +7,7 @@ namespace Sternbild\Core\Plan;
 /** One sentence of the plan, as written: its parameters are not worked out yet. */
 final readonly class Step
 {
-    /** @param array<string, mixed> $parameters by name, nested ones as nested arrays */
+    /** @param  array<string, mixed>  $parameters by name, nested ones as nested arrays */
     public function __construct(
         public string $id,
         public Kind $kind,
@@ -15,7 +15,8 @@ final readonly class Step
         public bool $muted,
         public bool $hidden,
         public array $parameters,
-    ) {}
+    ) {
+    }
 
     /**
      * What the plan says for a field.

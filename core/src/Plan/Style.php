@@ -7,7 +7,7 @@ namespace Sternbild\Core\Plan;
 /** The look of one figure, worked out. Colours are #rrggbb or "none". */
 final readonly class Style
 {
-    /** @param list<float> $dash */
+    /** @param  list<float>  $dash */
     private function __construct(
         public string $fill,
         public string $stroke,
@@ -17,7 +17,8 @@ final readonly class Style
         public array $dash,
         public float $opacity,
         public string $blend,
-    ) {}
+    ) {
+    }
 
     /**
      * What has been said, the rest as SVG has it: filled black, no stroke. Whoever asks for a stroke only gets no fill.
@@ -40,7 +41,7 @@ final readonly class Style
         );
     }
 
-    /** @param array<string, mixed> $said */
+    /** @param  array<string, mixed>  $said */
     private static function text(array $said, string $field, string $default): string
     {
         $value = $said[$field] ?? null;
@@ -48,7 +49,7 @@ final readonly class Style
         return is_string($value) ? $value : $default;
     }
 
-    /** @param array<string, mixed> $said */
+    /** @param  array<string, mixed>  $said */
     private static function number(array $said, string $field, float $default): float
     {
         $value = $said[$field] ?? null;

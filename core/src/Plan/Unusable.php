@@ -12,7 +12,7 @@ final class Unusable extends \RuntimeException
         parent::__construct(($pointer === '' ? 'the plan' : $pointer).": expected $expected");
     }
 
-    /** @param string $pointer RFC 6901; empty for the whole plan */
+    /** @param  string  $pointer RFC 6901; empty for the whole plan */
     public static function at(string $pointer, string $expected): self
     {
         return new self($pointer, $expected);

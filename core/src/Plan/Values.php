@@ -7,8 +7,10 @@ namespace Sternbild\Core\Plan;
 /** The numbers that the designer named, and those of the sheet, worked out once. */
 final readonly class Values
 {
-    /** @param array<string, float> $numbers */
-    private function __construct(private array $numbers, public Unit $unit) {}
+    /** @param  array<string, float>  $numbers */
+    private function __construct(private array $numbers, public Unit $unit)
+    {
+    }
 
     /**
      * @param  array<string, int|float|string>  $raw  numbers or arithmetic

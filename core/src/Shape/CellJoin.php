@@ -193,7 +193,7 @@ final class CellJoin
         return $edge > 0 ? $radial + M_PI_2 : $radial - M_PI_2;
     }
 
-    /** @param non-empty-list<int> $ring */
+    /** @param  non-empty-list<int>  $ring */
     private static function outline(Mesh $mesh, array $ring): Outline
     {
         $count = count($ring);

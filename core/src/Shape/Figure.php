@@ -15,7 +15,9 @@ final readonly class Figure
      * @param  non-empty-list<Outline>  $outlines  pieces and holes
      * @param  list<string>  $steps  ids, the first one made it
      */
-    public function __construct(public array $outlines, public array $steps) {}
+    public function __construct(public array $outlines, public array $steps)
+    {
+    }
 
     public function throughStep(string $id): self
     {

@@ -11,8 +11,10 @@ use Sternbild\Core\Plan\Result;
 /** A shape of the result: one or more figures, drawn in order. */
 final readonly class Part implements Result
 {
-    /** @param non-empty-list<Figure> $figures */
-    public function __construct(public array $figures) {}
+    /** @param  non-empty-list<Figure>  $figures */
+    public function __construct(public array $figures)
+    {
+    }
 
     /** The same part as the step $id gives it on; a look given to $id reaches it from now on. */
     public function throughStep(string $id): self
@@ -67,7 +69,7 @@ final readonly class Part implements Result
         return $this->total(static fn (Figure $figure): int => $figure->curves());
     }
 
-    /** @param callable(Figure): int $measure */
+    /** @param  callable(Figure): int  $measure */
     private function total(callable $measure): int
     {
         return array_sum(array_map($measure, $this->figures));

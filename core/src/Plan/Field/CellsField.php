@@ -47,6 +47,7 @@ final class CellsField extends Field
         $cells = [];
         $grids = [];
         $lost = [];
+        $lostGrids = [];
         foreach (array_unique(is_array($raw) ? array_filter($raw, is_string(...)) : []) as $text) {
             $mark = strcspn($text, '#');
             $id = substr($text, 0, $mark);
@@ -63,11 +64,16 @@ final class CellsField extends Field
             } catch (NoSuchPlace $fault) {
                 $lost[] = "$text ({$fault->getMessage()} in {$scope->label($id)})";
             } catch (FieldFault $fault) {
-                $lost[] = "$text ({$fault->getMessage()})";
+                $lostGrids[$id] = $fault->getMessage();
+                $lost[] = $text;
             }
         }
         if ($cells === []) {
-            throw new FieldFault($this->name, 'lost', $lost === [] ? 'no cell is picked' : 'none of its cells exists any more: '.self::listed($lost));
+            throw new FieldFault($this->name, 'lost', match (true) {
+                $lost === [] => 'no cell is picked',
+                $lostGrids !== [] => implode('; ', $lostGrids),
+                default => 'none of its cells exists any more: '.self::listed($lost),
+            });
         }
         if ($lost !== []) {
             $scope->warn($this->name, 'lost-cells', count($lost).(count($lost) === 1 ? ' cell is' : ' cells are').' lost: '.self::listed($lost));
@@ -110,7 +116,7 @@ final class CellsField extends Field
         return implode(' and ', $counts).($grids === [] ? '' : ' of '.implode(' and ', $grids));
     }
 
-    /** @param list<string> $lost */
+    /** @param  list<string>  $lost */
     private static function listed(array $lost): string
     {
         $rest = count($lost) - self::LISTED;

@@ -11,7 +11,7 @@ use Sternbild\Core\Plan\Unusable;
 /** One of a few words. */
 final class ChoiceField extends Field
 {
-    /** @param non-empty-array<string, string> $choices what sentences say, by what plans say */
+    /** @param  non-empty-array<string, string>  $choices what sentences say, by what plans say */
     public function __construct(string $name, string $label, private readonly array $choices, ?string $default = null)
     {
         parent::__construct($name, $label, false, $default);

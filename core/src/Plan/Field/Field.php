@@ -23,7 +23,8 @@ abstract class Field
         public readonly string $label,
         public readonly bool $required = false,
         public readonly mixed $default = null,
-    ) {}
+    ) {
+    }
 
     /** Which editor the interface shows: number, pair, place, choice, switch, steps, step, cells, colour. */
     abstract public function type(): string;

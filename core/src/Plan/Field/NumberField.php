@@ -20,7 +20,7 @@ final class NumberField extends Field
     /** How far from a whole number the result of arithmetic may lie where a whole number is asked for. */
     private const WHOLE = 1e-9;
 
-    /** @param 'length'|'angle'|'count'|'factor' $measure */
+    /** @param  'length'|'angle'|'count'|'factor'  $measure */
     private function __construct(
         string $name,
         string $label,

@@ -12,7 +12,7 @@ use Sternbild\Core\Plan\Unusable;
 /** Two lengths, across and down. */
 final class PairField extends Field
 {
-    /** @param array{int|float|string, int|float|string}|null $default */
+    /** @param  array{int|float|string, int|float|string}|null  $default */
     public function __construct(string $name, string $label, private readonly bool $zeroAllowed, ?array $default = null)
     {
         parent::__construct($name, $label, false, $default);

@@ -11,7 +11,7 @@ use Sternbild\Core\Plan\Unusable;
 /** Yes or no. */
 final class SwitchField extends Field
 {
-    /** @param string $yes what a sentence says where it is on, and $no where it is off */
+    /** @param  string  $yes what a sentence says where it is on, and $no where it is off */
     public function __construct(string $name, string $label, private readonly string $yes, private readonly string $no)
     {
         parent::__construct($name, $label, false, false);

@@ -1,0 +1,132 @@
+import { type CSSProperties, type FormEvent, useEffect, useRef, useState } from 'react';
+import type { Field, Scene } from '../api/client';
+import { problemText, stepOf, useDesk } from './desk';
+import { LivePlace } from './LivePlace';
+import { Swatch } from './Swatch';
+import type { Verb } from './verbs';
+
+/** The questions of a verb, in the place of the verbs, with what would come of it shown on the sheet. */
+export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; problem: string | null; onAnswer: (answers: Record<string, unknown>) => void; onLeave: () => void }) {
+    const { preview, scene } = useDesk();
+    const [answers, setAnswers] = useState(verb.start);
+    const [fault, setFault] = useState<string | null>(null);
+    const form = useRef<HTMLFormElement>(null);
+    const asked = useRef({ verb, preview });
+
+    useEffect(() => {
+        let current = true;
+        const { verb: now, preview: show } = asked.current;
+        void show(now.operations(answers)).then((refused) => {
+            if (current) setFault(refused === null ? null : problemText(refused));
+        });
+        return () => {
+            current = false;
+        };
+    }, [answers]);
+
+    useEffect(() => {
+        form.current?.querySelector<HTMLElement>('input, button, select')?.focus();
+    }, []);
+
+    const known = new Set(scene.findings.map((finding) => finding.message));
+    const failing = scene.findings.find((finding) => finding.level === 'error' && known.has(finding.message) && verb.asks.includes(finding.field ?? ''))?.message;
+
+    function submit(event: FormEvent): void {
+        event.preventDefault();
+        onAnswer(answers);
+    }
+
+    function put(field: string, value: unknown): void {
+        setAnswers((old) => ({ ...old, [field]: value }));
+    }
+
+    return (
+        <section aria-label={verb.label} className="border-t border-rule bg-paper px-4 py-2.5">
+            <form
+                ref={form}
+                className="flex min-h-[67px] flex-wrap items-center gap-x-4 gap-y-2"
+                onSubmit={submit}
+                onKeyDown={(event) => {
+                    if (event.key === 'Escape') {
+                        event.preventDefault();
+                        onLeave();
+                    }
+                }}
+            >
+                <h2 className="font-serif text-[17px] leading-none font-semibold">{verb.label.replace('…', '')}</h2>
+                {verb.asks.map((name) => {
+                    const field = verb.kind?.fields.find((one) => one.name === name);
+                    return field === undefined ? null : <Question key={name} field={field} value={answers[name]} onChange={(value) => put(name, value)} />;
+                })}
+                <span className="flex-1" />
+                <button type="button" className="quiet" onClick={onLeave}>
+                    Leave
+                </button>
+                <button className="solid">Do it</button>
+                {(problem ?? fault ?? failing) && (
+                    <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
+                        {problem ?? fault ?? failing}
+                    </p>
+                )}
+            </form>
+        </section>
+    );
+}
+
+function Question({ field, value, onChange }: { field: Field; value: unknown; onChange: (value: unknown) => void }) {
+    const { page, scene } = useDesk();
+    switch (field.type) {
+        case 'choice':
+            return (
+                <fieldset className="flex items-center gap-1">
+                    <legend className="float-left mr-2 leading-[30px]">{field.label}</legend>
+                    {field.choices?.map((choice) => (
+                        <label key={choice.value} className={`rounded border px-2.5 py-1.5 leading-tight ${value === choice.value ? 'border-amber bg-honey font-medium' : 'border-rule bg-card'} has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-ink`}>
+                            <input type="radio" className="sr-only" name={field.name} checked={value === choice.value} onChange={() => onChange(choice.value)} />
+                            {choice.text}
+                        </label>
+                    ))}
+                </fieldset>
+            );
+        case 'switch':
+            return (
+                <label className="flex items-center gap-2">
+                    <input type="checkbox" className="size-4 accent-ink" checked={value === true} onChange={(event) => onChange(event.target.checked)} />
+                    {field.label}
+                </label>
+            );
+        case 'colour':
+            return (
+                <fieldset className="flex items-center gap-1">
+                    <legend className="sr-only">{field.label}</legend>
+                    {Object.entries(page.plan.palette).map(([name, colour]) => (
+                        <label key={name} title={name} className={`flex items-center gap-1.5 rounded border px-2 py-1.5 leading-none ${value === name ? 'border-amber bg-honey' : 'border-transparent hover:border-rule'} has-focus-visible:outline-2 has-focus-visible:outline-ink`}>
+                            <input type="radio" className="sr-only" name={field.name} aria-label={name} checked={value === name} onChange={() => onChange(name)} />
+                            <Swatch colour={colour} size={16} />
+                            <span className={`font-serif text-[14px] italic ${value === name ? '' : 'sr-only'}`}>{name}</span>
+                        </label>
+                    ))}
+                </fieldset>
+            );
+        case 'place':
+            return (
+                <span className="font-serif text-[16px]">
+                    {field.label}: <LivePlace piece={{ text: placeText(value, scene), raw: value, label: field.label }} step={null} onCommit={async (raw) => (onChange(raw), null)} />
+                </span>
+            );
+        default:
+            return (
+                <label className="flex items-center gap-2">
+                    {field.label}
+                    <input className="boxed field-sizing max-w-56 min-w-14 tabular-nums" spellCheck={false} style={{ '--chars': String(value).length } as CSSProperties} value={typeof value === 'number' || typeof value === 'string' ? String(value) : ''} onChange={(event) => onChange(event.target.value.trim() !== '' && !Number.isNaN(Number(event.target.value)) ? Number(event.target.value) : event.target.value)} />
+                </label>
+            );
+    }
+}
+
+function placeText(value: unknown, scene: Scene): string {
+    if (Array.isArray(value)) {
+        return value[0] === 'sheet.width/2' && value[1] === 'sheet.height/2' ? 'the centre of the sheet' : value.join(', ');
+    }
+    return typeof value === 'string' ? (value.endsWith('@0') ? `the centre of ${stepOf(scene, value.slice(0, -2))?.label ?? value}` : value) : 'not given';
+}

@@ -1,0 +1,142 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { type Kind, Problem, request, type SheetPage } from '../api/client';
+import { FullPage } from '../ui/FullPage';
+import { Mark } from '../ui/Mark';
+import { Waiting } from '../ui/Waiting';
+import { type Desk, DeskContext } from './desk';
+import { Findings } from './Findings';
+import { keepGeometry } from './geometry';
+import { HandOver } from './HandOver';
+import { KeptBanner } from './KeptBanner';
+import { PalettePanel } from './PalettePanel';
+import { Picking } from './pick';
+import { PlanPanel } from './PlanPanel';
+import { Proofs } from './Proofs';
+import { Sheet, type SheetHandle } from './Sheet';
+import { SheetTitle } from './SheetTitle';
+import { useLate } from './useLate';
+import { useSheet } from './useSheet';
+import { VerbBar } from './VerbBar';
+
+/** The editor of one sheet: plan, sheet, verbs, proofs. */
+export function Editor() {
+    const { id = '' } = useParams();
+    const queries = useQueryClient();
+    const work = useSheet(id);
+    const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => request<{ kinds: Kind[] }>('GET', 'kinds') });
+    const picking = useMemo(() => new Picking(), []);
+    const [selected, select] = useState<string | null>(null);
+    const [gridsShown, setGridsShown] = useState(true);
+    const [placeWanted, setPlaceWanted] = useState<((address: string) => void) | null>(null);
+    const sheet = useRef<SheetHandle>(null);
+    const late = useLate(work.busy);
+    const { page, scene, move } = work;
+
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            const into = event.target as HTMLElement | null;
+            if (!(event.ctrlKey || event.metaKey) || into?.closest('input, textarea')) return;
+            if (event.key === 'z' || event.key === 'Z') {
+                event.preventDefault();
+                void move(event.shiftKey ? 'redo' : 'undo');
+            }
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    }, [move]);
+
+    const bring = useMutation({
+        mutationFn: async (plan: string): Promise<Problem | null> => {
+            try {
+                const newer = await request<SheetPage>('PUT', `sheets/${id}/plan`, { base: page?.revision, change: crypto.randomUUID(), plan });
+                keepGeometry(newer.scene);
+                queries.setQueryData(['sheet', id], newer);
+                picking.clear();
+                return null;
+            } catch (fault) {
+                if (fault instanceof Problem) return fault;
+                throw fault;
+            }
+        },
+    });
+
+    if (work.error !== null) {
+        const gone = work.error instanceof Problem && work.error.status === 404;
+        return (
+            <FullPage title={gone ? 'No such sheet' : 'The sheet could not be opened'}>
+                <p>{gone ? 'It does not exist, was deleted, or belongs to someone else.' : 'The server does not answer. The sheet is safe there.'}</p>
+                {!gone && (
+                    <button className="solid" onClick={work.reload}>
+                        Try again
+                    </button>
+                )}
+            </FullPage>
+        );
+    }
+    if (page === undefined || scene === undefined || kinds.data === undefined) {
+        return <Waiting what="Opening the sheet" />;
+    }
+
+    const desk: Desk = {
+        page,
+        scene,
+        kinds: kinds.data.kinds,
+        picking,
+        change: work.change,
+        added: () => {
+            const now = queries.getQueryData<SheetPage>(['sheet', id]);
+            const parts = new Set(now?.scene.steps.filter((step) => step.role === 'part').map((step) => step.id));
+            return (now?.added ?? []).filter((step) => parts.has(step));
+        },
+        preview: work.preview,
+        selected,
+        select,
+        gridsShown,
+        placeWanted,
+        askPlace: (take) => setPlaceWanted(() => take),
+        lookAt: (x, y) => sheet.current?.lookAt(x, y),
+    };
+
+    return (
+        <DeskContext value={desk}>
+            <div className="grid h-full grid-cols-[320px_minmax(0,1fr)_236px] grid-rows-[auto_minmax(0,1fr)]">
+                <header className="col-span-3 border-b border-rule bg-paper">
+                    <div className="flex h-12 items-center gap-3 pr-2.5 pl-[18px]">
+                        <Link to="/" className="flex items-center gap-3" aria-label="Sternbild, all sheets">
+                            <Mark />
+                            <span className="font-serif text-[19px] leading-none font-semibold tracking-[.01em]">Sternbild</span>
+                        </Link>
+                        <SheetTitle id={page.id} name={page.name} />
+                        <span role="status" className="text-[12.5px] whitespace-nowrap text-slate" data-revision={page.revision}>
+                            {work.kept !== null ? 'Not saved' : late ? 'Saving …' : `Saved, revision ${page.revision}`}
+                        </span>
+                        <span className="flex-1" />
+                        <button className="quiet" disabled={page.undo === null} title={page.undo === null ? undefined : `Undo: ${page.undo}`} onClick={() => void move('undo')}>
+                            Undo
+                        </button>
+                        <button className="quiet" disabled={page.redo === null} title={page.redo === null ? undefined : `Redo: ${page.redo}`} onClick={() => void move('redo')}>
+                            Redo
+                        </button>
+                        <button className="quiet w-[74px]" aria-pressed={gridsShown} onClick={() => setGridsShown(!gridsShown)}>
+                            {gridsShown ? 'Grid on' : 'Grid off'}
+                        </button>
+                        <HandOver bring={(plan) => bring.mutateAsync(plan)} />
+                    </div>
+                    {work.kept !== null && <KeptBanner kept={work.kept} busy={work.busy} onRetry={() => void work.retry()} onDrop={work.drop} />}
+                </header>
+                <PlanPanel />
+                <main className="flex min-h-0 min-w-0 flex-col bg-ground">
+                    <Sheet handle={sheet} />
+                    <VerbBar onDone={() => sheet.current?.focus()} />
+                </main>
+                <aside aria-label="Proofs, palette and findings" className="flex min-h-0 flex-col gap-7 overflow-y-auto border-l border-rule bg-paper px-4 py-5">
+                    <Proofs />
+                    <Findings />
+                    <PalettePanel />
+                </aside>
+            </div>
+        </DeskContext>
+    );
+}

@@ -1,0 +1,129 @@
+import { useMutation } from '@tanstack/react-query';
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import { Problem } from '../api/client';
+import { useDesk } from './desk';
+
+const FORMATS = [
+    { value: 'svg', name: 'SVG', says: 'Exact outlines with true arcs, for other programs and for cutters.' },
+    { value: 'png', name: 'PNG', says: 'Pixels, with a transparent ground where the sheet has none.' },
+    { value: 'pdf', name: 'PDF', says: 'One page in the sheet’s size, for print.' },
+    { value: 'json', name: 'Plan', says: 'The construction itself, to be brought in again later.' },
+] as const;
+
+const PIXELS: Record<string, number> = { px: 1, mm: 96 / 25.4, cm: 96 / 2.54, in: 96, pt: 96 / 72 };
+
+/** The dialog for taking the sheet home, and for bringing a plan in. */
+export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem | null> }) {
+    const { page, scene } = useDesk();
+    const [open, setOpen] = useState(false);
+    const [format, setFormat] = useState<(typeof FORMATS)[number]['value']>('svg');
+    const [scale, setScale] = useState('2');
+    const [grid, setGrid] = useState(false);
+    const [brought, setBrought] = useState<string | null>(null);
+    const save = useMutation({
+        mutationFn: async () => {
+            const query = new URLSearchParams({ format, ...(format === 'png' ? { scale } : {}), ...(grid && format !== 'json' ? { grid: '1' } : {}) });
+            const response = await fetch(`/api/sheets/${page.id}/file?${query.toString()}`, { headers: { Accept: 'application/json' } }).catch(() => null);
+            if (response === null) throw new Problem(0, {});
+            if (!response.ok) throw new Problem(response.status, response.headers.get('Content-Type')?.includes('json') ? ((await response.json()) as Problem['body']) : {});
+            const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? `sheet.${format}`;
+            const link = document.createElement('a');
+            link.href = URL.createObjectURL(await response.blob());
+            link.download = name;
+            link.click();
+            setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+        },
+        onSuccess: () => setOpen(false),
+    });
+    const factor = Number(scale) * (PIXELS[scene.sheet.unit] ?? 1);
+    const pixels = Number.isFinite(factor) && factor > 0 ? `${Math.round(scene.sheet.width * factor)} × ${Math.round(scene.sheet.height * factor)} pixels` : '';
+
+    return (
+        <Dialog.Root
+            open={open}
+            onOpenChange={(next) => {
+                save.reset();
+                setBrought(null);
+                setOpen(next);
+            }}
+        >
+            <Dialog.Trigger className="solid">Hand over</Dialog.Trigger>
+            <Dialog.Portal>
+                <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+                <Dialog.Content aria-describedby={undefined} className="appear fixed top-1/2 left-1/2 z-50 w-[540px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 rounded-lg bg-paper p-7 shadow-2xl">
+                    <Dialog.Title className="font-serif text-2xl leading-none font-semibold">Hand over</Dialog.Title>
+                    <form
+                        className="mt-6 flex flex-col gap-4"
+                        onSubmit={(event) => {
+                            event.preventDefault();
+                            save.mutate();
+                        }}
+                    >
+                        <fieldset className="grid grid-cols-4 gap-2">
+                            <legend className="sr-only">Form of the file</legend>
+                            {FORMATS.map((one) => (
+                                <label key={one.value} className={`rounded border px-3 py-2.5 text-center font-medium ${format === one.value ? 'border-amber bg-honey' : 'border-rule bg-card hover:border-amber'} has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-ink`}>
+                                    <input type="radio" className="sr-only" name="format" checked={format === one.value} onChange={() => setFormat(one.value)} />
+                                    {one.name}
+                                </label>
+                            ))}
+                        </fieldset>
+                        <p className="font-serif text-[16px] leading-snug text-slate italic">{FORMATS.find((one) => one.value === format)?.says}</p>
+                        <div className="flex min-h-9 items-center gap-6">
+                            {format === 'png' && (
+                                <label className="flex items-center gap-2">
+                                    Scale
+                                    <input className="boxed w-20 tabular-nums" inputMode="decimal" value={scale} onChange={(event) => setScale(event.target.value)} />
+                                    <span className="text-slate tabular-nums">{pixels}</span>
+                                </label>
+                            )}
+                            {format !== 'json' && (
+                                <label className="flex items-center gap-2">
+                                    <input type="checkbox" className="size-4 accent-ink" checked={grid} onChange={(event) => setGrid(event.target.checked)} />
+                                    with the grid
+                                </label>
+                            )}
+                        </div>
+                        {save.isError && (
+                            <p role="alert" className="rounded bg-blush px-3 py-2 text-brick">
+                                {save.error instanceof Problem ? (save.error.for('scale') ?? save.error.message) : 'The file could not be made.'}
+                            </p>
+                        )}
+                        {brought !== null && (
+                            <p role="alert" className="rounded bg-blush px-3 py-2 break-words text-brick">
+                                {brought}
+                            </p>
+                        )}
+                        <div className="flex items-center gap-2 border-t border-hairline pt-4">
+                            <label className="quiet -ml-2.5 cursor-pointer text-umber has-focus-visible:outline-2 has-focus-visible:outline-ink">
+                                Bring in a plan
+                                <input
+                                    type="file"
+                                    accept=".json,application/json"
+                                    className="sr-only"
+                                    onChange={(event) => {
+                                        const file = event.target.files?.[0];
+                                        event.target.value = '';
+                                        if (file === undefined) return;
+                                        void file.text().then(bring).then((problem) => {
+                                            setBrought(problem === null ? null : problem.status === 413 ? 'A plan can have at most 5 MB.' : problem.message);
+                                            if (problem === null) setOpen(false);
+                                        });
+                                    }}
+                                />
+                            </label>
+                            <span className="flex-1" />
+                            <Dialog.Close className="quiet" type="button">
+                                Leave
+                            </Dialog.Close>
+                            <button className="solid" disabled={save.isPending}>
+                                {save.isPending ? 'Making it …' : 'Save the file'}
+                            </button>
+                        </div>
+                    </form>
+                </Dialog.Content>
+            </Dialog.Portal>
+        </Dialog.Root>
+    );
+}

@@ -1,0 +1,170 @@
+import type { Scene, Style } from '../api/client';
+import { type GridShape, gridShape, partShape } from './geometry';
+import type { Pick } from './pick';
+
+/** Where the sheet lies in the view: screen = sheet · scale + (x, y), in CSS pixels. */
+export interface View {
+    scale: number;
+    x: number;
+    y: number;
+}
+
+const INK = '#1b2140';
+const AMBER = '#b87400';
+const HONEY = 'rgba(242, 179, 61, .42)';
+export const PAPER = '#fffdf8';
+
+/** Sets the canvas to the sheet's coordinates, cleared. */
+export function begin(canvas: HTMLCanvasElement, view: View): CanvasRenderingContext2D {
+    const context = canvas.getContext('2d');
+    if (context === null) {
+        throw new Error('This browser cannot draw on a canvas.');
+    }
+    const ratio = window.devicePixelRatio || 1;
+    context.setTransform(1, 0, 0, 1, 0, 0);
+    context.clearRect(0, 0, canvas.width, canvas.height);
+    context.setTransform(view.scale * ratio, 0, 0, view.scale * ratio, view.x * ratio, view.y * ratio);
+    return context;
+}
+
+export function paintSheet(context: CanvasRenderingContext2D, scene: Scene): void {
+    const { width, height, background } = scene.sheet;
+    context.fillStyle = background ?? PAPER;
+    context.fillRect(0, 0, width, height);
+}
+
+export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, restyle: (style: Style) => Style = (style) => style): void {
+    const geometry = new Map(scene.steps.map((step) => [step.id, step.geometry]));
+    for (const drawn of scene.drawing) {
+        const part = partShape(geometry.get(drawn.id));
+        part?.figures.forEach((figure, number) => {
+            const style = drawn.styles[drawn.figures[number] ?? 0];
+            if (style !== undefined) paintFigure(context, figure, restyle(style));
+        });
+    }
+}
+
+function paintFigure(context: CanvasRenderingContext2D, figure: Path2D, style: Style): void {
+    context.globalAlpha = style.opacity;
+    context.globalCompositeOperation = style.blend === 'normal' ? 'source-over' : (style.blend as GlobalCompositeOperation);
+    if (style.fill !== 'none') {
+        context.fillStyle = style.fill;
+        context.fill(figure);
+    }
+    if (style.stroke !== 'none' && style.strokeWidth > 0) {
+        context.strokeStyle = style.stroke;
+        context.lineWidth = style.strokeWidth;
+        context.lineJoin = style.join;
+        context.lineCap = style.cap;
+        context.setLineDash(style.dash);
+        context.stroke(figure);
+        context.setLineDash([]);
+    }
+    context.globalAlpha = 1;
+    context.globalCompositeOperation = 'source-over';
+}
+
+export function paintGrids(context: CanvasRenderingContext2D, scene: Scene, scale: number): void {
+    for (const step of scene.steps) {
+        const shape = step.role === 'grid' && !step.hidden ? gridShape(step.geometry) : undefined;
+        if (shape === undefined || step.shown === null) continue;
+        context.globalAlpha = step.shown.strength;
+        if (step.shown.as === 'lines') {
+            context.strokeStyle = INK;
+            context.lineWidth = 1 / scale;
+            context.stroke(shape.lines);
+        } else {
+            paintPoints(context, shape, step.shown.as, scale);
+        }
+        context.globalAlpha = 1;
+    }
+}
+
+function paintPoints(context: CanvasRenderingContext2D, shape: GridShape, as: 'dots' | 'crosses', scale: number): void {
+    const { places } = shape.data.points;
+    const arm = (as === 'dots' ? 1.6 : 4) / scale;
+    context.beginPath();
+    for (let i = 0; i < places.length; i += 2) {
+        const x = places[i] ?? 0;
+        const y = places[i + 1] ?? 0;
+        if (as === 'dots') {
+            context.moveTo(x + arm, y);
+            context.arc(x, y, arm, 0, 2 * Math.PI);
+        } else {
+            context.moveTo(x - arm, y);
+            context.lineTo(x + arm, y);
+            context.moveTo(x, y - arm);
+            context.lineTo(x, y + arm);
+        }
+    }
+    context.fillStyle = context.strokeStyle = INK;
+    context.lineWidth = 1 / scale;
+    if (as === 'dots') context.fill();
+    else context.stroke();
+}
+
+/** Marks cells as picked, over what is painted already. */
+export function paintCells(context: CanvasRenderingContext2D, shape: GridShape, addresses: Iterable<string>, scale: number): void {
+    context.fillStyle = HONEY;
+    context.strokeStyle = AMBER;
+    context.lineWidth = 1.5 / scale;
+    for (const address of addresses) {
+        const cell = shape.cell(address);
+        if (cell === undefined) continue;
+        context.fill(shape.path(cell));
+        context.stroke(shape.path(cell));
+    }
+}
+
+export function paintPick(context: CanvasRenderingContext2D, scene: Scene, pick: Pick, scale: number): void {
+    for (const [grid, addresses] of pick.cells) {
+        const shape = gridShape(scene.steps.find((step) => step.id === grid)?.geometry);
+        if (shape !== undefined) paintCells(context, shape, addresses, scale);
+    }
+    for (const id of pick.parts) {
+        outlinePart(context, scene, id, scale, 2.2);
+    }
+}
+
+export function outlinePart(context: CanvasRenderingContext2D, scene: Scene, id: string, scale: number, width: number): void {
+    const part = partShape(scene.steps.find((step) => step.id === id)?.geometry);
+    for (const figure of part?.figures ?? []) {
+        context.lineJoin = 'round';
+        context.strokeStyle = PAPER;
+        context.lineWidth = (width + 2.4) / scale;
+        context.stroke(figure);
+        context.strokeStyle = AMBER;
+        context.lineWidth = width / scale;
+        context.stroke(figure);
+    }
+}
+
+/** The cell under the pointer, before it is picked. */
+export function paintHoveredCells(context: CanvasRenderingContext2D, shape: GridShape, cells: number[], scale: number): void {
+    context.fillStyle = 'rgba(242, 179, 61, .18)';
+    context.strokeStyle = AMBER;
+    context.lineWidth = 2 / scale;
+    for (const cell of cells) {
+        context.fill(shape.path(cell));
+        context.stroke(shape.path(cell));
+    }
+}
+
+/** An intersection, as a small four-rayed star. */
+export function paintStar(context: CanvasRenderingContext2D, x: number, y: number, scale: number): void {
+    const long = 10 / scale;
+    const short = 2.6 / scale;
+    context.beginPath();
+    for (let ray = 0; ray < 4; ray++) {
+        const angle = (ray * Math.PI) / 2;
+        context.lineTo(x + long * Math.sin(angle), y - long * Math.cos(angle));
+        context.lineTo(x + short * Math.SQRT2 * Math.sin(angle + Math.PI / 4), y - short * Math.SQRT2 * Math.cos(angle + Math.PI / 4));
+    }
+    context.closePath();
+    context.lineJoin = 'miter';
+    context.strokeStyle = PAPER;
+    context.lineWidth = 2.4 / scale;
+    context.stroke();
+    context.fillStyle = AMBER;
+    context.fill();
+}

@@ -1,0 +1,174 @@
+import type { Kind, Offer, Operation, Scene, SheetPage, Step } from '../api/client';
+import { gridUnder, stepOf } from './desk';
+import { gridShape } from './geometry';
+import type { Pick, Picking } from './pick';
+
+/** A verb as the bar shows it. One with `asks` opens its questions first; the others are done at once. */
+export interface Verb {
+    key: string;
+    label: string;
+    picture?: string | null;
+    kind?: Kind;
+    asks: string[];
+    /** The operations for the given answers, by field name. */
+    operations: (answers: Record<string, unknown>) => Operation[];
+    /** What the questions begin with. */
+    start: Record<string, unknown>;
+    /** Done in the interface alone. */
+    local?: () => void;
+    /** Placeholder ids whose steps are picked afterwards. */
+    picks: boolean;
+}
+
+interface Bench {
+    page: SheetPage;
+    scene: Scene;
+    kinds: Kind[];
+    pick: Pick;
+    picking: Picking;
+    selected: string | null;
+    colour: string | null;
+}
+
+const NEW_PART = '+part';
+
+/** The verbs that fit the present pick. All that make a step come from what its kind offers. */
+export function verbsFor(bench: Bench): Verb[] {
+    const { pick, kinds } = bench;
+    if (pick.mode === 'parts' && pick.parts.length > 0) {
+        return offers(kinds, 'parts').map(([kind, offer]) => fromParts(bench, kind, offer, [...pick.parts], []));
+    }
+    if (pick.mode === 'cells' && pick.count > 0) {
+        return fromCells(bench);
+    }
+    return offers(kinds, 'ground').map(([kind, offer]) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step }]));
+}
+
+function offers(kinds: Kind[], from: Offer['from']): [Kind, Offer][] {
+    return kinds.flatMap((kind) => kind.offers.filter((offer) => offer.from === from).map((offer): [Kind, Offer] => [kind, offer]));
+}
+
+function fromCells(bench: Bench): Verb[] {
+    const { kinds, picking, page, scene, selected, pick } = bench;
+    const verbs: Verb[] = [];
+    const made = offers(kinds, 'cells');
+    for (const [kind, offer] of made) {
+        const takes = offer.takes ?? 'cells';
+        verbs.push(verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, id: NEW_PART, [takes]: picking.addresses() } }]));
+        const target = targetPart(page, scene, kind.kind, selected);
+        if (target !== undefined) {
+            const present = ((page.plan.steps.find((step) => step.id === target.id)?.[takes] as string[] | undefined) ?? []).slice();
+            const added = [...new Set([...present, ...picking.addresses()])];
+            const left = expanded(scene, present).filter((address) => !isPicked(pick, address));
+            verbs.push(plainVerb(`Add to ${target.label}`, [{ op: 'set', id: target.id, field: takes, value: added }]));
+            if (left.length > 0 && left.length < expanded(scene, present).length) {
+                verbs.push(plainVerb(`Take from ${target.label}`, [{ op: 'set', id: target.id, field: takes, value: left }]));
+            }
+        }
+    }
+    const [first] = made;
+    if (first !== undefined) {
+        const [kind, offer] = first;
+        const makePart: Operation = { op: 'add', step: { kind: kind.kind, id: NEW_PART, [offer.takes ?? 'cells']: picking.addresses() } };
+        for (const [other, one] of offers(kinds, 'parts')) {
+            if (one.asks.length > 0) verbs.push(fromParts(bench, other, one, [NEW_PART], [makePart]));
+        }
+    }
+    return verbs;
+}
+
+function fromParts(bench: Bench, kind: Kind, offer: Offer, ids: string[], first: Operation[]): Verb {
+    const takes = offer.takes ?? 'of';
+    const grid = ids[0] === NEW_PART ? [...bench.pick.cells.keys()][0] : ids[0];
+    return verb(kind, offer, bench, grid ?? null, (step) => {
+        // A look that the same parts have already is changed, not said twice.
+        const twin = first.length > 0 || offer.replaces === null ? undefined : twinOf(bench.page, kind.kind, takes, ids, offer.replaces);
+        if (twin !== undefined) {
+            return offer.asks.map((field) => ({ op: 'set' as const, id: twin, field, value: nested(step, field) }));
+        }
+        return [...first, { op: 'add', step: { ...step, id: '+new', [takes]: ids } }];
+    });
+}
+
+function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build: (step: Record<string, unknown>) => Operation[]): Verb {
+    const start: Record<string, unknown> = {};
+    const preset = filled(offer.preset, bench, near) as Record<string, unknown>;
+    for (const field of offer.asks) {
+        start[field] = nested(preset, field) ?? kind.fields.find((one) => one.name === field)?.default ?? null;
+    }
+    return {
+        key: `${kind.kind} ${offer.label}`,
+        label: offer.label,
+        picture: offer.picture,
+        kind,
+        asks: offer.asks,
+        start,
+        picks: offer.from !== 'ground',
+        operations: (answers) => {
+            let step: Record<string, unknown> = { kind: kind.kind, ...preset };
+            for (const [field, value] of Object.entries(answers)) step = withNested(step, field, value);
+            return build(step);
+        },
+    };
+}
+
+function plainVerb(label: string, operations: Operation[]): Verb {
+    return { key: label, label, asks: [], start: {}, picks: false, operations: () => operations };
+}
+
+/** The part that cells are added to: the selected one, else the last. */
+function targetPart(page: SheetPage, scene: Scene, kind: string, selected: string | null): Step | undefined {
+    const parts = page.plan.steps.filter((step) => step.kind === kind);
+    const chosen = parts.find((step) => step.id === selected) ?? parts.at(-1);
+    return chosen === undefined ? undefined : stepOf(scene, chosen.id);
+}
+
+function twinOf(page: SheetPage, kind: string, takes: string, ids: string[], field: string): string | undefined {
+    return page.plan.steps.findLast((step) => step.kind === kind && JSON.stringify(step[takes]) === JSON.stringify(ids) && nested(step, field) !== undefined)?.id;
+}
+
+/** `{center}`, `{count}` and `{colour}` of a preset, replaced by what fits. */
+function filled(value: unknown, bench: Bench, near: string | null): unknown {
+    if (Array.isArray(value)) return value.map((one) => filled(one, bench, near));
+    if (value !== null && typeof value === 'object') {
+        return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, filled(one, bench, near)]));
+    }
+    const grid = near === null ? undefined : gridUnder(bench.scene, near);
+    const about = gridShape(grid?.geometry)?.data.about;
+    switch (value) {
+        case '{center}':
+            return grid && about ? grid.id + about.center : ['sheet.width/2', 'sheet.height/2'];
+        case '{count}':
+            return grid && about ? grid.id + about.count : 6;
+        case '{colour}':
+            return bench.colour ?? Object.keys(bench.page.plan.palette)[0] ?? '#1b2140';
+        default:
+            return value;
+    }
+}
+
+/** Addresses with their stars spelt out, as far as the grid is there. */
+function expanded(scene: Scene, addresses: string[]): string[] {
+    return addresses.flatMap((address) => {
+        const mark = address.indexOf('#');
+        const grid = address.slice(0, mark);
+        const members = gridShape(stepOf(scene, grid)?.geometry)?.matching(address.slice(mark + 1)) ?? [];
+        return address.includes('*') ? members.map((one) => `${grid}#${one}`) : [address];
+    });
+}
+
+function isPicked(pick: Pick, address: string): boolean {
+    const mark = address.indexOf('#');
+    return pick.cells.get(address.slice(0, mark))?.has(address.slice(mark + 1)) ?? false;
+}
+
+export function nested(from: Record<string, unknown>, field: string): unknown {
+    return field.split('.').reduce<unknown>((value, key) => (value !== null && typeof value === 'object' ? (value as Record<string, unknown>)[key] : undefined), from);
+}
+
+function withNested(into: Record<string, unknown>, field: string, value: unknown): Record<string, unknown> {
+    const [key = '', ...rest] = field.split('.');
+    const inner = rest.length === 0 ? value : withNested((into[key] as Record<string, unknown> | undefined) ?? {}, rest.join('.'), value);
+    const others = Object.fromEntries(Object.entries(into).filter(([one]) => one !== key));
+    return inner === null || inner === undefined || inner === false ? others : { ...others, [key]: inner };
+}

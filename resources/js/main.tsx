@@ -1,0 +1,24 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import '../css/app.css';
+import { App } from './App';
+
+const queries = new QueryClient({
+    defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false, staleTime: Infinity } },
+});
+
+const root = document.getElementById('app');
+if (root === null) {
+    throw new Error('The page has no place for the application.');
+}
+createRoot(root).render(
+    <StrictMode>
+        <QueryClientProvider client={queries}>
+            <BrowserRouter>
+                <App />
+            </BrowserRouter>
+        </QueryClientProvider>
+    </StrictMode>,
+);

@@ -1,0 +1,78 @@
+import { useMutation } from '@tanstack/react-query';
+import { DropdownMenu } from 'radix-ui';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { request, type SheetEntry } from '../api/client';
+
+/** One sheet in the list: its drawing as it is now, its name, and what can be done with it. */
+export function SheetCard({ sheet, onChanged, onDeleted }: { sheet: SheetEntry; onChanged: () => void; onDeleted: () => void }) {
+    const [name, setName] = useState<string | null>(null);
+    const act = useMutation({
+        mutationFn: ({ method, path, body }: { method: string; path: string; body?: unknown }) => request(method, `sheets/${sheet.id}${path}`, body),
+        onSuccess: onChanged,
+    });
+
+    function rename() {
+        if (name !== null && name.trim() !== '' && name !== sheet.name) {
+            act.mutate({ method: 'PATCH', path: '', body: { name } });
+        }
+        setName(null);
+    }
+
+    return (
+        <li className="group flex flex-col gap-3">
+            <Link to={`/sheets/${sheet.id}`} aria-label={`Open ${sheet.name}`} className="grid aspect-[4/3] place-items-center rounded border border-hairline bg-ground p-4 transition-colors hover:border-amber">
+                <img src={`/api/sheets/${sheet.id}/thumbnail.svg?revision=${sheet.revision}`} alt="" className="h-full max-h-full w-full bg-transparent object-contain drop-shadow-[0_1px_0_#cfc5b0]" />
+            </Link>
+            <div className="flex items-start gap-1">
+                <div className="min-w-0 flex-1">
+                    {name === null ? (
+                        <Link to={`/sheets/${sheet.id}`} tabIndex={-1} className="block truncate font-serif text-[17px] leading-snug italic">
+                            {sheet.name}
+                        </Link>
+                    ) : (
+                        <input
+                            className="boxed w-full font-serif text-[16px]"
+                            aria-label="Name of the sheet"
+                            autoFocus
+                            value={name}
+                            maxLength={80}
+                            onChange={(event) => setName(event.target.value)}
+                            onBlur={rename}
+                            onKeyDown={(event) => {
+                                if (event.key === 'Enter') rename();
+                                if (event.key === 'Escape') setName(null);
+                            }}
+                        />
+                    )}
+                    <p className="text-[12.5px] text-slate">
+                        Changed {new Date(sheet.changed).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}, revision {sheet.revision}
+                    </p>
+                    {act.isError && (
+                        <p role="alert" className="text-[12.5px] text-brick">
+                            {act.error.message}
+                        </p>
+                    )}
+                </div>
+                <DropdownMenu.Root>
+                    <DropdownMenu.Trigger className="quiet -mr-2" aria-label={`More for ${sheet.name}`}>
+                        More
+                    </DropdownMenu.Trigger>
+                    <DropdownMenu.Portal>
+                        <DropdownMenu.Content className="menu" align="end" onCloseAutoFocus={(event) => name !== null && event.preventDefault()}>
+                            <DropdownMenu.Item className="menu-item" onSelect={() => setName(sheet.name)}>
+                                Rename
+                            </DropdownMenu.Item>
+                            <DropdownMenu.Item className="menu-item" onSelect={() => act.mutate({ method: 'POST', path: '/duplicate' })}>
+                                Duplicate
+                            </DropdownMenu.Item>
+                            <DropdownMenu.Item className="menu-item text-brick" onSelect={() => act.mutate({ method: 'DELETE', path: '' }, { onSuccess: onDeleted })}>
+                                Delete
+                            </DropdownMenu.Item>
+                        </DropdownMenu.Content>
+                    </DropdownMenu.Portal>
+                </DropdownMenu.Root>
+            </div>
+        </li>
+    );
+}
