@@ -11,13 +11,14 @@ use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Plan\Unusable;
 
-/** The commands of `sternbild`: scene, render, check. */
+/** The commands of `sternbild`: scene, render, check, schema. */
 final readonly class CommandLine
 {
     private const USAGE = <<<'TEXT'
         sternbild scene PLAN [--pretty]
         sternbild render PLAN OUT.svg|OUT.png|OUT.pdf [--scale N] [--with-grid]
         sternbild check PLAN
+        sternbild schema
         PLAN is a file, or - for standard input.
 
         TEXT;
@@ -45,6 +46,11 @@ final readonly class CommandLine
         try {
             [$places, $options] = self::parsed($words);
             $command = array_shift($places);
+            if ($command === 'schema' && $places === []) {
+                fwrite($this->out, json_encode(PlanSchema::document(Kinds::all()), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
+
+                return self::GOOD;
+            }
             $wanted = ['scene' => 1, 'check' => 1, 'render' => 2][$command ?? ''] ?? null;
             if ($wanted !== count($places)) {
                 fwrite($this->errors, self::USAGE);

@@ -80,6 +80,9 @@ final class NumberField extends Field
         if (! is_int($raw) && ! is_float($raw) && ! is_string($raw)) {
             throw Unusable::at($pointer, "a number or arithmetic for {$this->label}");
         }
+        if (is_float($raw) && ! is_finite($raw)) {
+            throw Unusable::at($pointer, "a finite number for {$this->label}");
+        }
         if (is_string($raw) && (mb_strlen($raw) > Arithmetic::LONGEST || preg_match('/[\x00-\x1F\x7F]/', $raw) === 1)) {
             throw Unusable::at($pointer, 'arithmetic of at most '.Arithmetic::LONGEST.' characters without control characters');
         }

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Format;
+
+use Sternbild\Core\Plan\Address;
+use Sternbild\Core\Plan\Field\ColourField;
+use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Unit;
+
+/** The JSON Schema of plans, put together from what the kinds declare. PlanReader checks the same, and more that a schema cannot say. */
+final class PlanSchema
+{
+    /** @return array<string, mixed> JSON Schema, draft 2020-12 */
+    public static function document(Kinds $kinds): array
+    {
+        $number = ['type' => ['number', 'string']];
+
+        return [
+            '$schema' => 'https://json-schema.org/draft/2020-12/schema',
+            'title' => 'Sternbild plan',
+            'type' => 'object',
+            'required' => ['format', 'version', 'sheet', 'steps'],
+            'additionalProperties' => false,
+            'properties' => [
+                'format' => ['const' => PlanReader::FORMAT],
+                'version' => ['const' => PlanReader::VERSION],
+                'sheet' => [
+                    'type' => 'object',
+                    'required' => ['width', 'height', 'unit'],
+                    'additionalProperties' => false,
+                    'properties' => [
+                        'width' => $number,
+                        'height' => $number,
+                        'unit' => ['enum' => array_column(Unit::cases(), 'value')],
+                        'background' => ['type' => ['string', 'null']],
+                    ],
+                ],
+                'values' => ['type' => 'object', 'additionalProperties' => $number],
+                'palette' => ['type' => 'object', 'additionalProperties' => ['type' => 'string', 'pattern' => ColourField::HEX]],
+                'steps' => ['type' => 'array', 'maxItems' => PlanReader::MOST_STEPS, 'items' => ['oneOf' => array_map(self::step(...), $kinds->list())]],
+            ],
+            '$defs' => [
+                'id' => ['type' => 'string', 'pattern' => '^[a-z][a-z0-9]*$'],
+                'place' => ['oneOf' => [
+                    ['type' => 'array', 'prefixItems' => [$number, $number], 'minItems' => 2, 'maxItems' => 2],
+                    ['type' => 'string', 'pattern' => Address::PATTERN],
+                ]],
+                'colour' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 40],
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function step(Kind $kind): array
+    {
+        $properties = [
+            'id' => ['$ref' => '#/$defs/id'],
+            'kind' => ['const' => $kind->name()],
+            'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80, 'pattern' => '^[^<>]*$'],
+            'muted' => ['type' => 'boolean'],
+            'hidden' => ['type' => 'boolean'],
+        ];
+        $required = ['id', 'kind'];
+        foreach ($kind->fields() as $field) {
+            $path = explode('.', $field->name);
+            if (isset($path[1])) {
+                $outer = $properties[$path[0]] ?? ['type' => 'object', 'additionalProperties' => false, 'properties' => []];
+                $inner = is_array($outer['properties'] ?? null) ? $outer['properties'] : [];
+                $properties[$path[0]] = [...$outer, 'properties' => [...$inner, $path[1] => $field->schema()]];
+            } else {
+                $properties[$field->name] = $field->schema();
+            }
+            if ($field->required) {
+                $required[] = $field->name;
+            }
+        }
+
+        return ['title' => $kind->label(), 'type' => 'object', 'required' => $required, 'additionalProperties' => false, 'properties' => $properties];
+    }
+}

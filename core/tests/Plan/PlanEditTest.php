@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Tests\Plan;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Tests\Sample;
+
+final class PlanEditTest extends TestCase
+{
+    public function test_a_number_is_set_and_the_rest_stays(): void
+    {
+        $edit = self::apply([['op' => 'set', 'id' => 'g1', 'field' => 'sectors', 'value' => 12]]);
+        $expected = Sample::rosette();
+        $expected['steps'][0]['sectors'] = 12;
+        self::assertEquals($expected, $edit->plan());
+        self::assertSame(['g1'], $edit->touched());
+        self::assertSame('Change sectors of g1', $edit->label());
+    }
+
+    public function test_nested_parameters_come_and_go(): void
+    {
+        $edit = self::apply([
+            ['op' => 'set', 'id' => 's1', 'field' => 'stroke.width', 'value' => 4],
+            ['op' => 'set', 'id' => 's1', 'field' => 'stroke.color', 'value' => 'ink'],
+            ['op' => 'set', 'id' => 's1', 'field' => 'stroke.width', 'value' => null],
+        ]);
+        self::assertSame(['color' => 'ink'], $edit->plan()['steps'][3]['stroke']);
+        $edit = PlanEdit::apply($edit->plan(), [['op' => 'set', 'id' => 's1', 'field' => 'stroke.color', 'value' => null]], Kinds::all());
+        self::assertArrayNotHasKey('stroke', $edit->plan()['steps'][3]);
+    }
+
+    public function test_new_steps_get_free_ids_and_later_operations_can_name_them(): void
+    {
+        $edit = self::apply([
+            ['op' => 'add', 'step' => ['id' => '+part', 'kind' => 'part.cells', 'cells' => ['g1#5,1']]],
+            ['op' => 'add', 'step' => ['id' => '+new', 'kind' => 'style', 'of' => ['+part'], 'fill' => 'ink']],
+            ['op' => 'set', 'id' => '+part', 'field' => 'name', 'value' => 'edge'],
+        ]);
+        self::assertSame(['p2', 's2'], $edit->added());
+        self::assertSame(['id' => 's2', 'kind' => 'style', 'of' => ['p2'], 'fill' => 'ink'], $edit->plan()['steps'][5]);
+        self::assertSame('edge', $edit->plan()['steps'][4]['name']);
+        self::assertSame([], Sample::scene($edit->plan())->findings);
+    }
+
+    public function test_steps_are_put_before_others_moved_and_removed(): void
+    {
+        $ids = static fn (PlanEdit $edit): array => array_column($edit->plan()['steps'], 'id');
+        self::assertSame(['g1', 'p1', 'p2', 'r1', 's1'], $ids(self::apply([['op' => 'add', 'step' => Sample::part('+', ['g1#1,1']), 'before' => 'r1']])));
+        self::assertSame(['g1', 'p1', 's1', 'r1'], $ids(self::apply([['op' => 'move', 'id' => 's1', 'before' => 'r1']])));
+        self::assertSame(['p1', 'r1', 's1', 'g1'], $ids(self::apply([['op' => 'move', 'id' => 'g1', 'before' => null]])));
+        self::assertSame(['g1', 's1'], $ids(self::apply([['op' => 'remove', 'ids' => ['p1', 'r1']]])));
+    }
+
+    public function test_a_removed_step_leaves_its_followers_with_a_finding_and_their_data(): void
+    {
+        $plan = self::apply([['op' => 'remove', 'ids' => ['p1']]])->plan();
+        self::assertSame(['p1'], $plan['steps'][1]['of']);
+        self::assertStringContainsString('not in the plan', Sample::scene($plan)->findings[0]->message);
+    }
+
+    public function test_a_renamed_colour_is_renamed_wherever_it_is_used(): void
+    {
+        $plan = Sample::rosette();
+        $plan['sheet']['background'] = 'lagoon';
+        $plan['steps'][3]['stroke'] = ['color' => 'lagoon', 'width' => 1];
+        $renamed = PlanEdit::apply($plan, [['op' => 'rename-colour', 'name' => 'lagoon', 'to' => 'harbour']], Kinds::all())->plan();
+        self::assertSame('harbour', $renamed['sheet']['background']);
+        self::assertSame(['harbour', 'harbour'], [$renamed['steps'][3]['fill'], $renamed['steps'][3]['stroke']['color']]);
+        self::assertSame([], Sample::scene($renamed)->findings);
+    }
+
+    /** @return iterable<string, array{mixed, string}> */
+    public static function faults(): iterable
+    {
+        yield 'no operation' => [['op' => 'explode'], '/operations/0/op'];
+        yield 'not an object' => ['set', '/operations/0/op'];
+        yield 'a step that is not there' => [['op' => 'set', 'id' => 'p9', 'field' => 'name', 'value' => 'x'], '/operations/0/id'];
+        yield 'another id' => [['op' => 'set', 'id' => 'p1', 'field' => 'id', 'value' => 'x'], '/operations/0/field'];
+        yield 'a step without a kind' => [['op' => 'add', 'step' => ['id' => 'p7']], '/operations/0/step'];
+        yield 'before nothing' => [['op' => 'move', 'id' => 'p1', 'before' => 'p9'], '/operations/0/before'];
+        yield 'removing nothing' => [['op' => 'remove', 'ids' => []], '/operations/0/ids'];
+        yield 'a sheet of another kind' => [['op' => 'sheet', 'field' => 'paper', 'value' => 1], '/operations/0/field'];
+        yield 'a colour without a name' => [['op' => 'colour', 'value' => '#112233'], '/operations/0/name'];
+        yield 'a colour renamed to one that is there' => [['op' => 'rename-colour', 'name' => 'ink', 'to' => 'lagoon'], '/operations/0/to'];
+    }
+
+    #[DataProvider('faults')]
+    public function test_what_cannot_be_done_is_refused_with_its_place(mixed $operation, string $pointer): void
+    {
+        try {
+            self::apply([$operation]);
+            self::fail('It was done.');
+        } catch (Unusable $fault) {
+            self::assertSame($pointer, $fault->pointer);
+        }
+    }
+
+    /** @param  list<mixed>  $operations */
+    private static function apply(array $operations): PlanEdit
+    {
+        return PlanEdit::apply(Sample::rosette(), $operations, Kinds::all());
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Tests;
+
+use Sternbild\Core\Plan\ArrayCache;
+use Sternbild\Core\Plan\Evaluator;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\ResultCache;
+use Sternbild\Core\Plan\Scene;
+
+/** Plans to test with. */
+final class Sample
+{
+    /**
+     * A sheet of 800 × 800 px with the given steps.
+     *
+     * @param  list<array<string, mixed>>  $steps
+     * @param  array<string, mixed>  $values
+     * @return array<string, mixed>
+     */
+    public static function plan(array $steps, array $values = []): array
+    {
+        return [
+            'format' => 'sternbild-plan',
+            'version' => 1,
+            'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px', 'background' => null],
+            'values' => $values,
+            'palette' => ['lagoon' => '#0f6e84', 'ink' => '#1b2140'],
+            'steps' => $steps,
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @return array<string, mixed>
+     */
+    public static function polar(array $more = []): array
+    {
+        return [...['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 300, 'rings' => 5, 'sectors' => 10, 'axis' => 'sector'], ...$more];
+    }
+
+    /**
+     * @param  array<string, mixed>  $more
+     * @return array<string, mixed>
+     */
+    public static function rectangular(array $more = []): array
+    {
+        return [...['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [100, 50], 'columns' => 6, 'rows' => 5, 'cell' => [40, 30]], ...$more];
+    }
+
+    /**
+     * @param  list<string>  $cells
+     * @return array<string, mixed>
+     */
+    public static function part(string $id, array $cells): array
+    {
+        return ['id' => $id, 'kind' => 'part.cells', 'cells' => $cells];
+    }
+
+    /** @param  array<array-key, mixed>  $plan */
+    public static function scene(array $plan, ?ResultCache $cache = null): Scene
+    {
+        return (new Evaluator($cache ?? new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan));
+    }
+
+    /**
+     * A petal of three cells, repeated around and filled.
+     *
+     * @return array<string, mixed>
+     */
+    public static function rosette(): array
+    {
+        return self::plan([
+            self::polar(),
+            ['id' => 'p1', 'kind' => 'part.cells', 'name' => 'petal', 'cells' => ['g1#2,1', 'g1#3,1', 'g1#4,1']],
+            ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 'g1.sectors'],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['r1'], 'fill' => 'lagoon'],
+        ]);
+    }
+}
