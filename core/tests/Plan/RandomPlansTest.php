@@ -58,7 +58,7 @@ final class RandomPlansTest extends TestCase
     /** @return array<string, mixed> */
     private static function randomStep(string $id, int $number): array
     {
-        $earlier = static fn (): string => 'x'.mt_rand(1, max(1, $number - (self::chance(1) ? 0 : 1)));
+        $earlier = static fn (): string => 'x'.mt_rand(min(1, $number - 1), self::chance(2) ? $number + 1 : $number - 1);
         $maybe = static fn (array $more, int $percent = 30): array => self::chance($percent) ? $more : [];
         $place = static fn (): array|string => match (mt_rand(0, 7)) {
             0 => $earlier().'@'.mt_rand(0, 6).','.mt_rand(0, 12),
@@ -81,7 +81,7 @@ final class RandomPlansTest extends TestCase
             default => ['kind' => 'order', 'of' => [$earlier()], ...$maybe(['to' => 'front'], 60), ...$maybe(['above' => $earlier()])],
         };
 
-        return ['id' => $id, ...$step, ...$maybe(['muted' => true], 4), ...$maybe(['hidden' => true], 4), ...$maybe(['name' => ['petal', 'Σ', 'leaf', '<i>'][mt_rand(0, 3)]], 6)];
+        return ['id' => $id, ...$step, ...$maybe(['muted' => true], 4), ...$maybe(['hidden' => true], 4), ...$maybe(['name' => ['petal', 'Σ', 'leaf', '<i>'][mt_rand(0, 3)]], 4)];
     }
 
     private static function number(): mixed
