@@ -5,8 +5,7 @@ cd "$ROOT"
 
 # Debian's packages the application runs on, and those its tests add.
 PACKAGES_RUN=(php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-curl php8.2-zip php-apcu postgresql-15 nginx-light librsvg2-bin)
-PACKAGES_TEST=(chromium php8.2-gd)
-PACKAGES_BENCH=(python3-shapely)
+PACKAGES_TEST=(chromium php8.2-gd python3-shapely procps)
 
 PG_BIN=/usr/lib/postgresql/15/bin
 PHP_FPM=/usr/sbin/php-fpm8.2
@@ -86,16 +85,12 @@ free_port() {
 
 # PostgreSQL refuses to run as root, and the others need not: started by root, servers run as www-data.
 # Where that user cannot reach the folder, it may read along, and no more.
-SERVER_USER=$([ "$(id -u)" -eq 0 ] && echo www-data || id -un)
-as_server() {
-    if [ "$(id -u)" -ne 0 ]; then
-        "$@"
-    elif setpriv --reuid=www-data --regid=www-data --clear-groups test -r "$ROOT/composer.json"; then
-        setpriv --reuid=www-data --regid=www-data --clear-groups "$@"
-    else
-        setpriv --reuid=www-data --regid=www-data --clear-groups --inh-caps=+dac_read_search --ambient-caps=+dac_read_search "$@"
-    fi
-}
+# A prefix, not a function, so that what is started in the background has the number that $! says.
+AS_SERVER=()
+if [ "$(id -u)" -eq 0 ]; then
+    AS_SERVER=(setpriv --reuid=www-data --regid=www-data --clear-groups)
+    "${AS_SERVER[@]}" test -r "$ROOT/composer.json" || AS_SERVER+=(--inh-caps=+dac_read_search --ambient-caps=+dac_read_search)
+fi
 
 # Makes the folder that a server keeps everything in, and a short-lived one for sockets and configuration.
 prepare_home() {
@@ -125,10 +120,10 @@ start_postgres() {
     export DB_PORT
     if [ ! -f "$data/PG_VERSION" ]; then
         rm -rf "$data"
-        as_server "$PG_BIN/initdb" -D "$data" -U sternbild -A scram-sha-256 --pwfile="$SERVER_HOME/database.password" -E UTF8 --locale=C.UTF-8 >"$RUN/initdb.log" 2>&1 \
+        "${AS_SERVER[@]}" "$PG_BIN/initdb" -D "$data" -U sternbild -A scram-sha-256 --pwfile="$SERVER_HOME/database.password" -E UTF8 --locale=C.UTF-8 >"$RUN/initdb.log" 2>&1 \
             || { cat "$RUN/initdb.log" >&2; fail "The database cluster could not be created."; }
     fi
-    as_server "$PG_BIN/pg_ctl" -D "$data" -w -t 60 -l "$SERVER_HOME/logs/postgres.log" \
+    "${AS_SERVER[@]}" "$PG_BIN/pg_ctl" -D "$data" -w -t 60 -l "$SERVER_HOME/logs/postgres.log" \
         -o "-c listen_addresses=127.0.0.1 -c port=$DB_PORT -c unix_socket_directories='' $*" start >/dev/null \
         || { tail -n 20 "$SERVER_HOME/logs/postgres.log" >&2; fail "PostgreSQL did not start."; }
     STARTED_POSTGRES=$data
@@ -138,11 +133,11 @@ start_postgres() {
 }
 
 stop_postgres() {
-    [ -n "${STARTED_POSTGRES:-}" ] && as_server "$PG_BIN/pg_ctl" -D "$STARTED_POSTGRES" -m fast -w stop >/dev/null 2>&1
+    [ -n "${STARTED_POSTGRES:-}" ] && "${AS_SERVER[@]}" "$PG_BIN/pg_ctl" -D "$STARTED_POSTGRES" -m fast -w stop >/dev/null 2>&1
     STARTED_POSTGRES=
 }
 
-artisan() { as_server env HOME="$RUN" php artisan "$@"; }
+artisan() { "${AS_SERVER[@]}" env HOME="$RUN" php artisan "$@"; }
 
 # $1: wanted port. Writes the configuration of php-fpm and nginx, starts both, waits until they answer.
 start_web() {
@@ -211,14 +206,14 @@ http {
 }
 NGINX
     start_fpm
-    as_server /usr/sbin/nginx -c "$RUN/nginx.conf" -e "$SERVER_HOME/logs/nginx.log" -p "$RUN" &
+    "${AS_SERVER[@]}" /usr/sbin/nginx -c "$RUN/nginx.conf" -e "$SERVER_HOME/logs/nginx.log" -p "$RUN" &
     NGINX_PID=$!
     wait_for "$APP_URL/up"
 }
 
 # By itself, so that a test can take php-fpm away and bring it back.
 start_fpm() {
-    as_server "$PHP_FPM" --fpm-config "$RUN/fpm.conf" -d apc.shm_size=128M -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.validate_timestamps=1 -d opcache.jit_buffer_size=32M -d opcache.jit=tracing &
+    "${AS_SERVER[@]}" "$PHP_FPM" --fpm-config "$RUN/fpm.conf" -d apc.shm_size=128M -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.validate_timestamps=1 -d opcache.jit_buffer_size=32M -d opcache.jit=tracing &
     FPM_PID=$!
     printf '%s' "$FPM_PID" >"$RUN/fpm.started"
 }

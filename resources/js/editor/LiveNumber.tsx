@@ -24,6 +24,8 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
     const field = useRef<HTMLInputElement>(null);
     const scrub = useRef<{ x: number; from: number; moved: boolean } | null>(null);
     const typedNow = useRef<string | null>(null);
+    // What stood there when typing began: only what differs from it is a change.
+    const before = useRef('');
 
     const written = raw === null || raw === undefined ? '' : String(raw);
     const isFormula = typeof raw === 'string' && Number.isNaN(Number(raw));
@@ -49,13 +51,15 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
 
     async function commit(): Promise<void> {
         const text = typedNow.current;
-        if (text === null || text.trim() === '' || text === written) {
+        if (text === null || text.trim() === '' || text === before.current) {
             cancel();
             return;
         }
         const refused = await onCommit(read(text));
         if (refused === null) {
-            type(null);
+            const focused = document.activeElement === field.current;
+            before.current = text;
+            type(focused ? text : null);
             setProblem(null);
         } else {
             setProblem(problemText(refused));
@@ -91,6 +95,7 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
 
     function onPointerDown(event: PointerEvent): void {
         if (document.activeElement !== field.current && event.button === 0) {
+            before.current = written;
             scrub.current = { x: event.clientX, from: value ?? 0, moved: false };
             event.currentTarget.setPointerCapture(event.pointerId);
         }
@@ -110,8 +115,8 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
         const moved = scrub.current?.moved ?? false;
         scrub.current = null;
         if (moved) {
-            void commit();
             field.current?.blur();
+            void commit();
         }
     }
 
@@ -129,6 +134,7 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
                 autoComplete="off"
                 value={typed ?? shown}
                 onFocus={(event) => {
+                    before.current = written;
                     type(written);
                     const input = event.currentTarget;
                     requestAnimationFrame(() => input.select());

@@ -25,7 +25,7 @@ export function PlanPanel() {
     return (
         <nav aria-label="Plan" className="min-h-0 overflow-x-hidden overflow-y-auto border-r border-rule bg-paper pb-6">
             <h2 className="heading pt-5 pb-2 pl-[50px]">Ground</h2>
-            <div className="py-[5px] pr-4 pl-[50px] font-serif text-[16px] leading-[1.45]">
+            <div className="py-[5px] pr-4 pl-[50px] font-serif text-[16px] leading-[1.55]">
                 Sheet {side('width')} × {side('height')}{' '}
                 <select
                     className="live"

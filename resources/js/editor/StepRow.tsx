@@ -69,7 +69,7 @@ export function StepRow({ step, number, kind, findings, before, afterNext, isFir
             >
                 {number}
             </button>
-            <div className="min-w-0 flex-1 font-serif text-[16px] leading-[1.45]">
+            <div className="min-w-0 flex-1 font-serif text-[16px] leading-[1.55]">
                 {naming !== null ? (
                     <input
                         className="boxed mb-1 w-full text-[15px]"

@@ -20,7 +20,7 @@ export function ValueRows() {
     }
 
     return (
-        <div className="pr-4 pl-[50px] font-serif text-[16px] leading-[1.45]">
+        <div className="pr-4 pl-[50px] font-serif text-[16px] leading-[1.55]">
             {values.map(([one, raw]) => (
                 <div key={one} className="group flex items-baseline gap-1 py-[3px]">
                     <span>

@@ -1,0 +1,40 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import { DeskPage } from './desk';
+
+async function isAccessible(page: Page): Promise<void> {
+    // What fades in is measured once it is there.
+    await page.evaluate(() => Promise.all(document.getAnimations().map((animation) => animation.finished)));
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
+}
+
+test('every screen is accessible', async ({ page, browser, baseURL }) => {
+    const outside = await browser.newContext({ baseURL, storageState: { cookies: [], origins: [] } });
+    const door = await outside.newPage();
+    for (const way of ['/sign-in', '/register']) {
+        await door.goto(way);
+        await door.getByLabel('Password').waitFor();
+        await isAccessible(door);
+    }
+    await outside.close();
+
+    const desk = new DeskPage(page);
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Open Harbour Square floor rosette', exact: true }).waitFor();
+    await isAccessible(page);
+    await page.getByRole('button', { name: 'New sheet' }).click();
+    await isAccessible(page);
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'Open Harbour Square floor rosette', exact: true }).click();
+    await desk.revision(1);
+    await isAccessible(page);
+    await page.getByRole('button', { name: 'Hand over' }).click();
+    await isAccessible(page);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Polar grid' }).click();
+    await isAccessible(page);
+    await page.goto('/sheets/00000000-0000-4000-8000-000000000000');
+    await page.getByRole('heading', { name: 'No such sheet' }).waitFor();
+    await isAccessible(page);
+});

@@ -1,0 +1,83 @@
+import { expect, type Page } from '@playwright/test';
+
+export interface StoredPlan {
+    sheet: Record<string, unknown>;
+    palette: Record<string, string>;
+    values: Record<string, unknown>;
+    steps: ({ id: string; kind: string } & Record<string, unknown>)[];
+}
+
+interface StoredPage {
+    revision: number;
+    plan: StoredPlan;
+    scene: { geometry: Record<string, { measures?: Record<string, number> }>; steps: { id: string; geometry: string | null }[] };
+}
+
+/** The editor as a designer works in it: by pointer and keys on the page; what came of it is read from the server. */
+export class DeskPage {
+    constructor(readonly page: Page) {}
+
+    get sheet() {
+        return this.page.getByRole('application');
+    }
+
+    async newSheet(name: string): Promise<void> {
+        await this.page.goto('/');
+        await this.page.getByRole('button', { name: 'New sheet' }).click();
+        await this.page.getByLabel('Name', { exact: true }).fill(name);
+        await this.page.getByRole('button', { name: 'Make the sheet' }).click();
+        await expect(this.sheet).toBeVisible();
+        await this.revision(1);
+    }
+
+    /** Waits until the page says that this revision is saved. */
+    async revision(number: number): Promise<void> {
+        await expect(this.page.getByText(`Saved, revision ${number}`, { exact: true })).toBeVisible();
+    }
+
+    async stored(): Promise<StoredPage> {
+        const id = new URL(this.page.url()).pathname.split('/').at(-1) ?? '';
+        const answer = await this.page.request.get(`/api/sheets/${id}`, { headers: { Accept: 'application/json' } });
+        expect(answer.ok()).toBe(true);
+        return (await answer.json()) as StoredPage;
+    }
+
+    async measures(step: string): Promise<Record<string, number>> {
+        const { scene } = await this.stored();
+        const hash = scene.steps.find((one) => one.id === step)?.geometry ?? '';
+        return scene.geometry[hash]?.measures ?? {};
+    }
+
+    /** A place of the sheet as a place of the page. */
+    async at(x: number, y: number): Promise<[number, number]> {
+        const box = await this.sheet.boundingBox();
+        const [scale = 1, left = 0, top = 0] = ((await this.sheet.getAttribute('data-view')) ?? '').split(' ').map(Number);
+        return [(box?.x ?? 0) + x * scale + left, (box?.y ?? 0) + y * scale + top];
+    }
+
+    /** A place around the centre of a sheet of 800, by ring radius and heading. */
+    async around(radius: number, degrees: number): Promise<[number, number]> {
+        const angle = (degrees * Math.PI) / 180;
+        return this.at(400 + radius * Math.sin(angle), 400 - radius * Math.cos(angle));
+    }
+
+    async dragAcross(from: [number, number], to: [number, number]): Promise<void> {
+        await this.page.mouse.move(...from);
+        await this.page.mouse.down();
+        await this.page.mouse.move(...to, { steps: 8 });
+        await this.page.mouse.up();
+    }
+
+    async layPolarGrid(): Promise<void> {
+        await this.page.getByRole('button', { name: 'Polar grid' }).click();
+        await this.page.getByRole('button', { name: 'Do it' }).click();
+    }
+
+    /** Types a number in its sentence. */
+    async setNumber(label: string, value: string): Promise<void> {
+        const field = this.page.getByLabel(label, { exact: true });
+        await field.click();
+        await field.fill(value);
+        await field.press('Enter');
+    }
+}

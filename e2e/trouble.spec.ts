@@ -1,0 +1,94 @@
+import { execFileSync } from 'node:child_process';
+import { expect, test } from '@playwright/test';
+import { DeskPage } from './desk';
+
+function run(variable: string): void {
+    const command = process.env[variable];
+    if (command === undefined) throw new Error(`bin/test gives ${variable}.`);
+    execFileSync(command, { stdio: 'ignore' });
+}
+
+test('two tabs on one sheet: the later change is kept, and made on the newer plan when asked for', async ({ page, context }) => {
+    const one = new DeskPage(page);
+    await one.newSheet('Two tabs');
+    await one.layPolarGrid();
+    await one.revision(2);
+    const other = new DeskPage(await context.newPage());
+    await other.page.goto(page.url());
+    await other.revision(2);
+
+    await one.setNumber('sectors of grid 1', '12');
+    await one.revision(3);
+    await other.setNumber('rings of grid 1', '7');
+    await expect(other.page.getByText('Your change is kept')).toBeVisible();
+    await expect(other.page.getByLabel('sectors of grid 1', { exact: true })).toHaveValue('12');
+    expect((await one.stored()).revision).toBe(3);
+
+    await other.page.getByRole('button', { name: 'Make my change' }).click();
+    await other.revision(4);
+    expect((await one.stored()).plan.steps[0]).toMatchObject({ sectors: 12, rings: 7 });
+    await expect(other.page.getByText('Your change is kept')).toHaveCount(0);
+});
+
+test('the server fails during a change: nothing is lost, and the change is made when it is back', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Outage');
+    await desk.layPolarGrid();
+    await desk.revision(2);
+    try {
+        run('STERNBILD_STOP_PHP');
+        await desk.setNumber('sectors of grid 1', '14');
+        await expect(page.getByText('Not saved: the server does not answer.')).toBeVisible();
+        await expect(page.getByText('Not saved', { exact: true })).toBeVisible();
+    } finally {
+        run('STERNBILD_START_PHP');
+    }
+    expect((await desk.stored()).revision).toBe(2);
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await desk.revision(3);
+    expect((await desk.stored()).plan.steps[0]).toMatchObject({ sectors: 14 });
+});
+
+test('another person’s sheet cannot be opened', async ({ page, browser, baseURL }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Mine alone');
+    const stranger = await browser.newContext({ baseURL, storageState: { cookies: [], origins: [] } });
+    const door = await stranger.newPage();
+    await door.goto(page.url());
+    await expect(door.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    await door.getByRole('link', { name: 'Open an account' }).click();
+    await door.getByLabel('Name').fill('Bo');
+    await door.getByLabel('E-mail address').fill(`bo${Date.now()}@sternbild.test`);
+    await door.getByLabel('Password').fill('short');
+    await door.getByRole('button', { name: 'Open the account' }).click();
+    await expect(door.getByText('at least 10 characters')).toBeVisible();
+    await door.getByLabel('Password').fill('a long password');
+    await door.getByRole('button', { name: 'Open the account' }).click();
+    await expect(door.getByText('No sheet yet')).toBeVisible();
+    await door.goto(page.url());
+    await expect(door.getByRole('heading', { name: 'No such sheet' })).toBeVisible();
+    await stranger.close();
+});
+
+test('plans are brought in and unusable ones refused with their place; a deleted sheet comes back', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Bringing in');
+    await page.getByRole('button', { name: 'Hand over' }).click();
+    const bring = (text: string) => page.getByLabel('Bring in a plan').setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+    await bring('no plan');
+    await expect(page.getByRole('alert').filter({ hasText: 'expected JSON' })).toBeVisible();
+    const plan = { format: 'sternbild-plan', version: 1, sheet: { width: 100, height: 100, unit: 'mm' }, palette: {}, steps: [{ id: 'g1', kind: 'grid.hexagonal' }] };
+    await bring(JSON.stringify(plan));
+    await expect(page.getByRole('alert').filter({ hasText: '/steps/0/kind: expected one of' })).toBeVisible();
+    expect((await desk.stored()).revision).toBe(1);
+    await bring(JSON.stringify({ ...plan, steps: [{ id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 4, rows: 4, cell: ['10mm', 10] }] }));
+    await desk.revision(2);
+    expect((await desk.stored()).plan.steps).toHaveLength(1);
+
+    await page.getByRole('link', { name: 'Sternbild, all sheets' }).click();
+    await page.getByRole('button', { name: 'More for Bringing in' }).click();
+    await page.getByRole('menuitem', { name: 'Delete' }).click();
+    await expect(page.getByRole('link', { name: 'Open Bringing in' })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('link', { name: 'Open Bringing in' })).toBeVisible();
+});

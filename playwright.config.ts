@@ -1,0 +1,23 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+    testDir: 'e2e',
+    outputDir: 'e2e/.output',
+    // One after another: the journeys stop and start the server they share.
+    workers: 1,
+    fullyParallel: false,
+    retries: 0,
+    timeout: 45_000,
+    reporter: [['list']],
+    globalSetup: './e2e/signIn.ts',
+    use: {
+        baseURL: process.env['STERNBILD_URL'],
+        storageState: 'e2e/.output/signed-in.json',
+        viewport: { width: 1280, height: 800 },
+        acceptDownloads: true,
+        launchOptions: {
+            executablePath: '/usr/bin/chromium',
+            args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+        },
+    },
+});

@@ -1,0 +1,155 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\Sheet;
+use Illuminate\Support\Str;
+use Tests\TestCase;
+
+final class ChangesTest extends TestCase
+{
+    private Sheet $sheet;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->person());
+        $this->sheet = $this->sheet();
+    }
+
+    public function test_a_change_is_a_revision_and_everything_follows(): void
+    {
+        $page = $this->change($this->sheet, 1, [self::sectors(12)])->assertOk();
+        $page->assertJsonPath('revision', 2)->assertJsonPath('undo', 'Change sectors of g1')->assertJsonPath('plan.steps.0.sectors', 12);
+        self::assertSame(12, $this->measures($page->json(), 'r1')['pieces']);
+        self::assertSame([1, 2], $this->sheet->revisions()->get()->sortBy('number')->pluck('number')->all());
+    }
+
+    public function test_undo_and_redo_move_the_head_and_survive_a_reload(): void
+    {
+        $this->change($this->sheet, 1, [self::sectors(12)])->assertOk();
+        $this->change($this->sheet, 2, [self::sectors(14)])->assertOk();
+        $this->undo('undo', 3)->assertJsonPath('revision', 2)->assertJsonPath('redo', 'Change sectors of g1');
+        $this->undo('undo', 2)->assertJsonPath('revision', 1)->assertJsonPath('undo', null);
+        $this->undo('undo', 1)->assertJsonPath('revision', 1);
+        $this->getJson("/api/sheets/{$this->sheet->id}")->assertJsonPath('revision', 1)->assertJsonPath('plan.steps.0.sectors', 10);
+        $this->undo('redo', 1)->assertJsonPath('plan.steps.0.sectors', 12);
+        $this->undo('redo', 2)->assertJsonPath('plan.steps.0.sectors', 14)->assertJsonPath('redo', null);
+    }
+
+    public function test_a_change_after_undo_is_redone_in_place_of_the_old_one_and_nothing_is_erased(): void
+    {
+        $this->change($this->sheet, 1, [self::sectors(12)])->assertOk();
+        $this->undo('undo', 2);
+        $this->change($this->sheet, 1, [self::sectors(7)])->assertOk()->assertJsonPath('revision', 3);
+        $this->undo('undo', 3)->assertJsonPath('revision', 1);
+        $this->undo('redo', 1)->assertJsonPath('plan.steps.0.sectors', 7);
+        self::assertSame(3, $this->sheet->revisions()->count());
+    }
+
+    public function test_a_stale_change_gets_the_newer_plan_and_is_not_stored(): void
+    {
+        $this->change($this->sheet, 1, [self::sectors(12)])->assertOk();
+        $late = $this->change($this->sheet, 1, [['op' => 'set', 'id' => 'g1', 'field' => 'rings', 'value' => 6]]);
+        $late->assertConflict()->assertJsonPath('problem', 'stale')->assertJsonPath('sheet.revision', 2)->assertJsonPath('sheet.plan.steps.0.sectors', 12);
+        // Made again on what is there now, both changes stand.
+        $this->change($this->sheet, 2, [['op' => 'set', 'id' => 'g1', 'field' => 'rings', 'value' => 6]])->assertOk()
+            ->assertJsonPath('plan.steps.0.sectors', 12)->assertJsonPath('plan.steps.0.rings', 6);
+        $this->undo('undo', 2)->assertConflict();
+    }
+
+    public function test_a_repeated_request_is_made_once(): void
+    {
+        $body = ['base' => 1, 'change' => (string) Str::uuid(), 'operations' => [['op' => 'add', 'step' => ['id' => '+', 'kind' => 'part.cells', 'cells' => ['g1#5,1']]]]];
+        $this->postJson("/api/sheets/{$this->sheet->id}/changes", $body)->assertOk()->assertJsonPath('added', ['p2']);
+        $this->postJson("/api/sheets/{$this->sheet->id}/changes", $body)->assertOk()->assertJsonPath('revision', 2);
+        self::assertSame(2, $this->sheet->revisions()->count());
+    }
+
+    public function test_a_change_that_breaks_its_own_step_is_refused_at_the_field(): void
+    {
+        foreach ([[0, 'at least 1'], [-3, 'at least 1'], [2.5, 'whole number'], ['1/0', 'divides by zero'], ['nope', '“nope”'], [1e9, 'at most 100000']] as [$count, $message]) {
+            $answer = $this->change($this->sheet, 1, [self::sectors($count)])->assertUnprocessable()->assertJsonPath('problem', 'broken');
+            $answer->assertJsonPath('findings.0.step', 'g1')->assertJsonPath('findings.0.field', 'sectors');
+            self::assertStringContainsString($message, self::text($answer->json('message')));
+            $this->postJson("/api/sheets/{$this->sheet->id}/preview", ['operations' => [self::sectors($count)]])->assertUnprocessable();
+        }
+        self::assertSame(1, Sheet::query()->findOrFail($this->sheet->id)->head);
+    }
+
+    public function test_a_change_that_costs_others_their_ground_is_the_designers_to_make(): void
+    {
+        $page = $this->change($this->sheet, 1, [['op' => 'set', 'id' => 'g1', 'field' => 'rings', 'value' => 3]])->assertOk();
+        self::assertStringContainsString('ring 4 does not exist', self::text($page->json('scene.findings.0.message')));
+        $page = $this->change($this->sheet, 2, [['op' => 'remove', 'ids' => ['g1']]])->assertOk();
+        self::assertSame(['g1#2,1', 'g1#3,1', 'g1#4,1'], $page->json('plan.steps.0.cells'));
+        self::assertSame('error', $page->json('scene.findings.0.level'));
+        // A step that has lost its ground can still be worked on.
+        $this->change($this->sheet, 3, [['op' => 'set', 'id' => 'p1', 'field' => 'name', 'value' => 'orphan']])->assertOk();
+    }
+
+    public function test_an_unusable_outcome_is_refused_with_its_place(): void
+    {
+        foreach ([
+            [['op' => 'move', 'id' => 'g1', 'before' => null], '/steps/0/cells'],
+            [['op' => 'set', 'id' => 'p1', 'field' => 'name', 'value' => '<b>'], '/steps/1/name'],
+            [['op' => 'colour', 'name' => 'lagoon', 'value' => 'blue'], '/palette/lagoon'],
+            [['op' => 'value', 'name' => 'a', 'value' => 'a+1'], '/values/a'],
+            [['op' => 'sheet', 'field' => 'width', 'value' => 0], '/sheet/width'],
+            [['op' => 'set', 'id' => 'g1', 'field' => 'radius', 'value' => "5\0 1"], '/steps/0/radius'],
+            [['op' => 'fly'], '/operations/0/op'],
+        ] as [$operation, $pointer]) {
+            $this->change($this->sheet, 1, [$operation])->assertUnprocessable()->assertJsonPath('problem', 'unusable')->assertJsonPath('pointer', $pointer);
+        }
+        self::assertSame(1, $this->sheet->revisions()->count());
+    }
+
+    public function test_a_preview_shows_the_change_and_stores_nothing(): void
+    {
+        $preview = $this->postJson("/api/sheets/{$this->sheet->id}/preview", ['operations' => [self::sectors(16)]])->assertOk();
+        self::assertSame(16, $this->measures($preview->json(), 'r1')['pieces']);
+        self::assertSame(1, $this->sheet->revisions()->count());
+    }
+
+    public function test_an_answer_carries_only_the_geometry_that_is_not_there_yet(): void
+    {
+        $page = $this->getJson("/api/sheets/{$this->sheet->id}");
+        $hashes = array_keys((array) $page->json('scene.geometry'));
+        self::assertCount(3, $hashes);
+        $same = $this->change($this->sheet, 1, [['op' => 'set', 'id' => 's1', 'field' => 'fill', 'value' => 'ink']], ['has' => $hashes]);
+        self::assertSame([], $same->json('scene.geometry'));
+        $one = $this->change($this->sheet, 2, [['op' => 'add', 'step' => ['kind' => 'part.cells', 'cells' => ['g1#5,*']]]], ['has' => $hashes]);
+        self::assertCount(1, (array) $one->json('scene.geometry'));
+    }
+
+    public function test_a_plan_brought_in_replaces_the_old_one_as_one_revision(): void
+    {
+        $plan = self::rosette();
+        $plan['steps'][0]['sectors'] = 8;
+        $put = fn (int $base, string $text) => $this->putJson("/api/sheets/{$this->sheet->id}/plan", ['base' => $base, 'change' => (string) Str::uuid(), 'plan' => $text]);
+        $put(1, json_encode($plan, JSON_THROW_ON_ERROR))->assertOk()->assertJsonPath('plan.steps.0.sectors', 8)->assertJsonPath('undo', 'Bring in a plan');
+        $put(1, json_encode($plan, JSON_THROW_ON_ERROR))->assertConflict();
+        $put(2, '{"format": "other"}')->assertUnprocessable()->assertJsonPath('pointer', '/format');
+        $this->undo('undo', 2)->assertJsonPath('plan.steps.0.sectors', 10);
+    }
+
+    /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function undo(string $way, int $base): \Illuminate\Testing\TestResponse
+    {
+        return $this->postJson("/api/sheets/{$this->sheet->id}/$way", ['base' => $base]);
+    }
+
+    /** @return array<string, mixed> */
+    private function measures(mixed $answer, string $step): array
+    {
+        $steps = data_get($answer, 'scene.steps');
+        $hash = collect(is_array($steps) ? $steps : [])->firstWhere('id', $step)['geometry'] ?? '';
+
+        return (array) data_get($answer, "scene.geometry.$hash.measures");
+    }
+
+    private static function text(mixed $given): string
+    {
+        return is_string($given) ? $given : '';
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+namespace Tests\Feature;
+
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Unusable;
+use Tests\TestCase;
+
+/** Answers against the OpenAPI document, and plans against the published JSON Schema, by a validator of its own. */
+final class ContractTest extends TestCase
+{
+    public function test_answers_are_as_the_api_document_says(): void
+    {
+        $this->actingAs($this->person());
+        $this->assertIs('Session', $this->getJson('/api/session')->getContent());
+        $sheet = $this->sheet();
+        $page = $this->getJson("/api/sheets/$sheet->id");
+        $this->assertIs('SheetPage', $page->getContent());
+        $this->assertIs('SheetPage', $this->change($sheet, 1, [['op' => 'set', 'id' => 'g1', 'field' => 'rings', 'value' => 2]])->getContent());
+        $this->assertIs('Preview', $this->postJson("/api/sheets/$sheet->id/preview", ['operations' => [self::sectors(3)]])->getContent());
+        $this->assertIs('Problem', $this->change($sheet, 1, [self::sectors(3)])->assertConflict()->getContent());
+        $this->assertIs('Problem', $this->change($sheet, 2, [self::sectors(0)])->assertUnprocessable()->getContent());
+        $this->assertIs('Problem', $this->postJson('/api/sheets', ['name' => 'x', 'plan' => 'x'])->assertUnprocessable()->getContent());
+        foreach ((array) $this->getJson('/api/sheets')->json('sheets') as $entry) {
+            $this->assertIs('SheetEntry', json_encode($entry, JSON_THROW_ON_ERROR));
+        }
+        $kinds = json_decode((string) $this->getJson('/api/kinds')->getContent());
+        self::assertCount(count(Kinds::all()->names()), $kinds->kinds);
+        foreach ($kinds->kinds as $kind) {
+            $this->assertIs('Kind', json_encode($kind, JSON_THROW_ON_ERROR));
+        }
+    }
+
+    public function test_every_route_is_in_the_api_document_and_the_other_way_round(): void
+    {
+        $documented = [];
+        foreach (self::document()->paths as $path => $operations) {
+            foreach (array_intersect(array_keys((array) $operations), ['get', 'post', 'put', 'patch', 'delete']) as $method) {
+                $documented[] = strtoupper($method).' '.preg_replace('/\{\w+\}/', '{}', $path);
+            }
+        }
+        $routes = [];
+        foreach (app('router')->getRoutes() as $route) {
+            if (str_starts_with($route->uri(), 'api/') && ! str_contains($route->uri(), '{unknown}')) {
+                foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                    $routes[] = "$method /".preg_replace('/\{\w+\}/', '{}', rtrim($route->uri(), '/'));
+                }
+            }
+        }
+        sort($documented);
+        sort($routes);
+        self::assertSame($documented, $routes);
+    }
+
+    public function test_the_published_schema_takes_the_sample_plans_and_refuses_what_the_reader_refuses(): void
+    {
+        $schema = json_decode((string) file_get_contents(base_path('core/resources/plan.schema.json')));
+        $accepts = static fn (mixed $plan): bool => (new Validator)->validate(json_decode(json_encode($plan, JSON_THROW_ON_ERROR)), $schema)->isValid();
+        $reads = static function (mixed $plan): bool {
+            try {
+                (new PlanReader(Kinds::all()))->fromArray(is_array($plan) ? $plan : []);
+
+                return true;
+            } catch (Unusable) {
+                return false;
+            }
+        };
+        foreach (glob(resource_path('demo/*.json')) ?: [] as $file) {
+            $sample = json_decode((string) file_get_contents($file));
+            self::assertTrue($accepts($sample->plan), $file);
+            self::assertTrue($reads(PlanReader::decode((string) file_get_contents($file))['plan']), $file);
+        }
+        foreach ([
+            ['version' => 2], ['steps' => 5], ['sheet' => ['width' => 1]], ['extra' => 1], ['palette' => ['lagoon' => 'blue']],
+            ['steps' => [['id' => 'g1', 'kind' => 'grid.hexagonal']]],
+            ['steps' => [['id' => 'G1', 'kind' => 'grid.polar', 'center' => [1, 2], 'radius' => 3, 'rings' => 1, 'sectors' => 2]]],
+            ['steps' => [['id' => 'g1', 'kind' => 'grid.polar', 'center' => [1, 2], 'radius' => 3, 'rings' => 1]]],
+            ['steps' => [['id' => 'g1', 'kind' => 'grid.polar', 'center' => 'g1', 'radius' => 3, 'rings' => 1, 'sectors' => 2]]],
+            ['steps' => [['id' => 'g1', 'kind' => 'grid.polar', 'center' => [1, 2], 'radius' => 3, 'rings' => 1, 'sectors' => 2, 'axis' => 'north']]],
+            ['steps' => [['id' => 'p1', 'kind' => 'part.cells', 'cells' => ['g1@1,1']]]],
+            ['steps' => [['id' => 's1', 'kind' => 'style', 'of' => [], 'fill' => 'ink']]],
+        ] as $spoilt) {
+            $plan = [...self::rosette(), ...$spoilt];
+            self::assertFalse($accepts($plan), 'The schema takes '.json_encode($spoilt));
+            self::assertFalse($reads($plan), 'The reader takes '.json_encode($spoilt));
+        }
+    }
+
+    private function assertIs(string $name, string|false $json): void
+    {
+        $schema = json_decode(json_encode(['$ref' => "#/components/schemas/$name", 'components' => self::document()->components], JSON_THROW_ON_ERROR));
+        $result = (new Validator)->validate(json_decode((string) $json), $schema);
+        $error = $result->error();
+        self::assertNull($error, $error === null ? '' : "$name: ".json_encode((new ErrorFormatter)->format($error)));
+    }
+
+    private static function document(): \stdClass
+    {
+        $document = json_decode((string) file_get_contents(resource_path('api/openapi.json')));
+
+        return $document instanceof \stdClass ? $document : throw new \UnexpectedValueException('The API document is not an object.');
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+namespace Tests;
+
+use App\Models\Sheet;
+use App\Models\User;
+use Illuminate\Foundation\Testing\DatabaseTransactions;
+use Illuminate\Foundation\Testing\TestCase as Base;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+
+/** A test of the application, against a real PostgreSQL that bin/test has started and migrated. */
+abstract class TestCase extends Base
+{
+    use DatabaseTransactions;
+
+    protected function person(string $email = 'ada@sternbild.test'): User
+    {
+        return User::query()->create(['name' => 'Ada', 'email' => $email, 'password' => 'a long password']);
+    }
+
+    /**
+     * A sheet with a petal repeated around, made over the API by the person who is signed in.
+     *
+     * @param  array<string, mixed>|null  $plan
+     */
+    protected function sheet(?array $plan = null): Sheet
+    {
+        $id = $this->postJson('/api/sheets', ['name' => 'Rosette', 'plan' => json_encode($plan ?? self::rosette(), JSON_THROW_ON_ERROR)])->assertCreated()->json('id');
+
+        return Sheet::query()->findOrFail(is_string($id) ? $id : '');
+    }
+
+    /** @return array<string, mixed> */
+    protected static function rosette(): array
+    {
+        return [
+            'format' => 'sternbild-plan',
+            'version' => 1,
+            'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px', 'background' => null],
+            'palette' => ['lagoon' => '#0f6e84', 'ink' => '#1b2140'],
+            'steps' => [
+                ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 300, 'rings' => 5, 'sectors' => 10, 'axis' => 'sector'],
+                ['id' => 'p1', 'kind' => 'part.cells', 'name' => 'petal', 'cells' => ['g1#2,1', 'g1#3,1', 'g1#4,1']],
+                ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 'g1.sectors'],
+                ['id' => 's1', 'kind' => 'style', 'of' => ['r1'], 'fill' => 'lagoon'],
+            ],
+        ];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $operations
+     * @param  array<string, mixed>  $more
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    protected function change(Sheet $sheet, int $base, array $operations, array $more = []): TestResponse
+    {
+        return $this->postJson("/api/sheets/$sheet->id/changes", ['base' => $base, 'change' => (string) Str::uuid(), 'operations' => $operations, ...$more]);
+    }
+
+    /** @return array<string, mixed> */
+    protected static function sectors(int|float|string $count): array
+    {
+        return ['op' => 'set', 'id' => 'g1', 'field' => 'sectors', 'value' => $count];
+    }
+}
