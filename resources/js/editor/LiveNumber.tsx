@@ -115,8 +115,9 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
         const moved = scrub.current?.moved ?? false;
         scrub.current = null;
         if (moved) {
-            field.current?.blur();
-            void commit();
+            // Leaving the field takes the number.
+            if (document.activeElement === field.current) field.current?.blur();
+            else void commit();
         }
     }
 
