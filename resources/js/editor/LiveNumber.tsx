@@ -61,7 +61,8 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
             before.current = text;
             type(focused ? text : null);
             setProblem(null);
-        } else {
+        } else if (typedNow.current === text) {
+            // Unless it was given up or typed over while the server thought about it.
             setProblem(problemText(refused));
             void onPreview(null);
         }
