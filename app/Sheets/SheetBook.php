@@ -46,26 +46,26 @@ final readonly class SheetBook
      * @param  int  $base  the revision that the person saw
      * @param  array<array-key, mixed>  $operations
      * @param  string  $change  UUID of the change
-     * @return list<string> ids of the steps it added
+     * @return Accepted|null null where it was made already
      *
      * @throws StaleChange
      * @throws BrokenChange
      * @throws Unusable
      */
-    public function change(Sheet $sheet, User $person, int $base, array $operations, string $change): array
+    public function change(Sheet $sheet, User $person, int $base, array $operations, string $change): ?Accepted
     {
-        return DB::transaction(function () use ($sheet, $person, $base, $operations, $change): array {
+        return DB::transaction(function () use ($sheet, $person, $base, $operations, $change): ?Accepted {
             $this->lock($sheet);
             if ($sheet->revisions()->where('change', $change)->exists()) {
-                return [];
+                return null;
             }
             if ($sheet->head !== $base) {
                 throw new StaleChange($sheet);
             }
-            [$edit] = $this->planning->edited($sheet->headRevision()->plan, $operations);
+            [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $operations);
             $this->append($sheet, $person, $edit->plan(), $edit->label(), $change);
 
-            return $edit->added();
+            return new Accepted($edit, $scene);
         });
     }
 

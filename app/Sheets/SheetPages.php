@@ -5,6 +5,7 @@ namespace App\Sheets;
 use App\Models\Sheet;
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\SceneView;
+use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Plan\Unusable;
 
 /** A sheet as the editor gets it. */
@@ -24,14 +25,36 @@ final readonly class SheetPages
     {
         $revision = $sheet->headRevision();
 
+        return $this->with($sheet, $revision->parent === null ? null : $revision->label, $revision->plan, $this->planning->scene($revision->plan), $has);
+    }
+
+    /**
+     * The page after a change, from what is in hand already.
+     *
+     * @param  array<array-key, mixed>  $has
+     * @return array<string, mixed>
+     */
+    public function after(Sheet $sheet, Accepted $change, array $has): array
+    {
+        return [...$this->with($sheet, $change->edit->label(), $change->edit->plan(), $change->scene, $has), 'added' => $change->edit->added()];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $plan
+     * @param  array<array-key, mixed>  $has
+     * @return array<string, mixed>
+     */
+    private function with(Sheet $sheet, ?string $undo, array $plan, Scene $scene, array $has): array
+    {
+
         return [
             'id' => $sheet->id,
             'name' => $sheet->name,
-            'revision' => $revision->number,
-            'undo' => $revision->parent === null ? null : $revision->label,
+            'revision' => $sheet->head,
+            'undo' => $undo,
             'redo' => $this->book->following($sheet)?->label,
-            'plan' => PlanJson::ordered($revision->plan),
-            'scene' => SceneView::of($this->planning->scene($revision->plan), $has),
+            'plan' => PlanJson::ordered($plan),
+            'scene' => SceneView::of($scene, $has),
         ];
     }
 }

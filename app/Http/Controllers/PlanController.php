@@ -36,9 +36,11 @@ final readonly class PlanController
             'operations' => ['required', 'array', 'min:1', 'max:1000'],
             'has' => ['sometimes', 'array'],
         ]);
-        $added = $this->book->change($sheet, $person, (int) $given['base'], $request->array('operations'), $given['change']);
+        $change = $this->book->change($sheet, $person, (int) $given['base'], $request->array('operations'), $given['change']);
 
-        return new JsonResponse([...$this->pages->page($sheet, $request->array('has')), 'added' => $added]);
+        return new JsonResponse($change === null
+            ? $this->pages->page($sheet, $request->array('has'))
+            : $this->pages->after($sheet, $change, $request->array('has')));
     }
 
     /** What a change would give, refused just as the change would be; nothing is stored. */

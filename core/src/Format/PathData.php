@@ -6,7 +6,6 @@ namespace Sternbild\Core\Format;
 
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Curve;
-use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
 
@@ -40,7 +39,8 @@ final readonly class PathData
     {
         $data = '';
         foreach ($curves as $curve) {
-            $data .= 'M'.$this->place($curve->start()).$this->segment($curve, null);
+            $end = $this->place($curve->end());
+            $data .= 'M'.$this->place($curve->start()).($curve instanceof Arc ? $this->arc($curve, $end) : "L$end");
         }
 
         return $data;
@@ -54,12 +54,26 @@ final readonly class PathData
 
     private function ofOutline(Outline $outline): string
     {
+        $start = $outline->curves[0]->start();
+        $x = $this->number($start->x);
+        $y = $this->number($start->y);
+        $data = "M$x $y";
         $last = array_key_last($outline->curves);
-        $data = 'M'.$this->place($outline->curves[0]->start());
         foreach ($outline->curves as $index => $curve) {
-            // The closing line is what Z draws.
-            if ($index !== $last || ! $curve instanceof Line) {
-                $data .= $this->segment($curve, $curve->start());
+            if ($curve instanceof Arc) {
+                $x = $this->number($curve->end()->x);
+                $y = $this->number($curve->end()->y);
+                $data .= $this->arc($curve, "$x $y");
+            } elseif ($index !== $last) {
+                // The closing line is what Z draws.
+                [$fromX, $fromY] = [$x, $y];
+                $x = $this->number($curve->end()->x);
+                $y = $this->number($curve->end()->y);
+                $data .= match (true) {
+                    $y === $fromY => "H$x",
+                    $x === $fromX => "V$y",
+                    default => "L$x $y",
+                };
             }
         }
 
@@ -71,31 +85,14 @@ final readonly class PathData
         return $this->number($place->x).' '.$this->number($place->y);
     }
 
-    /** @param  Vec|null  $from given where a level or upright line may be written short */
-    private function segment(Curve $curve, ?Vec $from): string
-    {
-        if ($curve instanceof Arc) {
-            return $this->arc($curve);
-        }
-        $x = $this->number($curve->end()->x);
-        $y = $this->number($curve->end()->y);
-
-        return match (true) {
-            $from !== null && $y === $this->number($from->y) => "H$x",
-            $from !== null && $x === $this->number($from->x) => "V$y",
-            default => "L$x $y",
-        };
-    }
-
-    private function arc(Arc $arc): string
+    private function arc(Arc $arc, string $end): string
     {
         $radius = $this->number($arc->radius());
         $sweep = $arc->sweep() > 0.0 ? 1 : 0;
         if (abs($arc->sweep()) > self::LONGEST_ARC) {
-            return "A$radius $radius 0 0 $sweep {$this->place($arc->pointAt(0.5))}"
-                ."A$radius $radius 0 0 $sweep {$this->place($arc->end())}";
+            return "A$radius $radius 0 0 $sweep {$this->place($arc->pointAt(0.5))}A$radius $radius 0 0 $sweep $end";
         }
 
-        return "A$radius $radius 0 ".(abs($arc->sweep()) > M_PI ? 1 : 0)." $sweep {$this->place($arc->end())}";
+        return "A$radius $radius 0 ".(abs($arc->sweep()) > M_PI ? 1 : 0)." $sweep $end";
     }
 }

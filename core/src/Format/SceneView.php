@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Sternbild\Core\Format;
 
 use Sternbild\Core\Grid\Grid;
-use Sternbild\Core\Grid\Mesh;
 use Sternbild\Core\Plan\DrawnPart;
 use Sternbild\Core\Plan\Known;
 use Sternbild\Core\Plan\Scene;
@@ -43,8 +42,15 @@ final readonly class SceneView
         $geometry = [];
         foreach ($this->scene->known as $known) {
             $hash = $this->hash($known);
-            if (($known->result instanceof Grid || $known->result instanceof Part) && ! isset($has[$hash])) {
-                $geometry[$hash] = $known->result instanceof Grid ? $this->grid($known->result) : $this->part($known->result);
+            if ($known->result instanceof Part && ! isset($has[$hash])) {
+                $geometry[$hash] = $this->part($known->result);
+            }
+            if ($known->result instanceof Grid && ! isset($has[$hash])) {
+                $geometry[$hash] = $this->grid($known->result);
+                $key = $known->result->topologyKey();
+                if (! isset($has[$key])) {
+                    $geometry[$key] ??= self::topology($known->result);
+                }
             }
         }
 
@@ -126,119 +132,52 @@ final readonly class SceneView
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> where a grid lies; how it hangs together is sent apart, because it seldom changes */
     private function grid(Grid $grid): array
     {
         $mesh = $grid->mesh();
-        $count = $grid->cellCount();
-        $addresses = [];
-        for ($cell = 0; $cell < $count; $cell++) {
-            $addresses[] = implode(',', $grid->cellCoordinates($cell));
-        }
-        $points = [];
+        $decimals = $this->scene->plan->tolerance()->decimals;
         $places = [];
         foreach ($mesh->x as $point => $x) {
-            $points[] = implode(',', $grid->pointCoordinates($point));
-            $places[] = round($x, $this->scene->plan->tolerance()->decimals) + 0.0;
-            $places[] = round($mesh->y[$point], $this->scene->plan->tolerance()->decimals) + 0.0;
+            $places[] = round($x, $decimals) + 0.0;
+            $places[] = round($mesh->y[$point], $decimals) + 0.0;
         }
-        [$paths, $boxes] = $this->cells($mesh);
 
         return [
+            'topology' => $grid->topologyKey(),
             'lines' => $this->paths->ofCurves($grid->lines()),
-            'arrows' => $grid->arrows(),
-            'about' => $grid->about(),
-            'cellWords' => $grid->cellWords(),
-            'pointWords' => $grid->pointWords(),
-            'cells' => ['addresses' => $addresses, 'paths' => $paths, 'boxes' => $boxes],
-            'points' => ['addresses' => $points, 'places' => $places],
+            'places' => $places,
+            'circles' => (object) $mesh->circles,
         ];
     }
 
-    /**
-     * Outline and box of every cell, put together from text made once an edge; five times faster than from curves.
-     *
-     * @return array{list<string>, list<float>}
-     */
-    private function cells(Mesh $mesh): array
+    /** @return array<string, mixed> */
+    private static function topology(Grid $grid): array
     {
-        $place = [];
+        $mesh = $grid->mesh();
+        $cells = [];
+        $outlines = [];
+        foreach ($mesh->cells as $cell => $outline) {
+            $cells[] = implode(',', $grid->cellCoordinates($cell));
+            // No edge has the number 0, so that it can part the outlines.
+            array_push($outlines, 0, ...$outline);
+        }
+        $points = [];
         foreach ($mesh->x as $point => $x) {
-            $place[] = $this->paths->number($x).' '.$this->paths->number($mesh->y[$point]);
-        }
-        $pen = [];
-        foreach ($mesh->from as $edge => $from) {
-            $circle = $mesh->circles[$mesh->carrier[$edge]] ?? null;
-            $to = $mesh->to[$edge];
-            if ($circle === null) {
-                $pen[$edge + 1] = 'L'.$place[$to];
-                $pen[-$edge - 1] = 'L'.$place[$from];
-
-                continue;
-            }
-            [$x, $y, $radius] = $circle;
-            $cross = ($mesh->x[$from] - $x) * ($mesh->y[$to] - $y) - ($mesh->y[$from] - $y) * ($mesh->x[$to] - $x);
-            $written = $this->paths->number($radius);
-            if ($from === $to) {
-                // A full circle needs a stop half way.
-                $half = $this->paths->number(2 * $x - $mesh->x[$from]).' '.$this->paths->number(2 * $y - $mesh->y[$from]);
-                $pen[$edge + 1] = "A$written $written 0 0 1 {$half}A$written $written 0 0 1 $place[$to]";
-                $pen[-$edge - 1] = "A$written $written 0 0 0 {$half}A$written $written 0 0 0 $place[$from]";
-
-                continue;
-            }
-            $large = $cross < 0.0 ? 1 : 0;
-            $pen[$edge + 1] = "A$written $written 0 $large 1 $place[$to]";
-            $pen[-$edge - 1] = "A$written $written 0 $large 0 $place[$from]";
-        }
-        $paths = [];
-        $boxes = [];
-        foreach ($mesh->cells as $outline) {
-            $first = $outline[0];
-            $path = 'M'.$place[$first > 0 ? $mesh->from[$first - 1] : $mesh->to[-$first - 1]];
-            $left = $top = INF;
-            $right = $bottom = -INF;
-            foreach ($outline as $edge) {
-                $path .= $pen[$edge];
-                $index = $edge > 0 ? $edge - 1 : -$edge - 1;
-                foreach ([$mesh->from[$index], $mesh->to[$index]] as $point) {
-                    $left = min($left, $mesh->x[$point]);
-                    $right = max($right, $mesh->x[$point]);
-                    $top = min($top, $mesh->y[$point]);
-                    $bottom = max($bottom, $mesh->y[$point]);
-                }
-                $circle = $mesh->circles[$mesh->carrier[$index]] ?? null;
-                if ($circle !== null && $edge > 0) {
-                    [$left, $top, $right, $bottom] = self::withBulge($mesh, $index, $circle, [$left, $top, $right, $bottom]);
-                }
-            }
-            $paths[] = $path.'Z';
-            array_push($boxes, round($left, 3), round($top, 3), round($right, 3), round($bottom, 3));
+            $points[] = implode(',', $grid->pointCoordinates($point));
         }
 
-        return [$paths, $boxes];
-    }
-
-    /**
-     * The box widened by how far an arc bulges over its chord; boxes only narrow a search, so a little too wide does no harm.
-     *
-     * @param  array{float, float, float}  $circle
-     * @param  array{float, float, float, float}  $box
-     * @return array{float, float, float, float}
-     */
-    private static function withBulge(Mesh $mesh, int $edge, array $circle, array $box): array
-    {
-        [$x, $y, $radius] = $circle;
-        $from = $mesh->from[$edge];
-        $to = $mesh->to[$edge];
-        $chordX = ($mesh->x[$from] + $mesh->x[$to]) / 2 - $x;
-        $chordY = ($mesh->y[$from] + $mesh->y[$to]) / 2 - $y;
-        $cross = ($mesh->x[$from] - $x) * ($mesh->y[$to] - $y) - ($mesh->y[$from] - $y) * ($mesh->x[$to] - $x);
-        if ($cross <= 0.0) {
-            return [min($box[0], $x - $radius), min($box[1], $y - $radius), max($box[2], $x + $radius), max($box[3], $y + $radius)];
-        }
-        $bulge = $radius - hypot($chordX, $chordY);
-
-        return [$box[0] - $bulge, $box[1] - $bulge, $box[2] + $bulge, $box[3] + $bulge];
+        return [
+            'cells' => $cells,
+            'points' => $points,
+            'from' => $mesh->from,
+            'to' => $mesh->to,
+            'carriers' => $mesh->carrier,
+            'outlines' => $outlines,
+            'cellWords' => $grid->cellWords(),
+            'pointWords' => $grid->pointWords(),
+            'arrows' => $grid->arrows(),
+            'about' => $grid->about(),
+        ];
     }
 }

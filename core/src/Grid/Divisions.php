@@ -44,6 +44,12 @@ final readonly class Divisions
         return count($this->first);
     }
 
+    /** Equal where the same lines bound the same columns. */
+    public function key(): string
+    {
+        return $this->lineCount().'.'.$this->count();
+    }
+
     public function lineCount(): int
     {
         return count($this->lines);

@@ -63,6 +63,12 @@ abstract class Grid implements Result
     abstract public function quantities(): array;
 
     /**
+     * What decides how points, edges and cells hang together, wherever they lie. Grids with equal keys have meshes that differ in
+     * places only.
+     */
+    abstract public function topologyKey(): string;
+
+    /**
      * How arrow keys walk from cell to cell.
      *
      * @return array{right: list<int>, up: list<int>, wraps: list<bool>} what is added to a cell's coordinates, and which of them run in a circle

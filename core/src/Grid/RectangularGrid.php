@@ -99,6 +99,11 @@ final class RectangularGrid extends Grid
         return ['cellw' => $this->width / $this->subdivisions, 'cellh' => $this->height / $this->subdivisions];
     }
 
+    public function topologyKey(): string
+    {
+        return "rectangular-{$this->across->key()}-{$this->down->key()}";
+    }
+
     public function arrows(): array
     {
         return ['right' => [1, 0], 'up' => [0, -1], 'wraps' => [false, false]];

@@ -16,6 +16,7 @@ export type Finding = Schemas['Finding'];
 export type Style = Schemas['Style'];
 export type Drawn = Schemas['Drawn'];
 export type GridGeometry = Schemas['GridGeometry'];
+export type GridTopology = Schemas['GridTopology'];
 export type PartGeometry = Schemas['PartGeometry'];
 type ProblemBody = Partial<Schemas['Problem']>;
 

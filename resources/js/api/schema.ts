@@ -1093,18 +1093,25 @@ export interface components {
             styles: components["schemas"]["Style"][];
             figures: number[];
         };
-        /** @description In step: address, SVG path data, and box (left, top, right, bottom) of every cell. */
-        Cells: {
-            addresses: string[];
-            paths: string[];
-            boxes: number[];
-        };
-        Points: {
-            addresses: string[];
-            places: number[];
-        };
+        /** @description Where a grid lies: its topology by key, its lines as SVG path data, x and y of every point, and centre and radius of the carriers that are circles. */
         GridGeometry: {
+            topology: string;
             lines: string;
+            places: number[];
+            circles: {
+                [key: string]: number[];
+            };
+        };
+        /** @description How a grid hangs together: addresses of cells and points; the two points and the carrier of every edge (on circles clockwise); the outlines of the cells, each behind a 0, as edge number + 1, negative where run backwards. */
+        GridTopology: {
+            cells: string[];
+            points: string[];
+            from: number[];
+            to: number[];
+            carriers: number[];
+            outlines: number[];
+            cellWords: string[];
+            pointWords: string[];
             arrows: {
                 right: number[];
                 up: number[];
@@ -1114,10 +1121,6 @@ export interface components {
                 center: string;
                 count: string;
             } | null;
-            cellWords: string[];
-            pointWords: string[];
-            cells: components["schemas"]["Cells"];
-            points: components["schemas"]["Points"];
         };
         Measures: {
             pieces: number;
@@ -1157,7 +1160,7 @@ export interface components {
             steps: components["schemas"]["Step"][];
             drawing: components["schemas"]["Drawn"][];
             geometry: {
-                [key: string]: components["schemas"]["GridGeometry"] | components["schemas"]["PartGeometry"];
+                [key: string]: components["schemas"]["GridGeometry"] | components["schemas"]["GridTopology"] | components["schemas"]["PartGeometry"];
             };
             findings: components["schemas"]["Finding"][];
         };

@@ -167,7 +167,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
                 if (wantsPoint) {
                     const point = shape.pointAt(sx, sy, 14 / view.scale);
                     if (point === undefined) continue;
-                    const address = shape.data.points.addresses[point] ?? '';
+                    const address = shape.data.points[point] ?? '';
                     return { grid: grid.id, point: shape.place(point), address: `${grid.id}@${address}`, name: `${shape.pointName(address)} of ${grid.label}` };
                 }
                 const cell = shape.cellAt(context, sx, sy);

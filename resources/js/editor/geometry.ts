@@ -1,5 +1,26 @@
 import Flatbush from 'flatbush';
-import type { GridGeometry, PartGeometry, Scene } from '../api/client';
+import type { GridGeometry, GridTopology, PartGeometry, Scene } from '../api/client';
+
+type Box = [left: number, top: number, right: number, bottom: number];
+
+/** How a grid hangs together, made ready to look things up. Shared by all grids that differ in places only. */
+class Topology {
+    /** Signed edge numbers of every cell. */
+    readonly outlines: number[][] = [];
+    private numbers: Map<string, number> | undefined;
+
+    constructor(readonly data: GridTopology) {
+        for (const edge of data.outlines) {
+            if (edge === 0) this.outlines.push([]);
+            else this.outlines.at(-1)?.push(edge);
+        }
+    }
+
+    cell(address: string): number | undefined {
+        this.numbers ??= new Map(this.data.cells.map((one, number) => [one, number]));
+        return this.numbers.get(address);
+    }
+}
 
 /** A grid's geometry made ready to draw and to look up. Path objects are made when first needed. */
 export class GridShape {
@@ -7,31 +28,79 @@ export class GridShape {
     private readonly paths: (Path2D | undefined)[] = [];
     private index: Flatbush | undefined;
     private pointIndex: Flatbush | undefined;
-    private numbers: Map<string, number> | undefined;
 
-    constructor(readonly data: GridGeometry) {
-        this.lines = new Path2D(data.lines);
+    constructor(
+        readonly places: number[],
+        private readonly circles: GridGeometry['circles'],
+        lines: string,
+        private readonly topology: Topology,
+    ) {
+        this.lines = new Path2D(lines);
+    }
+
+    /** Addresses, words and ways of this grid. */
+    get data(): GridTopology {
+        return this.topology.data;
     }
 
     path(cell: number): Path2D {
-        return (this.paths[cell] ??= new Path2D(this.data.cells.paths[cell]));
+        const made = this.paths[cell];
+        if (made !== undefined) return made;
+        const path = new Path2D();
+        const { from, to, carriers } = this.data;
+        this.topology.outlines[cell]?.forEach((edge, number) => {
+            const index = Math.abs(edge) - 1;
+            const [x0, y0] = this.place((edge > 0 ? from : to)[index] ?? 0);
+            const [x1, y1] = this.place((edge > 0 ? to : from)[index] ?? 0);
+            if (number === 0) path.moveTo(x0, y0);
+            const circle = this.circles[carriers[index] ?? -1];
+            if (circle === undefined) {
+                path.lineTo(x1, y1);
+            } else {
+                const [x = 0, y = 0, radius = 0] = circle;
+                const start = Math.atan2(y0 - y, x0 - x);
+                const full = from[index] === to[index] ? (edge > 0 ? 2 : -2) * Math.PI : 0;
+                path.arc(x, y, radius, start, full === 0 ? Math.atan2(y1 - y, x1 - x) : start + full, edge < 0);
+            }
+        });
+        path.closePath();
+        return (this.paths[cell] = path);
+    }
+
+    /** A box that holds the cell; it only narrows a search, so that it may be a little too wide. */
+    private box(cell: number): Box {
+        const { from, to, carriers } = this.data;
+        let [left, top, right, bottom]: Box = [Infinity, Infinity, -Infinity, -Infinity];
+        for (const edge of this.topology.outlines[cell] ?? []) {
+            const index = Math.abs(edge) - 1;
+            const [x0, y0] = this.place(from[index] ?? 0);
+            const [x1, y1] = this.place(to[index] ?? 0);
+            const [x = 0, y = 0, radius = 0] = this.circles[carriers[index] ?? -1] ?? [];
+            // An arc up to half a circle bulges over its chord by the sagitta; a longer one may reach all around.
+            const short = (x0 - x) * (y1 - y) - (y0 - y) * (x1 - x) > 0;
+            const bulge = radius === 0 ? 0 : short ? radius - Math.hypot((x0 + x1) / 2 - x, (y0 + y1) / 2 - y) : 2 * radius;
+            left = Math.min(left, x0 - bulge, x1 - bulge);
+            top = Math.min(top, y0 - bulge, y1 - bulge);
+            right = Math.max(right, x0 + bulge, x1 + bulge);
+            bottom = Math.max(bottom, y0 + bulge, y1 + bulge);
+        }
+        return [left, top, right, bottom];
     }
 
     address(cell: number): string {
-        return this.data.cells.addresses[cell] ?? '';
+        return this.data.cells[cell] ?? '';
     }
 
     /** The cell that an address means; undefined where the grid has none such any more. */
     cell(address: string): number | undefined {
-        this.numbers ??= new Map(this.data.cells.addresses.map((one, number) => [one, number]));
-        return this.numbers.get(address);
+        return this.topology.cell(address);
     }
 
     /** Cells whose coordinate number `coordinate` is the same as this one's: its whole ring, sector, column or row. */
     run(cell: number, coordinate: number): number[] {
         const wanted = this.address(cell).split(',')[coordinate];
         const found: number[] = [];
-        this.data.cells.addresses.forEach((address, number) => {
+        this.data.cells.forEach((address, number) => {
             if (address.split(',')[coordinate] === wanted) {
                 found.push(number);
             }
@@ -42,16 +111,13 @@ export class GridShape {
     /** Addresses that one with stars in it means. */
     matching(pattern: string): string[] {
         const wanted = pattern.split(',');
-        return this.data.cells.addresses.filter((address) => address.split(',').every((value, k) => wanted[k] === '*' || wanted[k] === value));
+        return this.data.cells.filter((address) => address.split(',').every((value, k) => wanted[k] === '*' || wanted[k] === value));
     }
 
     cellAt(context: CanvasRenderingContext2D, x: number, y: number): number | undefined {
         if (this.index === undefined) {
-            const { boxes, addresses } = this.data.cells;
-            this.index = new Flatbush(Math.max(1, addresses.length));
-            for (let i = 0; i < boxes.length; i += 4) {
-                this.index.add(boxes[i] ?? 0, boxes[i + 1] ?? 0, boxes[i + 2] ?? 0, boxes[i + 3] ?? 0);
-            }
+            this.index = new Flatbush(Math.max(1, this.data.cells.length));
+            for (let cell = 0; cell < this.data.cells.length; cell++) this.index.add(...this.box(cell));
             this.index.finish();
         }
         return this.index.search(x, y, x, y).find((cell) => context.isPointInPath(this.path(cell), x, y));
@@ -60,7 +126,7 @@ export class GridShape {
     /** The nearest intersection within `reach`. */
     pointAt(x: number, y: number, reach: number): number | undefined {
         if (this.pointIndex === undefined) {
-            const { places } = this.data.points;
+            const { places } = this;
             this.pointIndex = new Flatbush(Math.max(1, places.length / 2));
             for (let i = 0; i < places.length; i += 2) {
                 this.pointIndex.add(places[i] ?? 0, places[i + 1] ?? 0, places[i] ?? 0, places[i + 1] ?? 0);
@@ -71,7 +137,7 @@ export class GridShape {
     }
 
     place(point: number): [number, number] {
-        return [this.data.points.places[2 * point] ?? 0, this.data.points.places[2 * point + 1] ?? 0];
+        return [this.places[2 * point] ?? 0, this.places[2 * point + 1] ?? 0];
     }
 
     /** `ring 3, sector 4` */
@@ -98,7 +164,7 @@ export class GridShape {
     }
 
     private highest(coordinate: number): number {
-        return Math.max(...this.data.cells.addresses.map((address) => Number(address.split(',')[coordinate])));
+        return Math.max(...this.data.cells.map((address) => Number(address.split(',')[coordinate])));
     }
 }
 
@@ -118,20 +184,27 @@ function worded(words: string[], address: string): string {
 }
 
 const MOST_KEPT = 300;
-const shapes = new Map<string, GridShape | PartShape>();
+const shapes = new Map<string, GridShape | PartShape | Topology>();
 
 /** Takes in the geometry that came with a scene, and forgets the oldest of what it does not use. */
 export function keepGeometry(scene: Scene): void {
-    for (const [hash, data] of Object.entries(scene.geometry)) {
-        if (!shapes.has(hash)) {
-            shapes.set(hash, 'lines' in data ? new GridShape(data) : new PartShape(data));
+    const entries = Object.entries(scene.geometry);
+    for (const [key, data] of entries) {
+        if ('outlines' in data) shapes.set(key, new Topology(data));
+    }
+    for (const [hash, data] of entries) {
+        if ('figures' in data) {
+            shapes.set(hash, new PartShape(data));
+        } else if ('places' in data) {
+            const topology = shapes.get(data.topology);
+            if (topology instanceof Topology) shapes.set(hash, new GridShape(data.places, data.circles, data.lines, topology));
         }
     }
     if (shapes.size > MOST_KEPT) {
         const used = new Set(scene.steps.map((step) => step.geometry));
-        for (const hash of shapes.keys()) {
+        for (const [hash, shape] of shapes) {
             if (shapes.size <= MOST_KEPT / 2) break;
-            if (!used.has(hash)) shapes.delete(hash);
+            if (!used.has(hash) && !(shape instanceof Topology)) shapes.delete(hash);
         }
     }
 }

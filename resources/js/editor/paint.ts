@@ -81,7 +81,7 @@ export function paintGrids(context: CanvasRenderingContext2D, scene: Scene, scal
 }
 
 function paintPoints(context: CanvasRenderingContext2D, shape: GridShape, as: 'dots' | 'crosses', scale: number): void {
-    const { places } = shape.data.points;
+    const { places } = shape;
     const arm = (as === 'dots' ? 1.6 : 4) / scale;
     context.beginPath();
     for (let i = 0; i < places.length; i += 2) {

@@ -1,0 +1,14 @@
+<?php
+
+namespace App\Sheets;
+
+use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\Scene;
+
+/** A change that was made, and what the sheet comes to with it. */
+final readonly class Accepted
+{
+    public function __construct(public PlanEdit $edit, public Scene $scene)
+    {
+    }
+}
