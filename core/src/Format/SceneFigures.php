@@ -31,9 +31,11 @@ final class SceneFigures
     /** @return array{pieces: int, holes: int, nodes: int, area: float, perimeter: float, bounds: array{float, float, float, float}} */
     public static function part(Part $part): array
     {
+        $holes = $part->holes();
+
         return [
-            'pieces' => $part->pieces(),
-            'holes' => $part->holes(),
+            'pieces' => $part->outlines() - $holes,
+            'holes' => $holes,
             'nodes' => $part->nodes(),
             'area' => $part->area(),
             'perimeter' => $part->perimeter(),

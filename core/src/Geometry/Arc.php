@@ -84,16 +84,22 @@ final readonly class Arc implements Curve
 
     public function bounds(): Bounds
     {
-        $points = [$this->start, $this->end];
+        $left = min($this->start->x, $this->end->x);
+        $right = max($this->start->x, $this->end->x);
+        $top = min($this->start->y, $this->end->y);
+        $bottom = max($this->start->y, $this->end->y);
         $from = $this->startAngle();
-        $low = min($from, $from + $this->sweep);
-        $high = max($from, $from + $this->sweep);
-        $extremes = [new Vec(1, 0), new Vec(0, 1), new Vec(-1, 0), new Vec(0, -1)];
-        for ($quarter = (int) ceil($low / M_PI_2); $quarter <= $high / M_PI_2; $quarter++) {
-            $points[] = $this->center->plus($extremes[(($quarter % 4) + 4) % 4]->times($this->radius));
+        $last = max($from, $from + $this->sweep) / M_PI_2;
+        for ($quarter = (int) ceil(min($from, $from + $this->sweep) / M_PI_2); $quarter <= $last; $quarter++) {
+            match (($quarter % 4 + 4) % 4) {
+                0 => $right = $this->center->x + $this->radius,
+                1 => $bottom = $this->center->y + $this->radius,
+                2 => $left = $this->center->x - $this->radius,
+                default => $top = $this->center->y - $this->radius,
+            };
         }
 
-        return Bounds::around($points);
+        return new Bounds($left, $top, $right, $bottom);
     }
 
     public function reversed(): self

@@ -11,15 +11,6 @@ final readonly class Bounds
     {
     }
 
-    /** @param  non-empty-list<Vec>  $points */
-    public static function around(array $points): self
-    {
-        $xs = array_map(static fn (Vec $p): float => $p->x, $points);
-        $ys = array_map(static fn (Vec $p): float => $p->y, $points);
-
-        return new self(min($xs), min($ys), max($xs), max($ys));
-    }
-
     public function with(self $other): self
     {
         return new self(

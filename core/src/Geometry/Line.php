@@ -28,7 +28,12 @@ final readonly class Line implements Curve
 
     public function bounds(): Bounds
     {
-        return Bounds::around([$this->start, $this->end]);
+        return new Bounds(
+            min($this->start->x, $this->end->x),
+            min($this->start->y, $this->end->y),
+            max($this->start->x, $this->end->x),
+            max($this->start->y, $this->end->y),
+        );
     }
 
     public function reversed(): self

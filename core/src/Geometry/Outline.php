@@ -21,7 +21,12 @@ final readonly class Outline
     {
         $apex = $this->curves[0]->start();
 
-        return array_sum(array_map(static fn (Curve $curve): float => $curve->areaSeenFrom($apex), $this->curves));
+        $area = 0.0;
+        foreach ($this->curves as $curve) {
+            $area += $curve->areaSeenFrom($apex);
+        }
+
+        return $area;
     }
 
     /** The centre of gravity of the enclosed area. */

@@ -15,7 +15,7 @@ final class ArrayCache implements ResultCache
         return $this->results[$hash] ?? null;
     }
 
-    public function put(string $hash, Result $result): void
+    public function put(string $hash, Result $result, float $seconds): void
     {
         $this->results[$hash] = $result;
     }

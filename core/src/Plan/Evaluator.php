@@ -37,8 +37,9 @@ final readonly class Evaluator
                 $hash = hash('xxh128', self::EDITION."\n".$step->kind->name()."\n".$given->fingerprint($step->kind->presentation()));
                 $result = $this->cache->get($hash);
                 if ($result === null) {
+                    $start = hrtime(true);
                     $result = $step->kind->evaluate($given);
-                    $this->cache->put($hash, $result);
+                    $this->cache->put($hash, $result, (hrtime(true) - $start) / 1e9);
                 }
                 $numbers = $given->numbers();
                 if ($result instanceof Grid) {

@@ -9,5 +9,6 @@ interface ResultCache
 {
     public function get(string $hash): ?Result;
 
-    public function put(string $hash, Result $result): void;
+    /** @param  float  $seconds what it took to work out, for caches that keep only what is worth it */
+    public function put(string $hash, Result $result, float $seconds): void;
 }

@@ -29,11 +29,6 @@ final readonly class Figure
         return new self(array_map(static fn (Outline $outline): Outline => $outline->mapped($map), $this->outlines), $this->steps);
     }
 
-    public function pieces(): int
-    {
-        return count($this->outlines) - $this->holes();
-    }
-
     public function holes(): int
     {
         return count(array_filter($this->outlines, static fn (Outline $outline): bool => $outline->isHole()));

@@ -29,7 +29,13 @@ final readonly class Part implements Result
 
     public function pieces(): int
     {
-        return $this->total(static fn (Figure $figure): int => $figure->pieces());
+        return $this->outlines() - $this->holes();
+    }
+
+    /** Pieces and holes together. */
+    public function outlines(): int
+    {
+        return $this->total(static fn (Figure $figure): int => count($figure->outlines));
     }
 
     public function holes(): int

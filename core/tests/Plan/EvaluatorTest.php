@@ -206,10 +206,10 @@ final class EvaluatorTest extends TestCase
                 return $this->inner->get($hash);
             }
 
-            public function put(string $hash, Result $result): void
+            public function put(string $hash, Result $result, float $seconds): void
             {
                 $this->computed[] = $result::class;
-                $this->inner->put($hash, $result);
+                $this->inner->put($hash, $result, $seconds);
             }
         };
         $plan = Sample::rosette();
