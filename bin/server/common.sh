@@ -213,7 +213,7 @@ NGINX
 
 # By itself, so that a test can take php-fpm away and bring it back.
 start_fpm() {
-    "${AS_SERVER[@]}" "$PHP_FPM" --fpm-config "$RUN/fpm.conf" -d apc.shm_size=128M -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.validate_timestamps=1 -d opcache.jit_buffer_size=32M -d opcache.jit=tracing &
+    "${AS_SERVER[@]}" "$PHP_FPM" --fpm-config "$RUN/fpm.conf" -d apc.shm_size=128M -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.validate_timestamps=1 -d opcache.jit_buffer_size=32M -d opcache.jit=tracing 2>>"$SERVER_HOME/logs/fpm.notices" &
     FPM_PID=$!
     printf '%s' "$FPM_PID" >"$RUN/fpm.started"
 }

@@ -64,23 +64,30 @@ function paintFigure(context: CanvasRenderingContext2D, figure: Path2D, style: S
     context.globalCompositeOperation = 'source-over';
 }
 
+/** Ink, or paper where the ground is dark. */
+function lineColour(background: string | null): string {
+    const [red = 255, green = 255, blue = 255] = (background?.match(/[0-9a-f]{2}/gi) ?? []).map((pair) => parseInt(pair, 16));
+    return 0.299 * red + 0.587 * green + 0.114 * blue < 110 ? PAPER : INK;
+}
+
 export function paintGrids(context: CanvasRenderingContext2D, scene: Scene, scale: number): void {
+    const colour = lineColour(scene.sheet.background);
     for (const step of scene.steps) {
         const shape = step.role === 'grid' && !step.hidden ? gridShape(step.geometry) : undefined;
         if (shape === undefined || step.shown === null) continue;
         context.globalAlpha = step.shown.strength;
         if (step.shown.as === 'lines') {
-            context.strokeStyle = INK;
+            context.strokeStyle = colour;
             context.lineWidth = 1 / scale;
             context.stroke(shape.lines);
         } else {
-            paintPoints(context, shape, step.shown.as, scale);
+            paintPoints(context, shape, step.shown.as, colour, scale);
         }
         context.globalAlpha = 1;
     }
 }
 
-function paintPoints(context: CanvasRenderingContext2D, shape: GridShape, as: 'dots' | 'crosses', scale: number): void {
+function paintPoints(context: CanvasRenderingContext2D, shape: GridShape, as: 'dots' | 'crosses', colour: string, scale: number): void {
     const { places } = shape;
     const arm = (as === 'dots' ? 1.6 : 4) / scale;
     context.beginPath();
@@ -97,7 +104,7 @@ function paintPoints(context: CanvasRenderingContext2D, shape: GridShape, as: 'd
             context.lineTo(x, y + arm);
         }
     }
-    context.fillStyle = context.strokeStyle = INK;
+    context.fillStyle = context.strokeStyle = colour;
     context.lineWidth = 1 / scale;
     if (as === 'dots') context.fill();
     else context.stroke();
