@@ -3,15 +3,32 @@
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
 cd "$ROOT"
 
+say() { printf '%s\n' "$*" >&2; }
+fail() { say "$*"; exit 1; }
+
+# PostgreSQL refuses to run as root, and the others need not: started by root, servers run as www-data.
+# A prefix, not a function, so that what is started in the background has the number that $! says.
+AS_SERVER=()
+if [ "$(id -u)" -eq 0 ]; then
+    AS_SERVER=(setpriv --reuid=www-data --regid=www-data --clear-groups)
+    if ! "${AS_SERVER[@]}" test -x "$ROOT"; then
+        # A folder above lets only root through. Rather than open it, everything runs in a namespace of its own,
+        # where the project also stands at a place that can be reached.
+        PLACE=/tmp/sternbild-$(printf '%s' "$ROOT" | sha256sum | cut -c1-12)
+        mkdir -p "$PLACE"
+        chmod 755 "$PLACE"
+        [ -z "${STERNBILD_PLACED:-}" ] || fail "The servers run as www-data, who cannot reach $ROOT. Move the project, or let others pass."
+        export STERNBILD_PLACED=1
+        exec unshare --mount -- bash -c 'mount --bind "$0" "$1" && cd "$1" && shift && exec "$@"' "$ROOT" "$PLACE" "bin/$(basename "$0")" "$@"
+    fi
+fi
+
 # Debian's packages the application runs on, and those its tests add.
 PACKAGES_RUN=(php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-curl php8.2-zip php-apcu postgresql-15 nginx-light librsvg2-bin)
 PACKAGES_TEST=(chromium php8.2-gd python3-shapely procps)
 
 PG_BIN=/usr/lib/postgresql/15/bin
 PHP_FPM=/usr/sbin/php-fpm8.2
-
-say() { printf '%s\n' "$*" >&2; }
-fail() { say "$*"; exit 1; }
 
 # Installs the given Debian packages where they are missing. Their services are not started.
 need_packages() {
@@ -62,14 +79,13 @@ install_dependencies() {
     [ -d node_modules/vite ] || rm -f storage/stamps/npm
     say "Checking Composer packages"
     COMPOSER_ALLOW_SUPERUSER=1 once_for composer "$(hash_of composer.json core/composer.json)" composer install --no-interaction --no-progress
-    # Some archives bring files that only their owner may read; started by root, the server is another user.
-    [ "$(id -u)" -ne 0 ] || chmod -R a+rX vendor
+    # Some archives, and some checkouts, have files that only their owner may read; started by root, the server is another user.
+    [ "$(id -u)" -ne 0 ] || chmod -R a+rX app artisan bootstrap compat composer.json config core database public resources routes vendor
     # Which classes there are hangs on the tree, not only on composer.json.
     COMPOSER_ALLOW_SUPERUSER=1 once_for autoload "$(find app core/src core/tests tests compat database -name '*.php' | sort | sha256sum | cut -d' ' -f1)" composer dump-autoload --optimize --no-interaction
     say "Checking npm packages"
     # Not "npm ci": the package source lacks some binaries for other systems, which the lock file then lacks, too.
     PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 once_for npm "$(hash_of package-lock.json)" npm install --no-save --no-audit --no-fund
-    once_for discover "$(hash_of composer.json bootstrap/providers.php)" env APP_KEY=base64:AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA= php artisan package:discover
 }
 
 build_front_end() {
@@ -82,15 +98,6 @@ build_front_end() {
 free_port() {
     php -r 'for ($port = (int) $argv[1]; $port < 65535; $port++) { $s = @stream_socket_server("tcp://127.0.0.1:$port"); if ($s) { echo $port; exit(0); } } exit(1);' "$1"
 }
-
-# PostgreSQL refuses to run as root, and the others need not: started by root, servers run as www-data.
-# Where that user cannot reach the folder, it may read along, and no more.
-# A prefix, not a function, so that what is started in the background has the number that $! says.
-AS_SERVER=()
-if [ "$(id -u)" -eq 0 ]; then
-    AS_SERVER=(setpriv --reuid=www-data --regid=www-data --clear-groups)
-    "${AS_SERVER[@]}" test -r "$ROOT/composer.json" || AS_SERVER+=(--inh-caps=+dac_read_search --ambient-caps=+dac_read_search)
-fi
 
 # Makes the folder that a server keeps everything in, and a short-lived one for sockets and configuration.
 prepare_home() {
@@ -111,6 +118,8 @@ prepare_home() {
     DB_PASSWORD=$(cat "$SERVER_HOME/database.password")
     export APP_KEY DB_PASSWORD DB_HOST=127.0.0.1 DB_USERNAME=sternbild DB_DATABASE=sternbild
     export LARAVEL_STORAGE_PATH=$SERVER_HOME APP_ENV=${APP_ENV:-production}
+    # What the framework writes down about itself, at a place that the server may write to.
+    export APP_PACKAGES_CACHE=$SERVER_HOME/framework/packages.php APP_SERVICES_CACHE=$SERVER_HOME/framework/services.php
 }
 
 # $@: further settings for postgres, as -c name=value

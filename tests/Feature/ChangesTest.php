@@ -115,7 +115,8 @@ final class ChangesTest extends TestCase
     {
         $page = $this->getJson("/api/sheets/{$this->sheet->id}");
         $hashes = array_keys((array) $page->json('scene.geometry'));
-        self::assertCount(3, $hashes);
+        // A grid’s topology and places, and two parts.
+        self::assertCount(4, $hashes);
         $same = $this->change($this->sheet, 1, [['op' => 'set', 'id' => 's1', 'field' => 'fill', 'value' => 'ink']], ['has' => $hashes]);
         self::assertSame([], $same->json('scene.geometry'));
         $one = $this->change($this->sheet, 2, [['op' => 'add', 'step' => ['kind' => 'part.cells', 'cells' => ['g1#5,*']]]], ['has' => $hashes]);

@@ -39,6 +39,12 @@ final readonly class Divisions
         return new self($lines, $first);
     }
 
+    /** @param  non-empty-list<float>  $lines rising; every two neighbours bound a column */
+    public static function at(array $lines): self
+    {
+        return new self($lines, array_keys(array_slice($lines, 1)));
+    }
+
     public function count(): int
     {
         return count($this->first);
