@@ -94,7 +94,7 @@ final readonly class SceneView
             'of' => $step->references(),
             'numbers' => (object) ($known === null ? [] : $known->numbers),
             'shown' => $known !== null && $known->result instanceof Grid
-                ? ['as' => $step->raw('show') ?? 'lines', 'strength' => $known->numbers['strength'] ?? 0.3]
+                ? ['as' => $step->raw('show') ?? 'lines', 'strength' => $known->numbers['strength'] ?? 0.3, 'block' => isset($known->numbers['block']) ? (int) $known->numbers['block'] : null]
                 : null,
             'sentence' => Sentence::of($step, $plan, $this->scene->labels, $known === null ? [] : $known->numbers),
         ];

@@ -103,10 +103,20 @@ final readonly class Arguments
         return $text;
     }
 
-    /** @return array<string, float> */
+    /** @return array<string, float> by field name, the two of a pair or a place with .0 and .1 behind it */
     public function numbers(): array
     {
-        return array_filter($this->values, is_float(...));
+        $numbers = [];
+        foreach ($this->values as $field => $value) {
+            if (is_float($value)) {
+                $numbers[$field] = $value;
+            } elseif ($value instanceof Vec) {
+                $numbers["$field.0"] = $value->x;
+                $numbers["$field.1"] = $value->y;
+            }
+        }
+
+        return $numbers;
     }
 
     private static function printed(mixed $value): string

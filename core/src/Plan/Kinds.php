@@ -18,6 +18,10 @@ final readonly class Kinds
         foreach ([
             new Kind\PolarGridKind,
             new Kind\RectangularGridKind,
+            new Kind\TwoAxisGridKind,
+            new Kind\TriangularGridKind,
+            new Kind\GoldenGridKind,
+            new Kind\PixelGridKind,
             new Kind\PartFromCellsKind,
             new Kind\StyleKind,
             new Kind\RepeatAroundKind,

@@ -113,7 +113,7 @@ final class Scope
         $key = substr($name, $dot + 1);
 
         return $numbers[$key] ?? throw new ArithmeticFault(
-            "names “{$name}”; {$this->label($id)} has ".($numbers === [] ? 'no numbers' : implode(', ', array_keys($numbers))),
+            "names “{$name}”; {$this->label($id)} has ".($numbers === [] ? 'no numbers' : implode(', ', preg_grep('/\.\d$/', array_keys($numbers), PREG_GREP_INVERT) ?: [])),
         );
     }
 }

@@ -54,6 +54,10 @@ final class EvaluatorTest extends TestCase
         yield 'cell and size' => [[Sample::rectangular(['size' => [5, 5]])], 'cell', 'choice', 'not both'];
         yield 'gutters that leave nothing' => [[Sample::rectangular(['cell' => null, 'size' => [100, 100], 'gutter' => [20, 0]])], 'gutter', 'number', 'leave nothing'];
         yield 'a cell of nothing' => [[Sample::rectangular(['cell' => [0, 5]])], 'cell.0', 'number', 'more than 0'];
+        yield 'parallel axes' => [[['id' => 'g1', 'kind' => 'grid.twoaxis', 'origin' => [0, 0], 'angles' => [30, 210], 'spacing' => [10, 10], 'columns' => 2, 'rows' => 2]], 'angles', 'number', 'parallel'];
+        yield 'half a pixel' => [[['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 2, 'rows' => 2, 'cell' => 7.5]], 'cell', 'number', 'whole number'];
+        yield 'too many triangles' => [[['id' => 'g1', 'kind' => 'grid.triangular', 'origin' => [0, 0], 'side' => 5, 'columns' => 300, 'rows' => 300]], 'columns', 'limit', 'at most 100,000'];
+        yield 'a golden grid too deep' => [[['id' => 'g1', 'kind' => 'grid.golden', 'origin' => [0, 0], 'size' => [5, 5], 'depth' => 9]], 'depth', 'limit', 'at most 8'];
         yield 'no cell' => [[Sample::polar(), Sample::part('p1', [])], 'cells', 'lost', 'no cell is picked'];
         yield 'all cells lost' => [[Sample::polar(), Sample::part('p1', ['g1#9,1'])], 'cells', 'lost', 'ring 9 does not exist: there are rings 1 to 5 in grid 1'];
         yield 'cells of no grid' => [[Sample::polar(), Sample::part('p1', ['g7#1,1'])], 'cells', 'lost', 'not in the plan'];

@@ -67,7 +67,7 @@ final class RandomPlansTest extends TestCase
             3 => $earlier().'!',
             default => [self::number(), self::number()],
         };
-        $step = match (mt_rand(0, 9)) {
+        $step = match (mt_rand(0, 13)) {
             0, 1, 2 => ['kind' => 'grid.polar', 'center' => $place(), 'radius' => self::number(), 'rings' => self::amount(), 'sectors' => self::amount(),
                 ...$maybe(['inner' => self::number()]), ...$maybe(['axis' => 'sector']), ...$maybe(['turn' => self::number()]), ...$maybe(['spacing' => ['golden', 'equal-area'][mt_rand(0, 1)]])],
             3 => ['kind' => 'grid.rectangular', 'origin' => $place(), 'columns' => self::amount(), 'rows' => self::amount(), (self::chance(50) ? 'cell' : 'size') => [self::number(), self::number()],
@@ -78,6 +78,10 @@ final class RandomPlansTest extends TestCase
             )],
             7 => ['kind' => 'repeat.around', 'of' => [$earlier(), $earlier()], 'center' => $place(), 'count' => self::amount(), ...$maybe(['mirror' => true]), ...$maybe(['angle' => self::number()])],
             8 => ['kind' => 'style', 'of' => [$earlier()], ...$maybe(['fill' => ['lagoon', 'none', '#abc123', 'plum'][mt_rand(0, 3)]], 70), ...$maybe(['stroke' => ['color' => 'ink', 'width' => self::number(), 'dash' => [self::number()]]]), ...$maybe(['opacity' => self::number()])],
+            9 => ['kind' => 'grid.twoaxis', 'origin' => $place(), 'angles' => [self::number(), self::number()], 'spacing' => [self::number(), self::number()], 'columns' => self::amount(), 'rows' => self::amount()],
+            10 => ['kind' => 'grid.triangular', 'origin' => $place(), 'side' => self::number(), 'columns' => self::amount(), 'rows' => self::amount(), ...$maybe(['angle' => 30])],
+            11 => ['kind' => 'grid.golden', 'origin' => $place(), 'size' => [self::number(), self::number()], ...$maybe(['depth' => self::amount()]), ...$maybe(['from' => 'near'])],
+            12 => ['kind' => 'grid.pixel', 'origin' => $place(), 'columns' => self::amount(), 'rows' => self::amount(), 'cell' => self::amount(), ...$maybe(['block' => self::amount()])],
             default => ['kind' => 'order', 'of' => [$earlier()], ...$maybe(['to' => 'front'], 60), ...$maybe(['above' => $earlier()])],
         };
 
@@ -95,8 +99,8 @@ final class RandomPlansTest extends TestCase
 
     private static function amount(): mixed
     {
-        return match (mt_rand(0, 79)) {
-            0 => [0, -3, 1e9, 2.5, '10^5', 'x1.sectors', 100_000][mt_rand(0, 6)],
+        return match (mt_rand(0, 299)) {
+            0 => [0, -3, 1e9, 2.5, '10^9', 'x1.sectors', 3000][mt_rand(0, 6)],
             default => mt_rand(1, 12),
         };
     }

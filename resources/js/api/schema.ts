@@ -1021,6 +1021,7 @@ export interface components {
             least?: number;
             leastAllowed?: boolean;
             most?: number;
+            between?: string;
             choices?: components["schemas"]["Choice"][];
         };
         /** @description How a step is offered: from which pick, with what filled in, what is asked for first. */
@@ -1052,10 +1053,12 @@ export interface components {
             optional: boolean;
             said: boolean;
         };
+        /** @description How a grid is shown; every other block of so many cells is shaded. */
         Shown: {
             /** @enum {unknown} */
             as: "lines" | "dots" | "crosses";
             strength: number;
+            block: number | null;
         };
         Step: {
             id: string;

@@ -44,7 +44,7 @@ export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; probl
         <section aria-label={verb.label} className="border-t border-rule bg-paper px-4 py-2.5">
             <form
                 ref={form}
-                className="flex min-h-[67px] flex-wrap items-center gap-x-4 gap-y-2"
+                className="flex min-h-[67px] items-center gap-4"
                 onSubmit={submit}
                 onKeyDown={(event) => {
                     if (event.key === 'Escape') {
@@ -53,21 +53,22 @@ export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; probl
                     }
                 }}
             >
+                <div className="flex min-w-0 flex-1 flex-wrap items-center gap-x-4 gap-y-2">
                 <h2 className="font-serif text-[17px] leading-none font-semibold">{verb.label.replace('…', '')}</h2>
                 {verb.asks.map((name) => {
                     const field = verb.kind?.fields.find((one) => one.name === name);
                     return field === undefined ? null : <Question key={name} field={field} value={answers[name]} onChange={(value) => put(name, value)} />;
                 })}
-                <span className="flex-1" />
-                <button type="button" className="quiet" onClick={onLeave}>
-                    Leave
-                </button>
-                <button className="solid">Do it</button>
                 {(problem ?? fault ?? failing) && (
                     <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
                         {problem ?? fault ?? failing}
                     </p>
                 )}
+                </div>
+                <button type="button" className="quiet" onClick={onLeave}>
+                    Leave
+                </button>
+                <button className="solid">Do it</button>
             </form>
         </section>
     );
@@ -118,7 +119,7 @@ function Question({ field, value, onChange }: { field: Field; value: unknown; on
             return (
                 <label className="flex items-center gap-2">
                     {field.label}
-                    <input className="boxed field-sizing max-w-56 min-w-14 tabular-nums" spellCheck={false} style={{ '--chars': String(value).length } as CSSProperties} value={typeof value === 'number' || typeof value === 'string' ? String(value) : ''} onChange={(event) => onChange(event.target.value.trim() !== '' && !Number.isNaN(Number(event.target.value)) ? Number(event.target.value) : event.target.value)} />
+                    <input className="boxed field-sizing max-w-32 min-w-14 tabular-nums" spellCheck={false} style={{ '--chars': String(value).length } as CSSProperties} value={typeof value === 'number' || typeof value === 'string' ? String(value) : ''} onChange={(event) => onChange(event.target.value.trim() !== '' && !Number.isNaN(Number(event.target.value)) ? Number(event.target.value) : event.target.value)} />
                 </label>
             );
     }

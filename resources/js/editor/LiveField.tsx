@@ -28,11 +28,11 @@ export function LiveField({ step, piece, field, findings }: { step: Step; piece:
                 <>
                     {[0, 1].map((k) => (
                         <span key={k}>
-                            {k === 1 && ' × '}
+                            {k === 1 && (field.between ?? ' × ')}
                             <LiveNumber
                                 label={`${label}, ${k === 0 ? 'across' : 'down'}`}
                                 raw={pair[k]}
-                                value={typeof pair[k] === 'number' ? pair[k] : null}
+                                value={step.numbers[`${field.name}.${k}`] ?? null}
                                 measure={field.measure}
                                 onPreview={(value) => tryOut(value === null ? null : pair.map((old: unknown, i) => (i === k ? value : old)))}
                                 onCommit={(value) => commit(pair.map((old: unknown, i) => (i === k ? value : old)))}
@@ -46,7 +46,7 @@ export function LiveField({ step, piece, field, findings }: { step: Step; piece:
         case 'place':
             return (
                 <>
-                    <LivePlace piece={{ ...piece, label }} step={step.id} onCommit={commit} />
+                    <LivePlace piece={{ ...piece, text: placeText(piece, step), label }} step={step.id} onCommit={commit} />
                     {wrong !== undefined && <Wrong text={wrong} />}
                 </>
             );
@@ -117,6 +117,13 @@ export function LiveField({ step, piece, field, findings }: { step: Step; piece:
                 </InlineButton>
             );
     }
+}
+
+/** Coordinates that are worked out are shown as what they come to. */
+function placeText(piece: Piece, step: Step): string {
+    const [x, y] = [step.numbers[`${piece.field ?? ''}.0`], step.numbers[`${piece.field ?? ''}.1`]];
+    const workedOut = Array.isArray(piece.raw) && piece.raw.some((one) => typeof one === 'string') && !piece.text.startsWith('the ');
+    return workedOut && x !== undefined && y !== undefined ? `${Math.round(x * 1000) / 1000}, ${Math.round(y * 1000) / 1000}` : piece.text;
 }
 
 function Wrong({ text }: { text: string }) {

@@ -113,13 +113,11 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
     }
 
     function onPointerUp(): void {
-        const moved = scrub.current?.moved ?? false;
+        const held = scrub.current;
         scrub.current = null;
-        if (moved) {
-            // Leaving the field takes the number.
-            if (document.activeElement === field.current) field.current?.blur();
-            else void commit();
-        }
+        if (held === null) return;
+        if (held.moved) void commit();
+        else field.current?.focus();
     }
 
     const fault = problem ?? wrong;
@@ -147,6 +145,10 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
                 onPointerDown={onPointerDown}
                 onPointerMove={onPointerMove}
                 onPointerUp={onPointerUp}
+                onPointerCancel={onPointerUp}
+                // The field gets the focus once it is clear that the number is not dragged.
+                onMouseDown={(event) => scrub.current !== null && event.preventDefault()}
+                onDragStart={(event) => event.preventDefault()}
             />
             {fault && (
                 <span role="alert" className="basis-full rounded bg-blush px-1.5 py-1 font-sans text-[12.5px] leading-snug text-brick">

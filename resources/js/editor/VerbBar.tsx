@@ -126,16 +126,16 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                     </button>
                 )}
             </div>
-            <div className="flex flex-wrap items-center gap-1.5">
+            <div className="flex flex-wrap items-center gap-1">
                 {verbs.map((verb, k) => (
-                    <button key={verb.key} className={`verb ${verb.picture ? 'py-[3px] pl-1.5' : ''}`} onClick={() => begin(verb)}>
+                    <button key={verb.key} className={`verb ${verb.picture ? 'gap-1 py-[5px] pr-1.5 pl-1 text-[13px] [&_kbd]:px-1' : ''}`} onClick={() => begin(verb)}>
                         <kbd>{k + 1}</kbd>
                         {verb.picture && (
-                            <svg viewBox="0 0 48 48" width="24" height="24" aria-hidden="true">
+                            <svg viewBox="0 0 48 48" width="20" height="20" aria-hidden="true">
                                 <path d={verb.picture} fill="none" stroke="currentColor" strokeWidth="2" />
                             </svg>
                         )}
-                        {verb.label}
+                        {verb.picture ? <GridName label={verb.label} /> : verb.label}
                     </button>
                 ))}
                 {problem !== null && (
@@ -145,5 +145,15 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                 )}
             </div>
         </section>
+    );
+}
+
+/** `Polar grid`, of which the eye gets the first word: what the row is about stands in front of it. */
+function GridName({ label }: { label: string }) {
+    return (
+        <span>
+            {label.replace(/ grid$/, '')}
+            <span className="sr-only"> grid</span>
+        </span>
     );
 }

@@ -75,6 +75,7 @@ export function paintGrids(context: CanvasRenderingContext2D, scene: Scene, scal
     for (const step of scene.steps) {
         const shape = step.role === 'grid' && !step.hidden ? gridShape(step.geometry) : undefined;
         if (shape === undefined || step.shown === null) continue;
+        if (step.shown.block !== null) paintBlocks(context, shape, step.shown.block, colour, step.shown.strength);
         context.globalAlpha = step.shown.strength;
         if (step.shown.as === 'lines') {
             context.strokeStyle = colour;
@@ -85,6 +86,16 @@ export function paintGrids(context: CanvasRenderingContext2D, scene: Scene, scal
         }
         context.globalAlpha = 1;
     }
+}
+
+/** Every other block of so many cells a side, shaded as a checkerboard. */
+function paintBlocks(context: CanvasRenderingContext2D, shape: GridShape, block: number, colour: string, strength: number): void {
+    context.globalAlpha = strength / 4;
+    context.fillStyle = colour;
+    shape.data.cells.forEach((address, cell) => {
+        const sum = address.split(',').reduce((total, one) => total + Math.floor((Number(one) - 1) / block), 0);
+        if (sum % 2 === 0) context.fill(shape.path(cell));
+    });
 }
 
 function paintPoints(context: CanvasRenderingContext2D, shape: GridShape, as: 'dots' | 'crosses', colour: string, scale: number): void {

@@ -9,13 +9,34 @@ use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
-/** Two lengths, across and down. */
+/** Two numbers of one measure: lengths across and down, or the angles of two axes. */
 final class PairField extends Field
 {
-    /** @param  array{int|float|string, int|float|string}|null  $default */
-    public function __construct(string $name, string $label, private readonly bool $zeroAllowed, ?array $default = null)
+    /**
+     * @param  array{NumberField, NumberField}  $parts
+     * @param  array{int|float|string, int|float|string}|null  $default
+     */
+    private function __construct(string $name, string $label, private readonly array $parts, private readonly string $between, bool $required, ?array $default)
     {
-        parent::__construct($name, $label, false, $default);
+        parent::__construct($name, $label, $required, $default);
+    }
+
+    /** Two lengths that are more than nothing. */
+    public static function sizes(string $name, string $label, bool $required = false): self
+    {
+        return new self($name, $label, [NumberField::size("$name.0", "$label across"), NumberField::size("$name.1", "$label down")], ' × ', $required, null);
+    }
+
+    /** Two lengths, zero allowed, that are nothing where they are not given. */
+    public static function lengths(string $name, string $label): self
+    {
+        return new self($name, $label, [NumberField::length("$name.0", "$label across"), NumberField::length("$name.1", "$label down")], ' × ', false, [0, 0]);
+    }
+
+    /** Degrees, clockwise on the screen, 0 to the right. */
+    public static function angles(string $name, string $label, bool $required): self
+    {
+        return new self($name, $label, [NumberField::angle("$name.0", "first of the $label"), NumberField::angle("$name.1", "second of the $label")], ' and ', $required, null);
     }
 
     public function type(): string
@@ -26,19 +47,18 @@ final class PairField extends Field
     public function check(mixed $raw, string $pointer): void
     {
         if (! is_array($raw) || ! array_is_list($raw) || count($raw) !== 2) {
-            throw Unusable::at($pointer, "two numbers for {$this->label}: [across, down]");
+            throw Unusable::at($pointer, "two numbers for {$this->label}");
         }
-        foreach ($this->parts() as $index => $part) {
+        foreach ($this->parts as $index => $part) {
             $part->check($raw[$index], "$pointer/$index");
         }
     }
 
     public function resolve(mixed $raw, Scope $scope): Vec
     {
-        [$across, $down] = $this->parts();
         $raw = is_array($raw) ? $raw : [];
 
-        return new Vec($across->resolve($raw[0] ?? null, $scope), $down->resolve($raw[1] ?? null, $scope));
+        return new Vec($this->parts[0]->resolve($raw[0] ?? null, $scope), $this->parts[1]->resolve($raw[1] ?? null, $scope));
     }
 
     public function references(mixed $raw): array
@@ -48,32 +68,20 @@ final class PairField extends Field
 
     public function schema(): array
     {
-        $number = $this->parts()[0]->schema();
+        $number = $this->parts[0]->schema();
 
         return ['type' => 'array', 'prefixItems' => [$number, $number], 'minItems' => 2, 'maxItems' => 2];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
-        [$across, $down] = $this->parts();
         $raw = is_array($raw) ? $raw : [];
 
-        return $across->text($raw[0] ?? 0, $plan, $labels).' × '.$down->text($raw[1] ?? 0, $plan, $labels);
+        return $this->parts[0]->text($raw[0] ?? 0, $plan, $labels).$this->between.$this->parts[1]->text($raw[1] ?? 0, $plan, $labels);
     }
 
     public function traits(): array
     {
-        return $this->parts()[0]->traits();
-    }
-
-    /** @return array{NumberField, NumberField} */
-    private function parts(): array
-    {
-        $across = "{$this->label} across";
-        $down = "{$this->label} down";
-
-        return $this->zeroAllowed
-            ? [NumberField::length("{$this->name}.0", $across), NumberField::length("{$this->name}.1", $down)]
-            : [NumberField::size("{$this->name}.0", $across), NumberField::size("{$this->name}.1", $down)];
+        return ['between' => $this->between, ...$this->parts[0]->traits()];
     }
 }

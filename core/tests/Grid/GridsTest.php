@@ -8,12 +8,16 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\GoldenSections;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Grid\PolarGrid;
 use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Grid\TriangularGrid;
+use Sternbild\Core\Grid\TwoAxisGrid;
+use Sternbild\Core\Shape\CellJoin;
 
-final class PolarGridTest extends TestCase
+final class GridsTest extends TestCase
 {
     /** @return iterable<string, array{Grid}> */
     public static function grids(): iterable
@@ -22,6 +26,17 @@ final class PolarGridTest extends TestCase
             foreach (['equal', 'equal-area', 'golden'] as $spacing) {
                 yield "polar $rings × $sectors, $spacing" => [new PolarGrid(new Vec(31, 7), 200, 0.0, $rings, $sectors, 'sector', 3.5, $spacing)];
                 yield "polar $rings × $sectors, $spacing, hollow" => [new PolarGrid(new Vec(31, 7), 200, 40.0, $rings, $sectors, 'spoke', 0, $spacing)];
+            }
+        }
+        foreach ([[30, 150], [150, 30], [0, 63.43], [-20, 95]] as [$first, $second]) {
+            yield "two axes at $first and $second" => [new TwoAxisGrid(new Vec(9, -4), $first, $second, 12, 17, 5, 4)];
+        }
+        foreach ([[1, 1, 0], [4, 3, 0], [3, 6, 30], [5, 5, 11]] as [$columns, $rows, $angle]) {
+            yield "triangles, $columns × $rows, turned by $angle" => [new TriangularGrid(new Vec(3, 8), 14, $columns, $rows, $angle)];
+        }
+        foreach (['near', 'far', 'both'] as $from) {
+            foreach ([1, 2, 5] as $depth) {
+                yield "golden sections from $from, $depth times" => [new GoldenSections(new Vec(-7, 2), 300, 110, $from, $depth)];
             }
         }
         foreach ([[0, 0], [4, 0], [0, 3], [4, 3]] as [$x, $y]) {
@@ -75,7 +90,7 @@ final class PolarGridTest extends TestCase
             self::assertEqualsWithDelta($x, $place->x, 1e-9);
             self::assertEqualsWithDelta($mesh->y[$point], $place->y, 1e-9);
         }
-        self::assertCount($grid->cellCount(), $grid->cellsAt([null, null]));
+        self::assertCount($grid->cellCount(), $grid->cellsAt(array_fill(0, count($grid->cellWords()), null)));
     }
 
     public function test_a_polar_cell_has_half_the_difference_of_squares_times_the_angle(): void
@@ -137,6 +152,92 @@ final class PolarGridTest extends TestCase
         $this->expectException(NoSuchPlace::class);
         $this->expectExceptionMessage('ring 7 does not exist: there are rings 1 to 5');
         $grid->cellsAt([7, 1]);
+    }
+
+    public function test_isometric_cells_are_rhombi_of_sixty_degrees(): void
+    {
+        // Isometric axes stand at 30° to the horizontal (ISO 5456-3).
+        $grid = new TwoAxisGrid(new Vec(0, 0), 30, 150, 10, 10, 3, 3);
+        [$cell] = $grid->cellOutlines(4);
+        self::assertEqualsWithDelta(100 * sqrt(3) / 2, $cell->area(), 1e-9);
+        self::assertEqualsWithDelta(0.0, $grid->pointAt([2, 2])->x, 1e-9);
+        self::assertEqualsWithDelta(20.0, $grid->pointAt([2, 2])->y, 1e-9);
+    }
+
+    public function test_a_hexagon_of_side_n_holds_six_n_squared_triangles(): void
+    {
+        foreach ([1, 2, 3, 5] as $n) {
+            $grid = new TriangularGrid(new Vec(0, 0), 10, 2 * $n, 2 * $n, 0);
+            $center = $grid->pointAt([$n, $n]);
+            $apothem = $n * 10 * sqrt(3) / 2;
+            $inside = array_values(array_filter(range(0, $grid->cellCount() - 1), static function (int $cell) use ($grid, $center, $apothem): bool {
+                $from = $grid->cellOutlines($cell)[0]->centroid()->minus($center);
+
+                return max(array_map(static fn (int $side): float => $from->dot(Vec::heading($side * 60)), range(0, 5))) < $apothem;
+            }));
+            self::assertCount(6 * $n ** 2, $inside);
+            $joined = CellJoin::of($grid->mesh(), $inside);
+            self::assertCount(1, $joined);
+            self::assertSame(6, $joined[0]->nodes());
+            // A regular hexagon of side s has the area (3√3/2)s² (handbook formula).
+            self::assertEqualsWithDelta(3 * sqrt(3) / 2 * ($n * 10) ** 2, $joined[0]->area(), 1e-8);
+        }
+    }
+
+    public function test_turned_by_thirty_degrees_one_family_of_lines_stands_upright(): void
+    {
+        $grid = new TriangularGrid(new Vec(50, 0), 10, 3, 3, 30);
+        self::assertEqualsWithDelta(50.0, $grid->pointAt([0, 3])->x, 1e-9);
+        self::assertEqualsWithDelta(30.0, $grid->pointAt([0, 3])->y, 1e-9);
+    }
+
+    public function test_golden_sections_stand_where_the_ratio_says(): void
+    {
+        // 1/φ = 0.6180339887… (OEIS A001622; recalled)
+        $at = static fn (GoldenSections $grid): array => array_values(array_unique(array_map(
+            static fn (float $x): float => round($x, 9),
+            $grid->mesh()->x,
+        )));
+        self::assertSame([0.0, 0.618033989, 1.0], $at(new GoldenSections(new Vec(0, 0), 1, 1, 'near', 1)));
+        self::assertSame([0.0, 0.381966011, 1.0], $at(new GoldenSections(new Vec(0, 0), 1, 1, 'far', 1)));
+        self::assertSame([0.0, 0.381966011, 0.618033989, 1.0], $at(new GoldenSections(new Vec(0, 0), 1, 1, 'both', 1)));
+        self::assertSame([0.0, 0.381966011, 0.618033989, 1.0], $at(new GoldenSections(new Vec(0, 0), 1, 1, 'near', 2)));
+    }
+
+    public function test_picks_theorem_holds_for_joined_unit_squares(): void
+    {
+        // Pick's theorem: A = I + B/2 − 1 for a simple polygon with corners on a square lattice.
+        mt_srand(31);
+        $grid = new RectangularGrid(new Vec(0, 0), 9, 9, 1, 1, 0, 0, 1, 0);
+        $checked = 0;
+        while ($checked < 60) {
+            /** @var list<int> $cells */
+            $cells = [40];
+            for ($grown = 0; $grown < 22; $grown++) {
+                $from = $cells[array_rand($cells)];
+                $next = $from + [1, -1, 9, -9][mt_rand(0, 3)];
+                if ($next >= 0 && $next < 81 && abs($next % 9 - $from % 9) <= 1) {
+                    $cells[] = $next;
+                }
+            }
+            $joined = CellJoin::of($grid->mesh(), $cells);
+            if (count($joined) !== 1) {
+                continue;
+            }
+            $checked++;
+            $boundary = (int) round($joined[0]->perimeter());
+            $covered = [];
+            foreach (array_unique($cells) as $cell) {
+                [$column, $row] = $grid->cellCoordinates($cell);
+                foreach ([[0, 0], [1, 0], [0, 1], [1, 1]] as [$right, $down]) {
+                    $key = ($column + $right).','.($row + $down);
+                    $covered[$key] = ($covered[$key] ?? 0) + 1;
+                }
+            }
+            // A lattice point with four cells around it is inside.
+            $inside = count(array_filter($covered, static fn (int $around): bool => $around === 4));
+            self::assertEqualsWithDelta($inside + $boundary / 2 - 1, $joined[0]->area(), 1e-9);
+        }
     }
 
     public function test_five_rows_have_four_dividers_between_them(): void

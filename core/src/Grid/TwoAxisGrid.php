@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Grid;
+
+use Sternbild\Core\Geometry\Angle;
+use Sternbild\Core\Geometry\Vec;
+
+/** Columns along one axis and rows along another, at any angle to one another: italic grids, isometric ones, diagonal lattices. */
+final class TwoAxisGrid extends LatticeGrid
+{
+    private readonly Vec $first;
+
+    private readonly Vec $second;
+
+    /**
+     * @param  float  $firstAngle of the axis that the columns are counted along, degrees, clockwise on the screen, 0 to the right
+     * @param  float  $secondAngle of the axis that the rows are counted along; not parallel to the first
+     * @param  float  $firstEdge length of a cell's edge along the first axis, and $secondEdge along the second
+     */
+    public function __construct(
+        private readonly Vec $origin,
+        float $firstAngle,
+        float $secondAngle,
+        private readonly float $firstEdge,
+        private readonly float $secondEdge,
+        int $columns,
+        int $rows,
+    ) {
+        parent::__construct(Divisions::of($columns, $firstEdge, 0, 1), Divisions::of($rows, $secondEdge, 0, 1));
+        $this->first = new Vec(Angle::cosine($firstAngle), Angle::sine($firstAngle));
+        $this->second = new Vec(Angle::cosine($secondAngle), Angle::sine($secondAngle));
+    }
+
+    public function area(): float
+    {
+        return $this->cellCount() * $this->firstEdge * $this->secondEdge * abs($this->first->cross($this->second));
+    }
+
+    public function quantities(): array
+    {
+        return ['cellw' => $this->firstEdge, 'cellh' => $this->secondEdge];
+    }
+
+    protected function clockwise(): bool
+    {
+        return $this->first->cross($this->second) > 0.0;
+    }
+
+    protected function place(int $column, int $row): Vec
+    {
+        return $this->origin
+            ->plus($this->first->times($this->across->lines[$column]))
+            ->plus($this->second->times($this->down->lines[$row]));
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind;
+
+use Sternbild\Core\Grid\GoldenSections;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Field\ChoiceField;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PairField;
+use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+
+/** A rectangle divided by the golden ratio. */
+final class GoldenGridKind extends GridKind
+{
+    /** From both sides this gives 12,321 cells; two more would come close to the limit of a grid, four would pass it. */
+    private const DEEPEST = 8;
+
+    public function name(): string
+    {
+        return 'grid.golden';
+    }
+
+    public function label(): string
+    {
+        return 'Golden grid';
+    }
+
+    public function fields(): array
+    {
+        return [
+            new PlaceField('origin', 'origin', true),
+            PairField::sizes('size', 'size', true),
+            new ChoiceField('form', 'form', ['sections' => 'sections'], 'sections'),
+            new ChoiceField('from', 'divided from', ['near' => 'the near side', 'far' => 'the far side', 'both' => 'both sides'], 'both'),
+            NumberField::count('depth', 'depth', 1, self::DEEPEST, false, 1),
+            ...self::shown(),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Golden grid from {origin} over {size}, divided from {from}[, {depth} times][, shown as {show}][ at strength {strength}].';
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(
+            label: 'Golden grid',
+            from: 'ground',
+            preset: ['origin' => [0, 0], 'size' => ['sheet.width', 'sheet.height'], 'from' => 'both', 'depth' => 1],
+            asks: ['from', 'depth'],
+            picture: 'M6 6H42V42H6ZM19.75 6V42M28.25 6V42M6 19.75H42M6 28.25H42',
+        )];
+    }
+
+    public function evaluate(Arguments $given): GoldenSections
+    {
+        $size = $given->vec('size');
+
+        return new GoldenSections($given->vec('origin'), $size->x, $size->y, match ($given->text('from')) {
+            'near' => 'near',
+            'far' => 'far',
+            default => 'both',
+        }, $given->whole('depth'));
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind;
+
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\TriangularGrid;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+
+/** Equal triangles. */
+final class TriangularGridKind extends GridKind
+{
+    public function name(): string
+    {
+        return 'grid.triangular';
+    }
+
+    public function label(): string
+    {
+        return 'Triangular grid';
+    }
+
+    public function fields(): array
+    {
+        return [
+            new PlaceField('origin', 'origin', true),
+            NumberField::size('side', 'side', true),
+            NumberField::count('columns', 'columns', 1, Grid::MOST_CELLS, true),
+            NumberField::count('rows', 'rows', 1, Grid::MOST_CELLS, true),
+            NumberField::angle('angle', 'angle', 0),
+            ...self::shown(),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Triangular grid from {origin}, sides of {side}, {columns} columns × {rows} rows[, turned by {angle}][, shown as {show}][ at strength {strength}].';
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(
+            label: 'Triangular grid',
+            from: 'ground',
+            preset: ['origin' => ['sheet.width/10', 'sheet.height/4'], 'side' => 'sheet.width/15', 'columns' => 8, 'rows' => 8],
+            asks: ['columns', 'rows'],
+            picture: 'M4 10H30L44 38H18ZM11 24H37M17 10L31 38M30 10L18 38M17 10L11 24M37 24L31 38',
+        )];
+    }
+
+    public function evaluate(Arguments $given): TriangularGrid
+    {
+        $columns = $given->whole('columns');
+        $rows = $given->whole('rows');
+        self::withinLimit(2 * $columns, $rows, $columns >= $rows ? 'columns' : 'rows');
+
+        return new TriangularGrid($given->vec('origin'), $given->number('side'), $columns, $rows, $given->number('angle'));
+    }
+}
