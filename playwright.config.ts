@@ -7,7 +7,9 @@ export default defineConfig({
     workers: 1,
     fullyParallel: false,
     retries: 0,
-    timeout: 45_000,
+    // Generous, for machines with two busy cores; a journey that passes takes a few seconds.
+    timeout: 90_000,
+    expect: { timeout: 15_000 },
     reporter: [['list']],
     globalSetup: './e2e/signIn.ts',
     use: {

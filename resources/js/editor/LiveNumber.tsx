@@ -24,6 +24,7 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
     const field = useRef<HTMLInputElement>(null);
     const scrub = useRef<{ x: number; from: number; moved: boolean } | null>(null);
     const typedNow = useRef<string | null>(null);
+    const turn = useRef(0);
     // What stood there when typing began: only what differs from it is a change.
     const before = useRef('');
 
@@ -44,9 +45,11 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
 
     async function tryOut(text: string): Promise<void> {
         type(text);
+        const mine = ++turn.current;
         if (text.trim() === '') return;
         const refused = await onPreview(read(text));
-        setProblem(refused === null ? null : problemText(refused));
+        // What was typed or committed since then has its own answer.
+        if (mine === turn.current) setProblem(refused === null ? null : problemText(refused));
     }
 
     async function commit(): Promise<void> {
@@ -55,6 +58,7 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
             cancel();
             return;
         }
+        turn.current++;
         const refused = await onCommit(read(text));
         if (refused === null) {
             const focused = document.activeElement === field.current;
@@ -70,6 +74,7 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
 
     function cancel(): void {
         if (typedNow.current !== null) void onPreview(null);
+        turn.current++;
         type(null);
         setProblem(null);
     }
