@@ -53,7 +53,7 @@ export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; probl
                     }
                 }}
             >
-                <div className="flex min-w-0 flex-1 flex-wrap items-center gap-x-4 gap-y-2">
+                <div className="flex min-w-0 flex-1 flex-wrap items-center gap-x-3.5 gap-y-2">
                 <h2 className="font-serif text-[17px] leading-none font-semibold">{verb.label.replace('…', '')}</h2>
                 {verb.asks.map((name) => {
                     const field = verb.kind?.fields.find((one) => one.name === name);
@@ -119,7 +119,7 @@ function Question({ field, value, onChange }: { field: Field; value: unknown; on
             return (
                 <label className="flex items-center gap-2">
                     {field.label}
-                    <input className="boxed field-sizing max-w-32 min-w-14 tabular-nums" spellCheck={false} style={{ '--chars': String(value).length } as CSSProperties} value={typeof value === 'number' || typeof value === 'string' ? String(value) : ''} onChange={(event) => onChange(event.target.value.trim() !== '' && !Number.isNaN(Number(event.target.value)) ? Number(event.target.value) : event.target.value)} />
+                    <input className="boxed field-sizing max-w-32 min-w-10 px-2 tabular-nums" spellCheck={false} style={{ '--chars': String(value).length } as CSSProperties} value={typeof value === 'number' || typeof value === 'string' ? String(value) : ''} onChange={(event) => onChange(event.target.value.trim() !== '' && !Number.isNaN(Number(event.target.value)) ? Number(event.target.value) : event.target.value)} />
                 </label>
             );
     }
