@@ -8,8 +8,8 @@ export default defineConfig({
     fullyParallel: false,
     retries: 0,
     // Generous, for machines with two busy cores; a journey that passes takes a few seconds.
-    timeout: 90_000,
-    expect: { timeout: 15_000 },
+    timeout: 180_000,
+    expect: { timeout: 20_000 },
     reporter: [['list']],
     globalSetup: './e2e/signIn.ts',
     use: {
