@@ -46,7 +46,6 @@ final readonly class SheetPages
      */
     private function with(Sheet $sheet, ?string $undo, array $plan, Scene $scene, array $has): array
     {
-
         return [
             'id' => $sheet->id,
             'name' => $sheet->name,

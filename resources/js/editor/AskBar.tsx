@@ -7,7 +7,7 @@ import type { Verb } from './verbs';
 
 /** The questions of a verb, in the place of the verbs, with what would come of it shown on the sheet. */
 export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; problem: string | null; onAnswer: (answers: Record<string, unknown>) => void; onLeave: () => void }) {
-    const { preview, scene } = useDesk();
+    const { preview } = useDesk();
     const [answers, setAnswers] = useState(verb.start);
     const [fault, setFault] = useState<string | null>(null);
     const form = useRef<HTMLFormElement>(null);
@@ -27,9 +27,6 @@ export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; probl
     useEffect(() => {
         form.current?.querySelector<HTMLElement>('input, button, select')?.focus();
     }, []);
-
-    const known = new Set(scene.findings.map((finding) => finding.message));
-    const failing = scene.findings.find((finding) => finding.level === 'error' && known.has(finding.message) && verb.asks.includes(finding.field ?? ''))?.message;
 
     function submit(event: FormEvent): void {
         event.preventDefault();
@@ -59,9 +56,9 @@ export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; probl
                     const field = verb.kind?.fields.find((one) => one.name === name);
                     return field === undefined ? null : <Question key={name} field={field} value={answers[name]} onChange={(value) => put(name, value)} />;
                 })}
-                {(problem ?? fault ?? failing) && (
+                {(problem ?? fault) && (
                     <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
-                        {problem ?? fault ?? failing}
+                        {problem ?? fault}
                     </p>
                 )}
                 </div>

@@ -10,7 +10,7 @@ interface Entry {
 
 /** Changes that were not accepted and are kept, to be offered again. */
 export interface Kept {
-    why: 'stale' | 'outage';
+    why: 'stale' | 'outage' | 'refused';
     entries: Entry[];
     message: string;
 }
@@ -124,11 +124,9 @@ export function useSheet(id: string): SheetWork {
                 keep(null);
                 for (const [number, entry] of waiting.entries()) {
                     const problem = await send(entry);
-                    if (problem !== null) {
-                        keep({ why: 'stale', message: problem.message, entries: waiting.slice(number) });
-                    }
-                    if (keptNow.current !== null) {
-                        keep({ ...(keptNow.current as Kept), entries: waiting.slice(number) });
+                    const again: Kept | null = problem === null ? keptNow.current : { why: 'refused', message: problem.message, entries: [] };
+                    if (again !== null) {
+                        keep({ ...again, entries: waiting.slice(number) });
                         return;
                     }
                 }

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Tests\Plan;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Plan\Field\Field;
+use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Tests\Sample;
+
+/** What every kind of step declares about itself has to hold, whichever kinds there are. */
+final class KindsTest extends TestCase
+{
+    /** @return iterable<string, array{Kind}> */
+    public static function kinds(): iterable
+    {
+        foreach (Kinds::all()->list() as $kind) {
+            yield $kind->name() => [$kind];
+        }
+    }
+
+    /** @return iterable<string, array{Kind, Offer}> */
+    public static function groundOffers(): iterable
+    {
+        foreach (Kinds::all()->list() as $kind) {
+            foreach ($kind->offers() as $offer) {
+                if ($offer->from === 'ground') {
+                    yield $offer->label => [$kind, $offer];
+                }
+            }
+        }
+    }
+
+    #[DataProvider('kinds')]
+    public function test_offers_ask_for_take_and_replace_fields_that_there_are(Kind $kind): void
+    {
+        $names = array_map(static fn (Field $field): string => $field->name, $kind->fields());
+        self::assertSame($names, array_unique($names));
+        foreach ($kind->offers() as $offer) {
+            self::assertSame([], array_diff([...$offer->asks, ...array_filter([$offer->takes, $offer->replaces])], $names));
+            $outer = array_map(static fn (string $name): string => explode('.', $name)[0], $names);
+            self::assertSame([], array_diff(array_keys($offer->preset), $outer));
+        }
+        self::assertSame([], array_diff($kind->usesUp(), $names));
+        self::assertSame([], array_diff($kind->presentation(), $names));
+    }
+
+    #[DataProvider('groundOffers')]
+    public function test_what_is_offered_for_the_ground_can_be_laid_as_it_is_on_any_sheet(Kind $kind, Offer $offer): void
+    {
+        foreach ([[800, 800, 'px'], [210, 297, 'mm'], [1600, 900, 'px'], [32, 32, 'px'], [0.5, 3, 'in']] as [$width, $height, $unit]) {
+            $plan = [...Sample::plan([]), 'sheet' => ['width' => $width, 'height' => $height, 'unit' => $unit]];
+            $edit = PlanEdit::apply($plan, [['op' => 'add', 'step' => ['kind' => $kind->name(), ...$offer->preset]]], Kinds::all());
+            $scene = Sample::scene($edit->plan());
+            self::assertSame([], $scene->findings, "$width × $height $unit");
+            self::assertGreaterThan(1, $scene->grids()['g1']->cellCount());
+        }
+    }
+
+    #[DataProvider('groundOffers')]
+    public function test_every_required_parameter_of_a_grid_stands_in_its_sentence(Kind $kind, Offer $offer): void
+    {
+        $step = Sample::scene(Sample::plan([['id' => 'g1', 'kind' => $kind->name(), ...$offer->preset]]))->plan->steps['g1'];
+        preg_match_all('/\{([a-z.]+)\}/', $kind->sentence($step), $said);
+        $names = array_map(static fn (Field $field): string => $field->name, $kind->fields());
+        $required = array_map(static fn (Field $field): string => $field->name, array_filter($kind->fields(), static fn (Field $field): bool => $field->required));
+        self::assertSame([], array_diff($said[1], $names));
+        self::assertSame([], array_diff($required, $said[1]));
+    }
+}
