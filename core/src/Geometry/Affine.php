@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Sternbild\Core\Geometry;
 
 /**
- * A similarity of the plane, kept as the matrix (a c e; b d f) in the order of SVG's `matrix(a b c d e f)`.
+ * An affine map of the plane, kept as the matrix (a c e; b d f) in the order of SVG's `matrix(a b c d e f)`.
  *
- * Only turns, mirrors, moves and even scalings can be made here, so that circular arcs stay circular arcs.
+ * Under a similarity (turn, mirror, move, even scaling) circular arcs stay circular arcs; under any other map they become cubics.
  */
 final readonly class Affine
 {
@@ -45,6 +45,17 @@ final readonly class Affine
         return new self(-1.0, 0.0, 0.0, 1.0, 2 * $on->x, 0.0);
     }
 
+    /** Lengths along x times $acrossX and along y times $acrossY, seen from $about. */
+    public static function scaling(float $acrossX, float $acrossY, Vec $about): self
+    {
+        return new self($acrossX, 0.0, 0.0, $acrossY, $about->x * (1 - $acrossX), $about->y * (1 - $acrossY));
+    }
+
+    public static function move(Vec $by): self
+    {
+        return new self(1.0, 0.0, 0.0, 1.0, $by->x, $by->y);
+    }
+
     /** This map first, then $next. */
     public function then(self $next): self
     {
@@ -72,7 +83,16 @@ final readonly class Affine
         return $this->a * $this->d - $this->b * $this->c < 0.0;
     }
 
-    /** The factor by which lengths grow. */
+    /** Whether it keeps circles circles, up to the rounding of a few doubles. */
+    public function isSimilarity(): bool
+    {
+        $size = max(abs($this->a), abs($this->b), abs($this->c), abs($this->d));
+        $way = $this->isMirrored() ? -1.0 : 1.0;
+
+        return abs($this->a - $way * $this->d) <= Tolerance::ROUNDING * $size && abs($this->b + $way * $this->c) <= Tolerance::ROUNDING * $size;
+    }
+
+    /** The factor by which lengths grow under a similarity. */
     public function scale(): float
     {
         return hypot($this->a, $this->b);

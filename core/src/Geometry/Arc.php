@@ -7,6 +7,11 @@ namespace Sternbild\Core\Geometry;
 /** A circular arc, up to the full circle. */
 final readonly class Arc implements Curve
 {
+    use Splitting;
+
+    /** Cubics stand in for arcs of at most this angle, in radians; they leave the ellipse by 2.4e-5 of its larger radius at most. */
+    private const WIDEST_AS_CUBIC = M_PI / 3;
+
     /**
      * @param  Vec  $start  and $end lie on the circle; they are kept beside it so that neighbouring segments share them to the last bit
      * @param  float  $sweep  radians, positive clockwise on the screen, within (−2π, 2π) or ±2π for the full circle
@@ -36,6 +41,30 @@ final readonly class Arc implements Curve
         }
 
         return new self($start, $end, $center, $radius, $sweep);
+    }
+
+    public static function fullCircle(Circle $circle): self
+    {
+        $start = new Vec($circle->center->x + $circle->radius, $circle->center->y);
+
+        return new self($start, $start, $circle->center, $circle->radius, 2 * M_PI);
+    }
+
+    /**
+     * From $start through $on to $end.
+     *
+     * @throws Degenerate for three points in a line
+     */
+    public static function through(Vec $start, Vec $on, Vec $end): self
+    {
+        $circle = Circle::through($start, $on, $end);
+
+        return self::around($circle->center, $circle->radius, $start, $end, $on->minus($start)->cross($end->minus($on)) > 0.0);
+    }
+
+    public function circle(): Circle
+    {
+        return new Circle($this->center, $this->radius);
     }
 
     public function start(): Vec
@@ -69,12 +98,50 @@ final readonly class Arc implements Curve
         return abs($this->sweep) === 2 * M_PI;
     }
 
-    /** @param  float  $t from 0 at the start to 1 at the end */
     public function pointAt(float $t): Vec
     {
+        if ($t === 0.0) {
+            return $this->start;
+        }
+        if ($t === 1.0) {
+            return $this->end;
+        }
         $angle = $this->startAngle() + $t * $this->sweep;
 
         return new Vec($this->center->x + $this->radius * cos($angle), $this->center->y + $this->radius * sin($angle));
+    }
+
+    public function tangentAt(float $t): Vec
+    {
+        $outwards = $this->pointAt($t)->minus($this->center)->unit()->quarterTurned();
+
+        return $this->sweep > 0.0 ? $outwards : $outwards->times(-1.0);
+    }
+
+    public function part(float $from, float $to): self
+    {
+        return new self($this->pointAt($from), $this->pointAt($to), $this->center, $this->radius, $this->sweep * ($to - $from));
+    }
+
+    public function nearest(Vec $place): float
+    {
+        $t = $this->parameterTowards($place);
+
+        return match (true) {
+            $t <= 1.0 => $t,
+            $this->end->distanceTo($place) < $this->start->distanceTo($place) => 1.0,
+            default => 0.0,
+        };
+    }
+
+    /** The parameter at which the circle passes in the direction of $place; above 1 where that is beyond the arc. */
+    public function parameterTowards(Vec $place): float
+    {
+        $turn = atan2($place->y - $this->center->y, $place->x - $this->center->x) - $this->startAngle();
+        $turn = $this->sweep > 0.0 ? $turn : -$turn;
+        $turn -= 2 * M_PI * floor($turn / (2 * M_PI));
+
+        return $turn / abs($this->sweep);
     }
 
     public function length(): float
@@ -107,15 +174,39 @@ final readonly class Arc implements Curve
         return new self($this->end, $this->start, $this->center, $this->radius, -$this->sweep);
     }
 
-    public function mapped(Affine $map): self
+    public function mapped(Affine $map): array
     {
-        return new self(
+        if (! $map->isSimilarity()) {
+            return array_merge(...array_map(static fn (Cubic $cubic): array => $cubic->mapped($map), $this->asCubics()));
+        }
+
+        return [new self(
             $map->apply($this->start),
             $map->apply($this->end),
             $map->apply($this->center),
             $this->radius * $map->scale(),
             $map->isMirrored() ? -$this->sweep : $this->sweep,
-        );
+        )];
+    }
+
+    /** @return non-empty-list<Cubic> within 2.4e-5 of the radius; handles of 4/3·tan(θ/4) (handbook formula) */
+    public function asCubics(): array
+    {
+        $count = max(1, (int) ceil(abs($this->sweep) / self::WIDEST_AS_CUBIC - Tolerance::ROUNDING));
+        $handle = 4 / 3 * tan($this->sweep / $count / 4);
+        $cubics = [];
+        for ($piece = 0; $piece < $count; $piece++) {
+            $from = $this->pointAt($piece / $count);
+            $to = $this->pointAt($piece + 1 === $count ? 1.0 : ($piece + 1) / $count);
+            $cubics[] = new Cubic(
+                $from,
+                $from->plus($from->minus($this->center)->quarterTurned()->times($handle)),
+                $to->minus($to->minus($this->center)->quarterTurned()->times($handle)),
+                $to,
+            );
+        }
+
+        return $cubics;
     }
 
     public function areaSeenFrom(Vec $apex): float
@@ -138,7 +229,8 @@ final readonly class Arc implements Curve
         return $triangle->plus($centroid->minus($apex)->times($this->radius ** 2 * $excess / 2));
     }
 
-    private function startAngle(): float
+    /** Radians, clockwise on the screen, 0 to the right. */
+    public function startAngle(): float
     {
         return atan2($this->start->y - $this->center->y, $this->start->x - $this->center->x);
     }

@@ -21,6 +21,31 @@ final readonly class Bounds
         );
     }
 
+    public static function around(Vec ...$places): self
+    {
+        $x = array_map(static fn (Vec $place): float => $place->x, $places);
+        $y = array_map(static fn (Vec $place): float => $place->y, $places);
+
+        return $places === [] ? new self(0.0, 0.0, 0.0, 0.0) : new self(min($x), min($y), max($x), max($y));
+    }
+
+    public function meets(self $other, float $within): bool
+    {
+        return $this->left <= $other->right + $within && $other->left <= $this->right + $within
+            && $this->top <= $other->bottom + $within && $other->top <= $this->bottom + $within;
+    }
+
+    public function grownBy(float $distance): self
+    {
+        return new self($this->left - $distance, $this->top - $distance, $this->right + $distance, $this->bottom + $distance);
+    }
+
+    /** The longer side. */
+    public function size(): float
+    {
+        return max($this->right - $this->left, $this->bottom - $this->top);
+    }
+
     public function center(): Vec
     {
         return new Vec(($this->left + $this->right) / 2, ($this->top + $this->bottom) / 2);

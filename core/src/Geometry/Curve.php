@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Geometry;
 
-/** One segment of an outline, with a direction. */
+/** A line, a circular arc or a cubic, with a direction and a parameter from 0 at the start to 1 at the end. */
 interface Curve
 {
     public function start(): Vec;
@@ -19,7 +19,27 @@ interface Curve
     /** The same points, run the other way. */
     public function reversed(): self;
 
-    public function mapped(Affine $map): self;
+    /** @param  float  $t  from 0 at the start to 1 at the end */
+    public function pointAt(float $t): Vec;
+
+    /** @return Vec the unit vector along the run at $t */
+    public function tangentAt(float $t): Vec;
+
+    /** The piece between two parameters, $from below $to. Its ends are those that pointAt gives, to the last bit. */
+    public function part(float $from, float $to): self;
+
+    /**
+     * Both sides of a parameter.
+     *
+     * @return array{self, self}
+     */
+    public function split(float $t): array;
+
+    /** @return float the parameter of the point nearest to $place; the lowest one where several are */
+    public function nearest(Vec $place): float;
+
+    /** @return non-empty-list<self> several where the map makes cubics of an arc */
+    public function mapped(Affine $map): array;
 
     /**
      * The signed area between this segment and the two straight lines from its ends to $apex, exact.

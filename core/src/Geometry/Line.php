@@ -7,6 +7,8 @@ namespace Sternbild\Core\Geometry;
 /** A straight segment. */
 final readonly class Line implements Curve
 {
+    use Splitting;
+
     public function __construct(private Vec $start, private Vec $end)
     {
     }
@@ -41,9 +43,36 @@ final readonly class Line implements Curve
         return new self($this->end, $this->start);
     }
 
-    public function mapped(Affine $map): self
+    public function pointAt(float $t): Vec
     {
-        return new self($map->apply($this->start), $map->apply($this->end));
+        return match ($t) {
+            0.0 => $this->start,
+            1.0 => $this->end,
+            default => $this->start->towards($this->end, $t),
+        };
+    }
+
+    public function tangentAt(float $t): Vec
+    {
+        return $this->end->minus($this->start)->unit();
+    }
+
+    public function part(float $from, float $to): self
+    {
+        return new self($this->pointAt($from), $this->pointAt($to));
+    }
+
+    public function nearest(Vec $place): float
+    {
+        $run = $this->end->minus($this->start);
+        $squared = $run->dot($run);
+
+        return $squared > 0.0 ? min(1.0, max(0.0, $place->minus($this->start)->dot($run) / $squared)) : 0.0;
+    }
+
+    public function mapped(Affine $map): array
+    {
+        return [new self($map->apply($this->start), $map->apply($this->end))];
     }
 
     public function areaSeenFrom(Vec $apex): float

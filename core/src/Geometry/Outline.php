@@ -72,7 +72,10 @@ final readonly class Outline
     /** The image under $map; a mirror also reverses the run, so that a piece stays a piece and a hole a hole. */
     public function mapped(Affine $map): self
     {
-        $curves = array_map(static fn (Curve $curve): Curve => $curve->mapped($map), $this->curves);
+        $curves = [];
+        foreach ($this->curves as $curve) {
+            array_push($curves, ...$curve->mapped($map));
+        }
 
         return new self($map->isMirrored() ? self::runBackwards($curves) : $curves);
     }

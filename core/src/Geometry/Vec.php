@@ -57,6 +57,37 @@ final readonly class Vec
         return hypot($this->x, $this->y);
     }
 
+    /** @return self of length 1 in the same direction; zero stays zero */
+    public function unit(): self
+    {
+        $length = $this->length();
+
+        return $length > 0.0 ? new self($this->x / $length, $this->y / $length) : $this;
+    }
+
+    /** A quarter turn clockwise on the screen. */
+    public function quarterTurned(): self
+    {
+        return new self(-$this->y, $this->x);
+    }
+
+    /** Radians, clockwise on the screen, 0 to the right. */
+    public function angle(): float
+    {
+        return atan2($this->y, $this->x);
+    }
+
+    /** The place at the share $t of the way to $other. */
+    public function towards(self $other, float $t): self
+    {
+        return new self($this->x + ($other->x - $this->x) * $t, $this->y + ($other->y - $this->y) * $t);
+    }
+
+    public function isFinite(): bool
+    {
+        return is_finite($this->x) && is_finite($this->y);
+    }
+
     public function distanceTo(self $other): float
     {
         return hypot($this->x - $other->x, $this->y - $other->y);

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Grid;
 
+use Sternbild\Core\Geometry\Cubic;
+
 /**
- * The points, edges and cells of a grid, numbered from 0, in plain arrays.
+ * The points, edges and cells of a grid or an overlay, numbered from 0, in plain arrays.
  *
  * Every edge lies on a carrier, the whole line or circle that it is a piece of. Two edges that meet on one carrier can be run together
  * without measuring anything. Arrays of numbers instead of objects made the join of 4,285 cells about five times faster.
@@ -19,7 +21,10 @@ final readonly class Mesh
      * @param  list<int>  $to  the point where it ends
      * @param  list<int>  $carrier  the line or circle that it lies on; edges of one carrier that follow one another stand side by side in the list
      * @param  array<int, array{float, float, float}>  $circles  centre and radius of the carriers that are circles; all others are straight
-     * @param  list<list<int>>  $cells  the outline of every cell, clockwise on the screen: edge number + 1, negative where it is run backwards
+     * @param  list<list<int>>  $cells  the outline of every cell, clockwise on the screen: edge number + 1, negative where it is run backwards;
+     *                                  outlines of holes in it follow
+     * @param  array<int, Cubic>  $cubics  the curves of the edges that are neither straight nor circular; each has a carrier of its own
+     * @param  array<int, int>|null  $after  where it is known: the signed edge that follows each along the cell to its right
      */
     public function __construct(
         public array $x,
@@ -29,6 +34,8 @@ final readonly class Mesh
         public array $carrier,
         public array $circles,
         public array $cells,
+        public array $cubics = [],
+        public ?array $after = null,
     ) {
     }
 }

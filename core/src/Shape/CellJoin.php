@@ -48,7 +48,7 @@ final class CellJoin
                 && $mesh->carrier[$edge + 1] === $mesh->carrier[$edge]
                 && $mesh->to[$edge] !== $start;
             if (! $goesOn) {
-                $curves[] = self::curve($mesh, $mesh->carrier[$edge], $start, $mesh->to[$edge], true);
+                $curves[] = self::curve($mesh, $mesh->carrier[$edge], $start, $mesh->to[$edge], true, $edge);
                 $start = null;
             }
         }
@@ -163,6 +163,12 @@ final class CellJoin
      */
     private static function tightest(Mesh $mesh, int $incoming, array $choices): int
     {
+        if ($mesh->after !== null) {
+            // Around the point, counter-clockwise, to the first that is left.
+            for ($edge = $mesh->after[$incoming]; ! in_array($edge, $choices, true); $edge = $mesh->after[-$edge]);
+
+            return $edge;
+        }
         $back = self::heading($mesh, -$incoming);
         $best = $choices[0];
         $least = INF;
@@ -199,7 +205,8 @@ final class CellJoin
         $count = count($ring);
         $carriers = [];
         foreach ($ring as $edge) {
-            $carriers[] = $mesh->carrier[abs($edge) - 1];
+            // Pieces of a cubic stay by themselves.
+            $carriers[] = isset($mesh->cubics[abs($edge) - 1]) ? -abs($edge) : $mesh->carrier[abs($edge) - 1];
         }
         // Begin where the carrier changes, so that no curve is cut by the beginning.
         $begin = 0;
@@ -214,7 +221,7 @@ final class CellJoin
             $edge = $ring[$at];
             $point = $edge > 0 ? $mesh->to[$edge - 1] : $mesh->from[-$edge - 1];
             if ($step === $count - 1 || $carriers[($at + 1) % $count] !== $carriers[$at]) {
-                $curves[] = self::curve($mesh, $carriers[$at], $start, $point, $edge > 0);
+                $curves[] = self::curve($mesh, $carriers[$at], $start, $point, $edge > 0, abs($edge) - 1);
                 $start = $point;
             }
         }
@@ -228,8 +235,12 @@ final class CellJoin
         return $edge > 0 ? $mesh->from[$edge - 1] : $mesh->to[-$edge - 1];
     }
 
-    private static function curve(Mesh $mesh, int $carrier, int $from, int $to, bool $clockwise): Curve
+    /** @param  int  $edge the last one of those that the curve runs along */
+    private static function curve(Mesh $mesh, int $carrier, int $from, int $to, bool $clockwise, int $edge): Curve
     {
+        if (isset($mesh->cubics[$edge])) {
+            return $clockwise ? $mesh->cubics[$edge] : $mesh->cubics[$edge]->reversed();
+        }
         $start = new Vec($mesh->x[$from], $mesh->y[$from]);
         $end = $from === $to ? $start : new Vec($mesh->x[$to], $mesh->y[$to]);
         $circle = $mesh->circles[$carrier] ?? null;

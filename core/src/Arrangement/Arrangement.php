@@ -1,0 +1,274 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Arrangement;
+
+use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Cubic;
+use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Intersections;
+use Sternbild\Core\Geometry\Line;
+use Sternbild\Core\Geometry\Outline;
+use Sternbild\Core\Geometry\Tolerance;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\Mesh;
+use Sternbild\Core\Shape\CellJoin;
+
+/**
+ * Curves laid over one another, and the plane as they cut it: vertices, edges and bounded faces.
+ *
+ * The same curves give the same numbers in the same order, however they are given. Faces are numbered by the least of their half-edges.
+ */
+final class Arrangement
+{
+    /** Bounded faces. */
+    public const MOST_FACES = 250_000;
+
+    /** @var list<int> cycle that bounds a face from outside, by face */
+    private array $outer = [];
+
+    /** @var array<int, int> face by cycle; cycles that bound nothing but the outside are not there */
+    private array $faceOf = [];
+
+    /** @var array<int, list<int>> cycles that bound a face from inside, by face */
+    private array $holes = [];
+
+    private ?Locator $locator = null;
+
+    private ?Mesh $mesh = null;
+
+    private function __construct(private readonly Runs $runs, private readonly Edges $edges, private readonly Cycles $cycles)
+    {
+        foreach ($cycles->first as $cycle => $unused) {
+            if (! $cycles->outside[$cycle]) {
+                $this->faceOf[$cycle] = count($this->outer);
+                $this->outer[] = $cycle;
+            }
+        }
+        if ($cycles->components > 1) {
+            $this->nest();
+        }
+    }
+
+    /**
+     * @param  list<Curve>  $curves
+     *
+     * @throws TooMany
+     */
+    public static function of(array $curves, Tolerance $tolerance): self
+    {
+        $extent = new Bounds(0.0, 0.0, 0.0, 0.0);
+        $furthest = 0.0;
+        foreach ($curves as $number => $curve) {
+            $bounds = $curve->bounds();
+            $extent = $number === 0 ? $bounds : $extent->with($bounds);
+            $furthest = max($furthest, abs($bounds->left), abs($bounds->top), abs($bounds->right), abs($bounds->bottom));
+        }
+        if (! is_finite($furthest)) {
+            throw new TooMany('a curve reaches beyond all numbers');
+        }
+        $runs = Runs::of($curves, $tolerance->reaching($furthest)->distance, $extent);
+        $edges = Edges::of($runs, Crossings::of($runs));
+        // By Euler's relation; counted before the work on faces begins.
+        $faces = count($edges->from) - count($edges->x) + 1;
+        if ($faces > self::MOST_FACES) {
+            throw new TooMany('the curves would cut the sheet into '.number_format($faces).' cells; at most '.number_format(self::MOST_FACES).' are possible');
+        }
+
+        return new self($runs, $edges, Cycles::of($edges, $runs));
+    }
+
+    /** Bounded faces. */
+    public function faceCount(): int
+    {
+        return count($this->outer);
+    }
+
+    /** Where curves meet or end. */
+    public function pointCount(): int
+    {
+        return count($this->edges->x) - $this->edges->loops;
+    }
+
+    public function edgeCount(): int
+    {
+        return count($this->edges->from);
+    }
+
+    /** V − E + F, with the outside counted as a face and a vertex on every circle that meets nothing; 1 + C by Euler's relation. */
+    public function eulerCharacteristic(): int
+    {
+        return count($this->edges->x) - count($this->edges->from) + count($this->outer) + 1;
+    }
+
+    /** Parts that do not hang together. */
+    public function componentCount(): int
+    {
+        return $this->cycles->components;
+    }
+
+    /** Sheet units squared, without what lies in its holes. */
+    public function area(int $face): float
+    {
+        $area = $this->cycles->area[$this->outer[$face]];
+        foreach ($this->holes[$face] ?? [] as $cycle) {
+            $area += $this->cycles->area[$cycle];
+        }
+
+        return $area;
+    }
+
+    /** The face that a place lies in; null outside. On an edge it is one of those beside it. */
+    public function faceAt(Vec $place): ?int
+    {
+        $half = $this->locator()->above($place);
+
+        return $half === null ? null : $this->faceRightOf($half);
+    }
+
+    /**
+     * The faces that a path of straight stretches comes through.
+     *
+     * @param  list<Vec>  $path
+     * @return list<int> in the order in which they are first entered
+     */
+    public function facesAlong(array $path): array
+    {
+        $found = [];
+        foreach ($path as $k => $place) {
+            $from = $path[max(0, $k - 1)];
+            // Between two neighbouring crossings with any edge the face is one and the same.
+            $stops = [0.0, 1.0];
+            if ($k > 0 && $from->distanceTo($place) > $this->runs->tolerance) {
+                $stretch = new Line($from, $place);
+                foreach ($this->runs->curves as $curve) {
+                    if ($curve->bounds()->meets($stretch->bounds(), $this->runs->tolerance)) {
+                        foreach (Intersections::within($this->runs->tolerance, $stretch, $curve) as $meeting) {
+                            $stops[] = $meeting->s;
+                        }
+                    }
+                }
+                sort($stops);
+            }
+            for ($stop = 1; $stop < count($stops); $stop++) {
+                $face = $this->faceAt($from->towards($place, ($stops[$stop - 1] + $stops[$stop]) / 2));
+                if ($face !== null) {
+                    $found[$face] = $face;
+                }
+            }
+        }
+
+        return array_values($found);
+    }
+
+    /**
+     * The outlines of some faces together: pieces clockwise on the screen, holes counter-clockwise.
+     *
+     * @param  list<int>  $faces
+     * @return list<Outline>
+     */
+    public function boundary(array $faces): array
+    {
+        return CellJoin::of($this->mesh(), $faces);
+    }
+
+    /** The same in the form that grids have; its cells are the bounded faces. */
+    public function mesh(): Mesh
+    {
+        return $this->mesh ??= $this->buildMesh();
+    }
+
+    private function faceRightOf(int $half): ?int
+    {
+        return $this->faceOf[$this->cycles->of[$half]] ?? null;
+    }
+
+    private function locator(): Locator
+    {
+        return $this->locator ??= new Locator($this->edges, $this->runs);
+    }
+
+    /** Gives every cycle around a component to the face in which that component lies. */
+    private function nest(): void
+    {
+        $edgesOf = [];
+        $topmost = [];
+        foreach ($this->edges->from as $edge => $from) {
+            $component = $this->cycles->component[$this->cycles->of[2 * $edge]];
+            $edgesOf[$component][$edge] = true;
+            $topmost[$component] ??= $from;
+            foreach ([$from, $this->edges->to[$edge]] as $vertex) {
+                if ($this->edges->y[$vertex] < $this->edges->y[$topmost[$component]]) {
+                    $topmost[$component] = $vertex;
+                }
+            }
+        }
+        $around = [];
+        foreach ($this->cycles->outside as $cycle => $outside) {
+            if ($outside) {
+                $around[$this->cycles->component[$cycle]] = $cycle;
+            }
+        }
+        $above = [];
+        foreach ($around as $component => $cycle) {
+            $vertex = $topmost[$component];
+            $above[$component] = $this->locator()->above(new Vec($this->edges->x[$vertex], $this->edges->y[$vertex]), $edgesOf[$component]);
+        }
+        foreach ($around as $component => $cycle) {
+            $face = null;
+            for ($half = $above[$component]; $half !== null; $half = $above[$this->cycles->component[$this->cycles->of[$half]]]) {
+                $face = $this->faceOf[$this->cycles->of[$half]] ?? null;
+                if ($face !== null) {
+                    break;
+                }
+            }
+            if ($face !== null) {
+                $this->holes[$face][] = $cycle;
+            }
+        }
+        foreach ($this->holes as $face => $cycles) {
+            foreach ($cycles as $cycle) {
+                $this->faceOf[$cycle] = $face;
+            }
+        }
+    }
+
+    private function buildMesh(): Mesh
+    {
+        [$next, $first] = [$this->cycles->next, $this->cycles->first];
+        $cells = [];
+        foreach ($this->outer as $face => $outer) {
+            $cell = [];
+            foreach ([$outer, ...$this->holes[$face] ?? []] as $cycle) {
+                $half = $start = $first[$cycle];
+                do {
+                    $cell[] = ($half & 1) === 0 ? ($half >> 1) + 1 : -($half >> 1) - 1;
+                    $half = $next[$half];
+                } while ($half !== $start);
+            }
+            $cells[] = $cell;
+        }
+        $carriers = $circles = $cubics = [];
+        foreach ($this->edges->run as $edge => $run) {
+            $carriers[] = $this->runs->carriers[$run];
+            $curve = $this->runs->curves[$run];
+            if ($curve instanceof Arc) {
+                $circles[$this->runs->carriers[$run]] ??= [$curve->center()->x, $curve->center()->y, $curve->radius()];
+            } elseif ($curve instanceof Cubic) {
+                $piece = EdgeCurve::of($this->edges, $this->runs, $edge);
+                if ($piece instanceof Cubic) {
+                    $cubics[$edge] = $piece;
+                }
+            }
+        }
+        $signed = static fn (int $half): int => ($half & 1) === 0 ? ($half >> 1) + 1 : -($half >> 1) - 1;
+        $after = [];
+        foreach ($next as $half => $following) {
+            $after[$signed($half)] = $signed($following);
+        }
+
+        return new Mesh($this->edges->x, $this->edges->y, $this->edges->from, $this->edges->to, $carriers, $circles, $cells, $cubics, $after);
+    }
+}

@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Arrangement;
+
+use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Exact;
+use Sternbild\Core\Geometry\Intersections;
+use Sternbild\Core\Geometry\Line;
+use Sternbild\Core\Geometry\Vec;
+
+/** All places where runs end or meet, and where along its run each lies. */
+final class Crossings
+{
+    /** Meetings of two runs. 300 lines through one point have 44,850; a lattice of 200,000 cells has as many as cells. */
+    private const MOST = 1_500_000;
+
+    /** Lines whose cross product is below this share of their lengths lose so many digits that the crossing is computed exactly. */
+    private const FLAT = 2e-2;
+
+    /** @var list<float> */
+    public array $x = [];
+
+    /** @var list<float> */
+    public array $y = [];
+
+    /** @var list<array<int, float>> for every run the parameters of the places on it, by their numbers */
+    public array $on = [];
+
+    private readonly float $tolerance;
+
+    /** @var list<bool> */
+    private array $straight = [];
+
+    /** @var list<float> */
+    private array $startX = [];
+
+    /** @var list<float> */
+    private array $startY = [];
+
+    /** @var list<float> the way from start to end, for lines */
+    private array $wayX = [];
+
+    /** @var list<float> */
+    private array $wayY = [];
+
+    /** @var list<float> */
+    private array $length = [];
+
+    /** @var list<array{int, int}> numbers of the places at the ends of a run */
+    private array $ends = [];
+
+    private function __construct(private readonly Runs $runs)
+    {
+        $this->tolerance = $runs->tolerance;
+    }
+
+    /** @throws TooMany */
+    public static function of(Runs $runs): self
+    {
+        $crossings = new self($runs);
+        $crossings->takeEnds();
+        $crossings->findMeetings();
+
+        return $crossings;
+    }
+
+    private function takeEnds(): void
+    {
+        foreach ($this->runs->curves as $run => $curve) {
+            $start = $curve->start();
+            $end = $curve->end();
+            $this->straight[] = $curve instanceof Line;
+            $this->startX[] = $start->x;
+            $this->startY[] = $start->y;
+            $this->wayX[] = $end->x - $start->x;
+            $this->wayY[] = $end->y - $start->y;
+            $this->length[] = $start->distanceTo($end);
+            $this->on[] = [];
+            $this->ends[] = $curve instanceof Arc && $curve->isFullCircle() ? [-1, -1] : [$this->put($run, $start, 0.0), $this->put($run, $end, 1.0)];
+            foreach ($this->runs->stops[$run] as $stop) {
+                $t = $curve->nearest($stop);
+                if ($curve->pointAt($t)->distanceTo($stop) <= 2 * $this->tolerance) {
+                    $this->put($run, $stop, $t);
+                }
+            }
+        }
+    }
+
+    private function put(int $run, Vec $place, float $t): int
+    {
+        $number = count($this->x);
+        $this->x[] = $place->x;
+        $this->y[] = $place->y;
+        $this->on[$run][$number] = $t;
+
+        return $number;
+    }
+
+    /** @throws TooMany */
+    private function findMeetings(): void
+    {
+        $carriers = $this->runs->carriers;
+        foreach (Neighbours::of($this->runs->curves, $this->tolerance) as [$run, $others]) {
+            if ($this->straight[$run]) {
+                $lines = [];
+                foreach ($others as $other) {
+                    if ($carriers[$other] === $carriers[$run]) {
+                        continue;
+                    }
+                    if ($this->straight[$other]) {
+                        $lines[] = $other;
+                    } else {
+                        $this->meet($run, $other);
+                    }
+                }
+                $this->crossLines($run, $lines);
+            } else {
+                foreach ($others as $other) {
+                    if ($carriers[$other] !== $carriers[$run] || $this->isCubic($run)) {
+                        $this->meet($run, $other);
+                    }
+                }
+            }
+            if (count($this->x) > self::MOST) {
+                throw new TooMany('the curves cross one another at more than '.number_format(self::MOST).' places');
+            }
+        }
+    }
+
+    private function isCubic(int $run): bool
+    {
+        return ! $this->straight[$run] && ! $this->runs->curves[$run] instanceof Arc;
+    }
+
+    /**
+     * One line with many others. Written out on plain numbers: with an object for each meeting the diagonals of a regular 30-gon took three
+     * times as long.
+     *
+     * @param  list<int>  $others
+     */
+    private function crossLines(int $run, array $others): void
+    {
+        [$startX, $startY, $wayX, $wayY, $length, $tolerance] = [$this->startX, $this->startY, $this->wayX, $this->wayY, $this->length, $this->tolerance];
+        [$ax, $ay, $dx, $dy] = [$startX[$run], $startY[$run], $wayX[$run], $wayY[$run]];
+        $reach = $tolerance * $length[$run];
+        $flat = self::FLAT * $length[$run];
+        $number = count($this->x);
+        foreach ($others as $other) {
+            $ex = $wayX[$other];
+            $ey = $wayY[$other];
+            $rx = $startX[$other] - $ax;
+            $ry = $startY[$other] - $ay;
+            $turn = $dx * $ey - $dy * $ex;
+            if ($turn < 0.0) {
+                $turn = -$turn;
+                // The distances of this line's start and end to the other line, times its length; then the other way round.
+                $from = $ry * $ex - $rx * $ey;
+                $side = $ry * $dx - $rx * $dy;
+            } else {
+                $from = $rx * $ey - $ry * $ex;
+                $side = $rx * $dy - $ry * $dx;
+            }
+            $otherReach = $tolerance * $length[$other];
+            if ($from < -$otherReach || $from > $turn + $otherReach || $side < -$reach || $side > $turn + $reach) {
+                continue;
+            }
+            if ($turn < $flat * $length[$other]) {
+                $this->meet($run, $other);
+                $number = count($this->x);
+
+                continue;
+            }
+            $s = $from / $turn;
+            $t = $side / $turn;
+            // An end that lies on the other line is the better place.
+            if ($from <= $otherReach) {
+                $this->on[$other][$this->ends[$run][0]] = $t;
+            } elseif ($from >= $turn - $otherReach) {
+                $this->on[$other][$this->ends[$run][1]] = $t;
+            } elseif ($side <= $reach) {
+                $this->on[$run][$this->ends[$other][0]] = $s;
+            } elseif ($side >= $turn - $reach) {
+                $this->on[$run][$this->ends[$other][1]] = $s;
+            } else {
+                $this->x[] = $ax + $dx * $s;
+                $this->y[] = $ay + $dy * $s;
+                $this->on[$run][$number] = $s;
+                $this->on[$other][$number] = $t;
+                $number++;
+            }
+        }
+    }
+
+    /** Two runs of any kind. */
+    private function meet(int $run, int $other): void
+    {
+        foreach (Intersections::within($this->tolerance, $this->runs->curves[$run], $this->runs->curves[$other]) as $meeting) {
+            $this->on[$other][$this->put($run, $meeting->at, $meeting->s)] = $meeting->t;
+        }
+    }
+}

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Arrangement;
+
+use Sternbild\Core\Geometry\Line;
+
+/** The half-edges linked to closed runs: every face has one outer cycle and one for each thing that lies in it. */
+final readonly class Cycles
+{
+    /**
+     * @param  list<int>  $next  the half-edge after each, with the face to the right on the screen
+     * @param  list<int>  $of  the cycle of each half-edge
+     * @param  list<int>  $first  a half-edge of each cycle
+     * @param  list<float>  $area  signed, positive where the cycle bounds a face from outside
+     * @param  list<int>  $component  of each cycle; what hangs together is one component
+     * @param  list<bool>  $outside  whether the cycle runs around its whole component
+     * @param  int  $components
+     */
+    private function __construct(
+        public array $next,
+        public array $of,
+        public array $first,
+        public array $area,
+        public array $component,
+        public array $outside,
+        public int $components,
+    ) {
+    }
+
+    public static function of(Edges $edges, Runs $runs): self
+    {
+        $next = self::linked($edges, Rotation::of($edges, $runs));
+        $areas = self::edgeAreas($edges, $runs);
+        $of = array_fill(0, count($next), -1);
+        $first = $area = [];
+        foreach ($next as $start => $unused) {
+            if ($of[$start] >= 0) {
+                continue;
+            }
+            $cycle = count($first);
+            $sum = 0.0;
+            $half = $start;
+            do {
+                $of[$half] = $cycle;
+                $sum += ($half & 1) === 0 ? $areas[$half >> 1] : -$areas[$half >> 1];
+                $half = $next[$half];
+            } while ($half !== $start);
+            $first[] = $start;
+            $area[] = $sum;
+        }
+        [$component, $components] = self::components($edges, $of, $area);
+        // The cycle around a component encloses all its faces from outside, so that its area is the least of all.
+        $least = [];
+        foreach ($component as $cycle => $number) {
+            if (! isset($least[$number]) || $area[$cycle] < $area[$least[$number]]) {
+                $least[$number] = $cycle;
+            }
+        }
+        $outside = array_fill(0, count($first), false);
+        foreach ($least as $cycle) {
+            $outside[$cycle] = true;
+        }
+
+        return new self($next, $of, $first, $area, $component, $outside, $components);
+    }
+
+    /**
+     * @param  list<int>  $order  half-edges vertex by vertex, clockwise around each
+     * @return list<int>
+     */
+    private static function linked(Edges $edges, array $order): array
+    {
+        // Whoever arrives along the twin of a half-edge goes on along the one that stands counter-clockwise of it.
+        $next = array_fill(0, count($order), 0);
+        [$from, $to] = [$edges->from, $edges->to];
+        $vertex = -1;
+        $first = $last = 0;
+        foreach ($order as $half) {
+            $origin = ($half & 1) === 0 ? $from[$half >> 1] : $to[$half >> 1];
+            if ($origin === $vertex) {
+                $next[$half ^ 1] = $last;
+            } else {
+                if ($vertex >= 0) {
+                    $next[$first ^ 1] = $last;
+                }
+                $vertex = $origin;
+                $first = $half;
+            }
+            $last = $half;
+        }
+        if ($order !== []) {
+            $next[$first ^ 1] = $last;
+        }
+
+        return $next;
+    }
+
+    /** @return list<float> the area between each edge and the centre of the extent */
+    private static function edgeAreas(Edges $edges, Runs $runs): array
+    {
+        $areas = [];
+        $center = $runs->center;
+        foreach ($edges->run as $edge => $run) {
+            $ax = $edges->x[$edges->from[$edge]] - $center->x;
+            $ay = $edges->y[$edges->from[$edge]] - $center->y;
+            $bx = $edges->x[$edges->to[$edge]] - $center->x;
+            $by = $edges->y[$edges->to[$edge]] - $center->y;
+            $area = ($ax * $by - $ay * $bx) / 2;
+            if (! $runs->curves[$run] instanceof Line) {
+                $curve = EdgeCurve::of($edges, $runs, $edge);
+                $area += $curve->areaSeenFrom($curve->start());
+            }
+            $areas[] = $area;
+        }
+
+        return $areas;
+    }
+
+    /**
+     * @param  list<int>  $of
+     * @param  list<float>  $area
+     * @return array{list<int>, int}
+     */
+    private static function components(Edges $edges, array $of, array $area): array
+    {
+        $outer = count(array_filter($area, static fn (float $one): bool => $one <= 0.0));
+        if ($outer <= 1) {
+            return [array_fill(0, count($area), 0), $area === [] ? 0 : 1];
+        }
+        $group = range(0, max(0, count($edges->x) - 1));
+        $find = static function (int $vertex) use (&$group): int {
+            while ($group[$vertex] !== $vertex) {
+                $vertex = $group[$vertex] = $group[$group[$vertex]];
+            }
+
+            return $vertex;
+        };
+        foreach ($edges->from as $edge => $from) {
+            $group[$find($from)] = $find($edges->to[$edge]);
+        }
+        $numbers = [];
+        $component = array_fill(0, count($area), 0);
+        foreach ($of as $half => $cycle) {
+            $root = $find($edges->from[$half >> 1]);
+            $component[$cycle] = $numbers[$root] ??= count($numbers);
+        }
+
+        /** @var list<int> $component */
+        return [$component, count($numbers)];
+    }
+}

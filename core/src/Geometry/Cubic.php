@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Geometry;
+
+/** A cubic Bézier curve. */
+final readonly class Cubic implements Curve
+{
+    use Splitting;
+
+    /** Nodes and weights of Gauss-Legendre quadrature with five points, exact up to degree nine (handbook values). */
+    private const GAUSS = [[0.0, 0.5688888888888889], [0.5384693101056831, 0.47862867049936647], [-0.5384693101056831, 0.47862867049936647], [0.906179845938664, 0.23692688505618908], [-0.906179845938664, 0.23692688505618908]];
+
+    /** The length is good to this share of itself. */
+    private const LENGTH_ERROR = 1e-10;
+
+    public function __construct(private Vec $start, public Vec $leaving, public Vec $arriving, private Vec $end)
+    {
+    }
+
+    public function start(): Vec
+    {
+        return $this->start;
+    }
+
+    public function end(): Vec
+    {
+        return $this->end;
+    }
+
+    public function pointAt(float $t): Vec
+    {
+        if ($t === 0.0) {
+            return $this->start;
+        }
+        if ($t === 1.0) {
+            return $this->end;
+        }
+        $s = 1 - $t;
+        [$a, $b, $c, $d] = [$s * $s * $s, 3 * $s * $s * $t, 3 * $s * $t * $t, $t * $t * $t];
+
+        return new Vec(
+            $a * $this->start->x + $b * $this->leaving->x + $c * $this->arriving->x + $d * $this->end->x,
+            $a * $this->start->y + $b * $this->leaving->y + $c * $this->arriving->y + $d * $this->end->y,
+        );
+    }
+
+    public function tangentAt(float $t): Vec
+    {
+        $velocity = $this->velocity($t);
+        if ($velocity->x !== 0.0 || $velocity->y !== 0.0) {
+            return $velocity->unit();
+        }
+        // A handle of no length: the curve leaves towards the next one.
+        foreach ($t < 0.5 ? [$this->arriving, $this->end] : [$this->leaving, $this->start] as $towards) {
+            $way = $towards->minus($t < 0.5 ? $this->start : $this->end)->times($t < 0.5 ? 1.0 : -1.0);
+            if ($way->x !== 0.0 || $way->y !== 0.0) {
+                return $way->unit();
+            }
+        }
+
+        return Vec::zero();
+    }
+
+    /** The derivative by the parameter. */
+    public function velocity(float $t): Vec
+    {
+        $s = 1 - $t;
+
+        return $this->leaving->minus($this->start)->times(3 * $s * $s)
+            ->plus($this->arriving->minus($this->leaving)->times(6 * $s * $t))
+            ->plus($this->end->minus($this->arriving)->times(3 * $t * $t));
+    }
+
+    public function part(float $from, float $to): self
+    {
+        $start = $this->pointAt($from);
+        $end = $this->pointAt($to);
+        $third = ($to - $from) / 3;
+
+        return new self($start, $start->plus($this->velocity($from)->times($third)), $end->minus($this->velocity($to)->times($third)), $end);
+    }
+
+    public function length(): float
+    {
+        return $this->lengthBetween(0.0, 1.0, $this->quadrature(0.0, 1.0), 0);
+    }
+
+    public function bounds(): Bounds
+    {
+        $bounds = Bounds::around($this->start, $this->end);
+        foreach ([$this->along(1.0, 0.0), $this->along(0.0, 1.0)] as $coordinate) {
+            foreach ($coordinate->derivative()->roots(0.0) as $t) {
+                $bounds = $bounds->with(Bounds::around($this->pointAt($t)));
+            }
+        }
+
+        return $bounds;
+    }
+
+    public function reversed(): self
+    {
+        return new self($this->end, $this->arriving, $this->leaving, $this->start);
+    }
+
+    public function nearest(Vec $place): float
+    {
+        // Where the way to the place stands square to the curve, a polynomial of degree five; or at an end.
+        $x = $this->along(1.0, 0.0)->plusConstant(-$place->x);
+        $y = $this->along(0.0, 1.0)->plusConstant(-$place->y);
+        $best = 0.0;
+        $least = INF;
+        foreach ([0.0, ...$x->times($x->derivative())->plus($y->times($y->derivative()))->roots(0.0), 1.0] as $t) {
+            $distance = $this->pointAt($t)->distanceTo($place);
+            if ($distance < $least) {
+                [$best, $least] = [$t, $distance];
+            }
+        }
+
+        return $best;
+    }
+
+    public function mapped(Affine $map): array
+    {
+        return [new self($map->apply($this->start), $map->apply($this->leaving), $map->apply($this->arriving), $map->apply($this->end))];
+    }
+
+    public function areaSeenFrom(Vec $apex): float
+    {
+        [$a, $b, $c, $d] = array_map(static fn (Vec $place): Vec => $place->minus($apex), [$this->start, $this->leaving, $this->arriving, $this->end]);
+
+        // Half the integral of the cross product of place and velocity, worked out.
+        return (6 * $a->cross($b) + 3 * $a->cross($c) + $a->cross($d) + 3 * $b->cross($c) + 3 * $b->cross($d) + 6 * $c->cross($d)) / 20;
+    }
+
+    public function momentSeenFrom(Vec $apex): Vec
+    {
+        // A third of the integral of place × (place × velocity), a polynomial of degree eight.
+        $moment = Vec::zero();
+        foreach (self::GAUSS as [$node, $weight]) {
+            $t = (1 + $node) / 2;
+            $place = $this->pointAt($t)->minus($apex);
+            $moment = $moment->plus($place->times($weight / 6 * $place->cross($this->velocity($t))));
+        }
+
+        return $moment;
+    }
+
+    /** The coordinate in the direction (x, y). */
+    public function along(float $x, float $y): Bernstein
+    {
+        return new Bernstein(array_map(
+            static fn (Vec $place): float => $x * $place->x + $y * $place->y,
+            [$this->start, $this->leaving, $this->arriving, $this->end],
+        ));
+    }
+
+    /** The box of the control points, which holds the curve. */
+    public function hull(): Bounds
+    {
+        return Bounds::around($this->start, $this->leaving, $this->arriving, $this->end);
+    }
+
+    private function quadrature(float $from, float $to): float
+    {
+        $sum = 0.0;
+        foreach (self::GAUSS as [$node, $weight]) {
+            $sum += $weight * $this->velocity(($from + $to) / 2 + ($to - $from) / 2 * $node)->length();
+        }
+
+        return $sum * ($to - $from) / 2;
+    }
+
+    private function lengthBetween(float $from, float $to, float $whole, int $depth): float
+    {
+        $middle = ($from + $to) / 2;
+        $left = $this->quadrature($from, $middle);
+        $right = $this->quadrature($middle, $to);
+        if ($depth > 24 || abs($left + $right - $whole) <= self::LENGTH_ERROR * $whole) {
+            return $left + $right;
+        }
+
+        return $this->lengthBetween($from, $middle, $left, $depth + 1) + $this->lengthBetween($middle, $to, $right, $depth + 1);
+    }
+}

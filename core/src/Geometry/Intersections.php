@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Geometry;
+
+/**
+ * Where two curves meet: crossings, touching points, and the ends of what they have in common.
+ *
+ * Lines and circles in closed form; a cubic with either by the roots of a polynomial; two cubics by dividing both until they are as good as
+ * straight. Everything within the tolerance counts as meeting: an end that lies within it beside the other curve lies on it.
+ */
+final readonly class Intersections
+{
+    /** Below this share of a radius a difference of lengths has lost too many digits and is computed exactly. */
+    private const CANCELLING = 1e-3;
+
+    private function __construct(private float $tolerance)
+    {
+    }
+
+    /** @return list<Meeting> in order along $one */
+    public static function of(Curve $one, Curve $other, Tolerance $tolerance): array
+    {
+        if (! $one->bounds()->meets($other->bounds(), $tolerance->distance)) {
+            return [];
+        }
+
+        return (new self($tolerance->distance))->between($one, $other);
+    }
+
+    /**
+     * The same, without looking at the bounds first.
+     *
+     * @return list<Meeting> in order along $one
+     */
+    public static function within(float $tolerance, Curve $one, Curve $other): array
+    {
+        return (new self($tolerance))->between($one, $other);
+    }
+
+    /** @return list<Meeting> */
+    private function between(Curve $one, Curve $other): array
+    {
+        $found = $this->endsOn($one, $other);
+        foreach ($this->candidates($one, $other) as $place) {
+            $s = $this->parameter($one, $place);
+            $t = $this->parameter($other, $place);
+            if ($s !== null && $t !== null) {
+                $found[] = [$place, $s, $t];
+            }
+        }
+        usort($found, static fn (array $a, array $b): int => [$a[1], $a[2]] <=> [$b[1], $b[2]]);
+        $meetings = [];
+        foreach ($found as [$place, $s, $t]) {
+            foreach ($meetings as $known) {
+                if ($known->at->distanceTo($place) <= $this->tolerance) {
+                    continue 2;
+                }
+            }
+            $turn = $one->tangentAt($s)->cross($other->tangentAt($t));
+            $meetings[] = new Meeting($place, $s, $t, abs($turn) < Tolerance::SAME_HEADING);
+        }
+
+        return $meetings;
+    }
+
+    /**
+     * Ends of either curve that lie on the other.
+     *
+     * @return list<array{Vec, float, float}>
+     */
+    private function endsOn(Curve $one, Curve $other): array
+    {
+        $found = [];
+        foreach ([0.0, 1.0] as $end) {
+            if (! self::isClosed($one)) {
+                $place = $one->pointAt($end);
+                $t = $other->nearest($place);
+                if ($other->pointAt($t)->distanceTo($place) <= $this->tolerance) {
+                    $found[] = [$place, $end, $t];
+                }
+            }
+            if (! self::isClosed($other)) {
+                $place = $other->pointAt($end);
+                $s = $one->nearest($place);
+                if ($one->pointAt($s)->distanceTo($place) <= $this->tolerance) {
+                    $found[] = [$place, $s, $end];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<Vec> where the lines and circles that carry the two meet, and all meetings of cubics */
+    private function candidates(Curve $one, Curve $other): array
+    {
+        return match (true) {
+            $one instanceof Line && $other instanceof Line => $this->ofLines($one, $other),
+            $one instanceof Line && $other instanceof Arc => $this->ofLineAndCircle($one, $other->circle()),
+            $one instanceof Arc && $other instanceof Line => $this->ofLineAndCircle($other, $one->circle()),
+            $one instanceof Arc && $other instanceof Arc => $this->ofCircles($one->circle(), $other->circle()),
+            $one instanceof Cubic && $other instanceof Cubic => $this->ofCubics($one, $other),
+            $one instanceof Cubic => $this->ofCubicAnd($one, $other),
+            $other instanceof Cubic => $this->ofCubicAnd($other, $one),
+            default => throw new \LogicException('There are lines, arcs and cubics.'),
+        };
+    }
+
+    /** @return list<Vec> */
+    private function ofLines(Line $one, Line $other): array
+    {
+        [$a, $b, $c, $d] = [$one->start(), $one->end(), $other->start(), $other->end()];
+        // Exact signs: an end of one that stands beside the other by less than doubles can tell still has its side.
+        if (Exact::side($a, $b, $c) * Exact::side($a, $b, $d) >= 0.0 || Exact::side($c, $d, $a) * Exact::side($c, $d, $b) >= 0.0) {
+            return [];
+        }
+
+        return [$a->towards($b, Exact::cross($a, $c, $c, $d) / Exact::cross($a, $b, $c, $d))];
+    }
+
+    /** @return list<Vec> with the whole line through $line */
+    private function ofLineAndCircle(Line $line, Circle $circle): array
+    {
+        [$a, $b] = [$line->start(), $line->end()];
+        $length = $a->distanceTo($b);
+        if ($length <= $this->tolerance) {
+            return [];
+        }
+        $along = $b->minus($a)->times(1 / $length);
+        $foot = $a->plus($along->times($circle->center->minus($a)->dot($along)));
+        $distance = abs(Exact::side($a, $b, $circle->center)) / $length;
+        if ($distance > $circle->radius + $this->tolerance) {
+            return [];
+        }
+        if (abs($distance - $circle->radius) <= $this->tolerance) {
+            return [$foot];
+        }
+        $half = $circle->radius - $distance > self::CANCELLING * $circle->radius
+            ? sqrt(($circle->radius - $distance) * ($circle->radius + $distance))
+            : sqrt(max(0.0, Exact::lineCircleGap($a, $b, $circle->center, $circle->radius))) / $length;
+
+        return [$foot->minus($along->times($half)), $foot->plus($along->times($half))];
+    }
+
+    /** @return list<Vec> */
+    private function ofCircles(Circle $one, Circle $other): array
+    {
+        [$r, $s] = [$one->radius, $other->radius];
+        $distance = $one->center->distanceTo($other->center);
+        if ($distance > $r + $s + $this->tolerance || $distance < abs($r - $s) - $this->tolerance || $distance <= $this->tolerance) {
+            return [];
+        }
+        $along = $other->center->minus($one->center)->times(1 / $distance);
+        if (abs($distance - $r - $s) <= $this->tolerance) {
+            return [$one->center->plus($along->times($r + ($distance - $r - $s) / 2))];
+        }
+        if (abs($distance - abs($r - $s)) <= $this->tolerance) {
+            return [$one->center->plus($along->times($r > $s ? ($r + $distance + $s) / 2 : -($r + $s - $distance) / 2))];
+        }
+        $reach = ($distance + ($r - $s) * ($r + $s) / $distance) / 2;
+        $factors = [$r + $s + $distance, $r + $s - $distance, $distance + $r - $s, $distance - $r + $s];
+        $gap = min($factors) > self::CANCELLING * max($factors) ? array_product($factors) : Exact::circleCircleGap($one, $other);
+        $foot = $one->center->plus($along->times($reach));
+        $aside = $along->quarterTurned()->times(sqrt(max(0.0, $gap)) / (2 * $distance));
+
+        return [$foot->minus($aside), $foot->plus($aside)];
+    }
+
+    /** @return list<Vec> */
+    private function ofCubicAnd(Cubic $cubic, Curve $other): array
+    {
+        if ($other instanceof Arc) {
+            $x = $cubic->along(1.0, 0.0)->plusConstant(-$other->center()->x);
+            $y = $cubic->along(0.0, 1.0)->plusConstant(-$other->center()->y);
+            $away = $x->times($x)->plus($y->times($y))->plusConstant(-$other->radius() ** 2);
+            $roots = $away->roots(2 * $other->radius() * $this->tolerance);
+        } else {
+            $normal = $other->tangentAt(0.0)->quarterTurned();
+            $roots = $cubic->along($normal->x, $normal->y)->plusConstant(-$normal->dot($other->start()))->roots($this->tolerance);
+        }
+
+        return array_map($cubic->pointAt(...), $roots);
+    }
+
+    /** @return list<Vec> */
+    private function ofCubics(Cubic $one, Cubic $other): array
+    {
+        return CubicCrossings::of($one, $other, $this->tolerance);
+    }
+
+    /** The parameter of a place that lies on the curve as a line or circle would go on, or null where it lies beyond the ends. */
+    private function parameter(Curve $curve, Vec $place): ?float
+    {
+        if ($curve instanceof Arc) {
+            $t = $curve->parameterTowards($place);
+            if ($t <= 1.0) {
+                return $t;
+            }
+            $slack = $this->tolerance / $curve->length();
+
+            return $t - 1.0 <= $slack ? 1.0 : (2 * M_PI / abs($curve->sweep()) - $t <= $slack ? 0.0 : null);
+        }
+        $t = $curve->nearest($place);
+        // What is near an end but beyond it counts only within the tolerance; on a cubic the place was computed on the curve.
+        return $curve instanceof Cubic || ($t > 0.0 && $t < 1.0) || $curve->pointAt($t)->distanceTo($place) <= $this->tolerance ? $t : null;
+    }
+
+    private static function isClosed(Curve $curve): bool
+    {
+        return $curve instanceof Arc && $curve->isFullCircle();
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Geometry;
+
+/** Two parts of a curve that share the point between them. */
+trait Splitting
+{
+    public function split(float $t): array
+    {
+        return [$this->part(0.0, $t), $this->part($t, 1.0)];
+    }
+}
