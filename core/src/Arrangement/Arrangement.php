@@ -195,14 +195,12 @@ final class Arrangement
     {
         $edgesOf = [];
         $topmost = [];
-        foreach ($this->edges->from as $edge => $from) {
+        foreach ($this->edges->from as $edge => $unused) {
             $component = $this->cycles->component[$this->cycles->of[2 * $edge]];
             $edgesOf[$component][$edge] = true;
-            $topmost[$component] ??= $from;
-            foreach ([$from, $this->edges->to[$edge]] as $vertex) {
-                if ($this->edges->y[$vertex] < $this->edges->y[$topmost[$component]]) {
-                    $topmost[$component] = $vertex;
-                }
+            $top = EdgeCurve::topmost(EdgeCurve::of($this->edges, $this->runs, $edge));
+            if (! isset($topmost[$component]) || $top->y < $topmost[$component]->y) {
+                $topmost[$component] = $top;
             }
         }
         $around = [];
@@ -213,10 +211,10 @@ final class Arrangement
         }
         $above = [];
         foreach ($around as $component => $cycle) {
-            $vertex = $topmost[$component];
-            $above[$component] = $this->locator()->above(new Vec($this->edges->x[$vertex], $this->edges->y[$vertex]), $edgesOf[$component]);
+            $above[$component] = $this->locator()->above($topmost[$component], $edgesOf[$component]);
         }
         foreach ($around as $component => $cycle) {
+            // What lies above the top of a component reaches higher still, so that this comes to an end.
             $face = null;
             for ($half = $above[$component]; $half !== null; $half = $above[$this->cycles->component[$this->cycles->of[$half]]]) {
                 $face = $this->faceOf[$this->cycles->of[$half]] ?? null;

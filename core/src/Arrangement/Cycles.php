@@ -50,7 +50,7 @@ final readonly class Cycles
             $first[] = $start;
             $area[] = $sum;
         }
-        [$component, $components] = self::components($edges, $of, $area);
+        [$component, $components] = self::components($edges, $of, $area, $runs->tolerance * $runs->size);
         // The cycle around a component encloses all its faces from outside, so that its area is the least of all.
         $least = [];
         foreach ($component as $cycle => $number) {
@@ -121,11 +121,13 @@ final readonly class Cycles
     /**
      * @param  list<int>  $of
      * @param  list<float>  $area
+     * @param  float  $least  areas below this may be nothing but rounding
      * @return array{list<int>, int}
      */
-    private static function components(Edges $edges, array $of, array $area): array
+    private static function components(Edges $edges, array $of, array $area, float $least): array
     {
-        $outer = count(array_filter($area, static fn (float $one): bool => $one <= 0.0));
+        // Every component has a cycle around it. Where there can be only one, the rest needs no work.
+        $outer = count(array_filter($area, static fn (float $one): bool => $one <= $least));
         if ($outer <= 1) {
             return [array_fill(0, count($area), 0), $area === [] ? 0 : 1];
         }

@@ -28,4 +28,20 @@ final class EdgeCurve
 
         return $part instanceof Cubic ? new Cubic($start, $part->leaving, $part->arriving, $end) : throw new \LogicException('There are lines, arcs and cubics.');
     }
+
+    /** The point of a curve that stands highest on the screen. */
+    public static function topmost(Curve $curve): Vec
+    {
+        $places = [$curve->start(), $curve->end()];
+        if ($curve instanceof Arc) {
+            $crown = new Vec($curve->center()->x, $curve->center()->y - $curve->radius());
+            if ($curve->parameterTowards($crown) <= 1.0) {
+                $places[] = $crown;
+            }
+        } elseif ($curve instanceof Cubic) {
+            array_push($places, ...array_map($curve->pointAt(...), $curve->along(0.0, 1.0)->derivative()->roots(0.0)));
+        }
+
+        return array_reduce($places, static fn (Vec $top, Vec $place): Vec => $place->y < $top->y ? $place : $top, $places[0]);
+    }
 }

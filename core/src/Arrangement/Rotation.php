@@ -109,7 +109,7 @@ final class Rotation
         $settled = [];
         $equal = [];
         foreach ($around as $half) {
-            if ($equal !== [] && self::turn($this->headings[$equal[count($equal) - 1]], $this->headings[$half]) >= Tolerance::SAME_HEADING) {
+            if ($equal !== [] && abs(self::turn($this->headings[$equal[count($equal) - 1]], $this->headings[$half])) >= Tolerance::SAME_HEADING) {
                 array_push($settled, ...$this->compared($equal));
                 $equal = [];
             }

@@ -29,8 +29,9 @@ final readonly class Runs
      * @param  list<list<Vec>>  $stops  for each run the places inside it where a given curve ended
      * @param  float  $tolerance  what counts as the same place here
      * @param  Vec  $center  of the extent
+     * @param  float  $size  of the extent, its longer side
      */
-    private function __construct(public array $curves, public array $carriers, public array $stops, public float $tolerance, public Vec $center)
+    private function __construct(public array $curves, public array $carriers, public array $stops, public float $tolerance, public Vec $center, public float $size)
     {
     }
 
@@ -49,7 +50,12 @@ final readonly class Runs
             } elseif ($curve instanceof Arc) {
                 $circles[] = $curve->sweep() > 0.0 ? $curve : $curve->reversed();
             } elseif ($curve instanceof Cubic) {
-                $cubics[] = self::key($curve) > self::key($curve->reversed()) ? $curve->reversed() : $curve;
+                $straight = $curve->asLine($tolerance);
+                if ($straight !== null) {
+                    $lines[] = self::rightwards($straight);
+                } else {
+                    array_push($cubics, ...self::withoutLoops($curve));
+                }
             }
         }
         $runs = $carriers = $stops = [];
@@ -75,7 +81,16 @@ final readonly class Runs
             }
         }
 
-        return new self($runs, $carriers, $stops, $tolerance, $extent->center());
+        return new self($runs, $carriers, $stops, $tolerance, $extent->center(), $extent->size());
+    }
+
+    /** @return list<Cubic> cut where it crosses itself */
+    private static function withoutLoops(Cubic $cubic): array
+    {
+        $cubic = self::key($cubic) > self::key($cubic->reversed()) ? $cubic->reversed() : $cubic;
+        $loop = $cubic->selfCrossing();
+
+        return $loop === null ? [$cubic] : [$cubic->part(0.0, $loop[0]), $cubic->part($loop[0], $loop[1]), $cubic->part($loop[1], 1.0)];
     }
 
     private static function rightwards(Line $line): Line

@@ -12,6 +12,9 @@ final readonly class Arc implements Curve
     /** Cubics stand in for arcs of at most this angle, in radians; they leave the ellipse by 2.4e-5 of its larger radius at most. */
     private const WIDEST_AS_CUBIC = M_PI / 3;
 
+    /** Sweeps below this, in radians, are as good as straight for differences. */
+    private const FLAT = 0.2;
+
     /**
      * @param  Vec  $start  and $end lie on the circle; they are kept beside it so that neighbouring segments share them to the last bit
      * @param  float  $sweep  radians, positive clockwise on the screen, within (−2π, 2π) or ±2π for the full circle
@@ -211,13 +214,13 @@ final readonly class Arc implements Curve
 
     public function areaSeenFrom(Vec $apex): float
     {
-        return ($this->center->minus($apex)->cross($this->end->minus($this->start)) + $this->radius ** 2 * $this->sweep) / 2;
+        return $this->start->minus($apex)->cross($this->end->minus($apex)) / 2 + $this->radius ** 2 * $this->excess() / 2;
     }
 
     public function momentSeenFrom(Vec $apex): Vec
     {
         $triangle = (new Line($this->start, $this->end))->momentSeenFrom($apex);
-        $excess = $this->sweep - sin($this->sweep);
+        $excess = $this->excess();
         if ($excess === 0.0) {
             return $triangle;
         }
@@ -227,6 +230,19 @@ final readonly class Arc implements Curve
         $centroid = new Vec($this->center->x + $reach * cos($middle), $this->center->y + $reach * sin($middle));
 
         return $triangle->plus($centroid->minus($apex)->times($this->radius ** 2 * $excess / 2));
+    }
+
+    /** θ − sin θ of the sweep θ: twice the area between arc and chord on a circle of radius 1. */
+    private function excess(): float
+    {
+        $sweep = $this->sweep;
+        if (abs($sweep) > self::FLAT) {
+            return $sweep - sin($sweep);
+        }
+        // Of an arc that is almost straight the difference would keep no digits; its Taylor series does.
+        $square = $sweep ** 2;
+
+        return $sweep * $square / 6 * (1 - $square / 20 * (1 - $square / 42 * (1 - $square / 72 * (1 - $square / 110))));
     }
 
     /** Radians, clockwise on the screen, 0 to the right. */

@@ -7,6 +7,12 @@ namespace Sternbild\Core\Geometry;
 /** A polynomial over [0, 1] in Bernstein form, as Bézier curves have them. */
 final readonly class Bernstein
 {
+    /** Newton's method doubles the digits each round; halving alone needs as many rounds as a double has digits. */
+    private const MOST_ROUNDS = 80;
+
+    /** A step below this changes nothing any more. */
+    private const STILL = 1e-16;
+
     /** @param  non-empty-list<float>  $coefficients  as many as the degree and one more */
     public function __construct(private array $coefficients)
     {
@@ -97,40 +103,35 @@ final readonly class Bernstein
         return $roots;
     }
 
-    /** The root between two places of opposite sign, by the method of Illinois, which keeps the root between its bounds. */
+    /** The root between two places of opposite sign: Newton's method, and halving wherever it would leave the bounds. */
     private function crossing(float $from, float $to): float
     {
-        $low = $this->at($from);
-        $high = $this->at($to);
-        for ($round = 0; $round < 80; $round++) {
-            $middle = $round < 60 ? ($from * $high - $to * $low) / ($high - $low) : ($from + $to) / 2;
-            if ($middle <= $from || $middle >= $to) {
-                $middle = ($from + $to) / 2;
-                if ($middle <= $from || $middle >= $to) {
-                    break;
-                }
-            }
-            $value = $this->at($middle);
+        $slope = $this->derivative();
+        $rises = $this->at($to) > 0.0;
+        $t = ($from + $to) / 2;
+        for ($round = 0; $round < self::MOST_ROUNDS; $round++) {
+            $value = $this->at($t);
             if ($value === 0.0) {
-                return $middle;
-            }
-            if ($value * $high < 0.0) {
-                $from = $to;
-                $low = $high;
-            } else {
-                $low /= 2;
-            }
-            $to = $middle;
-            $high = $value;
-            if ($from > $to) {
-                [$from, $to, $low, $high] = [$to, $from, $high, $low];
-            }
-            if ($to - $from < 1e-16) {
                 break;
             }
+            if ($value > 0.0 === $rises) {
+                $to = $t;
+            } else {
+                $from = $t;
+            }
+            $steep = $slope->at($t);
+            $next = $steep === 0.0 ? NAN : $t - $value / $steep;
+            // Not a number is not within the bounds either.
+            if (! ($next > $from && $next < $to)) {
+                $next = ($from + $to) / 2;
+            }
+            if (abs($next - $t) <= self::STILL || $next === $from || $next === $to) {
+                return $next;
+            }
+            $t = $next;
         }
 
-        return abs($low) < abs($high) ? $from : $to;
+        return $t;
     }
 
     private static function choose(int $n, int $k): float

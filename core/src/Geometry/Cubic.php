@@ -147,6 +147,58 @@ final readonly class Cubic implements Curve
         return $moment;
     }
 
+    /** The straight line that it runs along, there and back perhaps; null where it leaves one by more than $tolerance. */
+    public function asLine(float $tolerance): ?Line
+    {
+        $places = [$this->start, $this->leaving, $this->arriving, $this->end];
+        $way = Vec::zero();
+        foreach ($places as $place) {
+            $step = $place->minus($this->start);
+            $way = $step->length() > $way->length() ? $step : $way;
+        }
+        $along = $way->unit();
+        foreach ($places as $place) {
+            if (abs($along->cross($place->minus($this->start))) > $tolerance) {
+                return null;
+            }
+        }
+        $reaches = [0.0, $along->dot($this->end->minus($this->start))];
+        foreach ($this->along($along->x, $along->y)->derivative()->roots(0.0) as $t) {
+            $reaches[] = $along->dot($this->pointAt($t)->minus($this->start));
+        }
+
+        return new Line($this->start->plus($along->times(min($reaches))), $this->start->plus($along->times(max($reaches))));
+    }
+
+    /**
+     * Where it comes through one place twice.
+     *
+     * With B(t) = at³ + bt² + ct + d, B(s) = B(t) gives a(s² + st + t²) + b(s + t) + c = 0: the sum s + t from its cross product with a, the
+     * product st from its dot product.
+     *
+     * @return array{float, float}|null both parameters, rising, inside (0, 1] and [0, 1)
+     */
+    public function selfCrossing(): ?array
+    {
+        $c = $this->leaving->minus($this->start)->times(3.0);
+        $b = $this->arriving->minus($this->leaving)->times(3.0)->minus($c);
+        $a = $this->end->minus($this->start)->minus($b)->minus($c);
+        $turn = $b->cross($a);
+        if ($turn === 0.0) {
+            return null;
+        }
+        $sum = -$c->cross($a) / $turn;
+        $product = $sum ** 2 + ($sum * $b->dot($a) + $c->dot($a)) / $a->dot($a);
+        $square = $sum ** 2 - 4 * $product;
+        if ($square <= 0.0) {
+            return null;
+        }
+        $first = ($sum - sqrt($square)) / 2;
+        $second = ($sum + sqrt($square)) / 2;
+
+        return $first >= 0.0 && $second <= 1.0 && $second - $first > 1e-9 ? [$first, $second] : null;
+    }
+
     /** The coordinate in the direction (x, y). */
     public function along(float $x, float $y): Bernstein
     {
