@@ -26,6 +26,9 @@ final class Arrangement
     /** Bounded faces. */
     public const MOST_FACES = 250_000;
 
+    /** Where, as shares of a face's width, upright stretches through it are looked for. */
+    private const UPRIGHTS = [0.5, 0.29, 0.71, 0.13, 0.87, 0.04, 0.96];
+
     /** @var list<int> cycle that bounds a face from outside, by face */
     private array $outer = [];
 
@@ -128,6 +131,48 @@ final class Arrangement
         return $half === null ? null : $this->faceRightOf($half);
     }
 
+    /** Whether a place lies in a face, and not in one of its holes. */
+    public function encloses(int $face, Vec $place): bool
+    {
+        $above = 0;
+        foreach ($this->locator()->heightsAt($place->x, $this->edgesAround($face)) as $height) {
+            $above += $height < $place->y ? 1 : 0;
+        }
+
+        return $above % 2 === 1;
+    }
+
+    /** A place inside a face, the middle of its corners where that lies inside. */
+    public function placeInside(int $face): Vec
+    {
+        $edges = $this->edgesAround($face);
+        $x = $y = 0.0;
+        foreach ($edges as $edge) {
+            foreach ([$this->edges->from[$edge], $this->edges->to[$edge]] as $vertex) {
+                $x += $this->edges->x[$vertex] / (2 * count($edges));
+                $y += $this->edges->y[$vertex] / (2 * count($edges));
+            }
+        }
+        $best = new Vec($x, $y);
+        if (count($edges) > 1 && ! isset($this->holes[$face]) && $this->encloses($face, $best)) {
+            return $best;
+        }
+        [$left, $right] = $this->locator()->spanOf($edges);
+        $longest = 0.0;
+        foreach (self::UPRIGHTS as $share) {
+            $at = $left + ($right - $left) * $share;
+            $heights = $this->locator()->heightsAt($at, $edges);
+            for ($k = 1; $k < count($heights); $k += 2) {
+                if ($heights[$k] - $heights[$k - 1] > $longest) {
+                    $longest = $heights[$k] - $heights[$k - 1];
+                    $best = new Vec($at, ($heights[$k] + $heights[$k - 1]) / 2);
+                }
+            }
+        }
+
+        return $best;
+    }
+
     /**
      * The faces that a path of straight stretches comes through.
      *
@@ -178,6 +223,25 @@ final class Arrangement
     public function mesh(): Mesh
     {
         return $this->mesh ??= $this->buildMesh();
+    }
+
+    /** @return list<int> the edges that bound a face, without those that only stand in it */
+    private function edgesAround(int $face): array
+    {
+        $edges = [];
+        foreach ([$this->outer[$face], ...$this->holes[$face] ?? []] as $cycle) {
+            $half = $start = $this->cycles->first[$cycle];
+            do {
+                if (isset($edges[$half >> 1])) {
+                    unset($edges[$half >> 1]);
+                } else {
+                    $edges[$half >> 1] = $half >> 1;
+                }
+                $half = $this->cycles->next[$half];
+            } while ($half !== $start);
+        }
+
+        return array_values($edges);
     }
 
     private function faceRightOf(int $half): ?int

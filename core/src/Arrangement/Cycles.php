@@ -50,6 +50,7 @@ final readonly class Cycles
             $first[] = $start;
             $area[] = $sum;
         }
+        /** @var list<int> $of */
         [$component, $components] = self::components($edges, $of, $area, $runs->tolerance * $runs->size);
         // The cycle around a component encloses all its faces from outside, so that its area is the least of all.
         $least = [];
@@ -63,6 +64,7 @@ final readonly class Cycles
             $outside[$cycle] = true;
         }
 
+        /** @var list<bool> $outside */
         return new self($next, $of, $first, $area, $component, $outside, $components);
     }
 
@@ -94,6 +96,7 @@ final readonly class Cycles
             $next[$first ^ 1] = $last;
         }
 
+        /** @var list<int> $next */
         return $next;
     }
 

@@ -16,6 +16,9 @@ final class Locator
     /** @var list<array{int, float, float, float, float, float}> edge, left and right, and for arcs 0 for a line or ±1 for the half of the circle; then y at both ends for lines */
     private array $pieces = [];
 
+    /** @var array<int, list<int>> pieces by edge */
+    private array $piecesOf = [];
+
     /** @var array<int, list<int>> pieces by field */
     private array $fields = [];
 
@@ -45,6 +48,9 @@ final class Locator
                 $this->pieces[] = $ax < $bx ? [$edge, $ax, $bx, 0.0, $ay, $by] : [$edge, $bx, $ax, 0.0, $by, $ay];
                 $boxes[] = [min($ay, $by), max($ay, $by)];
             }
+        }
+        foreach ($this->pieces as $number => [$edge]) {
+            $this->piecesOf[$edge][] = $number;
         }
         $this->fillFields($boxes);
     }
@@ -89,6 +95,47 @@ final class Locator
             : $this->runsRight($best);
 
         return $rightwards ? 2 * $edge : 2 * $edge + 1;
+    }
+
+    /**
+     * The heights at which an upright line crosses some edges.
+     *
+     * @param  list<int>  $edges
+     * @return list<float> rising
+     */
+    public function heightsAt(float $x, array $edges): array
+    {
+        $heights = [];
+        foreach ($edges as $edge) {
+            foreach ($this->piecesOf[$edge] ?? [] as $number) {
+                [, $left, $right, $half, $from, $to] = $this->pieces[$number];
+                if ($x >= $left && $x < $right) {
+                    $heights[] = $half === 0.0 ? $from + ($to - $from) * ($x - $left) / ($right - $left) : $this->curvedAt($number, $x);
+                }
+            }
+        }
+        sort($heights);
+
+        return $heights;
+    }
+
+    /**
+     * From the left to the right end of some edges.
+     *
+     * @param  list<int>  $edges
+     * @return array{float, float}
+     */
+    public function spanOf(array $edges): array
+    {
+        [$least, $most] = [INF, -INF];
+        foreach ($edges as $edge) {
+            foreach ($this->piecesOf[$edge] ?? [] as $number) {
+                $least = min($least, $this->pieces[$number][1]);
+                $most = max($most, $this->pieces[$number][2]);
+            }
+        }
+
+        return [$least, $most];
     }
 
     /** @param  list<array{float, float}>  $boxes */
@@ -178,13 +225,13 @@ final class Locator
     private function fillFields(array $boxes): void
     {
         $count = count($this->pieces);
-        if ($count === 0) {
+        if ($count === 0 || $boxes === []) {
             return;
         }
         $this->left = min(array_column($this->pieces, 1));
-        $this->top = min(array_column($boxes, 0));
+        $this->top = min(INF, ...array_column($boxes, 0));
         $across = max(array_column($this->pieces, 2)) - $this->left;
-        $down = max(array_column($boxes, 1)) - $this->top;
+        $down = max(-INF, ...array_column($boxes, 1)) - $this->top;
         $side = sqrt(max($across, 1e-300) * max($down, 1e-300) / $count);
         $this->columns = max(1, min(2 * $count, (int) ceil($across / max($side, 1e-300))));
         $this->rows = max(1, min(2 * $count, (int) ceil($down / max($side, 1e-300))));

@@ -29,7 +29,11 @@ final class Points
         }
         self::mergeColumn($column, $x, $y, $tolerance, $mergedX, $mergedY, $number);
 
-        /** @var list<int> $number */
+        /**
+         * @var list<float> $mergedX
+         * @var list<float> $mergedY
+         * @var list<int> $number
+         */
         return [$mergedX, $mergedY, $number];
     }
 
@@ -39,8 +43,8 @@ final class Points
      * @param  array<int, float>  $column  y by index
      * @param  array<int, float>  $x
      * @param  list<float>  $y
-     * @param  list<float>  $mergedX
-     * @param  list<float>  $mergedY
+     * @param  array<int, float>  $mergedX
+     * @param  array<int, float>  $mergedY
      * @param  array<int, int>  $number
      */
     private static function mergeColumn(array $column, array $x, array $y, float $tolerance, array &$mergedX, array &$mergedY, array &$number): void

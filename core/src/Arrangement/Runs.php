@@ -164,7 +164,7 @@ final readonly class Runs
             $groups[$found][] = $line;
         }
 
-        return $groups;
+        return array_values($groups);
     }
 
     private static function liesAlong(Line $carrier, Line $line, float $tolerance): bool
@@ -204,7 +204,7 @@ final readonly class Runs
             $groups[$found][] = $arc;
         }
 
-        return $groups;
+        return array_values($groups);
     }
 
     /** @return list<int> the bucket of two numbers, and those around it */
@@ -288,22 +288,20 @@ final readonly class Runs
         $slack = $tolerance / $circle->radius;
         $joined = [];
         foreach ($spans as $span) {
-            $last = count($joined) - 1;
-            if ($last >= 0 && $span[0] <= $joined[$last][1] + $slack) {
-                if ($span[1] > $joined[$last][1]) {
-                    [$joined[$last][1], $joined[$last][3]] = [$span[1], $span[3]];
-                }
-            } else {
+            $before = array_pop($joined);
+            if ($before === null) {
                 $joined[] = $span;
+            } elseif ($span[0] <= $before[1] + $slack) {
+                $joined[] = $span[1] > $before[1] ? [$before[0], $span[1], $before[2], $span[3]] : $before;
+            } else {
+                array_push($joined, $before, $span);
             }
         }
         // What reaches past the beginning of the round takes up the first ones.
         while (count($joined) > 1 && $joined[count($joined) - 1][1] >= $joined[0][0] + 2 * M_PI - $slack) {
             $first = array_shift($joined);
-            $last = count($joined) - 1;
-            if ($first[1] + 2 * M_PI > $joined[$last][1]) {
-                [$joined[$last][1], $joined[$last][3]] = [$first[1] + 2 * M_PI, $first[3]];
-            }
+            $last = array_pop($joined) ?? $first;
+            $joined[] = $first[1] + 2 * M_PI > $last[1] ? [$last[0], $first[1] + 2 * M_PI, $last[2], $first[3]] : $last;
         }
         if ($whole || (count($joined) === 1 && $joined[0][1] - $joined[0][0] >= 2 * M_PI - $slack)) {
             return [[Arc::fullCircle($circle), $ends]];

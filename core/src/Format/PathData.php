@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Format;
 
 use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Cubic;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
@@ -40,7 +41,11 @@ final readonly class PathData
         $data = '';
         foreach ($curves as $curve) {
             $end = $this->place($curve->end());
-            $data .= 'M'.$this->place($curve->start()).($curve instanceof Arc ? $this->arc($curve, $end) : "L$end");
+            $data .= 'M'.$this->place($curve->start()).match (true) {
+                $curve instanceof Arc => $this->arc($curve, $end),
+                $curve instanceof Cubic => $this->cubic($curve, $end),
+                default => "L$end",
+            };
         }
 
         return $data;
@@ -64,6 +69,10 @@ final readonly class PathData
                 $x = $this->number($curve->end()->x);
                 $y = $this->number($curve->end()->y);
                 $data .= $this->arc($curve, "$x $y");
+            } elseif ($curve instanceof Cubic) {
+                $x = $this->number($curve->end()->x);
+                $y = $this->number($curve->end()->y);
+                $data .= $this->cubic($curve, "$x $y");
             } elseif ($index !== $last) {
                 // The closing line is what Z draws.
                 [$fromX, $fromY] = [$x, $y];
@@ -83,6 +92,11 @@ final readonly class PathData
     private function place(Vec $place): string
     {
         return $this->number($place->x).' '.$this->number($place->y);
+    }
+
+    private function cubic(Cubic $cubic, string $end): string
+    {
+        return "C{$this->place($cubic->leaving)} {$this->place($cubic->arriving)} $end";
     }
 
     private function arc(Arc $arc, string $end): string

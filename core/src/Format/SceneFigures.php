@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Format;
 
+use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Overlay;
+use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\DrawnPart;
 use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Shape\Part;
@@ -12,7 +15,7 @@ use Sternbild\Core\Shape\Part;
 /** A scene in figures, as the command line prints it. */
 final class SceneFigures
 {
-    /** @return array{grids: object, overlays: object, parts: object, findings: list<mixed>} */
+    /** @return array{grids: object, guides: object, overlays: object, parts: object, findings: list<mixed>} */
     public static function of(Scene $scene): array
     {
         $drawn = array_flip(array_map(static fn (DrawnPart $part): string => $part->id, $scene->drawing));
@@ -25,7 +28,13 @@ final class SceneFigures
             $parts[$id] = [...self::part($part), 'drawn' => isset($drawn[$id])];
         }
 
-        return ['grids' => (object) $grids, 'overlays' => (object) [], 'parts' => (object) $parts, 'findings' => $scene->findings];
+        return [
+            'grids' => (object) $grids,
+            'guides' => (object) array_map(self::guide(...), $scene->guides()),
+            'overlays' => (object) array_map(self::overlay(...), $scene->overlays()),
+            'parts' => (object) $parts,
+            'findings' => $scene->findings,
+        ];
     }
 
     /** @return array{pieces: int, holes: int, nodes: int, area: float, perimeter: float, bounds: array{float, float, float, float}} */
@@ -54,6 +63,31 @@ final class SceneFigures
             'points' => count($mesh->x),
             'edges' => count($mesh->from),
             'area' => $grid->area(),
+        ];
+    }
+
+    /** @return array{cells: int, points: int, edges: int, area: float} */
+    private static function overlay(Overlay $overlay): array
+    {
+        $arrangement = $overlay->arrangement();
+
+        return [
+            'cells' => $arrangement->faceCount(),
+            'points' => $arrangement->pointCount(),
+            'edges' => $arrangement->edgeCount(),
+            'area' => $overlay->area(),
+        ];
+    }
+
+    /** @return array{length: float, bounds: array{float, float, float, float}, center?: array{float, float}, radius?: float} */
+    private static function guide(Guide $guide): array
+    {
+        $curve = $guide->curve;
+
+        return [
+            'length' => $curve->length(),
+            'bounds' => $curve->bounds()->toArray(),
+            ...($curve instanceof Arc ? ['center' => [$curve->center()->x, $curve->center()->y], 'radius' => $curve->radius()] : []),
         ];
     }
 }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Format;
 
+use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Tiling;
+use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\DrawnPart;
 use Sternbild\Core\Plan\Known;
+use Sternbild\Core\Plan\Role;
 use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Plan\Step;
@@ -45,8 +49,11 @@ final readonly class SceneView
             if ($known->result instanceof Part && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->part($known->result);
             }
-            if ($known->result instanceof Grid && ! isset($has[$hash])) {
-                $geometry[$hash] = $this->grid($known->result);
+            if ($known->result instanceof Guide && ! isset($has[$hash])) {
+                $geometry[$hash] = $this->guide($known->result);
+            }
+            if ($known->result instanceof Tiling && ! isset($has[$hash])) {
+                $geometry[$hash] = $this->tiling($known->result);
                 $key = $known->result->topologyKey();
                 if (! isset($has[$key])) {
                     $geometry[$key] ??= self::topology($known->result);
@@ -74,7 +81,7 @@ final readonly class SceneView
     {
         $plan = $this->scene->plan;
         $known = $this->scene->known[$step->id] ?? null;
-        $drawable = $known !== null && ($known->result instanceof Grid || $known->result instanceof Part);
+        $role = $known?->result->role();
 
         return [
             'id' => $step->id,
@@ -84,13 +91,8 @@ final readonly class SceneView
             'chapter' => $step->kind->chapter()->value,
             'muted' => $step->muted,
             'hidden' => $step->hidden,
-            'role' => match (true) {
-                $known === null => 'none',
-                $known->result instanceof Grid => 'grid',
-                $known->result instanceof Part => 'part',
-                default => 'look',
-            },
-            'geometry' => $drawable ? $this->hash($known) : null,
+            'role' => $role === null ? 'none' : $role->value,
+            'geometry' => $known === null || $role === Role::Look ? null : $this->hash($known),
             'of' => $step->references(),
             'numbers' => (object) ($known === null ? [] : $known->numbers),
             'shown' => $known !== null && $known->result instanceof Grid
@@ -132,8 +134,20 @@ final readonly class SceneView
         ];
     }
 
-    /** @return array<string, mixed> where a grid lies; how it hangs together is sent apart, because it seldom changes */
-    private function grid(Grid $grid): array
+    /** @return array{path: string, center: array{float, float}|null, radius: float|null} */
+    private function guide(Guide $guide): array
+    {
+        $curve = $guide->curve;
+
+        return [
+            'path' => $this->paths->ofCurves([$curve]),
+            'center' => $curve instanceof Arc ? [$curve->center()->x, $curve->center()->y] : null,
+            'radius' => $curve instanceof Arc ? $curve->radius() : null,
+        ];
+    }
+
+    /** @return array<string, mixed> where a grid or an overlay lies; how it hangs together is sent apart, because it seldom changes */
+    private function tiling(Tiling $grid): array
     {
         $mesh = $grid->mesh();
         $decimals = $this->scene->plan->tolerance()->decimals;
@@ -145,39 +159,43 @@ final readonly class SceneView
 
         return [
             'topology' => $grid->topologyKey(),
-            'lines' => $this->paths->ofCurves($grid->lines()),
+            // The lines of an overlay are those of its grids and guides, which are drawn anyway.
+            'lines' => $grid instanceof Grid ? $this->paths->ofCurves($grid->lines()) : '',
             'places' => $places,
             'circles' => (object) $mesh->circles,
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function topology(Grid $grid): array
+    private static function topology(Tiling $tiling): array
     {
-        $mesh = $grid->mesh();
+        $mesh = $tiling->mesh();
         $cells = [];
         $outlines = [];
         foreach ($mesh->cells as $cell => $outline) {
-            $cells[] = implode(',', $grid->cellCoordinates($cell));
+            $cells[] = substr($tiling->cellAddress($cell), 1);
             // No edge has the number 0, so that it can part the outlines.
             array_push($outlines, 0, ...$outline);
         }
         $points = [];
-        foreach ($mesh->x as $point => $x) {
-            $points[] = implode(',', $grid->pointCoordinates($point));
+        if ($tiling instanceof Grid) {
+            foreach ($mesh->x as $point => $x) {
+                $points[] = implode(',', $tiling->pointCoordinates($point));
+            }
         }
 
         return [
+            'mark' => $tiling instanceof Grid ? '#' : '~',
             'cells' => $cells,
             'points' => $points,
             'from' => $mesh->from,
             'to' => $mesh->to,
             'carriers' => $mesh->carrier,
             'outlines' => $outlines,
-            'cellWords' => $grid->cellWords(),
-            'pointWords' => $grid->pointWords(),
-            'arrows' => $grid->arrows(),
-            'about' => $grid->about(),
+            'cellWords' => $tiling instanceof Grid ? $tiling->cellWords() : [],
+            'pointWords' => $tiling instanceof Grid ? $tiling->pointWords() : [],
+            'arrows' => $tiling instanceof Grid ? $tiling->arrows() : null,
+            'about' => $tiling instanceof Grid ? $tiling->about() : null,
         ];
     }
 }

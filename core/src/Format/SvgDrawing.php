@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Format;
 
+use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Plan\DrawnPart;
 use Sternbild\Core\Plan\Scene;
@@ -15,7 +16,7 @@ final readonly class SvgDrawing
 {
     private PathData $paths;
 
-    /** @param  bool  $withGrids keeps the grids, as hairlines over the drawing */
+    /** @param  bool  $withGrids keeps grids and guides, as hairlines over the drawing */
     private function __construct(private Scene $scene, private bool $withGrids)
     {
         $this->paths = new PathData($scene->plan->tolerance()->decimals);
@@ -48,9 +49,9 @@ final readonly class SvgDrawing
             $svg .= $this->part($drawn, $ids[$drawn->id]);
         }
         if ($this->withGrids) {
-            foreach ($this->scene->grids() as $id => $grid) {
+            foreach ([...$this->scene->grids(), ...$this->scene->guides()] as $id => $lines) {
                 if (! $plan->steps[$id]->hidden) {
-                    $svg .= $this->grid($grid, $ids[$id]);
+                    $svg .= $this->hairlines($lines instanceof Grid ? $lines->lines() : [$lines->curve], $ids[$id]);
                 }
             }
         }
@@ -77,12 +78,13 @@ final readonly class SvgDrawing
         return $svg."</g>\n";
     }
 
-    private function grid(Grid $grid, string $id): string
+    /** @param  list<Curve>  $curves */
+    private function hairlines(array $curves, string $id): string
     {
         $plan = $this->scene->plan;
         $hairline = $this->paths->number(max($plan->width, $plan->height) / 1600);
 
-        return "<path id=\"$id\" fill=\"none\" stroke=\"#1b2140\" stroke-opacity=\".4\" stroke-width=\"$hairline\" d=\"{$this->paths->ofCurves($grid->lines())}\"/>\n";
+        return "<path id=\"$id\" fill=\"none\" stroke=\"#1b2140\" stroke-opacity=\".4\" stroke-width=\"$hairline\" d=\"{$this->paths->ofCurves($curves)}\"/>\n";
     }
 
     /** What a group hands on to its paths. */

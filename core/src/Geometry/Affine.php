@@ -45,6 +45,12 @@ final readonly class Affine
         return new self(-1.0, 0.0, 0.0, 1.0, 2 * $on->x, 0.0);
     }
 
+    /** The mirror image in the line through $on that falls at 45°: x and y change places. */
+    public static function diagonal(Vec $on): self
+    {
+        return new self(0.0, 1.0, 1.0, 0.0, $on->x - $on->y, $on->y - $on->x);
+    }
+
     /** Lengths along x times $acrossX and along y times $acrossY, seen from $about. */
     public static function scaling(float $acrossX, float $acrossY, Vec $about): self
     {
@@ -66,6 +72,17 @@ final readonly class Affine
             $next->b * $this->c + $next->d * $this->d,
             $next->a * $this->e + $next->c * $this->f + $next->e,
             $next->b * $this->e + $next->d * $this->f + $next->f,
+        );
+    }
+
+    public function inverse(): self
+    {
+        $scale = $this->a * $this->d - $this->b * $this->c;
+
+        return new self(
+            $this->d / $scale, -$this->b / $scale, -$this->c / $scale, $this->a / $scale,
+            ($this->c * $this->f - $this->d * $this->e) / $scale,
+            ($this->b * $this->e - $this->a * $this->f) / $scale,
         );
     }
 

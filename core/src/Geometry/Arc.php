@@ -121,7 +121,7 @@ final readonly class Arc implements Curve
         return $this->sweep > 0.0 ? $outwards : $outwards->times(-1.0);
     }
 
-    public function part(float $from, float $to): self
+    public function part(float $from, float $to): static
     {
         return new self($this->pointAt($from), $this->pointAt($to), $this->center, $this->radius, $this->sweep * ($to - $from));
     }
@@ -209,6 +209,7 @@ final readonly class Arc implements Curve
             );
         }
 
+        /** @var non-empty-list<Cubic> $cubics */
         return $cubics;
     }
 

@@ -54,6 +54,7 @@ final readonly class Bernstein
             $product[] = $sum / self::choose($m + $n, $k);
         }
 
+        /** @var non-empty-list<float> $product */
         return new self($product);
     }
 

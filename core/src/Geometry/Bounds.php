@@ -23,10 +23,12 @@ final readonly class Bounds
 
     public static function around(Vec ...$places): self
     {
-        $x = array_map(static fn (Vec $place): float => $place->x, $places);
-        $y = array_map(static fn (Vec $place): float => $place->y, $places);
+        $bounds = new self(INF, INF, -INF, -INF);
+        foreach ($places as $place) {
+            $bounds = new self(min($bounds->left, $place->x), min($bounds->top, $place->y), max($bounds->right, $place->x), max($bounds->bottom, $place->y));
+        }
 
-        return $places === [] ? new self(0.0, 0.0, 0.0, 0.0) : new self(min($x), min($y), max($x), max($y));
+        return $places === [] ? new self(0.0, 0.0, 0.0, 0.0) : $bounds;
     }
 
     public function meets(self $other, float $within): bool

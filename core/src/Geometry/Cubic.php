@@ -73,7 +73,7 @@ final readonly class Cubic implements Curve
             ->plus($this->end->minus($this->arriving)->times(3 * $t * $t));
     }
 
-    public function part(float $from, float $to): self
+    public function part(float $from, float $to): static
     {
         $start = $this->pointAt($from);
         $end = $this->pointAt($to);

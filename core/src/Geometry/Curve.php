@@ -26,12 +26,12 @@ interface Curve
     public function tangentAt(float $t): Vec;
 
     /** The piece between two parameters, $from below $to. Its ends are those that pointAt gives, to the last bit. */
-    public function part(float $from, float $to): self;
+    public function part(float $from, float $to): static;
 
     /**
      * Both sides of a parameter.
      *
-     * @return array{self, self}
+     * @return array{static, static}
      */
     public function split(float $t): array;
 

@@ -57,7 +57,7 @@ final readonly class Line implements Curve
         return $this->end->minus($this->start)->unit();
     }
 
-    public function part(float $from, float $to): self
+    public function part(float $from, float $to): static
     {
         return new self($this->pointAt($from), $this->pointAt($to));
     }

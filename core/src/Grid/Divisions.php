@@ -45,6 +45,73 @@ final readonly class Divisions
         return new self($lines, array_keys(array_slice($lines, 1)));
     }
 
+    /**
+     * A distance from the origin as a number of columns or rows: whole on the line between two of them, or in the middle of the gutter,
+     * and a half in the middle of one. Beyond the ends it goes on as wide as the last.
+     */
+    public function coordinateAt(float $distance): float
+    {
+        [$distances, $coordinates] = $this->scale();
+
+        return self::read($distances, $coordinates, $distance);
+    }
+
+    /** The distance from the origin that has this coordinate. */
+    public function distanceAt(float $coordinate): float
+    {
+        [$distances, $coordinates] = $this->scale();
+
+        return self::read($coordinates, $distances, $coordinate);
+    }
+
+    /** The column or row, from 0, that a distance lies in; null in a gutter and beyond the ends. */
+    public function spanAt(float $distance): ?int
+    {
+        $span = (int) floor($this->coordinateAt($distance));
+        if ($span < 0 || $span >= $this->count()) {
+            return null;
+        }
+        $line = $this->first[$span];
+
+        return $distance >= $this->lines[$line] && $distance <= $this->lines[$line + 1] ? $span : null;
+    }
+
+    /** @return array{non-empty-list<float>, non-empty-list<float>} distances and the coordinates at them, both rising; straight in between */
+    private function scale(): array
+    {
+        $distances = $coordinates = [];
+        foreach ($this->first as $span => $line) {
+            [$start, $end] = [$this->lines[$line], $this->lines[$line + 1]];
+            $before = $span === 0 ? $start : $this->lines[$this->first[$span - 1] + 1];
+            array_push($distances, ($before + $start) / 2, ($start + $end) / 2);
+            array_push($coordinates, (float) $span, $span + 0.5);
+        }
+        $distances[] = $this->lines[count($this->lines) - 1];
+        $coordinates[] = (float) count($this->first);
+
+        return [$distances, $coordinates];
+    }
+
+    /**
+     * @param  non-empty-list<float>  $from  rising
+     * @param  non-empty-list<float>  $to
+     */
+    private static function read(array $from, array $to, float $value): float
+    {
+        $low = 0;
+        $high = count($from) - 1;
+        while ($high - $low > 1) {
+            $middle = ($low + $high) >> 1;
+            if ($from[$middle] <= $value) {
+                $low = $middle;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return $to[$low] + ($to[$high] - $to[$low]) * ($value - $from[$low]) / ($from[$high] - $from[$low]);
+    }
+
     public function count(): int
     {
         return count($this->first);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Grid;
 
+use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\Vec;
 
 /** A rectangle whose sides are divided by the golden ratio. Cells and intersections are numbered from 1, by row, then by column. */
@@ -17,9 +19,16 @@ final class GoldenSections extends LatticeGrid
     /**
      * @param  'near'|'far'|'both'  $from which end of a side the long piece begins at
      * @param  int  $depth how often the longest pieces are divided, from 1
+     * @param  bool  $circles  whether the circles inscribed in its square cells belong to its lines
      */
-    public function __construct(private readonly Vec $origin, private readonly float $width, private readonly float $height, string $from, int $depth)
-    {
+    public function __construct(
+        private readonly Vec $origin,
+        private readonly float $width,
+        private readonly float $height,
+        string $from,
+        int $depth,
+        private readonly bool $circles = false,
+    ) {
         parent::__construct(
             Divisions::at(self::sections($width, $from, $depth)),
             Divisions::at(self::sections($height, $from, $depth)),
@@ -66,6 +75,20 @@ final class GoldenSections extends LatticeGrid
         return $this->place($point % $this->across->lineCount(), intdiv($point, $this->across->lineCount()));
     }
 
+    public function lines(): array
+    {
+        $circles = [];
+        foreach ($this->circles ? range(0, $this->cellCount() - 1) : [] as $cell) {
+            $bounds = $this->cellOutlines($cell)[0]->bounds();
+            $side = $bounds->right - $bounds->left;
+            if (abs($side - ($bounds->bottom - $bounds->top)) <= self::SAME * $side) {
+                $circles[] = Arc::fullCircle(new Circle($bounds->center(), $side / 2));
+            }
+        }
+
+        return [...parent::lines(), ...$circles];
+    }
+
     public function quantities(): array
     {
         return ['cellw' => $this->width / self::RATIO, 'cellh' => $this->height / self::RATIO];
@@ -81,9 +104,14 @@ final class GoldenSections extends LatticeGrid
         return ['right' => [1], 'up' => [-$this->across->count()], 'wraps' => [false]];
     }
 
-    protected function place(int $column, int $row): Vec
+    protected function placeAlong(float $across, float $down): Vec
     {
-        return $this->origin->plus(new Vec($this->across->lines[$column], $this->down->lines[$row]));
+        return $this->origin->plus(new Vec($across, $down));
+    }
+
+    protected function distancesAt(Vec $place): array
+    {
+        return [$place->x - $this->origin->x, $place->y - $this->origin->y];
     }
 
     /** @return non-empty-list<float> where the lines stand, rising */

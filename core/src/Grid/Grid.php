@@ -4,31 +4,35 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Grid;
 
-use Sternbild\Core\Geometry\Curve;
-use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Plan\Result;
-use Sternbild\Core\Shape\CellJoin;
+use Sternbild\Core\Plan\Measured;
+use Sternbild\Core\Plan\Role;
 
 /** A grid as laid on the sheet: its mesh, and the addresses of what it is made of. */
-abstract class Grid implements Result
+abstract class Grid extends Tiling implements Measured
 {
     /** Cells of one grid. More than that is a slip of the finger, and would only exhaust the memory. */
     public const MOST_CELLS = 100_000;
 
-    private ?Mesh $mesh = null;
-
-    public function mesh(): Mesh
+    public function role(): Role
     {
-        return $this->mesh ??= $this->buildMesh();
+        return Role::Grid;
     }
 
-    abstract protected function buildMesh(): Mesh;
+    /**
+     * A place in the grid's own numbers: ring and sector, column and row, counted so that 2.5, 3.5 is the middle of ring 3, sector 4.
+     *
+     * @return array{float, float} beyond the grid they go on
+     */
+    abstract public function coordinatesAt(Vec $place): array;
 
-    abstract public function cellCount(): int;
+    /** The place with these coordinates. */
+    abstract public function placeAt(float $u, float $v): Vec;
 
-    /** Sheet units squared, of all cells together. */
-    abstract public function area(): float;
+    public function cellAddress(int $cell): string
+    {
+        return '#'.implode(',', $this->cellCoordinates($cell));
+    }
 
     /** @return non-empty-list<string> what the coordinates of a cell's address count: ring and sector, column and row */
     abstract public function cellWords(): array;
@@ -59,15 +63,6 @@ abstract class Grid implements Result
      */
     abstract public function pointAt(array $coordinates): Vec;
 
-    /** @return array<string, float> what other steps may take from it by name, `g1.ring` */
-    abstract public function quantities(): array;
-
-    /**
-     * What decides how points, edges and cells hang together, wherever they lie. Grids with equal keys have meshes that differ in
-     * places only.
-     */
-    abstract public function topologyKey(): string;
-
     /**
      * How arrow keys walk from cell to cell.
      *
@@ -83,18 +78,6 @@ abstract class Grid implements Result
     public function about(): ?array
     {
         return null;
-    }
-
-    /** @return list<Outline> more than one where the cell has a hole */
-    public function cellOutlines(int $cell): array
-    {
-        return CellJoin::of($this->mesh(), [$cell]);
-    }
-
-    /** @return list<Curve> its lines and circles, each drawn through once */
-    public function lines(): array
-    {
-        return CellJoin::lines($this->mesh());
     }
 
     /**

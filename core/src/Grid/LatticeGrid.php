@@ -13,8 +13,38 @@ abstract class LatticeGrid extends Grid
     {
     }
 
+    /** @return array{float, float} how far a place lies along both axes from the origin */
+    abstract protected function distancesAt(Vec $place): array;
+
+    /** The place that lies so far along both axes. */
+    abstract protected function placeAlong(float $across, float $down): Vec;
+
+    public function coordinatesAt(Vec $place): array
+    {
+        [$across, $down] = $this->distancesAt($place);
+
+        return [$this->across->coordinateAt($across), $this->down->coordinateAt($down)];
+    }
+
+    public function placeAt(float $u, float $v): Vec
+    {
+        return $this->placeAlong($this->across->distanceAt($u), $this->down->distanceAt($v));
+    }
+
+    public function cellAt(Vec $place): ?int
+    {
+        [$across, $down] = $this->distancesAt($place);
+        $column = $this->across->spanAt($across);
+        $row = $this->down->spanAt($down);
+
+        return $column === null || $row === null ? null : $row * $this->across->count() + $column;
+    }
+
     /** Where an intersection lies; both lines counted from 0. */
-    abstract protected function place(int $column, int $row): Vec;
+    protected function place(int $column, int $row): Vec
+    {
+        return $this->placeAlong($this->across->lines[$column], $this->down->lines[$row]);
+    }
 
     /** Whether rows follow columns clockwise on the screen, as they do unless an axis is turned past the other. */
     protected function clockwise(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Grid;
 
+use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Geometry\Vec;
 
 /**
@@ -51,6 +52,28 @@ final class PolarGrid extends Grid
     public function circleRadii(): array
     {
         return $this->radii;
+    }
+
+    public function coordinatesAt(Vec $place): array
+    {
+        $way = $place->minus($this->center);
+        $degrees = rad2deg(atan2($way->x, -$way->y)) - $this->spokeHeading(1);
+
+        return [Divisions::at($this->radii)->coordinateAt($way->length()), Angle::normalised($degrees) * $this->sectors / 360];
+    }
+
+    public function placeAt(float $u, float $v): Vec
+    {
+        $radius = Divisions::at($this->radii)->distanceAt($u);
+
+        return $this->center->plus(Vec::heading($this->spokeHeading(1) + $v * 360 / $this->sectors)->times($radius));
+    }
+
+    public function cellAt(Vec $place): ?int
+    {
+        $ring = Divisions::at($this->radii)->spanAt($place->distanceTo($this->center));
+
+        return $ring === null ? null : $ring * $this->sectors + min($this->sectors - 1, (int) floor($this->coordinatesAt($place)[1]));
     }
 
     public function cellCount(): int

@@ -47,8 +47,15 @@ final class RectangularGrid extends LatticeGrid
         return ['cellw' => $this->width / $this->subdivisions, 'cellh' => $this->height / $this->subdivisions];
     }
 
-    protected function place(int $column, int $row): Vec
+    protected function placeAlong(float $across, float $down): Vec
     {
-        return $this->turn->apply($this->origin->plus(new Vec($this->across->lines[$column], $this->down->lines[$row])));
+        return $this->turn->apply($this->origin->plus(new Vec($across, $down)));
+    }
+
+    protected function distancesAt(Vec $place): array
+    {
+        $way = $this->turn->inverse()->apply($place)->minus($this->origin);
+
+        return [$way->x, $way->y];
     }
 }

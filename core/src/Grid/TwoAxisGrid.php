@@ -48,10 +48,16 @@ final class TwoAxisGrid extends LatticeGrid
         return $this->first->cross($this->second) > 0.0;
     }
 
-    protected function place(int $column, int $row): Vec
+    protected function placeAlong(float $across, float $down): Vec
     {
-        return $this->origin
-            ->plus($this->first->times($this->across->lines[$column]))
-            ->plus($this->second->times($this->down->lines[$row]));
+        return $this->origin->plus($this->first->times($across))->plus($this->second->times($down));
+    }
+
+    protected function distancesAt(Vec $place): array
+    {
+        $way = $place->minus($this->origin);
+        $turn = $this->first->cross($this->second);
+
+        return [$way->cross($this->second) / $turn, $this->first->cross($way) / $turn];
     }
 }

@@ -4,14 +4,24 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
 
 /** The worked-out parameters of one step. A field that was not given and has no default is absent. */
 final readonly class Arguments
 {
-    /** @param  array<string, mixed>  $values by field name */
-    public function __construct(public string $step, private array $values)
+    /**
+     * @param  array<string, mixed>  $values by field name
+     * @param  Bounds  $sheet  that the step works on
+     */
+    public function __construct(public string $step, private array $values, public Bounds $sheet)
     {
+    }
+
+    public function tolerance(): Tolerance
+    {
+        return Tolerance::ofSheet(max($this->sheet->right, $this->sheet->bottom));
     }
 
     public function has(string $field): bool
@@ -65,6 +75,17 @@ final readonly class Arguments
         return $steps;
     }
 
+    /** @return list<Vec> */
+    public function places(string $field): array
+    {
+        $value = $this->values[$field] ?? null;
+        if (! is_array($value)) {
+            throw $this->misdeclared($field);
+        }
+
+        return array_values(array_map(fn (mixed $place): Vec => $place instanceof Vec ? $place : throw $this->misdeclared($field), $value));
+    }
+
     public function cells(string $field): CellPick
     {
         $value = $this->values[$field] ?? null;
@@ -95,7 +116,7 @@ final readonly class Arguments
      */
     public function fingerprint(array $without): string
     {
-        $text = $this->step;
+        $text = sprintf("%s on %.17g × %.17g", $this->step, $this->sheet->right, $this->sheet->bottom);
         foreach (array_diff_key($this->values, array_flip($without)) as $field => $value) {
             $text .= "\n$field=".self::printed($value);
         }
@@ -113,6 +134,13 @@ final readonly class Arguments
             } elseif ($value instanceof Vec) {
                 $numbers["$field.0"] = $value->x;
                 $numbers["$field.1"] = $value->y;
+            } elseif (is_array($value)) {
+                foreach (array_values($value) as $index => $place) {
+                    if ($place instanceof Vec) {
+                        $numbers["$field.$index.0"] = $place->x;
+                        $numbers["$field.$index.1"] = $place->y;
+                    }
+                }
             }
         }
 

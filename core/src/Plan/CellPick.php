@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
-use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Tiling;
 
-/** Cells of one or more grids, found by their addresses. */
+/** Cells of one or more grids and overlays, found by their addresses. */
 final readonly class CellPick
 {
     /** @param  array<string, list<int>>  $cells cell numbers by the id of their grid
@@ -16,11 +16,11 @@ final readonly class CellPick
     {
     }
 
-    public function grid(string $id): Grid
+    public function tiling(string $id): Tiling
     {
         $result = $this->grids[$id]->result;
 
-        return $result instanceof Grid ? $result : throw new \LogicException("$id is not a grid.");
+        return $result instanceof Tiling ? $result : throw new \LogicException("$id has no cells.");
     }
 
     public function fingerprint(): string

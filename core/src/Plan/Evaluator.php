@@ -5,16 +5,17 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan;
 
 use Sternbild\Core\Check\Finding;
-use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Grid\Tiling;
 
 /** Plan in, scene out. A step that fails leaves a finding and no result; all others are still evaluated. */
 final readonly class Evaluator
 {
     /** Part of every hash; to be raised when a computation changes, so that no cache keeps old results. */
-    private const EDITION = '1';
+    private const EDITION = '2';
 
-    /** Cells of all grids of a plan together. */
-    private const MOST_CELLS = 400_000;
+    /** Cells of all grids and overlays of a plan together. */
+    private const MOST_CELLS = 500_000;
 
     public function __construct(private ResultCache $cache)
     {
@@ -42,11 +43,13 @@ final readonly class Evaluator
                     $this->cache->put($hash, $result, (hrtime(true) - $start) / 1e9);
                 }
                 $numbers = $given->numbers();
-                if ($result instanceof Grid) {
+                if ($result instanceof Measured) {
                     $numbers += $result->quantities();
+                }
+                if ($result instanceof Tiling) {
                     $cells += $result->cellCount();
                     if ($cells > self::MOST_CELLS) {
-                        throw new FieldFault('', 'limit', 'all grids together would have more than '.number_format(self::MOST_CELLS).' cells');
+                        throw new FieldFault('', 'limit', 'all grids and overlays together would have more than '.number_format(self::MOST_CELLS).' cells');
                     }
                 }
                 $known[$step->id] = new Known($step->id, $hash, $result, $numbers);
@@ -78,6 +81,6 @@ final readonly class Evaluator
             }
         }
 
-        return new Arguments($step->id, $values);
+        return new Arguments($step->id, $values, new Bounds(0.0, 0.0, $scope->plan->width, $scope->plan->height));
     }
 }

@@ -22,6 +22,12 @@ abstract class Kind
     /** What an unnamed step of it is called, with its number behind: `grid`. */
     abstract public function word(): string;
 
+    /** What the ids of new steps of it begin with; they go on with a number. */
+    public function idPrefix(): string
+    {
+        return substr($this->word(), 0, 1);
+    }
+
     /** @return list<Field> */
     abstract public function fields(): array;
 

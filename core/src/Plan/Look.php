@@ -14,4 +14,9 @@ final readonly class Look implements Result
     public function __construct(public array $of, public array $style)
     {
     }
+
+    public function role(): Role
+    {
+        return Role::Look;
+    }
 }

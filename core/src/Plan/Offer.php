@@ -9,13 +9,15 @@ final readonly class Offer
 {
     /**
      * @param  string  $label  the verb
-     * @param  'cells'|'parts'|'ground'  $from  the pick that it needs; `ground` for none
-     * @param  string|null  $takes  the field that the pick goes into
-     * @param  array<string, mixed>  $preset  parameters of the new step. `{center}`, `{count}` and `{colour}` in them stand for what fits the
-     *                                        pick best: the centre of its grid, its number of sectors, the first palette colour
+     * @param  'cells'|'parts'|'points'|'guides'|'ground'  $from  the pick that it needs; `guides` are guides and grids, `ground` is none
+     * @param  string|null  $takes  the field that the pick goes into; two of them joined by + take one each
+     * @param  array<string, mixed>  $preset  parameters of the new step. `{center}`, `{count}`, `{near}` and `{colour}` in them stand for what
+     *                                        fits the pick best: the centre of its grid, its number of sectors, where it was clicked last, the
+     *                                        first palette colour
      * @param  list<string>  $asks  fields that are asked for before the step is made
      * @param  string|null  $picture  SVG path data in a square of 48, for offers shown as pictures
      * @param  string|null  $replaces  a field: where a step of the same kind for the same pick already says it, that one is changed instead
+     * @param  int  $least  how many have to be picked, and $most how many may be
      */
     public function __construct(
         public string $label,
@@ -25,6 +27,8 @@ final readonly class Offer
         public array $asks = [],
         public ?string $picture = null,
         public ?string $replaces = null,
+        public int $least = 1,
+        public int $most = 1_000_000,
     ) {
     }
 }

@@ -22,8 +22,6 @@ namespace Sternbild\Core\Plan;
  */
 final class PlanEdit
 {
-    private const PREFIXES = ['grid' => 'g', 'part' => 'p', 'repeat' => 'r', 'style' => 's', 'order' => 'd'];
-
     /** @var array<string, string> placeholder to id */
     private array $named = [];
 
@@ -346,7 +344,7 @@ final class PlanEdit
 
     private function freeId(string $kind): string
     {
-        $prefix = self::PREFIXES[explode('.', $kind)[0]] ?? 'x';
+        $prefix = $this->kinds->get($kind)?->idPrefix() ?? 'x';
         $taken = array_flip(array_map(self::idOf(...), $this->steps()));
         $number = 1;
         while (isset($taken[$prefix.$number])) {

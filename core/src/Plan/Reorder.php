@@ -15,4 +15,9 @@ final readonly class Reorder implements Result
     public function __construct(public array $of, public string $to, public ?string $beside)
     {
     }
+
+    public function role(): Role
+    {
+        return Role::Look;
+    }
 }

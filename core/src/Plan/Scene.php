@@ -6,6 +6,8 @@ namespace Sternbild\Core\Plan;
 
 use Sternbild\Core\Check\Finding;
 use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Overlay;
+use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Shape\Part;
 
 /** What a plan comes to. */
@@ -30,6 +32,18 @@ final readonly class Scene
     public function grids(): array
     {
         return $this->resultsOf(Grid::class);
+    }
+
+    /** @return array<string, Guide> */
+    public function guides(): array
+    {
+        return $this->resultsOf(Guide::class);
+    }
+
+    /** @return array<string, Overlay> */
+    public function overlays(): array
+    {
+        return $this->resultsOf(Overlay::class);
     }
 
     /** @return array<string, Part> */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan;
 
 use Sternbild\Core\Check\Finding;
-use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Shape\Part;
 
 /** What a step can see while its parameters are worked out: values, palette, and the steps before it. */
@@ -48,11 +48,11 @@ final class Scope
     }
 
     /** @throws FieldFault */
-    public function grid(string $id, string $field): Grid
+    public function tiling(string $id, string $field): Tiling
     {
         $result = $this->step($id, $field)->result;
 
-        return $result instanceof Grid ? $result : throw new FieldFault($field, 'lost', "{$this->label($id)} is not a grid");
+        return $result instanceof Tiling ? $result : throw new FieldFault($field, 'lost', "{$this->label($id)} is not a grid or an overlay");
     }
 
     /** @throws FieldFault */

@@ -7,6 +7,7 @@ namespace Sternbild\Core\Shape;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Plan\Result;
+use Sternbild\Core\Plan\Role;
 
 /** A shape of the result: one or more figures, drawn in order. */
 final readonly class Part implements Result
@@ -14,6 +15,11 @@ final readonly class Part implements Result
     /** @param  non-empty-list<Figure>  $figures */
     public function __construct(public array $figures)
     {
+    }
+
+    public function role(): Role
+    {
+        return Role::Part;
     }
 
     /** The same part as the step $id gives it on; a look given to $id reaches it from now on. */

@@ -32,7 +32,7 @@ final class GridsTest extends TestCase
             yield "two axes at $first and $second" => [new TwoAxisGrid(new Vec(9, -4), $first, $second, 12, 17, 5, 4)];
         }
         foreach ([[1, 1, 0], [4, 3, 0], [3, 6, 30], [5, 5, 11]] as [$columns, $rows, $angle]) {
-            yield "triangles, $columns × $rows, turned by $angle" => [new TriangularGrid(new Vec(3, 8), 14, $columns, $rows, $angle)];
+            yield "triangles, $columns × $rows, turned by $angle" => [TriangularGrid::inRhomb(new Vec(3, 8), 14, $columns, $rows, $angle)];
         }
         foreach (['near', 'far', 'both'] as $from) {
             foreach ([1, 2, 5] as $depth) {
@@ -167,7 +167,7 @@ final class GridsTest extends TestCase
     public function test_a_hexagon_of_side_n_holds_six_n_squared_triangles(): void
     {
         foreach ([1, 2, 3, 5] as $n) {
-            $grid = new TriangularGrid(new Vec(0, 0), 10, 2 * $n, 2 * $n, 0);
+            $grid = TriangularGrid::inRhomb(new Vec(0, 0), 10, 2 * $n, 2 * $n, 0);
             $center = $grid->pointAt([$n, $n]);
             $apothem = $n * 10 * sqrt(3) / 2;
             $inside = array_values(array_filter(range(0, $grid->cellCount() - 1), static function (int $cell) use ($grid, $center, $apothem): bool {
@@ -186,7 +186,7 @@ final class GridsTest extends TestCase
 
     public function test_turned_by_thirty_degrees_one_family_of_lines_stands_upright(): void
     {
-        $grid = new TriangularGrid(new Vec(50, 0), 10, 3, 3, 30);
+        $grid = TriangularGrid::inRhomb(new Vec(50, 0), 10, 3, 3, 30);
         self::assertEqualsWithDelta(50.0, $grid->pointAt([0, 3])->x, 1e-9);
         self::assertEqualsWithDelta(30.0, $grid->pointAt([0, 3])->y, 1e-9);
     }

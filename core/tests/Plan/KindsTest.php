@@ -42,7 +42,7 @@ final class KindsTest extends TestCase
         $names = array_map(static fn (Field $field): string => $field->name, $kind->fields());
         self::assertSame($names, array_unique($names));
         foreach ($kind->offers() as $offer) {
-            self::assertSame([], array_diff([...$offer->asks, ...array_filter([$offer->takes, $offer->replaces])], $names));
+            self::assertSame([], array_diff([...$offer->asks, ...explode('+', $offer->takes ?? $names[0]), ...array_filter([$offer->replaces])], $names));
             $outer = array_map(static fn (string $name): string => explode('.', $name)[0], $names);
             self::assertSame([], array_diff(array_keys($offer->preset), $outer));
         }

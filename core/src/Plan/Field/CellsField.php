@@ -6,6 +6,8 @@ namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\NoSuchPlace;
+use Sternbild\Core\Grid\Overlay;
+use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\CellPick;
 use Sternbild\Core\Plan\FieldFault;
@@ -13,7 +15,7 @@ use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
-/** Cells of grids, by address; a star stands for every ring, sector, column or row. Lost ones are left out with a warning. */
+/** Cells of grids and overlays, by address; a star stands for every ring, sector, column or row. Lost ones are left out with a warning. */
 final class CellsField extends Field
 {
     /** How many lost addresses a message lists before it only counts them. */
@@ -37,7 +39,7 @@ final class CellsField extends Field
         $pattern = '/'.Address::CELLS_PATTERN.'/D';
         foreach ($raw as $index => $text) {
             if (! is_string($text) || preg_match($pattern, $text) !== 1) {
-                throw Unusable::at("$pointer/$index", 'the address of a cell, such as g1#2,3, or with a star for all, g1#2,*');
+                throw Unusable::at("$pointer/$index", 'the address of a cell, such as g1#2,3, with a star for all, g1#2,*, or of an overlay, such as o1~g1:2.5,3.5');
             }
         }
     }
@@ -49,16 +51,11 @@ final class CellsField extends Field
         $lost = [];
         $lostGrids = [];
         foreach (array_unique(is_array($raw) ? array_filter($raw, is_string(...)) : []) as $text) {
-            $mark = strcspn($text, '#');
-            $id = substr($text, 0, $mark);
-            $coordinates = [];
-            foreach (explode(',', substr($text, $mark + 1)) as $part) {
-                $coordinates[] = $part === '*' ? null : (int) $part;
-            }
+            $id = substr($text, 0, strcspn($text, '#~'));
             try {
-                $grid = $scope->grid($id, $this->name);
+                $tiling = $scope->tiling($id, $this->name);
                 $grids[$id] ??= $scope->step($id, $this->name);
-                foreach ($grid->cellsAt($coordinates) as $cell) {
+                foreach (self::cellsAt($tiling, $text, strlen($id)) as $cell) {
                     $cells[$id][$cell] = $cell;
                 }
             } catch (NoSuchPlace $fault) {
@@ -87,7 +84,11 @@ final class CellsField extends Field
         $ids = [];
         foreach (is_array($raw) ? $raw : [] as $text) {
             if (is_string($text)) {
-                $ids[substr($text, 0, strcspn($text, '#'))] = true;
+                $ids[substr($text, 0, strcspn($text, '#~'))] = true;
+                $frame = strpos($text, ':');
+                if ($frame !== false) {
+                    $ids[substr($text, strpos($text, '~') + 1, $frame - strpos($text, '~') - 1)] = true;
+                }
             }
         }
 
@@ -111,9 +112,31 @@ final class CellsField extends Field
         if ($single > 0 || $whole === 0) {
             $counts[] = $single.($single === 1 ? ' cell' : ' cells');
         }
-        $grids = array_map(static fn (string $id): string => $labels[$id] ?? "“{$id}”", $this->references($raw));
+        $on = array_map(static fn (mixed $text): string => is_string($text) ? substr($text, 0, strcspn($text, '#~')) : '', $raw);
+        $grids = array_map(static fn (string $id): string => $labels[$id] ?? "“{$id}”", array_values(array_unique($on)));
 
         return implode(' and ', $counts).($grids === [] ? '' : ' of '.implode(' and ', $grids));
+    }
+
+    /**
+     * @param  int  $mark  where the step's id ends
+     * @return non-empty-list<int>
+     *
+     * @throws NoSuchPlace
+     */
+    private static function cellsAt(Tiling $tiling, string $text, int $mark): array
+    {
+        $rest = substr($text, $mark + 1);
+        if ($tiling instanceof Grid && $text[$mark] === '#') {
+            return $tiling->cellsAt(array_map(static fn (string $part): ?int => $part === '*' ? null : (int) $part, explode(',', $rest)));
+        }
+        if ($tiling instanceof Overlay && $text[$mark] === '~') {
+            $frame = strpos($rest, ':');
+            [$u, $v] = explode(',', $frame === false ? $rest : substr($rest, $frame + 1));
+
+            return [$tiling->cellHeldBy($frame === false ? null : substr($rest, 0, $frame), (float) $u, (float) $v)];
+        }
+        throw new NoSuchPlace($tiling instanceof Overlay ? 'cells of an overlay are held by a place, as in o1~g1:2.5,3.5' : 'cells of a grid are counted, as in g1#2,3');
     }
 
     /** @param  list<string>  $lost */

@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\NoSuchPlace;
+use Sternbild\Core\Guide\Crossings;
+use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Shape\Part;
 
 /** A place on the sheet: two coordinates, or the address of an intersection or of a centre. */
 final class PlaceField extends Field
@@ -27,8 +31,9 @@ final class PlaceField extends Field
     {
         if (is_string($raw)) {
             $address = Address::parse($raw);
-            if ($address === null || ($address->sort === '#' && ! $address->center) || in_array(null, $address->coordinates, true)) {
-                throw Unusable::at($pointer, "a place for {$this->label}: [x, y], an intersection such as g1@2,3 or a centre such as g1#2,3!");
+            $isCells = $address !== null && ($address->sort === '#' ? ! $address->center : $address->sort === '~' && $address->other !== null);
+            if ($address === null || $isCells || in_array(null, $address->coordinates, true)) {
+                throw Unusable::at($pointer, "a place for {$this->label}: [x, y], an intersection such as g1@2,3, a crossing such as c1*c2/1 or a centre such as g1#2,3!");
             }
 
             return;
@@ -52,17 +57,59 @@ final class PlaceField extends Field
         if ($address === null) {
             throw new FieldFault($this->name, 'lost', "{$this->label} is not a place");
         }
-        if ($address->sort === '!') {
-            return $scope->part($address->step, $this->name)->bounds()->center();
-        }
-        $grid = $scope->grid($address->step, $this->name);
         try {
-            return $address->sort === '@'
-                ? $grid->pointAt(array_map(intval(...), $address->coordinates))
-                : $grid->cellOutlines($grid->cellsAt($address->coordinates)[0])[0]->centroid();
+            return $this->located($address, $scope);
         } catch (NoSuchPlace $fault) {
             throw new FieldFault($this->name, 'lost', "{$this->label} is lost: {$fault->getMessage()} in {$scope->label($address->step)}");
         }
+    }
+
+    /**
+     * @throws FieldFault
+     * @throws NoSuchPlace
+     */
+    private function located(Address $address, Scope $scope): Vec
+    {
+        $on = $scope->step($address->step, $this->name)->result;
+
+        return match (true) {
+            $address->sort === '!' && $on instanceof Part => $on->bounds()->center(),
+            $address->sort === '!' && $on instanceof Guide => $on->center(),
+            $address->sort === '@' && $on instanceof Guide => $on->curve->pointAt(self::share($address)),
+            $address->sort === '*' && $on instanceof Guide => $this->crossing($on, $address, $scope),
+            ! $on instanceof Grid => throw new FieldFault($this->name, 'lost', "{$scope->label($address->step)} has no place of this kind"),
+            $address->sort === '@' => $on->pointAt(array_map(intval(...), $address->coordinates)),
+            $address->sort === '~' => $on->placeAt($address->numbers[0], $address->numbers[1]),
+            $address->sort === '#' => $on->cellOutlines($on->cellsAt($address->coordinates)[0])[0]->centroid(),
+            default => throw new FieldFault($this->name, 'lost', "{$scope->label($address->step)} has no place of this kind"),
+        };
+    }
+
+    /** @throws NoSuchPlace */
+    private static function share(Address $address): float
+    {
+        $share = count($address->numbers) === 1 ? $address->numbers[0] : -1.0;
+
+        return $share >= 0.0 && $share <= 1.0 ? $share : throw new NoSuchPlace('a place on a guide is a share of its way from 0 to 1, as in c1@0.25');
+    }
+
+    /** @throws FieldFault */
+    private function crossing(Guide $guide, Address $address, Scope $scope): Vec
+    {
+        $other = $scope->step((string) $address->other, $this->name)->result;
+        if (! $other instanceof Guide && ! $other instanceof Grid) {
+            throw new FieldFault($this->name, 'lost', "{$scope->label((string) $address->other)} is not a guide or a grid, and crosses nothing");
+        }
+        $crossings = Crossings::of($guide, $other, $scope->plan->tolerance());
+        $number = (int) $address->coordinates[0];
+        $count = count($crossings);
+
+        return $crossings[$number - 1]->at ?? throw new FieldFault(
+            $this->name,
+            'lost',
+            "{$this->label} is lost: crossing $number of {$scope->label($address->step)} and {$scope->label((string) $address->other)} does not exist, "
+                .($count === 0 ? 'they do not meet' : "they meet at $count ".($count === 1 ? 'place' : 'places')),
+        );
     }
 
     public function references(mixed $raw): array
@@ -72,7 +119,7 @@ final class PlaceField extends Field
         }
         $address = is_string($raw) ? Address::parse($raw) : null;
 
-        return $address === null ? [] : [$address->step];
+        return $address === null ? [] : $address->steps();
     }
 
     public function schema(): array
@@ -95,9 +142,13 @@ final class PlaceField extends Field
         }
         $label = $labels[$address->step] ?? $address->step;
         $where = implode(', ', array_map(strval(...), $address->coordinates));
+        $numbers = implode(', ', array_map(Numerals::plain(...), $address->numbers));
 
         return match (true) {
             $address->sort === '!' => "the centre of $label",
+            $address->sort === '*' => "crossing $where of $label and ".($labels[(string) $address->other] ?? $address->other),
+            $address->sort === '~' => "the place $numbers of $label",
+            $address->sort === '@' && str_contains($raw, '.') => "the place at $numbers of $label",
             $address->coordinates === [0] => "the centre of $label",
             $address->sort === '#' => "the middle of cell $where of $label",
             default => "point $where of $label",

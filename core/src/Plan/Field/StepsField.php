@@ -7,17 +7,34 @@ namespace Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Known;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Role;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
-/** A list of earlier parts. Those that are lost are left out with a warning; when all are, it is an error. */
+/** A list of earlier steps of certain roles. Those that are lost are left out with a warning; when all are, it is an error. */
 final class StepsField extends Field
 {
     private const MOST = 10_000;
 
-    public function __construct(string $name, string $label)
+    /** @param  non-empty-list<Role>  $roles that the steps may have */
+    private function __construct(string $name, string $label, private readonly array $roles, bool $required, private readonly int $most)
     {
-        parent::__construct($name, $label, true);
+        parent::__construct($name, $label, $required);
+    }
+
+    public static function parts(string $name, string $label): self
+    {
+        return new self($name, $label, [Role::Part], true, self::MOST);
+    }
+
+    public static function guides(string $name, string $label, int $most): self
+    {
+        return new self($name, $label, [Role::Guide], false, $most);
+    }
+
+    public static function gridsAndGuides(string $name, string $label): self
+    {
+        return new self($name, $label, [Role::Grid, Role::Guide], true, self::MOST);
     }
 
     public function type(): string
@@ -27,12 +44,12 @@ final class StepsField extends Field
 
     public function check(mixed $raw, string $pointer): void
     {
-        if (! is_array($raw) || ! array_is_list($raw) || $raw === [] || count($raw) > self::MOST) {
-            throw Unusable::at($pointer, 'a list of 1 to '.self::MOST.' ids of earlier parts');
+        if (! is_array($raw) || ! array_is_list($raw) || $raw === [] || count($raw) > $this->most) {
+            throw Unusable::at($pointer, "a list of 1 to {$this->most} ids of earlier {$this->plural()}");
         }
         foreach ($raw as $index => $id) {
             if (! is_string($id) || preg_match('/^[a-z][a-z0-9]*$/D', $id) !== 1) {
-                throw Unusable::at("$pointer/$index", 'the id of an earlier part');
+                throw Unusable::at("$pointer/$index", "the id of one of the earlier {$this->plural()}");
             }
         }
     }
@@ -44,8 +61,11 @@ final class StepsField extends Field
         $lost = [];
         foreach (array_unique($this->references($raw)) as $id) {
             try {
-                $scope->part($id, $this->name);
-                $found[] = $scope->step($id, $this->name);
+                $step = $scope->step($id, $this->name);
+                if (! in_array($step->result->role(), $this->roles, true)) {
+                    throw new FieldFault($this->name, 'lost', "{$scope->label($id)} is not ".implode(' or ', array_map(static fn (Role $role): string => $role->noun(), $this->roles)));
+                }
+                $found[] = $step;
             } catch (FieldFault $fault) {
                 $lost[] = $fault->getMessage();
             }
@@ -67,7 +87,7 @@ final class StepsField extends Field
 
     public function schema(): array
     {
-        return ['type' => 'array', 'items' => ['$ref' => '#/$defs/id'], 'minItems' => 1, 'maxItems' => self::MOST];
+        return ['type' => 'array', 'items' => ['$ref' => '#/$defs/id'], 'minItems' => 1, 'maxItems' => $this->most];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string
@@ -76,5 +96,15 @@ final class StepsField extends Field
         $last = array_pop($names);
 
         return $names === [] ? (string) $last : implode(', ', $names)." and $last";
+    }
+
+    public function traits(): array
+    {
+        return ['roles' => array_map(static fn (Role $role): string => $role->value, $this->roles)];
+    }
+
+    private function plural(): string
+    {
+        return implode(' and ', array_map(static fn (Role $role): string => "{$role->value}s", $this->roles));
     }
 }

@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Kind;
 
 use Sternbild\Core\Grid\GoldenSections;
+use Sternbild\Core\Grid\GoldenSquares;
+use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\Field\SwitchField;
+use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 
@@ -18,6 +22,9 @@ final class GoldenGridKind extends GridKind
 {
     /** From both sides this gives 12,321 cells; two more would come close to the limit of a grid, four would pass it. */
     private const DEEPEST = 8;
+
+    /** The twentieth square has 1/9,349 of the first one's side. */
+    private const MOST_SQUARES = 20;
 
     public function name(): string
     {
@@ -34,37 +41,55 @@ final class GoldenGridKind extends GridKind
         return [
             new PlaceField('origin', 'origin', true),
             PairField::sizes('size', 'size', true),
-            new ChoiceField('form', 'form', ['sections' => 'sections'], 'sections'),
+            new ChoiceField('form', 'form', ['sections' => 'sections', 'squares' => 'squares'], 'sections'),
             new ChoiceField('from', 'divided from', ['near' => 'the near side', 'far' => 'the far side', 'both' => 'both sides'], 'both'),
-            NumberField::count('depth', 'depth', 1, self::DEEPEST, false, 1),
+            NumberField::count('depth', 'depth', 1, self::MOST_SQUARES, false, 1),
+            NumberField::count('turn', 'quarter turns', 0, 3, false, 0),
+            new SwitchField('circles', 'circles', 'with the circles in its squares', 'without circles'),
             ...self::shown(),
         ];
     }
 
     public function sentence(Step $step): string
     {
-        return 'Golden grid from {origin} over {size}, divided from {from}[, {depth} times][, shown as {show}][ at strength {strength}].';
+        $form = $step->raw('form') === 'squares'
+            ? 'cut into {depth} {form}[, turned by {turn} quarter turns]'
+            : 'in {form} from {from}[, divided {depth} times]';
+
+        return "Golden grid from {origin} over {size}, $form"."[, {circles}][, shown as {show}][ at strength {strength}].";
     }
 
     public function offers(): array
     {
         return [new Offer(
+            label: 'Golden squares',
+            from: 'ground',
+            preset: ['origin' => [0, 0], 'size' => ['sheet.width', 'sheet.height'], 'form' => 'squares', 'depth' => 7, 'circles' => true],
+            asks: ['depth', 'turn', 'circles'],
+            picture: 'M4 11H44V37H4ZM30 11V37M30 27H44M36 27V37M30 31H36M4 24a13 13 0 1 0 26 0a13 13 0 1 0-26 0M30 19a7 8 0 1 0 14 0a7 8 0 1 0-14 0',
+        ), new Offer(
             label: 'Golden grid',
             from: 'ground',
             preset: ['origin' => [0, 0], 'size' => ['sheet.width', 'sheet.height'], 'from' => 'both', 'depth' => 1],
-            asks: ['from', 'depth'],
+            asks: ['from', 'depth', 'circles'],
             picture: 'M6 6H42V42H6ZM19.75 6V42M28.25 6V42M6 19.75H42M6 28.25H42',
         )];
     }
 
-    public function evaluate(Arguments $given): GoldenSections
+    public function evaluate(Arguments $given): Grid
     {
         $size = $given->vec('size');
+        if ($given->text('form') === 'squares') {
+            return new GoldenSquares($given->vec('origin'), $size->x, $size->y, $given->whole('depth'), $given->whole('turn'), $given->isOn('circles'));
+        }
+        if ($given->whole('depth') > self::DEEPEST) {
+            throw new FieldFault('depth', 'limit', 'sections can be divided at most '.self::DEEPEST.' times; it is '.$given->whole('depth'));
+        }
 
         return new GoldenSections($given->vec('origin'), $size->x, $size->y, match ($given->text('from')) {
             'near' => 'near',
             'far' => 'far',
             default => 'both',
-        }, $given->whole('depth'));
+        }, $given->whole('depth'), $given->isOn('circles'));
     }
 }

@@ -34,6 +34,11 @@ final class OrderKind extends Kind
         return 'order';
     }
 
+    public function idPrefix(): string
+    {
+        return 'd';
+    }
+
     public function chapter(): Chapter
     {
         return Chapter::Look;
@@ -42,7 +47,7 @@ final class OrderKind extends Kind
     public function fields(): array
     {
         return [
-            new StepsField('of', 'parts'),
+            StepsField::parts('of', 'parts'),
             new ChoiceField('to', 'to the', ['front' => 'front', 'back' => 'back']),
             new StepField('above', 'above'),
             new StepField('below', 'below'),

@@ -58,7 +58,7 @@ final class PartFromCellsKind extends Kind
         $pick = $given->cells('cells');
         $outlines = [];
         foreach ($pick->cells as $grid => $cells) {
-            array_push($outlines, ...CellJoin::of($pick->grid($grid)->mesh(), $cells));
+            array_push($outlines, ...CellJoin::of($pick->tiling($grid)->mesh(), $cells));
         }
         if ($outlines === []) {
             throw new FieldFault('cells', 'lost', 'the cells enclose nothing');

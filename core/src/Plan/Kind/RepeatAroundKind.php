@@ -53,7 +53,7 @@ final class RepeatAroundKind extends Kind
     public function fields(): array
     {
         return [
-            new StepsField('of', 'parts'),
+            StepsField::parts('of', 'parts'),
             new PlaceField('center', 'centre', true),
             NumberField::count('count', 'count', 1, self::MOST_COPIES, true),
             NumberField::angle('angle', 'angle'),

@@ -38,6 +38,11 @@ final class StyleKind extends Kind
         return 'look';
     }
 
+    public function idPrefix(): string
+    {
+        return 's';
+    }
+
     public function chapter(): Chapter
     {
         return Chapter::Look;
@@ -47,7 +52,7 @@ final class StyleKind extends Kind
     public function fields(): array
     {
         return [
-            new StepsField('of', 'parts'),
+            StepsField::parts('of', 'parts'),
             new ColourField('fill', 'fill'),
             new ColourField('stroke.color', 'stroke colour'),
             NumberField::length('stroke.width', 'stroke width'),

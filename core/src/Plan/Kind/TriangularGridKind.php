@@ -7,6 +7,7 @@ namespace Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\TriangularGrid;
 use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Offer;
@@ -33,13 +34,14 @@ final class TriangularGridKind extends GridKind
             NumberField::count('columns', 'columns', 1, Grid::MOST_CELLS, true),
             NumberField::count('rows', 'rows', 1, Grid::MOST_CELLS, true),
             NumberField::angle('angle', 'angle', 0),
+            new ChoiceField('field', 'field', ['rhomb' => 'a rhomb', 'rectangle' => 'a rectangle'], 'rhomb'),
             ...self::shown(),
         ];
     }
 
     public function sentence(Step $step): string
     {
-        return 'Triangular grid from {origin}, sides of {side}, {columns} columns × {rows} rows[, turned by {angle}][, shown as {show}][ at strength {strength}].';
+        return 'Triangular grid from {origin}, sides of {side}, {columns} columns × {rows} rows in {field}[, turned by {angle}][, shown as {show}][ at strength {strength}].';
     }
 
     public function offers(): array
@@ -47,8 +49,9 @@ final class TriangularGridKind extends GridKind
         return [new Offer(
             label: 'Triangular grid',
             from: 'ground',
-            preset: ['origin' => ['sheet.width/10', 'sheet.height/4'], 'side' => 'sheet.width/15', 'columns' => 8, 'rows' => 8],
-            asks: ['columns', 'rows'],
+            // Half a row more than fits would stand over: rows are √3/2 of a side apart.
+            preset: ['origin' => ['sheet.width/10', 'sheet.height/10'], 'side' => 'sheet.width/10', 'columns' => 8, 'rows' => 'max(1, floor(sheet.height*0.8/(sheet.width*sqrt(3)/20)))', 'field' => 'rectangle'],
+            asks: ['field', 'angle', 'columns', 'rows'],
             picture: 'M4 10H30L44 38H18ZM11 24H37M17 10L31 38M30 10L18 38M17 10L11 24M37 24L31 38',
         )];
     }
@@ -57,8 +60,10 @@ final class TriangularGridKind extends GridKind
     {
         $columns = $given->whole('columns');
         $rows = $given->whole('rows');
-        self::withinLimit(2 * $columns, $rows, $columns >= $rows ? 'columns' : 'rows');
+        self::withinLimit(2 * $columns + 1, $rows, $columns >= $rows ? 'columns' : 'rows');
 
-        return new TriangularGrid($given->vec('origin'), $given->number('side'), $columns, $rows, $given->number('angle'));
+        $lay = $given->text('field') === 'rectangle' ? TriangularGrid::inRectangle(...) : TriangularGrid::inRhomb(...);
+
+        return $lay($given->vec('origin'), $given->number('side'), $columns, $rows, $given->number('angle'));
     }
 }

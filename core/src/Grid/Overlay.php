@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Grid;
+
+use Sternbild\Core\Arrangement\Arrangement;
+use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Role;
+
+/**
+ * Grids and guides laid over one another; their lines cut the sheet into cells.
+ *
+ * A cell is held by a place inside it, in the coordinates of one of the grids, so that it is found again when the grid's numbers change.
+ */
+final class Overlay extends Tiling
+{
+    /** Digits behind the point that an address begins with; more are taken where a cell is too small for them. */
+    private const DIGITS = [1, 2, 3, 5, 8, 12];
+
+    /** @var array<int, string> */
+    private array $addresses = [];
+
+    /**
+     * @param  array<string, Grid|Guide>  $of  by step id
+     * @param  string  $key  equal for equal overlays
+     */
+    public function __construct(private readonly array $of, private readonly Arrangement $arrangement, private readonly string $key)
+    {
+    }
+
+    /**
+     * @param  array<string, Grid|Guide>  $of
+     * @return list<Curve>
+     */
+    public static function curves(array $of): array
+    {
+        $curves = [];
+        foreach ($of as $one) {
+            array_push($curves, ...($one instanceof Grid ? $one->lines() : [$one->curve]));
+        }
+
+        return $curves;
+    }
+
+    public function role(): Role
+    {
+        return Role::Overlay;
+    }
+
+    public function arrangement(): Arrangement
+    {
+        return $this->arrangement;
+    }
+
+    public function cellCount(): int
+    {
+        return $this->arrangement->faceCount();
+    }
+
+    public function area(): float
+    {
+        $area = 0.0;
+        for ($face = 0; $face < $this->arrangement->faceCount(); $face++) {
+            $area += $this->arrangement->area($face);
+        }
+
+        return $area;
+    }
+
+    public function cellAt(Vec $place): ?int
+    {
+        return $this->arrangement->faceAt($place);
+    }
+
+    /**
+     * The cell that an address means.
+     *
+     * @param  string|null  $frame  id of the grid whose coordinates they are; null for sheet units
+     *
+     * @throws NoSuchPlace
+     */
+    public function cellHeldBy(?string $frame, float $u, float $v): int
+    {
+        $place = $frame === null ? new Vec($u, $v) : $this->grid($frame)->placeAt($u, $v);
+
+        return $this->arrangement->faceAt($place) ?? throw new NoSuchPlace('no cell encloses the place any more');
+    }
+
+    public function cellAddress(int $cell): string
+    {
+        return $this->addresses[$cell] ??= $this->heldBy($cell);
+    }
+
+    public function topologyKey(): string
+    {
+        return "overlay-$this->key";
+    }
+
+    protected function buildMesh(): Mesh
+    {
+        return $this->arrangement->mesh();
+    }
+
+    private function heldBy(int $cell): string
+    {
+        $place = $this->arrangement->placeInside($cell);
+        $frame = null;
+        foreach ($this->of as $id => $one) {
+            if ($one instanceof Grid && $one->cellAt($place) !== null) {
+                $frame = $id;
+                break;
+            }
+        }
+        [$u, $v] = $frame === null ? [$place->x, $place->y] : $this->grid($frame)->coordinatesAt($place);
+        foreach (self::DIGITS as $digits) {
+            [$shortU, $shortV] = [round($u, $digits), round($v, $digits)];
+            $short = $frame === null ? new Vec($shortU, $shortV) : $this->grid($frame)->placeAt($shortU, $shortV);
+            if ($this->arrangement->encloses($cell, $short)) {
+                [$u, $v] = [$shortU, $shortV];
+                break;
+            }
+        }
+
+        return '~'.($frame === null ? '' : "$frame:").self::written($u).','.self::written($v);
+    }
+
+    /** @throws NoSuchPlace */
+    private function grid(string $id): Grid
+    {
+        $grid = $this->of[$id] ?? null;
+
+        return $grid instanceof Grid ? $grid : throw new NoSuchPlace("the overlay has no grid “{$id}” any more");
+    }
+
+    private static function written(float $number): string
+    {
+        $text = rtrim(rtrim(number_format($number, 12, '.', ''), '0'), '.');
+
+        return $text === '-0' ? '0' : $text;
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Grid;
+
+use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Outline;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Plan\Result;
+use Sternbild\Core\Shape\CellJoin;
+
+/** What cuts the sheet into cells that parts can be made of: a grid, or an overlay of several. */
+abstract class Tiling implements Result
+{
+    private ?Mesh $mesh = null;
+
+    public function mesh(): Mesh
+    {
+        return $this->mesh ??= $this->buildMesh();
+    }
+
+    abstract protected function buildMesh(): Mesh;
+
+    abstract public function cellCount(): int;
+
+    /** Sheet units squared, of all cells together. */
+    abstract public function area(): float;
+
+    /** The address of a cell behind the step's id: `#2,1` of a grid, `~g1:2.5,3.5` of an overlay. */
+    abstract public function cellAddress(int $cell): string;
+
+    /** The cell that a place lies in; null outside. */
+    abstract public function cellAt(Vec $place): ?int;
+
+    /**
+     * What decides how points, edges and cells hang together, wherever they lie. Tilings with equal keys have meshes that differ in
+     * places only.
+     */
+    abstract public function topologyKey(): string;
+
+    /** @return list<Outline> more than one where the cell has a hole */
+    public function cellOutlines(int $cell): array
+    {
+        return CellJoin::of($this->mesh(), [$cell]);
+    }
+
+    /** @return list<Curve> its lines and circles, each drawn through once */
+    public function lines(): array
+    {
+        return CellJoin::lines($this->mesh());
+    }
+}

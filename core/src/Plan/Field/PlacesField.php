@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Field;
+
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Scope;
+use Sternbild\Core\Plan\Unusable;
+
+/** Several places, in order. */
+final class PlacesField extends Field
+{
+    /** A fit takes points by the hundred at most; more come from no hand. */
+    private const MOST = 2000;
+
+    /**
+     * @param  list<string>  $each  what messages call them one by one; those beyond are numbered
+     * @param  bool  $exactly  whether there have to be as many as have names, not more
+     */
+    public function __construct(string $name, string $label, private readonly array $each, private readonly bool $exactly, bool $required = false)
+    {
+        parent::__construct($name, $label, $required);
+    }
+
+    public function type(): string
+    {
+        return 'places';
+    }
+
+    public function check(mixed $raw, string $pointer): void
+    {
+        $least = count($this->each);
+        if (! is_array($raw) || ! array_is_list($raw) || count($raw) < $least || count($raw) > ($this->exactly ? $least : self::MOST)) {
+            throw Unusable::at($pointer, $this->exactly ? "$least places for {$this->label}" : "$least to ".self::MOST." places for {$this->label}");
+        }
+        foreach ($raw as $index => $place) {
+            $this->place($index)->check($place, "$pointer/$index");
+        }
+    }
+
+    /** @return list<Vec> */
+    public function resolve(mixed $raw, Scope $scope): array
+    {
+        $places = [];
+        foreach (is_array($raw) ? array_values($raw) : [] as $index => $place) {
+            try {
+                $places[] = $this->place($index)->resolve($place, $scope);
+            } catch (FieldFault $fault) {
+                throw new FieldFault("{$this->name}.$index", $fault->findingCode, $fault->getMessage());
+            }
+        }
+
+        return $places;
+    }
+
+    public function references(mixed $raw): array
+    {
+        $ids = [];
+        foreach (is_array($raw) ? array_values($raw) : [] as $index => $place) {
+            array_push($ids, ...$this->place($index)->references($place));
+        }
+
+        return $ids;
+    }
+
+    public function schema(): array
+    {
+        $least = count($this->each);
+
+        return ['type' => 'array', 'items' => ['$ref' => '#/$defs/place'], 'minItems' => $least, 'maxItems' => $this->exactly ? $least : self::MOST];
+    }
+
+    public function text(mixed $raw, Plan $plan, array $labels): string
+    {
+        $texts = [];
+        foreach (is_array($raw) ? array_values($raw) : [] as $index => $place) {
+            $texts[] = $this->place($index)->text($place, $plan, $labels);
+        }
+        $last = array_pop($texts);
+
+        return $texts === [] ? (string) $last : implode('; ', $texts)." and $last";
+    }
+
+    private function place(int $index): PlaceField
+    {
+        return new PlaceField("{$this->name}.$index", $this->each[$index] ?? 'point '.($index + 1));
+    }
+}
