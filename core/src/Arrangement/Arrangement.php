@@ -123,6 +123,37 @@ final class Arrangement
         return $area;
     }
 
+    /**
+     * Faces that are thin, by twice their area over their perimeter, which for a long strip is its width.
+     *
+     * @return array<int, float> width by face
+     */
+    public function thinnerThan(float $limit): array
+    {
+        $lengths = [];
+        foreach ($this->edges->run as $edge => $run) {
+            $curve = $this->runs->curves[$run];
+            $lengths[] = $curve instanceof Line || $curve instanceof Arc
+                ? $curve->length() * ($this->edges->t[$edge] - $this->edges->s[$edge])
+                : EdgeCurve::of($this->edges, $this->runs, $edge)->length();
+        }
+        $thin = [];
+        foreach ($this->outer as $face => $outer) {
+            $perimeter = 0.0;
+            $half = $start = $this->cycles->first[$outer];
+            do {
+                $perimeter += $lengths[$half >> 1];
+                $half = $this->cycles->next[$half];
+            } while ($half !== $start);
+            $width = 2 * $this->area($face) / $perimeter;
+            if ($width < $limit) {
+                $thin[$face] = $width;
+            }
+        }
+
+        return $thin;
+    }
+
     /** The face that a place lies in; null outside. On an edge it is one of those beside it. */
     public function faceAt(Vec $place): ?int
     {

@@ -24,6 +24,7 @@ final readonly class Finding implements \JsonSerializable
         public ?string $field,
         public ?Vec $at = null,
         public ?float $measure = null,
+        public ?Remedy $remedy = null,
     ) {
     }
 
@@ -37,12 +38,28 @@ final readonly class Finding implements \JsonSerializable
         return new self($step, 'warning', $code, $message, $field);
     }
 
+    public static function note(string $step, string $code, string $message, ?string $field = null): self
+    {
+        return new self($step, 'note', $code, $message, $field);
+    }
+
+    /** @param  float  $measure  in sheet units */
+    public function at(Vec $place, float $measure): self
+    {
+        return new self($this->step, $this->level, $this->code, $this->message, $this->field, $place, $measure, $this->remedy);
+    }
+
+    public function with(Remedy $remedy): self
+    {
+        return new self($this->step, $this->level, $this->code, $this->message, $this->field, $this->at, $this->measure, $remedy);
+    }
+
     /** The same finding, its message saying what it is about. */
     public function about(string $label): self
     {
         $subject = mb_strtoupper(mb_substr($label, 0, 1)).mb_substr($label, 1);
 
-        return new self($this->step, $this->level, $this->code, "$subject: {$this->message}", $this->field, $this->at, $this->measure);
+        return new self($this->step, $this->level, $this->code, "$subject: {$this->message}", $this->field, $this->at, $this->measure, $this->remedy);
     }
 
     public function isError(): bool
@@ -50,7 +67,7 @@ final readonly class Finding implements \JsonSerializable
         return $this->level === 'error';
     }
 
-    /** @return array{step: string, level: string, code: string, message: string, field: string|null, at: array{float, float}|null, measure: float|null} */
+    /** @return array{step: string, level: string, code: string, message: string, field: string|null, at: array{float, float}|null, measure: float|null, remedy: Remedy|null} */
     public function jsonSerialize(): array
     {
         return [
@@ -61,6 +78,7 @@ final readonly class Finding implements \JsonSerializable
             'field' => $this->field,
             'at' => $this->at === null ? null : [$this->at->x, $this->at->y],
             'measure' => $this->measure,
+            'remedy' => $this->remedy,
         ];
     }
 }

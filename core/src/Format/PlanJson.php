@@ -11,7 +11,7 @@ final class PlanJson
 {
     private const TOP = ['format', 'version', 'sheet', 'values', 'palette', 'steps'];
 
-    private const SHEET = ['width', 'height', 'unit', 'background'];
+    private const SHEET = ['width', 'height', 'unit', 'background', 'checks'];
 
     private const STEP = ['id', 'kind', 'name', 'muted', 'hidden', 'of', 'cells', 'center', 'origin'];
 

@@ -37,6 +37,7 @@ final class PlanSchema
                         'height' => $number,
                         'unit' => ['enum' => array_column(Unit::cases(), 'value')],
                         'background' => ['type' => ['string', 'null']],
+                        'checks' => ['type' => 'object', 'additionalProperties' => false, 'properties' => ['sliver' => $number, 'miss' => $number]],
                     ],
                 ],
                 'values' => ['type' => 'object', 'additionalProperties' => $number],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Check\Checks;
 use Sternbild\Core\Check\Finding;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Grid\Tiling;
@@ -66,6 +67,8 @@ final readonly class Evaluator
                 $findings[] = $warning->about($labels[$step->id]);
             }
         }
+
+        array_push($findings, ...Checks::of($plan, $known, $labels));
 
         return new Scene($plan, $labels, $known, Drawing::of($plan, $known, $usedUp), $findings);
     }

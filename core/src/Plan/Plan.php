@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Check\Limits;
 use Sternbild\Core\Geometry\Tolerance;
 
 /** The construction: sheet, values, palette and steps, read and checked for its form. PlanReader makes it. */
@@ -14,6 +15,7 @@ final readonly class Plan
      * @param  string|null  $background  a palette name or #rrggbb
      * @param  array<string, string>  $palette  #rrggbb by name
      * @param  array<string, Step>  $steps  by id, in order
+     * @param  Limits  $limits  from which on checks speak up
      */
     public function __construct(
         public float $width,
@@ -23,6 +25,7 @@ final readonly class Plan
         public Values $values,
         public array $palette,
         public array $steps,
+        public Limits $limits,
     ) {
     }
 

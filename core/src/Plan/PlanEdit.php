@@ -22,6 +22,8 @@ namespace Sternbild\Core\Plan;
  */
 final class PlanEdit
 {
+    private const SHEET = ['width', 'height', 'unit', 'background', 'checks.sliver', 'checks.miss'];
+
     /** @var array<string, string> placeholder to id */
     private array $named = [];
 
@@ -223,12 +225,13 @@ final class PlanEdit
     private function setSheet(array $operation, string $pointer): void
     {
         $field = $operation['field'] ?? null;
-        if (! is_string($field) || ! in_array($field, ['width', 'height', 'unit', 'background'], true)) {
-            throw Unusable::at("$pointer/field", 'one of width, height, unit, background');
+        if (! is_string($field) || ! in_array($field, self::SHEET, true)) {
+            throw Unusable::at("$pointer/field", 'one of '.implode(', ', self::SHEET));
         }
         $sheet = is_array($this->plan['sheet'] ?? null) ? $this->plan['sheet'] : [];
-        $sheet[$field] = $operation['value'] ?? null;
-        $this->plan['sheet'] = $sheet;
+        $path = explode('.', $field);
+        // A background of nothing is written down as that.
+        $this->plan['sheet'] = isset($path[1]) ? self::withSet($sheet, $path, $operation['value'] ?? null) : [...$sheet, $field => $operation['value'] ?? null];
         $this->labels[] = "Change the sheet’s $field";
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Check\Limits;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\NumberField;
 
@@ -75,6 +76,7 @@ final readonly class PlanReader
             Values::of(self::values($plan['values'] ?? []), $width, $height, $unit),
             self::palette($plan['palette'] ?? [], $background),
             $this->steps($plan['steps'] ?? null),
+            self::limits($plan['sheet'], $width, $height, $unit),
         );
     }
 
@@ -88,7 +90,7 @@ final readonly class PlanReader
         if (! is_array($sheet)) {
             throw Unusable::at('/sheet', 'an object with width, height and unit');
         }
-        self::onlyKeys($sheet, ['width', 'height', 'unit', 'background'], '/sheet');
+        self::onlyKeys($sheet, ['width', 'height', 'unit', 'background', 'checks'], '/sheet');
         $unit = is_string($sheet['unit'] ?? null) ? Unit::tryFrom($sheet['unit']) : null;
         if ($unit === null) {
             throw Unusable::at('/sheet/unit', 'one of '.implode(', ', array_column(Unit::cases(), 'value')));
@@ -101,6 +103,40 @@ final readonly class PlanReader
         return [self::side($sheet, 'width', $unit), self::side($sheet, 'height', $unit), $unit, $background];
     }
 
+    /** @throws Unusable */
+    private static function limits(mixed $sheet, float $width, float $height, Unit $unit): Limits
+    {
+        $usual = Limits::usual(Unit::Mm->pixels() / $unit->pixels(), max($width, $height));
+        $given = is_array($sheet) ? $sheet['checks'] ?? [] : [];
+        if (! is_array($given)) {
+            throw Unusable::at('/sheet/checks', 'an object with sliver and miss');
+        }
+        self::onlyKeys($given, ['sliver', 'miss'], '/sheet/checks');
+        $limits = ['sliver' => $usual->sliver, 'miss' => $usual->miss];
+        foreach (array_intersect_key($given, $limits) as $name => $raw) {
+            $number = self::number($raw, "/sheet/checks/$name", $unit);
+            if ($number === null || ! is_finite($number) || $number < 0.0 || $number > max($width, $height)) {
+                throw Unusable::at("/sheet/checks/$name", 'a length from 0 to the sheet’s longer side');
+            }
+            $limits[$name] = $number;
+        }
+
+        return new Limits($limits['sliver'], $limits['miss']);
+    }
+
+    /** @throws Unusable */
+    private static function number(mixed $raw, string $pointer, Unit $unit): ?float
+    {
+        if (! is_string($raw)) {
+            return is_int($raw) || is_float($raw) ? (float) $raw : null;
+        }
+        try {
+            return Arithmetic::evaluate($raw, static fn (string $name): float => throw new ArithmeticFault("names “{$name}”, which the sheet does not know"), $unit);
+        } catch (ArithmeticFault $fault) {
+            throw Unusable::at($pointer, "a number or arithmetic; it {$fault->getMessage()}");
+        }
+    }
+
     /**
      * @param  array<array-key, mixed>  $sheet
      *
@@ -108,15 +144,7 @@ final readonly class PlanReader
      */
     private static function side(array $sheet, string $side, Unit $unit): float
     {
-        $raw = $sheet[$side] ?? null;
-        $number = is_int($raw) || is_float($raw) ? (float) $raw : null;
-        if (is_string($raw)) {
-            try {
-                $number = Arithmetic::evaluate($raw, static fn (string $name): float => throw new ArithmeticFault("names “{$name}”, which the sheet does not know"), $unit);
-            } catch (ArithmeticFault $fault) {
-                throw Unusable::at("/sheet/$side", "a number or arithmetic; it {$fault->getMessage()}");
-            }
-        }
+        $number = self::number($sheet[$side] ?? null, "/sheet/$side", $unit);
         if ($number === null || ! is_finite($number) || $number < 1e-3 || $number > NumberField::LARGEST) {
             throw Unusable::at("/sheet/$side", 'a length from 0.001 to 10000000');
         }

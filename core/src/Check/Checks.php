@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Check;
+
+use Sternbild\Core\Geometry\Tolerance;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Overlay;
+use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Known;
+use Sternbild\Core\Plan\Plan;
+
+/** Looks through what a plan comes to for what designers would want to know of. */
+final readonly class Checks
+{
+    /** Guides beyond which they are not compared with one another any more: half a million pairs. */
+    private const MOST_GUIDES = 1000;
+
+    /**
+     * @param  array<string, Known>  $known
+     * @param  array<string, string>  $labels
+     * @return list<Finding>
+     */
+    public static function of(Plan $plan, array $known, array $labels): array
+    {
+        $tolerance = $plan->tolerance();
+        $limits = $plan->limits;
+        $guides = $grids = $findings = [];
+        foreach ($known as $id => $step) {
+            if ($step->result instanceof Guide) {
+                $guides[$id] = $step->result;
+            } elseif ($step->result instanceof Grid) {
+                $grids[$id] = $step->result;
+            }
+            if ($step->result instanceof Overlay && $limits->sliver > 0.0) {
+                array_push($findings, ...Slivers::in($id, $step->result, $limits->sliver, $plan->unit->value));
+            } elseif ($step->result instanceof RectangularGrid && $plan->steps[$id]->kind->name() === 'grid.rectangular') {
+                array_push($findings, ...AlmostSquare::in($plan->steps[$id], $step->result, $plan->unit->value));
+            }
+        }
+        if ($guides !== []) {
+            array_push($findings, ...self::ofGuides($plan, $guides, $grids, $labels, $tolerance));
+        }
+
+        return array_map(static fn (Finding $finding): Finding => $finding->about($labels[$finding->step]), $findings);
+    }
+
+    /**
+     * @param  non-empty-array<string, Guide>  $guides
+     * @param  array<string, Grid>  $grids
+     * @param  array<string, string>  $labels
+     * @return list<Finding>
+     */
+    private static function ofGuides(Plan $plan, array $guides, array $grids, array $labels, Tolerance $tolerance): array
+    {
+        if (count($guides) > self::MOST_GUIDES) {
+            return [Finding::note((string) array_key_first($guides), 'unchecked', 'near misses and doubled lines are looked for among at most '.number_format(self::MOST_GUIDES).' guides; there are '.number_format(count($guides)))];
+        }
+        $findings = DoubledLines::among($plan, $guides, $labels, $tolerance);
+        if ($plan->limits->miss > 0.0) {
+            array_push($findings, ...AlmostTouching::among($plan, $guides, $labels, $tolerance));
+            array_push($findings, ...NearMisses::among($plan, $guides, $grids, $labels, $tolerance));
+        }
+
+        return $findings;
+    }
+}

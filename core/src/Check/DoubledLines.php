@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Check;
+
+use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Intersections;
+use Sternbild\Core\Geometry\Line;
+use Sternbild\Core\Geometry\Meeting;
+use Sternbild\Core\Geometry\Tolerance;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Plan;
+
+/** Guides that run along one another. */
+final class DoubledLines
+{
+    /**
+     * @param  array<string, Guide>  $guides
+     * @param  array<string, string>  $labels
+     * @return list<Finding>
+     */
+    public static function among(Plan $plan, array $guides, array $labels, Tolerance $tolerance): array
+    {
+        $needed = [];
+        foreach ($plan->steps as $step) {
+            foreach ($step->references() as $reference) {
+                $needed[$reference] = true;
+            }
+        }
+        $findings = [];
+        $ids = array_map(strval(...), array_keys($guides));
+        foreach ($ids as $k => $id) {
+            foreach (array_slice($ids, 0, $k) as $other) {
+                $length = self::shared($guides[$id]->curve, $guides[$other]->curve, $tolerance);
+                if ($length === null) {
+                    continue;
+                }
+                $whole = abs($length - $guides[$id]->curve->length()) <= $tolerance->distance;
+                $finding = Finding::warning($id, 'doubled', $whole ? "lies on {$labels[$other]}" : "lies on {$labels[$other]} for a stretch")
+                    ->at($guides[$id]->curve->pointAt(0.5), $length);
+                $findings[] = $whole && ! isset($needed[$id])
+                    ? $finding->with(new Remedy('Take it away', [['op' => 'remove', 'ids' => [$id]]]))
+                    : $finding;
+                break;
+            }
+        }
+
+        return $findings;
+    }
+
+    /** The length that two curves have in common; null where they only meet at points. */
+    private static function shared(Curve $one, Curve $other, Tolerance $tolerance): ?float
+    {
+        $along = match (true) {
+            $one instanceof Line && $other instanceof Line => self::isOn($other, $one, $tolerance->distance),
+            $one instanceof Arc && $other instanceof Arc => $one->center()->distanceTo($other->center()) + abs($one->radius() - $other->radius()) <= $tolerance->distance,
+            default => false,
+        };
+        if (! $along) {
+            return null;
+        }
+        if ($other instanceof Arc && $other->isFullCircle()) {
+            return $one->length();
+        }
+        if ($one instanceof Arc && $one->isFullCircle()) {
+            return $other->length();
+        }
+        $stops = array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::of($one, $other, $tolerance));
+        $length = 0.0;
+        for ($k = 1; $k < count($stops); $k++) {
+            $middle = $one->pointAt(($stops[$k - 1] + $stops[$k]) / 2);
+            if ($other->pointAt($other->nearest($middle))->distanceTo($middle) <= $tolerance->distance) {
+                $length += ($stops[$k] - $stops[$k - 1]) * $one->length();
+            }
+        }
+
+        return $length > $tolerance->distance ? $length : null;
+    }
+
+    /** Whether both ends of a line lie on another, as far as that would go on. */
+    private static function isOn(Line $carrier, Line $line, float $tolerance): bool
+    {
+        $along = $carrier->tangentAt(0.0);
+
+        return abs($along->cross($line->start()->minus($carrier->start()))) <= $tolerance
+            && abs($along->cross($line->end()->minus($carrier->start()))) <= $tolerance;
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Check;
+
+use Sternbild\Core\Geometry\Tolerance;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Snap\Candidate;
+use Sternbild\Core\Snap\Snapper;
+
+/** Ends of lines and arcs that come close to a point or a curve and do not meet it. */
+final class NearMisses
+{
+    /**
+     * @param  array<string, Guide>  $guides
+     * @param  array<string, Grid>  $grids
+     * @param  array<string, string>  $labels
+     * @return list<Finding>
+     */
+    public static function among(Plan $plan, array $guides, array $grids, array $labels, Tolerance $tolerance): array
+    {
+        $findings = [];
+        $snapper = null;
+        foreach ($guides as $id => $guide) {
+            if (! $guide->hasEnds) {
+                continue;
+            }
+            $snapper ??= new Snapper($guides, $grids, $labels, $tolerance);
+            $through = $plan->steps[$id]->raw('through');
+            $last = is_array($through) ? count($through) - 1 : 0;
+            foreach ([0 => $guide->curve->start(), $last => $guide->curve->end()] as $number => $end) {
+                $near = self::missed($snapper, (string) $id, array_keys($guides), $end, $plan->limits->miss, $tolerance->distance);
+                if ($near === null) {
+                    continue;
+                }
+                $finding = Finding::warning((string) $id, 'near-miss', sprintf(
+                    '%s misses %s by %s %s',
+                    $number === 0 ? 'its beginning' : 'its end', $near->name, Numerals::plain((float) sprintf('%.3g', $near->distance)), $plan->unit->value,
+                ), "through.$number")->at($end, $near->distance);
+                $closed = is_array($through) ? array_replace($through, [$number => $near->raw]) : null;
+                $findings[] = $closed === null ? $finding : $finding->with(new Remedy('Close it', [['op' => 'set', 'id' => (string) $id, 'field' => 'through', 'value' => $closed]]));
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
+     * What an end was probably meant to meet; null where it meets something, or nothing is near.
+     *
+     * @param  list<array-key>  $ids
+     */
+    private static function missed(Snapper $snapper, string $id, array $ids, Vec $end, float $miss, float $tolerance): ?Candidate
+    {
+        // What comes later in the plan cannot be referred to.
+        $later = array_map(strval(...), array_slice($ids, (int) array_search($id, $ids, true)));
+        $all = $snapper->near($end, $miss, Snapper::MEETABLE, [$id]);
+        foreach ($all as $candidate) {
+            if ($candidate->distance <= $tolerance) {
+                return null;
+            }
+        }
+
+        return $snapper->near($end, $miss, Snapper::MEETABLE, $later)[0] ?? null;
+    }
+}

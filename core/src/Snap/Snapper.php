@@ -1,0 +1,264 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Snap;
+
+use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Tolerance;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Guide\Crossings;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Scene;
+
+/**
+ * The rule of snapping: which places of grids and guides lie within reach of a given one, and which of them wins.
+ *
+ * Intersections of grids beat everything within reach. Then come the other points, the nearest first, and last a place along an edge.
+ */
+final class Snapper
+{
+    public const KINDS = ['intersection', 'crossing', 'tangent', 'midpoint', 'cell-centre', 'circle-centre', 'end', 'edge'];
+
+    /** What an end of a line can be said to miss. */
+    public const MEETABLE = ['intersection', 'crossing', 'tangent', 'circle-centre', 'end', 'edge'];
+
+    /** Digits of a share of a way and of a grid's coordinates. */
+    private const DIGITS = 9;
+
+    /** @var array<string, list<Curve>> */
+    private array $lines = [];
+
+    /**
+     * @param  array<string, Guide>  $guides
+     * @param  array<string, Grid>  $grids
+     * @param  array<string, string>  $labels
+     */
+    public function __construct(private readonly array $guides, private readonly array $grids, private readonly array $labels, private readonly Tolerance $tolerance)
+    {
+    }
+
+    /** All that is shown on the sheet. */
+    public static function on(Scene $scene): self
+    {
+        $shown = static fn (string $id): bool => ! $scene->plan->steps[$id]->hidden;
+
+        return new self(
+            array_filter($scene->guides(), $shown, ARRAY_FILTER_USE_KEY),
+            array_filter($scene->grids(), $shown, ARRAY_FILTER_USE_KEY),
+            $scene->labels,
+            $scene->plan->tolerance(),
+        );
+    }
+
+    /**
+     * @param  float  $reach  sheet units
+     * @param  list<string>  $kinds  that are allowed
+     * @param  list<string>  $without  ids of guides and grids that do not count
+     * @return list<Candidate> the winner first
+     */
+    public function near(Vec $place, float $reach, array $kinds, array $without = []): array
+    {
+        $allowed = array_flip($kinds);
+        $grids = array_diff_key($this->grids, array_flip($without));
+        $guides = [];
+        foreach (array_diff_key($this->guides, array_flip($without)) as $id => $guide) {
+            if (self::comesNear($guide->curve, $place, $reach)) {
+                $guides[$id] = $guide;
+            }
+        }
+        $found = [];
+        foreach ($grids as $id => $grid) {
+            array_push($found, ...$this->ofGrid((string) $id, $grid, $place, $reach, $allowed));
+        }
+        foreach ($guides as $id => $guide) {
+            array_push($found, ...$this->ofGuide((string) $id, $guide, $place, $reach, $allowed));
+        }
+        if (isset($allowed['crossing']) || isset($allowed['tangent'])) {
+            array_push($found, ...$this->crossings($guides, $grids, $place, $reach, $allowed));
+        }
+        if (isset($allowed['circle-centre'])) {
+            foreach (array_diff_key($this->guides, array_flip($without)) as $id => $guide) {
+                if ($guide->curve instanceof Arc) {
+                    $found[] = $this->candidate('circle-centre', $guide->center(), "$id!", "the centre of {$this->labels[$id]}", $place);
+                }
+            }
+        }
+        $found = array_values(array_filter($found, static fn (Candidate $candidate): bool => $candidate->distance <= $reach));
+        usort($found, static fn (Candidate $a, Candidate $b): int => [$a->rank(), $a->distance] <=> [$b->rank(), $b->distance]);
+
+        return $found;
+    }
+
+    /**
+     * Why the first of them won.
+     *
+     * @param  list<Candidate>  $candidates
+     */
+    public static function why(array $candidates): string
+    {
+        return match (true) {
+            $candidates === [] => 'nothing within reach',
+            count($candidates) === 1 => 'the only one within reach',
+            $candidates[0]->rank() === 0 && $candidates[1]->rank() > 0 => 'an intersection beats all else within reach',
+            $candidates[0]->rank() < $candidates[1]->rank() => 'a point beats a place along an edge',
+            default => 'the nearest of '.count($candidates).' within reach',
+        };
+    }
+
+    /**
+     * @param  array<string, int>  $allowed
+     * @return list<Candidate>
+     */
+    private function ofGrid(string $id, Grid $grid, Vec $place, float $reach, array $allowed): array
+    {
+        $found = [];
+        $mesh = $grid->mesh();
+        $label = $this->labels[$id];
+        if (isset($allowed['intersection'])) {
+            foreach ($mesh->x as $point => $x) {
+                if (abs($x - $place->x) <= $reach && abs($mesh->y[$point] - $place->y) <= $reach) {
+                    $coordinates = implode(',', $grid->pointCoordinates($point));
+                    $found[] = $this->candidate('intersection', new Vec($x, $mesh->y[$point]), "$id@$coordinates", self::pointName($grid, $grid->pointCoordinates($point))." of $label", $place);
+                }
+            }
+        }
+        if (isset($allowed['midpoint'])) {
+            foreach ($mesh->from as $edge => $from) {
+                $to = $mesh->to[$edge];
+                $middle = new Vec(($mesh->x[$from] + $mesh->x[$to]) / 2, ($mesh->y[$from] + $mesh->y[$to]) / 2);
+                $circle = $mesh->circles[$mesh->carrier[$edge]] ?? null;
+                if ($circle !== null) {
+                    $center = new Vec($circle[0], $circle[1]);
+                    $middle = $center->plus($middle->minus($center)->unit()->times($circle[2]));
+                }
+                if ($middle->distanceTo($place) <= $reach) {
+                    $found[] = $this->candidate('midpoint', $middle, self::inGrid($id, $grid, $middle), "the middle of an edge of $label", $place);
+                }
+            }
+        }
+        $cell = isset($allowed['cell-centre']) ? $grid->cellAt($place) : null;
+        if ($cell !== null) {
+            $coordinates = $grid->cellCoordinates($cell);
+            $words = implode(', ', array_map(static fn (string $word, int $value): string => "$word $value", $grid->cellWords(), $coordinates));
+            $found[] = $this->candidate('cell-centre', $grid->cellOutlines($cell)[0]->centroid(), "$id#".implode(',', $coordinates).'!', "the middle of $words of $label", $place);
+        }
+        if (isset($allowed['edge'])) {
+            $best = self::nearestOn($this->linesOf($id, $grid), $place, $reach);
+            if ($best !== null) {
+                $found[] = $this->candidate('edge', $best, self::inGrid($id, $grid, $best), "along a line of $label", $place);
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  array<string, int>  $allowed
+     * @return list<Candidate>
+     */
+    private function ofGuide(string $id, Guide $guide, Vec $place, float $reach, array $allowed): array
+    {
+        $found = [];
+        $label = $this->labels[$id];
+        if (isset($allowed['midpoint']) && ! $guide->isCircle()) {
+            $found[] = $this->candidate('midpoint', $guide->curve->pointAt(0.5), "$id@0.5", "the middle of $label", $place);
+        }
+        if (isset($allowed['end']) && ! $guide->isCircle()) {
+            foreach (['0' => 'beginning', '1' => 'end'] as $share => $word) {
+                $found[] = $this->candidate('end', $guide->curve->pointAt((float) $share), "$id@$share", "the $word of $label", $place);
+            }
+        }
+        if (isset($allowed['edge'])) {
+            $share = round($guide->curve->nearest($place), self::DIGITS);
+            $found[] = $this->candidate('edge', $guide->curve->pointAt($share), "$id@".sprintf('%.9F', $share), "along $label", $place);
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  array<string, Guide>  $guides  that come near the place
+     * @param  array<string, Grid>  $grids
+     * @param  array<string, int>  $allowed
+     * @return list<Candidate>
+     */
+    private function crossings(array $guides, array $grids, Vec $place, float $reach, array $allowed): array
+    {
+        $found = [];
+        $ids = array_map(strval(...), array_keys($guides));
+        foreach ($ids as $k => $id) {
+            $others = [];
+            foreach (array_slice($ids, 0, $k) as $other) {
+                $others[$other] = [$guides[$other]->curve];
+            }
+            foreach ($grids as $other => $grid) {
+                if (self::nearestOn($this->linesOf((string) $other, $grid), $place, $reach) !== null) {
+                    $others[$other] = $this->linesOf((string) $other, $grid);
+                }
+            }
+            foreach ($others as $other => $curves) {
+                foreach (Crossings::ofCurves($guides[$id]->curve, $curves, $this->tolerance) as $number => $meeting) {
+                    $kind = $meeting->tangent ? 'tangent' : 'crossing';
+                    if (isset($allowed[$kind])) {
+                        $name = ($meeting->tangent ? 'where ' : 'crossing of ')."{$this->labels[$id]} and {$this->labels[$other]}".($meeting->tangent ? ' touch' : '');
+                        $found[] = $this->candidate($kind, $meeting->at, "$id*$other/".($number + 1), $name, $place);
+                    }
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param  string|array{float, float}  $raw */
+    private function candidate(string $kind, Vec $at, string|array $raw, string $name, Vec $place): Candidate
+    {
+        /** @var 'intersection'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'end'|'edge' $kind */
+        return new Candidate($kind, $at, $raw, $name, $at->distanceTo($place));
+    }
+
+    /** @return list<Curve> */
+    private function linesOf(string $id, Grid $grid): array
+    {
+        return $this->lines[$id] ??= $grid->lines();
+    }
+
+    /** @param  list<int>  $coordinates */
+    private static function pointName(Grid $grid, array $coordinates): string
+    {
+        return $coordinates === [0] ? 'the centre' : implode(', ', array_map(static fn (string $word, int $value): string => "$word $value", $grid->pointWords(), $coordinates));
+    }
+
+    private static function inGrid(string $id, Grid $grid, Vec $place): string
+    {
+        return "$id~".implode(',', array_map(static fn (float $one): string => rtrim(rtrim(sprintf('%.9F', $one + 0.0), '0'), '.'), $grid->coordinatesAt($place)));
+    }
+
+    private static function comesNear(Curve $curve, Vec $place, float $reach): bool
+    {
+        return $curve->bounds()->meets(Bounds::around($place), $reach) && $curve->pointAt($curve->nearest($place))->distanceTo($place) <= $reach;
+    }
+
+    /** @param  list<Curve>  $curves */
+    private static function nearestOn(array $curves, Vec $place, float $reach): ?Vec
+    {
+        $best = null;
+        $here = Bounds::around($place);
+        foreach ($curves as $curve) {
+            if (! $curve->bounds()->meets($here, $reach)) {
+                continue;
+            }
+            $at = $curve->pointAt($curve->nearest($place));
+            if ($at->distanceTo($place) <= $reach) {
+                $reach = $at->distanceTo($place);
+                $best = $at;
+            }
+        }
+
+        return $best;
+    }
+}
