@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\Controllers\ExportController;
+use App\Http\Controllers\LookController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
@@ -16,6 +17,7 @@ Route::prefix('api')->group(function (): void {
     Route::middleware('auth')->group(function (): void {
         Route::post('sign-out', [SessionController::class, 'signOut']);
         Route::get('kinds', [PlanController::class, 'kinds']);
+        Route::get('constructions', [PlanController::class, 'constructions']);
         Route::get('sheets', [SheetController::class, 'index']);
         Route::post('sheets', [SheetController::class, 'store']);
         Route::post('sheets/{deleted}/restore', [SheetController::class, 'restore'])->whereUuid('deleted');
@@ -28,6 +30,9 @@ Route::prefix('api')->group(function (): void {
             Route::post('duplicate', [SheetController::class, 'duplicate']);
             Route::post('changes', [PlanController::class, 'change']);
             Route::post('preview', [PlanController::class, 'preview']);
+            Route::post('snap', [LookController::class, 'snap']);
+            Route::post('settle', [LookController::class, 'settle']);
+            Route::post('close-up', [LookController::class, 'closeUp']);
             Route::put('plan', [PlanController::class, 'replace']);
             Route::post('undo', [PlanController::class, 'undo']);
             Route::post('redo', [PlanController::class, 'redo']);

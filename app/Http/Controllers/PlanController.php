@@ -10,6 +10,7 @@ use App\Sheets\SheetPages;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Sternbild\Core\Format\Constructions;
 use Sternbild\Core\Format\SceneView;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
@@ -25,6 +26,11 @@ final readonly class PlanController
     public function kinds(Kinds $kinds): JsonResponse
     {
         return new JsonResponse(['kinds' => $kinds->describe()]);
+    }
+
+    public function constructions(Constructions $constructions): JsonResponse
+    {
+        return new JsonResponse(['constructions' => $constructions->list()]);
     }
 
     public function change(Request $request, Sheet $sheet, #[CurrentUser] User $person): JsonResponse

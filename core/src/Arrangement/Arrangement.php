@@ -173,25 +173,25 @@ final class Arrangement
         return $above % 2 === 1;
     }
 
-    /** A place inside a face, the middle of its corners where that lies inside. */
+    /** A place well inside a face: between the middles of its edges where that lies inside, else in the longest upright stretch through it. */
     public function placeInside(int $face): Vec
     {
         $edges = $this->edgesAround($face);
         $x = $y = 0.0;
         foreach ($edges as $edge) {
-            foreach ([$this->edges->from[$edge], $this->edges->to[$edge]] as $vertex) {
-                $x += $this->edges->x[$vertex] / (2 * count($edges));
-                $y += $this->edges->y[$vertex] / (2 * count($edges));
-            }
-        }
-        $best = new Vec($x, $y);
-        if (count($edges) > 1 && ! isset($this->holes[$face]) && $this->encloses($face, $best)) {
-            return $best;
+            $curve = $this->runs->curves[$this->edges->run[$edge]];
+            $middle = $curve->pointAt(fmod(($this->edges->s[$edge] + $this->edges->t[$edge]) / 2, 1.0));
+            $x += $middle->x / count($edges);
+            $y += $middle->y / count($edges);
         }
         [$left, $right] = $this->locator()->spanOf($edges);
+        $columns = array_map(static fn (float $share): float => $left + ($right - $left) * $share, self::UPRIGHTS);
+        if (count($edges) > 1 && ! isset($this->holes[$face]) && $this->encloses($face, new Vec($x, $y))) {
+            $columns = [$x];
+        }
+        $best = new Vec($x, $y);
         $longest = 0.0;
-        foreach (self::UPRIGHTS as $share) {
-            $at = $left + ($right - $left) * $share;
+        foreach ($columns as $at) {
             $heights = $this->locator()->heightsAt($at, $edges);
             for ($k = 1; $k < count($heights); $k += 2) {
                 if ($heights[$k] - $heights[$k - 1] > $longest) {

@@ -107,18 +107,16 @@ final class Overlay extends Tiling
     private function heldBy(int $cell): string
     {
         $place = $this->arrangement->placeInside($cell);
-        $frame = null;
-        foreach ($this->of as $id => $one) {
-            if ($one instanceof Grid && $one->cellAt($place) !== null) {
-                $frame = $id;
-                break;
-            }
-        }
+        // Of the grids the first in which the place lies; beyond all of them the first one's numbers go on.
+        $grids = array_filter($this->of, static fn (Grid|Guide $one): bool => $one instanceof Grid);
+        $around = array_filter($grids, static fn (Grid $grid): bool => $grid->cellAt($place) !== null);
+        $frame = array_key_first($around) ?? array_key_first($grids);
         [$u, $v] = $frame === null ? [$place->x, $place->y] : $this->grid($frame)->coordinatesAt($place);
         foreach (self::DIGITS as $digits) {
             [$shortU, $shortV] = [round($u, $digits), round($v, $digits)];
             $short = $frame === null ? new Vec($shortU, $shortV) : $this->grid($frame)->placeAt($shortU, $shortV);
-            if ($this->arrangement->encloses($cell, $short)) {
+            // Twice as far from the middle it is still inside: the short place does not stand at the edge.
+            if ($this->arrangement->encloses($cell, $short) && $this->arrangement->encloses($cell, $place->towards($short, 2.0))) {
                 [$u, $v] = [$shortU, $shortV];
                 break;
             }

@@ -16,6 +16,7 @@ namespace Sternbild\Core\Plan;
  * | `{op: "sheet", field, value}` | sets a property of the sheet |
  * | `{op: "value", name, value}` | sets a named number; null takes it away |
  * | `{op: "colour", name, value}` | sets a palette colour; null takes it away |
+ * | `{op: "lay", name, steps, palette}` | puts several steps in that refer to one another; they get free ids, everywhere they are named, and the colours that the plan lacks come along |
  * | `{op: "rename-colour", name, to}` | renames one, everywhere it is used |
  *
  * It does not check the outcome: PlanReader does.
@@ -103,7 +104,8 @@ final class PlanEdit
             'value' => $this->setNamed('values', $operation, $pointer),
             'colour' => $this->setNamed('palette', $operation, $pointer),
             'rename-colour' => $this->renameColour($operation, $pointer),
-            default => throw Unusable::at("$pointer/op", 'one of add, set, remove, move, sheet, value, colour, rename-colour'),
+            'lay' => $this->lay($operation, $pointer),
+            default => throw Unusable::at("$pointer/op", 'one of add, set, remove, move, sheet, value, colour, rename-colour, lay'),
         };
     }
 
@@ -133,6 +135,61 @@ final class PlanEdit
         }
         $kind = $this->kinds->get($step['kind']);
         $this->labels[] = $kind === null ? 'Add a step' : 'Add '.mb_strtolower($kind->label());
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $operation
+     *
+     * @throws Unusable
+     */
+    private function lay(array $operation, string $pointer): void
+    {
+        $given = $operation['steps'] ?? null;
+        $palette = $operation['palette'] ?? [];
+        if (! is_array($given) || ! is_array($palette)) {
+            throw Unusable::at($pointer, 'steps and a palette');
+        }
+        $new = [];
+        foreach (array_values($given) as $number => $step) {
+            if (! is_array($step) || ! is_string($step['kind'] ?? null) || preg_match('/^[a-z][a-z0-9]*$/D', self::idOf($step)) !== 1 || isset($new[self::idOf($step)])) {
+                throw Unusable::at("$pointer/steps/$number", 'a step with a kind, and an id that no other of them has');
+            }
+            $old = self::idOf($step);
+            $step = self::renamed($step, $new);
+            $step['id'] = $new[$old] = $this->freeId($step['kind']);
+            $this->plan['steps'] = [...$this->steps(), $step];
+            $this->added[] = $step['id'];
+            $this->touched[$step['id']] = true;
+        }
+        $this->plan['palette'] = (is_array($this->plan['palette'] ?? null) ? $this->plan['palette'] : []) + $palette;
+        $name = $operation['name'] ?? null;
+        $this->labels[] = 'Lay '.(is_string($name) ? mb_strtolower($name) : 'a construction');
+    }
+
+    /**
+     * A step that names others by their new ids: alone, at the head of an address, and in arithmetic.
+     *
+     * @param  array<array-key, mixed>  $step
+     * @param  array<string, string>  $new  by old id
+     * @return array<array-key, mixed>
+     */
+    private static function renamed(array $step, array $new): array
+    {
+        $renamed = [];
+        foreach ($step as $key => $value) {
+            $renamed[$key] = match (true) {
+                in_array($key, ['id', 'kind', 'name'], true) => $value,
+                is_array($value) => self::renamed($value, $new),
+                is_string($value) => preg_replace_callback(
+                    '/(?<![A-Za-z0-9_.])[a-z][a-z0-9]*(?![A-Za-z0-9_(])/',
+                    static fn (array $found): string => $new[$found[0]] ?? $found[0],
+                    $value,
+                ),
+                default => $value,
+            };
+        }
+
+        return $renamed;
     }
 
     /**

@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Format;
+
+use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Gap;
+use Sternbild\Core\Geometry\Intersections;
+use Sternbild\Core\Geometry\Line;
+use Sternbild\Core\Geometry\Tolerance;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Plan\Scene;
+
+/**
+ * The outlines in a small window of the sheet, in the window's own coordinates, and how near the two nearest come to one another.
+ *
+ * What draws pictures counts in numbers of seven digits; a thousand times enlarged these no longer tell whether two curves meet. Here every
+ * place is worked out in full and then seen from the window's corner.
+ */
+final readonly class CloseUp
+{
+    /** Chords that stand for a curve inside the window. */
+    private const CHORDS = 32;
+
+    /** Curves that a window shows; whoever sees more is not close. */
+    private const MOST = 4000;
+
+    /** Curves nearest to the middle that are compared with one another. */
+    private const COMPARED = 12;
+
+    /**
+     * @return array{curves: list<array{of: string, label: string, points: list<float>}>, nearest: array{distance: float, labels: array{string, string}, from: array{float, float}, to: array{float, float}}|null, more: bool}
+     *                                                                                                                                                                                                           points as x, y, x, y in shares of the window's width from its upper left corner
+     */
+    public static function of(Scene $scene, Bounds $window): array
+    {
+        $tolerance = $scene->plan->tolerance();
+        $curves = [];
+        $inside = [];
+        foreach (self::sources($scene) as [$of, $outline, $curve]) {
+            if (! $curve->bounds()->meets($window, 0.0)) {
+                continue;
+            }
+            foreach (self::clipped($curve, $window, $tolerance) as $piece) {
+                if (count($curves) >= self::MOST) {
+                    return ['curves' => $curves, 'nearest' => null, 'more' => true];
+                }
+                $curves[] = ['of' => $of, 'label' => $scene->labels[$of], 'points' => self::points($piece, $window)];
+                $inside[] = [$of, $outline, $piece];
+            }
+        }
+
+        return ['curves' => $curves, 'nearest' => self::nearest($inside, $window->center(), $scene->labels, $tolerance), 'more' => false];
+    }
+
+    /** @return iterable<array{string, string, Curve}> step, a name of the outline that the curve belongs to, and the curve */
+    private static function sources(Scene $scene): iterable
+    {
+        foreach ($scene->drawing as $drawn) {
+            foreach ($drawn->part->figures as $figure => $outlines) {
+                foreach ($outlines->outlines as $number => $outline) {
+                    foreach ($outline->curves as $curve) {
+                        yield [$drawn->id, "$drawn->id $figure $number", $curve];
+                    }
+                }
+            }
+        }
+        foreach ($scene->guides() as $id => $guide) {
+            if (! $scene->plan->steps[$id]->hidden) {
+                yield [$id, $id, $guide->curve];
+            }
+        }
+    }
+
+    /** @return list<Curve> the pieces of a curve that lie in the window */
+    private static function clipped(Curve $curve, Bounds $window, Tolerance $tolerance): array
+    {
+        $corners = [new Vec($window->left, $window->top), new Vec($window->right, $window->top), new Vec($window->right, $window->bottom), new Vec($window->left, $window->bottom)];
+        $stops = [0.0, 1.0];
+        foreach ($corners as $k => $corner) {
+            foreach (Intersections::of($curve, new Line($corner, $corners[($k + 1) % 4]), $tolerance) as $meeting) {
+                $stops[] = $meeting->s;
+            }
+        }
+        sort($stops);
+        $pieces = [];
+        for ($k = 1; $k < count($stops); $k++) {
+            $middle = $curve->pointAt(($stops[$k - 1] + $stops[$k]) / 2);
+            if ($stops[$k] > $stops[$k - 1] && $window->meets(Bounds::around($middle), 0.0)) {
+                $pieces[] = $stops[$k - 1] === 0.0 && $stops[$k] === 1.0 ? $curve : $curve->part($stops[$k - 1], $stops[$k]);
+            }
+        }
+
+        return $pieces;
+    }
+
+    /** @return list<float> */
+    private static function points(Curve $curve, Bounds $window): array
+    {
+        $width = $window->right - $window->left;
+        $count = $curve instanceof Line ? 1 : self::CHORDS;
+        $points = [];
+        for ($k = 0; $k <= $count; $k++) {
+            $place = $curve->pointAt($k / $count);
+            array_push($points, round(($place->x - $window->left) / $width, 6), round(($place->y - $window->top) / $width, 6));
+        }
+
+        return $points;
+    }
+
+    /**
+     * The curve nearest to the middle of the window, and the one of another outline that comes nearest to it.
+     *
+     * @param  list<array{string, string, Curve}>  $inside
+     * @param  array<string, string>  $labels
+     * @return array{distance: float, labels: array{string, string}, from: array{float, float}, to: array{float, float}}|null
+     */
+    private static function nearest(array $inside, Vec $middle, array $labels, Tolerance $tolerance): ?array
+    {
+        $away = array_map(static fn (array $one): float => $one[2]->pointAt($one[2]->nearest($middle))->distanceTo($middle), $inside);
+        asort($away);
+        $order = array_slice(array_keys($away), 0, self::COMPARED);
+        if ($order === []) {
+            return null;
+        }
+        [$of, $outline, $curve] = $inside[$order[0]];
+        $best = null;
+        $label = '';
+        foreach (array_slice($order, 1) as $number) {
+            if ($inside[$number][1] === $outline) {
+                continue;
+            }
+            $gap = Gap::between($curve, $inside[$number][2], $tolerance);
+            if ($best === null || $gap->distance < $best->distance) {
+                $best = $gap;
+                $label = $labels[$inside[$number][0]];
+            }
+        }
+
+        return $best === null ? null : [
+            'distance' => $best->distance,
+            'labels' => [$labels[$of], $label],
+            'from' => [$best->from->x, $best->from->y],
+            'to' => [$best->to->x, $best->to->y],
+        ];
+    }
+}
