@@ -13,8 +13,31 @@ use Sternbild\Core\Geometry\Vec;
  */
 final class Locator
 {
-    /** @var list<array{int, float, float, float, float, float}> edge, left and right, and for arcs 0 for a line or ±1 for the half of the circle; then y at both ends for lines */
-    private array $pieces = [];
+    // Pieces in plain lists, one for each property: with an array for each piece a question took twice as long.
+
+    /** @var list<int> */
+    private array $edge = [];
+
+    /** @var list<float> */
+    private array $left = [];
+
+    /** @var list<float> */
+    private array $right = [];
+
+    /** @var list<float> */
+    private array $top = [];
+
+    /** @var list<float> */
+    private array $bottom = [];
+
+    /** @var list<float> 0 for a line, −1 and 1 for the upper and lower half of a circle, −2 and 2 for a cubic to the right and to the left */
+    private array $form = [];
+
+    /** @var list<float> of a line its height at the left end, of a circle the centre's x, of a cubic its first parameter */
+    private array $from = [];
+
+    /** @var list<float> of a line its height at the right end, of a circle the centre's y, of a cubic its last parameter */
+    private array $to = [];
 
     /** @var array<int, list<int>> pieces by edge */
     private array $piecesOf = [];
@@ -26,9 +49,9 @@ final class Locator
 
     private int $rows = 1;
 
-    private float $left = 0.0;
+    private float $originX = 0.0;
 
-    private float $top = 0.0;
+    private float $originY = 0.0;
 
     private float $width = 1.0;
 
@@ -36,23 +59,33 @@ final class Locator
 
     public function __construct(private readonly Edges $edges, private readonly Runs $runs)
     {
-        $boxes = [];
         foreach ($edges->run as $edge => $run) {
             $curve = $runs->curves[$run];
             [$ax, $ay, $bx, $by] = [$edges->x[$edges->from[$edge]], $edges->y[$edges->from[$edge]], $edges->x[$edges->to[$edge]], $edges->y[$edges->to[$edge]]];
             if ($curve instanceof Arc) {
-                $this->takeArc($edge, $curve, $ax, $bx, $boxes);
+                $this->takeArc($edge, $curve, $ax, $bx);
             } elseif ($curve instanceof Cubic) {
-                $this->takeCubic($edge, $curve, $boxes);
+                $this->takeCubic($edge, $curve);
             } elseif ($ax !== $bx) {
-                $this->pieces[] = $ax < $bx ? [$edge, $ax, $bx, 0.0, $ay, $by] : [$edge, $bx, $ax, 0.0, $by, $ay];
-                $boxes[] = [min($ay, $by), max($ay, $by)];
+                $ax < $bx ? $this->put($edge, $ax, $bx, 0.0, $ay, $by) : $this->put($edge, $bx, $ax, 0.0, $by, $ay);
+                $this->top[] = min($ay, $by);
+                $this->bottom[] = max($ay, $by);
             }
         }
-        foreach ($this->pieces as $number => [$edge]) {
+        foreach ($this->edge as $number => $edge) {
             $this->piecesOf[$edge][] = $number;
         }
-        $this->fillFields($boxes);
+        $this->fillFields();
+    }
+
+    private function put(int $edge, float $left, float $right, float $form, float $from, float $to): void
+    {
+        $this->edge[] = $edge;
+        $this->left[] = $left;
+        $this->right[] = $right;
+        $this->form[] = $form;
+        $this->from[] = $from;
+        $this->to[] = $to;
     }
 
     /**
@@ -63,36 +96,43 @@ final class Locator
     public function above(Vec $place, array $without = []): ?int
     {
         [$x, $y] = [$place->x, $place->y];
-        $column = (int) floor(($x - $this->left) / $this->width);
-        if ($column < 0 || $column >= $this->columns || $y < $this->top) {
+        $column = (int) floor(($x - $this->originX) / $this->width);
+        if ($column < 0 || $column >= $this->columns || $y < $this->originY) {
             return null;
         }
         $best = null;
         $highest = -INF;
-        for ($row = min($this->rows - 1, (int) floor(($y - $this->top) / $this->height)); $row >= 0; $row--) {
+        $tolerance = $this->runs->tolerance;
+        for ($row = min($this->rows - 1, (int) floor(($y - $this->originY) / $this->height)); $row >= 0; $row--) {
             foreach ($this->fields[$row * $this->columns + $column] ?? [] as $number) {
-                [$edge, $left, $right, $half, $from, $to] = $this->pieces[$number];
-                if ($x < $left || $x >= $right || isset($without[$edge])) {
+                $left = $this->left[$number];
+                $right = $this->right[$number];
+                if ($x < $left || $x >= $right || isset($without[$this->edge[$number]])) {
                     continue;
                 }
-                $at = $half === 0.0 ? $from + ($to - $from) * ($x - $left) / ($right - $left) : $this->curvedAt($number, $x);
-                if ($at <= $y && $at > $highest) {
-                    $highest = $at;
+                $at = $this->form[$number] === 0.0
+                    ? $this->from[$number] + ($this->to[$number] - $this->from[$number]) * ($x - $left) / ($right - $left)
+                    : $this->curvedAt($number, $x);
+                if ($at > $y || $at < $highest - $tolerance || $number === $best) {
+                    continue;
+                }
+                if ($best === null || $at > $highest + $tolerance || $this->liesBelow($number, $best, $x)) {
+                    $highest = max($highest, $at);
                     $best = $number;
                 }
             }
-            if ($best !== null && $highest >= $this->top + $row * $this->height) {
+            if ($best !== null && $highest >= $this->originY + $row * $this->height) {
                 break;
             }
         }
         if ($best === null) {
             return null;
         }
-        [$edge, , , $half] = $this->pieces[$best];
-        // What runs to the right has the place below to its right.
-        $rightwards = $half === 0.0
+        $edge = $this->edge[$best];
+        // What runs to the right has the place below to its right: lines as they lie, circles over their upper half.
+        $rightwards = $this->form[$best] === 0.0
             ? $this->edges->x[$this->edges->from[$edge]] < $this->edges->x[$this->edges->to[$edge]]
-            : $this->runsRight($best);
+            : $this->form[$best] < 0.0;
 
         return $rightwards ? 2 * $edge : 2 * $edge + 1;
     }
@@ -108,9 +148,8 @@ final class Locator
         $heights = [];
         foreach ($edges as $edge) {
             foreach ($this->piecesOf[$edge] ?? [] as $number) {
-                [, $left, $right, $half, $from, $to] = $this->pieces[$number];
-                if ($x >= $left && $x < $right) {
-                    $heights[] = $half === 0.0 ? $from + ($to - $from) * ($x - $left) / ($right - $left) : $this->curvedAt($number, $x);
+                if ($x >= $this->left[$number] && $x < $this->right[$number]) {
+                    $heights[] = $this->heightAt($number, $x);
                 }
             }
         }
@@ -130,16 +169,15 @@ final class Locator
         [$least, $most] = [INF, -INF];
         foreach ($edges as $edge) {
             foreach ($this->piecesOf[$edge] ?? [] as $number) {
-                $least = min($least, $this->pieces[$number][1]);
-                $most = max($most, $this->pieces[$number][2]);
+                $least = min($least, $this->left[$number]);
+                $most = max($most, $this->right[$number]);
             }
         }
 
         return [$least, $most];
     }
 
-    /** @param  list<array{float, float}>  $boxes */
-    private function takeArc(int $edge, Arc $circle, float $ax, float $bx, array &$boxes): void
+    private function takeArc(int $edge, Arc $circle, float $ax, float $bx): void
     {
         // Clockwise from the start: over the upper half from left to right, over the lower one from right to left.
         $center = $circle->center();
@@ -162,18 +200,18 @@ final class Locator
             if ($x0 === $x1) {
                 continue;
             }
-            $this->pieces[] = [$edge, min($x0, $x1), max($x0, $x1), $upper ? -1.0 : 1.0, $center->x, $center->y];
+            $this->put($edge, min($x0, $x1), max($x0, $x1), $upper ? -1.0 : 1.0, $center->x, $center->y);
             $ys = [$center->y + $radius * sin($stops[$k - 1]), $center->y + $radius * sin($stops[$k])];
             $middle = ($upper ? -M_PI_2 : M_PI_2) + 2 * M_PI * round((($stops[$k - 1] + $stops[$k]) / 2 - ($upper ? -M_PI_2 : M_PI_2)) / (2 * M_PI));
             if ($middle > $stops[$k - 1] && $middle < $stops[$k]) {
                 $ys[] = $center->y + ($upper ? -$radius : $radius);
             }
-            $boxes[] = [min($ys), max($ys)];
+            $this->top[] = min($ys);
+            $this->bottom[] = max($ys);
         }
     }
 
-    /** @param  list<array{float, float}>  $boxes */
-    private function takeCubic(int $edge, Cubic $whole, array &$boxes): void
+    private function takeCubic(int $edge, Cubic $whole): void
     {
         $curve = EdgeCurve::of($this->edges, $this->runs, $edge);
         if (! $curve instanceof Cubic) {
@@ -186,16 +224,16 @@ final class Locator
             if ($x0 === $x1) {
                 continue;
             }
-            // ±2 for a cubic; its parameters at both ends stand where lines have their heights.
-            $this->pieces[] = [$edge, min($x0, $x1), max($x0, $x1), $x0 < $x1 ? -2.0 : 2.0, $stops[$k - 1], $stops[$k]];
+            $this->put($edge, min($x0, $x1), max($x0, $x1), $x0 < $x1 ? -2.0 : 2.0, $stops[$k - 1], $stops[$k]);
             $bounds = $part->bounds();
-            $boxes[] = [$bounds->top, $bounds->bottom];
+            $this->top[] = $bounds->top;
+            $this->bottom[] = $bounds->bottom;
         }
     }
 
     private function curvedAt(int $number, float $x): float
     {
-        [$edge, $left, $right, $half, $from, $to] = $this->pieces[$number];
+        [$edge, $half, $from, $to] = [$this->edge[$number], $this->form[$number], $this->from[$number], $this->to[$number]];
         if (abs($half) === 1.0) {
             $curve = $this->runs->curves[$this->edges->run[$edge]];
             $radius = $curve instanceof Arc ? $curve->radius() : 0.0;
@@ -216,33 +254,46 @@ final class Locator
         return $curve->pointAt($low)->y;
     }
 
-    private function runsRight(int $number): bool
+    /** Of two pieces that meet right above a place: which is the lower one beside it, on the side on which both go on further. */
+    private function liesBelow(int $number, int $other, float $x): bool
     {
-        return $this->pieces[$number][3] < 0.0;
+        $right = min($this->right[$number], $this->right[$other]) - $x;
+        $left = $x - max($this->left[$number], $this->left[$other]);
+        $beside = $right >= $left ? $x + $right / 2 : $x - $left / 2;
+
+        return $this->heightAt($number, $beside) > $this->heightAt($other, $beside);
     }
 
-    /** @param  list<array{float, float}>  $boxes  top and bottom of every piece */
-    private function fillFields(array $boxes): void
+    private function heightAt(int $number, float $x): float
     {
-        $count = count($this->pieces);
-        if ($count === 0 || $boxes === []) {
+        if ($this->form[$number] !== 0.0) {
+            return $this->curvedAt($number, $x);
+        }
+
+        return $this->from[$number] + ($this->to[$number] - $this->from[$number]) * ($x - $this->left[$number]) / ($this->right[$number] - $this->left[$number]);
+    }
+
+    private function fillFields(): void
+    {
+        $count = count($this->edge);
+        if ($this->left === [] || $this->right === [] || $this->top === [] || $this->bottom === []) {
             return;
         }
-        $this->left = min(array_column($this->pieces, 1));
-        $this->top = min(INF, ...array_column($boxes, 0));
-        $across = max(array_column($this->pieces, 2)) - $this->left;
-        $down = max(-INF, ...array_column($boxes, 1)) - $this->top;
+        $this->originX = min($this->left);
+        $this->originY = min($this->top);
+        $across = max($this->right) - $this->originX;
+        $down = max($this->bottom) - $this->originY;
         $side = sqrt(max($across, 1e-300) * max($down, 1e-300) / $count);
         $this->columns = max(1, min(2 * $count, (int) ceil($across / max($side, 1e-300))));
         $this->rows = max(1, min(2 * $count, (int) ceil($down / max($side, 1e-300))));
         $this->width = $across / $this->columns * (1 + 1e-12);
         $this->height = max($down, 1e-300) / $this->rows * (1 + 1e-12);
-        foreach ($this->pieces as $number => [, $left, $right]) {
-            [$top, $bottom] = $boxes[$number];
-            $lastColumn = min($this->columns - 1, (int) (($right - $this->left) / $this->width));
-            $lastRow = min($this->rows - 1, (int) (($bottom - $this->top) / $this->height));
-            for ($row = (int) (($top - $this->top) / $this->height); $row <= $lastRow; $row++) {
-                for ($column = (int) (($left - $this->left) / $this->width); $column <= $lastColumn; $column++) {
+        foreach ($this->top as $number => $top) {
+            [$left, $right, $bottom] = [$this->left[$number], $this->right[$number], $this->bottom[$number]];
+            $lastColumn = min($this->columns - 1, (int) (($right - $this->originX) / $this->width));
+            $lastRow = min($this->rows - 1, (int) (($bottom - $this->originY) / $this->height));
+            for ($row = (int) (($top - $this->originY) / $this->height); $row <= $lastRow; $row++) {
+                for ($column = (int) (($left - $this->originX) / $this->width); $column <= $lastColumn; $column++) {
                     $this->fields[$row * $this->columns + $column][] = $number;
                 }
             }
