@@ -67,6 +67,7 @@ final readonly class SceneView
                 'height' => $plan->height,
                 'unit' => $plan->unit->value,
                 'background' => $this->scene->background(),
+                'checks' => ['sliver' => $plan->limits->sliver, 'miss' => $plan->limits->miss],
             ],
             'values' => (object) $plan->values->all(),
             'steps' => array_map($this->step(...), array_values($plan->steps)),

@@ -13,7 +13,7 @@ final class Sentence
     /**
      * @param  array<string, string>  $labels  of the steps
      * @param  array<string, float>  $numbers  what the step's numbers came to, where it has a result
-     * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool}>
+     * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null}>
      *                                                                                                                `optional` pieces are left out while nothing of theirs is `said`
      */
     public static function of(Step $step, Plan $plan, array $labels, array $numbers): array
@@ -34,7 +34,7 @@ final class Sentence
             foreach (preg_split('/(\{[a-z.]+\})/', trim($run, '[]'), -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
                 $name = str_starts_with($piece, '{') ? trim($piece, '{}') : null;
                 $pieces[] = $name === null
-                    ? ['text' => $piece, 'field' => null, 'raw' => null, 'value' => null, 'optional' => $optional, 'said' => $said]
+                    ? ['text' => $piece, 'field' => null, 'raw' => null, 'value' => null, 'optional' => $optional, 'said' => $said, 'items' => null]
                     : self::parameter($fields[$name], $step, $plan, $labels, $numbers, $optional, $said);
             }
         }
@@ -58,7 +58,7 @@ final class Sentence
     /**
      * @param  array<string, string>  $labels
      * @param  array<string, float>  $numbers
-     * @return array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool}
+     * @return array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null}
      */
     private static function parameter(Field $field, Step $step, Plan $plan, array $labels, array $numbers, bool $optional, bool $said): array
     {
@@ -73,6 +73,7 @@ final class Sentence
             'value' => $value === null ? null : (float) Numerals::plain($value),
             'optional' => $optional,
             'said' => $said,
+            'items' => $raw === null ? null : $field->items($raw, $plan, $labels),
         ];
     }
 }

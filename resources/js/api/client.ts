@@ -18,6 +18,12 @@ export type Drawn = Schemas['Drawn'];
 export type GridGeometry = Schemas['GridGeometry'];
 export type GridTopology = Schemas['GridTopology'];
 export type PartGeometry = Schemas['PartGeometry'];
+export type GuideGeometry = Schemas['GuideGeometry'];
+export type Candidate = Schemas['Candidate'];
+export type Snap = Schemas['Snap'];
+export type Settled = Schemas['Settled'];
+export type CloseUp = Schemas['CloseUp'];
+export type Construction = Schemas['Construction'];
 type ProblemBody = Partial<Schemas['Problem']>;
 
 /** What the server said went wrong, or that it said nothing (`status` 0). */

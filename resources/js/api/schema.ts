@@ -986,6 +986,246 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{sheet}/snap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Places near one that a pointer may have meant */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        x: number;
+                        y: number;
+                        reach: number;
+                        kinds?: string[];
+                        without?: string[];
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Snap"];
+                    };
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{sheet}/settle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Where a dragged circle would touch others */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        id: string;
+                        x: number;
+                        y: number;
+                        reach: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Settled"];
+                    };
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{sheet}/close-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Outlines in a small window, and how near they come */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        left: number;
+                        top: number;
+                        right: number;
+                        bottom: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CloseUp"];
+                    };
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/constructions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Ready constructions */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            constructions: components["schemas"]["Construction"][];
+                        };
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1013,7 +1253,7 @@ export interface components {
             name: string;
             label: string;
             /** @enum {unknown} */
-            type: "number" | "pair" | "place" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths";
+            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths";
             required: boolean;
             default: unknown;
             /** @enum {unknown} */
@@ -1023,12 +1263,13 @@ export interface components {
             most?: number;
             between?: string;
             choices?: components["schemas"]["Choice"][];
+            roles?: string[];
         };
         /** @description How a step is offered: from which pick, with what filled in, what is asked for first. */
         Offer: {
             label: string;
             /** @enum {unknown} */
-            from: "cells" | "parts" | "ground";
+            from: "cells" | "parts" | "points" | "guides" | "ground";
             takes: string | null;
             preset: {
                 [key: string]: unknown;
@@ -1036,6 +1277,8 @@ export interface components {
             asks: string[];
             picture: string | null;
             replaces: string | null;
+            least: number;
+            most: number;
         };
         Kind: {
             kind: string;
@@ -1052,6 +1295,7 @@ export interface components {
             value: number | null;
             optional: boolean;
             said: boolean;
+            items: string[] | null;
         };
         /** @description How a grid is shown; every other block of so many cells is shaded. */
         Shown: {
@@ -1069,7 +1313,7 @@ export interface components {
             muted: boolean;
             hidden: boolean;
             /** @enum {unknown} */
-            role: "grid" | "part" | "look" | "none";
+            role: "grid" | "guide" | "overlay" | "part" | "look" | "none";
             geometry: string | null;
             of: string[];
             numbers: {
@@ -1096,7 +1340,7 @@ export interface components {
             styles: components["schemas"]["Style"][];
             figures: number[];
         };
-        /** @description Where a grid lies: its topology by key, its lines as SVG path data, x and y of every point, and centre and radius of the carriers that are circles. */
+        /** @description Where a grid or an overlay lies: its topology by key, its lines as SVG path data, x and y of every point, and centre and radius of the carriers that are circles. */
         GridGeometry: {
             topology: string;
             lines: string;
@@ -1105,8 +1349,10 @@ export interface components {
                 [key: string]: number[];
             };
         };
-        /** @description How a grid hangs together: addresses of cells and points; the two points and the carrier of every edge (on circles clockwise); the outlines of the cells, each behind a 0, as edge number + 1, negative where run backwards. */
+        /** @description How a grid or an overlay hangs together: what stands between its id and an address; addresses of cells and points; the two points and the carrier of every edge (on circles clockwise); the outlines of the cells, each behind a 0, as edge number + 1, negative where run backwards. */
         GridTopology: {
+            /** @enum {unknown} */
+            mark: "#" | "~";
             cells: string[];
             points: string[];
             from: number[];
@@ -1119,7 +1365,7 @@ export interface components {
                 right: number[];
                 up: number[];
                 wraps: boolean[];
-            };
+            } | null;
             about: {
                 center: string;
                 count: string;
@@ -1146,6 +1392,7 @@ export interface components {
             field: string | null;
             at: number[] | null;
             measure: number | null;
+            remedy: components["schemas"]["Remedy"] | null;
         };
         SheetMeasures: {
             width: number;
@@ -1153,6 +1400,10 @@ export interface components {
             /** @enum {unknown} */
             unit: "px" | "mm" | "cm" | "in" | "pt";
             background: string | null;
+            checks: {
+                sliver: number;
+                miss: number;
+            };
         };
         /** @description Geometry is listed by hash; what the request says it has already is left out. */
         Scene: {
@@ -1163,7 +1414,7 @@ export interface components {
             steps: components["schemas"]["Step"][];
             drawing: components["schemas"]["Drawn"][];
             geometry: {
-                [key: string]: components["schemas"]["GridGeometry"] | components["schemas"]["GridTopology"] | components["schemas"]["PartGeometry"];
+                [key: string]: components["schemas"]["GridGeometry"] | components["schemas"]["GridTopology"] | components["schemas"]["PartGeometry"] | components["schemas"]["GuideGeometry"];
             };
             findings: components["schemas"]["Finding"][];
         };
@@ -1231,7 +1482,7 @@ export interface components {
             /** @constant */
             op: "sheet";
             /** @enum {unknown} */
-            field: "width" | "height" | "unit" | "background";
+            field: "width" | "height" | "unit" | "background" | "checks.sliver" | "checks.miss";
             value: unknown;
         } | {
             /** @constant */
@@ -1248,6 +1499,14 @@ export interface components {
             op: "rename-colour";
             name: string;
             to: string;
+        } | {
+            /** @constant */
+            op: "lay";
+            name: string;
+            steps: components["schemas"]["PlanStep"][];
+            palette: {
+                [key: string]: string;
+            };
         };
         Problem: {
             /** @enum {unknown} */
@@ -1262,6 +1521,63 @@ export interface components {
             };
         } & {
             [key: string]: unknown;
+        };
+        Remedy: {
+            label: string;
+            operations: components["schemas"]["Operation"][];
+        };
+        /** @description A guide as SVG path data; of a circle or arc its centre and radius. */
+        GuideGeometry: {
+            path: string;
+            center: number[] | null;
+            radius: number | null;
+        };
+        /** @description A place that a pointer may have meant: how a plan writes it, and what people call it. */
+        Candidate: {
+            /** @enum {unknown} */
+            kind: "intersection" | "crossing" | "tangent" | "midpoint" | "cell-centre" | "circle-centre" | "end" | "edge";
+            at: number[];
+            raw: unknown;
+            name: string;
+        };
+        /** @description The winner first, and why it won. */
+        Snap: {
+            candidates: components["schemas"]["Candidate"][];
+            why: string;
+        };
+        Touch: {
+            id: string;
+            label: string;
+            at: number[];
+        };
+        Settled: {
+            center: number[];
+            touches: components["schemas"]["Touch"][];
+        };
+        /** @description Outlines in a window of the sheet, as x, y, x, y in shares of its width from its upper left corner; the two that come nearest to one another; whether there are too many to show. */
+        CloseUp: {
+            curves: {
+                of: string;
+                label: string;
+                points: number[];
+            }[];
+            nearest: {
+                distance: number;
+                labels: string[];
+                from: number[];
+                to: number[];
+            } | null;
+            more: boolean;
+        };
+        /** @description A ready construction: its picture as an SVG document, and the steps that the operation `lay` takes. */
+        Construction: {
+            name: string;
+            says: string;
+            picture: string;
+            steps: components["schemas"]["PlanStep"][];
+            palette: {
+                [key: string]: string;
+            };
         };
     };
     responses: never;

@@ -116,15 +116,21 @@ function Question({ field, value, onChange }: { field: Field; value: unknown; on
             return (
                 <label className="flex items-center gap-2">
                     {field.label}
-                    <input className="boxed field-sizing max-w-32 min-w-10 px-2 tabular-nums" spellCheck={false} style={{ '--chars': String(value).length } as CSSProperties} value={typeof value === 'number' || typeof value === 'string' ? String(value) : ''} onChange={(event) => onChange(event.target.value.trim() !== '' && !Number.isNaN(Number(event.target.value)) ? Number(event.target.value) : event.target.value)} />
+                    <input className="boxed field-sizing max-w-32 min-w-10 px-2 tabular-nums" spellCheck={false} style={{ '--chars': Math.max(3, String(value ?? '').length) } as CSSProperties} value={typeof value === 'number' || typeof value === 'string' ? String(value) : ''} placeholder={field.required ? undefined : 'any'} onChange={(event) => onChange(typed(event.target.value))} />
                 </label>
             );
     }
 }
 
+/** A number where it is one, nothing where nothing stands, else arithmetic. */
+function typed(text: string): number | string | null {
+    if (text.trim() === '') return null;
+    return Number.isNaN(Number(text)) ? text : Number(text);
+}
+
 function placeText(value: unknown, scene: Scene): string {
     if (Array.isArray(value)) {
-        return value[0] === 'sheet.width/2' && value[1] === 'sheet.height/2' ? 'the centre of the sheet' : value.join(', ');
+        return value[0] === 'sheet.width/2' && value[1] === 'sheet.height/2' ? 'the centre of the sheet' : value.map((one: unknown) => (typeof one === 'number' ? Math.round(one * 100) / 100 : String(one))).join(', ');
     }
     return typeof value === 'string' ? (value.endsWith('@0') ? `the centre of ${stepOf(scene, value.slice(0, -2))?.label ?? value}` : value) : 'not given';
 }

@@ -5,7 +5,7 @@ import { type Kind, Problem, request, type SheetPage } from '../api/client';
 import { FullPage } from '../ui/FullPage';
 import { Mark } from '../ui/Mark';
 import { Waiting } from '../ui/Waiting';
-import { type Desk, DeskContext } from './desk';
+import { type Desk, DeskContext, type PlaceWanted } from './desk';
 import { Findings } from './Findings';
 import { keepGeometry } from './geometry';
 import { HandOver } from './HandOver';
@@ -29,7 +29,8 @@ export function Editor() {
     const picking = useMemo(() => new Picking(), []);
     const [selected, select] = useState<string | null>(null);
     const [gridsShown, setGridsShown] = useState(true);
-    const [placeWanted, setPlaceWanted] = useState<((address: string) => void) | null>(null);
+    const [placeWanted, setPlaceWanted] = useState<PlaceWanted | null>(null);
+    const [outlines, setOutlines] = useState(false);
     const sheet = useRef<SheetHandle>(null);
     const late = useLate(work.busy);
     const { page, scene, move } = work;
@@ -95,8 +96,9 @@ export function Editor() {
         select,
         gridsShown,
         placeWanted,
-        askPlace: (take) => setPlaceWanted(() => take),
-        lookAt: (x, y) => sheet.current?.lookAt(x, y),
+        askPlace: setPlaceWanted,
+        outlines,
+        lookAt: (x, y, scale) => sheet.current?.lookAt(x, y, scale),
     };
 
     return (
@@ -121,6 +123,9 @@ export function Editor() {
                         </button>
                         <button className="quiet w-[74px]" aria-pressed={gridsShown} onClick={() => setGridsShown(!gridsShown)}>
                             {gridsShown ? 'Grid on' : 'Grid off'}
+                        </button>
+                        <button className="quiet w-[82px]" aria-pressed={outlines} title="Only outlines, to see whether they meet" onClick={() => setOutlines(!outlines)}>
+                            {outlines ? 'In colour' : 'Outlines'}
                         </button>
                         <HandOver bring={(plan) => bring.mutateAsync(plan)} />
                     </div>

@@ -1,6 +1,7 @@
 import type { Field, Finding, Piece, Problem, Step } from '../api/client';
 import { stepOf, useDesk } from './desk';
 import { gridShape } from './geometry';
+import { dissected } from './pick';
 import { InlineButton } from '../ui/InlineButton';
 import { LiveColour } from './LiveColour';
 import { LiveNumber } from './LiveNumber';
@@ -50,6 +51,28 @@ export function LiveField({ step, piece, field, findings }: { step: Step; piece:
                     {wrong !== undefined && <Wrong text={wrong} />}
                 </>
             );
+        case 'places': {
+            const places: unknown[] = Array.isArray(piece.raw) ? piece.raw : [];
+            return (
+                <>
+                    {places.map((raw, k) => {
+                        const wrongHere = findings.find((finding) => finding.field === `${field.name}.${k}` && finding.level === 'error')?.message;
+                        return (
+                            <span key={k}>
+                                {k > 0 && (k === places.length - 1 ? ' and ' : ', ')}
+                                <LivePlace
+                                    piece={{ raw, text: placeText({ ...piece, raw, text: piece.items?.[k] ?? '', field: `${field.name}.${k}` }, step), label: `point ${k + 1} of ${step.label}` }}
+                                    step={step.id}
+                                    onCommit={(value) => commit(places.map((old, i) => (i === k ? value : old)))}
+                                />
+                                {wrongHere !== undefined && <Wrong text={wrongHere} />}
+                            </span>
+                        );
+                    })}
+                    {wrong !== undefined && <Wrong text={wrong} />}
+                </>
+            );
+        }
         case 'choice':
             return (
                 <select className="live" aria-label={label} value={typeof piece.raw === 'string' ? piece.raw : ''} onChange={(event) => void commit(event.target.value)}>
@@ -75,7 +98,7 @@ export function LiveField({ step, piece, field, findings }: { step: Step; piece:
                 </>
             );
         case 'steps':
-            return <LiveSteps label={label} text={piece.text} raw={piece.raw} step={step.id} onCommit={(ids) => void commit(ids)} />;
+            return <LiveSteps label={label} text={piece.text} raw={piece.raw} step={step.id} roles={field.roles ?? ['part']} onCommit={(ids) => void commit(ids)} />;
         case 'step':
             return <em>{piece.text}</em>;
         case 'lengths':
@@ -106,10 +129,9 @@ export function LiveField({ step, piece, field, findings }: { step: Step; piece:
                         select(step.id);
                         picking.setMode('cells');
                         for (const cell of Array.isArray(cells) ? cells.map(String) : []) {
-                            const mark = cell.indexOf('#');
-                            const grid = cell.slice(0, mark);
-                            const members = gridShape(stepOf(scene, grid)?.geometry)?.matching(cell.slice(mark + 1)) ?? [];
-                            picking.add(grid, members, cell.includes('*') ? cell : undefined);
+                            const [grid, mark, rest] = dissected(cell);
+                            const shape = gridShape(stepOf(scene, grid)?.geometry);
+                            picking.add(grid, mark, mark === '#' ? (shape?.matching(rest) ?? []) : [rest], cell.includes('*') ? cell : undefined);
                         }
                     }}
                 >

@@ -66,10 +66,10 @@ export function LivePlace({ piece, step, onCommit }: { piece: Pick<Piece, 'text'
                         className="menu-item"
                         onClick={() => {
                             setOpen(false);
-                            askPlace((address) => void onCommit(address));
+                            askPlace({ take: (raw) => void onCommit(raw), before: step });
                         }}
                     >
-                        an intersection, clicked on the sheet
+                        a place clicked on the sheet
                     </button>
                     <form
                         className="mt-1 flex items-center gap-1.5 border-t border-hairline p-2"

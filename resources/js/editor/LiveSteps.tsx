@@ -2,13 +2,13 @@ import { Popover } from 'radix-ui';
 import { InlineButton } from '../ui/InlineButton';
 import { useDesk } from './desk';
 
-/** Parts that a step works on: shown by name, changed by ticking earlier parts. */
-export function LiveSteps({ label, text, raw, step, onCommit }: { label: string; text: string; raw: unknown; step: string; onCommit: (ids: string[]) => void }) {
+/** Parts, grids or guides that a step works on: shown by name, changed by ticking earlier ones. */
+export function LiveSteps({ label, text, raw, step, roles, onCommit }: { label: string; text: string; raw: unknown; step: string; roles: string[]; onCommit: (ids: string[]) => void }) {
     const { scene, page } = useDesk();
     const ids = Array.isArray(raw) ? raw.filter((id): id is string => typeof id === 'string') : typeof raw === 'string' ? [raw] : [];
     const end = page.plan.steps.findIndex((one) => one.id === step);
     const earlier = new Set(page.plan.steps.slice(0, end).map((one) => one.id));
-    const parts = scene.steps.filter((one) => earlier.has(one.id) && (one.role === 'part' || ids.includes(one.id)));
+    const parts = scene.steps.filter((one) => earlier.has(one.id) && (roles.includes(one.role) || ids.includes(one.id)));
     return (
         <Popover.Root>
             <Popover.Trigger asChild>
@@ -18,7 +18,7 @@ export function LiveSteps({ label, text, raw, step, onCommit }: { label: string;
             </Popover.Trigger>
             <Popover.Portal>
                 <Popover.Content className="menu max-h-80 w-56 overflow-auto" align="start" sideOffset={6}>
-                    {parts.length === 0 && <p className="p-2 text-slate">There is no part before this step.</p>}
+                    {parts.length === 0 && <p className="p-2 text-slate">There is nothing of the kind before this step.</p>}
                     {parts.map((part) => (
                         <label key={part.id} className="menu-item justify-start gap-2.5">
                             <input

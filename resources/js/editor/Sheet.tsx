@@ -1,13 +1,18 @@
-import { type KeyboardEvent, type PointerEvent, useCallback, useEffect, useImperativeHandle, useLayoutEffect, useRef, useState, type Ref } from 'react';
+import { type KeyboardEvent, type PointerEvent, type Ref, useImperativeHandle, useLayoutEffect, useRef, useState } from 'react';
+import type { Settled, Snap } from '../api/client';
 import { useDesk } from './desk';
-import { type GridShape, gridShape, partShape } from './geometry';
-import { begin, outlinePart, paintCells, paintDrawing, paintGrids, paintHoveredCells, paintPick, paintSheet, paintStar, type View } from './paint';
-import { usePick } from './pick';
+import { type Arrow, type GridShape, gridShape, guideShape, partShape } from './geometry';
+import { begin, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar } from './paint';
+import { type PickedPoint, usePick } from './pick';
+import { PlaceReadout } from './PlaceReadout';
+import { useCloseUp } from './useCloseUp';
+import { useLatest } from './useLatest';
+import { useView } from './useView';
 
 export interface SheetHandle {
     fit: () => void;
     zoom: (factor: number) => void;
-    lookAt: (x: number, y: number) => void;
+    lookAt: (x: number, y: number, scale?: number) => void;
     focus: () => void;
 }
 
@@ -16,90 +21,60 @@ interface Hover {
     cells?: number[];
     address?: string;
     run?: string;
-    point?: [number, number];
+    point?: PickedPoint;
     part?: string;
+    line?: string;
+    /** Where a dragged circle touches others. */
+    touches?: [number, number][];
     name: string;
 }
 
-const MARGIN = 28;
-const ARROWS = ['ArrowRight', 'ArrowLeft', 'ArrowUp', 'ArrowDown'] as const;
-type Arrow = (typeof ARROWS)[number];
+/** How far, in pixels of the screen, a pointer reaches for points and lines. */
+const REACH = 14;
+/** A pointer that moved less has clicked, not dragged. */
+const STILL = 4;
+const ARROWS: string[] = ['ArrowRight', 'ArrowLeft', 'ArrowUp', 'ArrowDown'] satisfies Arrow[];
+
+const NOTHING = new Path2D();
 
 /** The drawing: shows the scene, and turns pointer and keys into picks. Three layers, so that hovering repaints next to nothing. */
 export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
-    const { scene, picking, gridsShown, placeWanted, askPlace, select } = useDesk();
+    const { page, scene, picking, gridsShown, outlines, placeWanted, askPlace, select, preview, change } = useDesk();
     const pick = usePick(picking);
     const box = useRef<HTMLDivElement>(null);
     const base = useRef<HTMLCanvasElement>(null);
     const picked = useRef<HTMLCanvasElement>(null);
     const hovered = useRef<HTMLCanvasElement>(null);
-    const [size, setSize] = useState({ width: 0, height: 0 });
-    const [view, setView] = useState<View>({ scale: 1, x: 0, y: 0 });
     const [hovering, setHover] = useState<Hover | null>(null);
     const [cursor, setCursor] = useState<{ grid: string; address: string } | null>(null);
+    const [pointCursor, setPointCursor] = useState<number | null>(null);
     const [space, setSpace] = useState(false);
-    const fitted = useRef(true);
     const drag = useRef<{ kind: 'pan' | 'add' | 'take'; x: number; y: number } | null>(null);
+    const circle = useRef<{ id: string; x: number; y: number; from: [number, number]; moved: boolean; center: [number, number] | null } | null>(null);
+    const askSnap = useLatest<Snap>(`sheets/${page.id}/snap`);
+    const askSettle = useLatest<Settled>(`sheets/${page.id}/settle`);
 
     const { width: sheetWidth, height: sheetHeight } = scene.sheet;
-    const grids = scene.steps.filter((step) => step.role === 'grid' && !step.hidden).reverse();
+    const { view, size, fit, zoomAt, pan, lookAt } = useView(box, sheetWidth, sheetHeight);
+    const seen = useCloseUp(page.id, outlines, scene, view, size);
+    const tilings = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'overlay') && !step.hidden).reverse();
+    const grids = tilings.some((step) => step.id === pick.on) ? tilings.filter((step) => step.id === pick.on) : tilings;
+    const lines = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'guide') && !step.hidden).reverse();
     const wantsPoint = pick.mode === 'points' || placeWanted !== null;
     // What was hovered before the pointer began to pick something else is not shown any more.
-    const fits = hovering !== null && (hovering.part !== undefined ? pick.mode === 'parts' : hovering.point !== undefined ? wantsPoint : pick.mode === 'cells');
-    const hover = fits ? hovering : null;
-
-    const fit = useCallback(() => {
-        if (size.width === 0) return;
-        fitted.current = true;
-        const scale = Math.min((size.width - 2 * MARGIN) / sheetWidth, (size.height - 2 * MARGIN - 16) / sheetHeight);
-        setView({ scale, x: (size.width - sheetWidth * scale) / 2, y: (size.height - 24 - sheetHeight * scale) / 2 + 4 });
-    }, [size, sheetWidth, sheetHeight]);
-
-    const zoomAt = useCallback((factor: number, x: number, y: number) => {
-        fitted.current = false;
-        setView((old) => {
-            const scale = Math.min(Math.max(old.scale * factor, 1e-4), 1e5);
-            const real = scale / old.scale;
-            return { scale, x: x - (x - old.x) * real, y: y - (y - old.y) * real };
-        });
-    }, []);
+    const suits = (one: Hover): boolean => {
+        if (one.point !== undefined) return wantsPoint;
+        if (one.line !== undefined) return pick.mode === 'lines';
+        return one.part !== undefined ? pick.mode === 'parts' : pick.mode === 'cells';
+    };
+    const hover = hovering !== null && suits(hovering) ? hovering : null;
 
     useImperativeHandle(handle, () => ({
         fit,
         zoom: (factor) => zoomAt(factor, size.width / 2, size.height / 2),
-        lookAt: (x, y) => {
-            fitted.current = false;
-            setView((old) => ({ ...old, x: size.width / 2 - x * old.scale, y: size.height / 2 - y * old.scale }));
-        },
+        lookAt,
         focus: () => box.current?.focus(),
     }));
-
-    useLayoutEffect(() => {
-        const element = box.current;
-        if (element === null) return;
-        const watch = new ResizeObserver(([entry]) => {
-            if (entry !== undefined) setSize({ width: entry.contentRect.width, height: entry.contentRect.height });
-        });
-        watch.observe(element);
-        return () => watch.disconnect();
-    }, []);
-
-    useLayoutEffect(() => {
-        if (fitted.current) fit();
-    }, [fit]);
-
-    // Wheel events have to be taken from the browser, which React's own listeners cannot.
-    useEffect(() => {
-        const element = box.current;
-        if (element === null) return;
-        const onWheel = (event: WheelEvent) => {
-            event.preventDefault();
-            const corner = element.getBoundingClientRect();
-            zoomAt(Math.exp(-event.deltaY * (event.ctrlKey ? 0.01 : 0.0016)), event.clientX - corner.left, event.clientY - corner.top);
-        };
-        element.addEventListener('wheel', onWheel, { passive: false });
-        return () => element.removeEventListener('wheel', onWheel);
-    }, [zoomAt]);
 
     useLayoutEffect(() => {
         if (base.current === null) return;
@@ -109,10 +84,12 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         context.beginPath();
         context.rect(0, 0, sheetWidth, sheetHeight);
         context.clip();
-        paintDrawing(context, scene);
+        if (!outlines) paintDrawing(context, scene);
         context.restore();
-        if (gridsShown) paintGrids(context, scene, view.scale);
-    }, [scene, view, size, gridsShown, sheetWidth, sheetHeight]);
+        if (outlines && seen === null) paintOutlines(context, scene, view.scale);
+        if (outlines && seen !== null) paintCloseUp(context, seen, view);
+        if (gridsShown && !outlines) paintGrids(context, scene, view.scale);
+    }, [scene, view, size, gridsShown, outlines, seen, sheetWidth, sheetHeight]);
 
     // Added cells are painted over what is there; everything else repaints the layer.
     useLayoutEffect(() => {
@@ -137,7 +114,9 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         const gridOf = (id: string | undefined): GridShape | undefined => gridShape(scene.steps.find((step) => step.id === id)?.geometry);
         const shape = gridOf(hover?.grid);
         if (shape !== undefined && hover?.cells !== undefined) paintHoveredCells(context, shape, hover.cells, view.scale);
-        if (hover?.point !== undefined) paintStar(context, hover.point[0], hover.point[1], view.scale);
+        if (hover?.point !== undefined) paintStar(context, ...hover.point.at, view.scale);
+        if (hover?.line !== undefined) paintLine(context, scene, hover.line, view.scale, 2.4);
+        for (const [x, y] of hover?.touches ?? []) paintStar(context, x, y, view.scale);
         if (hover?.part !== undefined) outlinePart(context, scene, hover.part, view.scale, 1.4);
         const standing = gridOf(cursor?.grid);
         const cell = cursor === null ? undefined : standing?.cell(cursor.address);
@@ -161,15 +140,17 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
                 });
                 return hit === undefined ? null : { part: hit.id, name: scene.steps.find((step) => step.id === hit.id)?.label ?? hit.id };
             }
+            if (pick.mode === 'lines' && placeWanted === null) {
+                context.lineWidth = (2 * REACH) / view.scale / 2;
+                const hit =
+                    lines.find((step) => step.role === 'guide' && context.isPointInStroke(guideShape(step.geometry)?.path ?? NOTHING, sx, sy)) ??
+                    lines.find((step) => step.role === 'grid' && context.isPointInStroke(gridShape(step.geometry)?.lines ?? NOTHING, sx, sy));
+                return hit === undefined ? null : { line: hit.id, name: hit.label };
+            }
+            if (wantsPoint) return null;
             for (const grid of grids) {
                 const shape = gridShape(grid.geometry);
                 if (shape === undefined) continue;
-                if (wantsPoint) {
-                    const point = shape.pointAt(sx, sy, 14 / view.scale);
-                    if (point === undefined) continue;
-                    const address = shape.data.points[point] ?? '';
-                    return { grid: grid.id, point: shape.place(point), address: `${grid.id}@${address}`, name: `${shape.pointName(address)} of ${grid.label}` };
-                }
                 const cell = shape.cellAt(context, sx, sy);
                 if (cell !== undefined) return named(grid.id, shape, cell);
             }
@@ -179,8 +160,38 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         }
     }
 
+    /** The place that a pointer means, as the core decides; a free one where nothing is in reach. */
+    async function snapped(x: number, y: number): Promise<Hover | null> {
+        const [sx, sy] = [(x - view.x) / view.scale, (y - view.y) / view.scale];
+        const at = placeWanted?.before ?? null;
+        const behind = at === null ? [] : page.plan.steps.slice(page.plan.steps.findIndex((step) => step.id === at)).map((step) => step.id);
+        const answer = await askSnap({ x: sx, y: sy, reach: REACH / view.scale, without: behind });
+        if (answer === null) return null;
+        const [winner] = answer.candidates;
+        if (winner !== undefined) {
+            const [px = 0, py = 0] = winner.at;
+            return { point: { raw: winner.raw, name: winner.name, at: [px, py] }, name: answer.candidates.length > 1 ? `${winner.name}: ${answer.why}` : winner.name };
+        }
+        // No more digits than the pointer can tell apart.
+        const digits = Math.max(0, Math.min(9, Math.ceil(Math.log10(view.scale)) + 1));
+        const [fx, fy] = [Number(sx.toFixed(digits)), Number(sy.toFixed(digits))];
+        return { point: { raw: [fx, fy], name: `${fx}, ${fy}`, at: [fx, fy] }, name: `a free place, ${fx}, ${fy}` };
+    }
+
+    /** Which cell of an overlay it is: by the cell of the grid that it lies in. */
+    function pieceName(address: string): string {
+        const [frame, place] = address.includes(':') ? address.split(':') : [null, address];
+        const words = frame === null ? [] : (gridShape(scene.steps.find((step) => step.id === frame)?.geometry)?.data.cellWords ?? []);
+        const label = scene.steps.find((step) => step.id === frame)?.label;
+        const numbers = (place ?? '').split(',').map(Number);
+        return words.length === 2 && numbers.every((number) => number > 0)
+            ? `piece in ${words.map((word, k) => `${word} ${Math.floor(numbers[k] ?? 0) + 1}`).join(', ')} of ${label ?? ''}`
+            : `piece at ${numbers.map((number) => Math.round(number * 1000) / 1000).join(', ')}${label === undefined ? '' : ` of ${label}`}`;
+    }
+
     function named(grid: string, shape: GridShape, cell: number): Hover {
         const address = shape.address(cell);
+        if (shape.data.mark === '~') return { grid, cells: [cell], address, name: pieceName(address) };
         if (pick.reach === null || pick.reach >= shape.data.cellWords.length) {
             return { grid, cells: [cell], address, name: shape.cellName(address) };
         }
@@ -194,7 +205,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         const shape = gridShape(scene.steps.find((step) => step.id === found.grid)?.geometry);
         if (found.grid === undefined || shape === undefined || found.cells === undefined) return;
         const addresses = found.cells.map((cell) => shape.address(cell));
-        if (kind === 'add') picking.add(found.grid, addresses, found.run);
+        if (kind === 'add') picking.add(found.grid, shape.data.mark, addresses, found.run);
         else picking.take(found.grid, addresses);
     }
 
@@ -218,18 +229,72 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             return;
         }
         if (event.button !== 0) return;
+        if (wantsPoint) {
+            void snapped(x, y).then((found) => takePoint(found?.point));
+            return;
+        }
         const found = under(x, y);
-        if (placeWanted !== null) {
-            if (found?.address !== undefined) placeWanted(found.address);
-            askPlace(null);
+        if (found?.line !== undefined) {
+            takeLine(found.line, x, y);
         } else if (found?.part !== undefined) {
             picking.togglePart(found.part);
             select(found.part);
         } else if (found?.cells !== undefined) {
             drag.current = { kind: isPicked(found) ? 'take' : 'add', x, y };
             put(found, isPicked(found) ? 'take' : 'add');
-        } else if (pick.mode === 'parts') {
+        } else if (pick.mode === 'parts' || pick.mode === 'lines') {
             picking.clear();
+        }
+    }
+
+    function takePoint(point: PickedPoint | undefined): void {
+        if (point === undefined) return;
+        if (placeWanted !== null) {
+            placeWanted.take(point.raw);
+            askPlace(null);
+        } else {
+            picking.togglePoint(point);
+        }
+    }
+
+    /** A circle can be dragged by its line; all else is picked at once. */
+    function takeLine(id: string, x: number, y: number): void {
+        const center = guideShape(scene.steps.find((step) => step.id === id)?.geometry)?.data.center;
+        const movable = page.plan.steps.find((step) => step.id === id)?.['center'] !== undefined && scene.steps.find((step) => step.id === id)?.role === 'guide';
+        if (movable && center) {
+            circle.current = { id, x, y, from: [center[0] ?? 0, center[1] ?? 0], moved: false, center: null };
+        } else {
+            picking.toggleLine(id, [(x - view.x) / view.scale, (y - view.y) / view.scale]);
+            select(id);
+        }
+    }
+
+    async function dragCircle(x: number, y: number): Promise<void> {
+        const held = circle.current;
+        if (held === null) return;
+        held.moved ||= Math.hypot(x - held.x, y - held.y) > STILL;
+        if (!held.moved) return;
+        const settled = await askSettle({ id: held.id, x: held.from[0] + (x - held.x) / view.scale, y: held.from[1] + (y - held.y) / view.scale, reach: REACH / view.scale });
+        if (settled === null || circle.current !== held) return;
+        held.center = [settled.center[0] ?? 0, settled.center[1] ?? 0];
+        const label = scene.steps.find((step) => step.id === held.id)?.label ?? '';
+        setHover({
+            line: held.id,
+            touches: settled.touches.map((touch): [number, number] => [touch.at[0] ?? 0, touch.at[1] ?? 0]),
+            name: settled.touches.length === 0 ? `${label} touches nothing` : `${label} touches ${settled.touches.map((touch) => touch.label).join(' and ')}`,
+        });
+        void preview([{ op: 'set', id: held.id, field: 'center', value: held.center }]);
+    }
+
+    function dropCircle(): void {
+        const held = circle.current;
+        circle.current = null;
+        if (held === null) return;
+        if (held.center !== null) {
+            void change([{ op: 'set', id: held.id, field: 'center', value: held.center }]);
+        } else if (!held.moved) {
+            picking.toggleLine(held.id, [(held.x - view.x) / view.scale, (held.y - view.y) / view.scale]);
+            select(held.id);
         }
     }
 
@@ -237,9 +302,16 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         const [x, y] = place(event);
         const held = drag.current;
         if (held?.kind === 'pan') {
-            fitted.current = false;
-            setView((old) => ({ ...old, x: old.x + x - held.x, y: old.y + y - held.y }));
+            pan(x - held.x, y - held.y);
             drag.current = { ...held, x, y };
+            return;
+        }
+        if (circle.current !== null) {
+            void dragCircle(x, y);
+            return;
+        }
+        if (wantsPoint) {
+            void snapped(x, y).then((found) => found !== null && setHover(found));
             return;
         }
         let found = under(x, y);
@@ -255,7 +327,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             drag.current = { ...held, x, y };
             found = under(x, y);
         }
-        setHover((old) => (old?.name === found?.name && old?.grid === found?.grid && old?.part === found?.part ? old : found));
+        setHover((old) => (old?.name === found?.name && old?.grid === found?.grid && old?.part === found?.part && old?.line === found?.line ? old : found));
     }
 
     function onKeyDown(event: KeyboardEvent): void {
@@ -271,10 +343,16 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             zoomAt(0.8, size.width / 2, size.height / 2);
         } else if (event.key === 'f') {
             fit();
-        } else if (ARROWS.includes(event.key as Arrow) && pick.mode === 'parts') {
+        } else if (ARROWS.includes(event.key) && pick.mode === 'parts') {
             event.preventDefault();
             walkParts(event.key === 'ArrowRight' || event.key === 'ArrowUp' ? 1 : -1);
-        } else if (ARROWS.includes(event.key as Arrow)) {
+        } else if (ARROWS.includes(event.key) && pick.mode === 'lines' && placeWanted === null) {
+            event.preventDefault();
+            walkLines(event.key === 'ArrowRight' || event.key === 'ArrowUp' ? 1 : -1);
+        } else if (ARROWS.includes(event.key) && wantsPoint) {
+            event.preventDefault();
+            walkPoints(event.key as Arrow);
+        } else if (ARROWS.includes(event.key)) {
             event.preventDefault();
             walk(event.key as Arrow, event.shiftKey);
         } else if (event.key === 'Enter') {
@@ -297,6 +375,24 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         if (picks && !isPicked(found)) put(found, 'add');
     }
 
+    /** From intersection to intersection of the topmost grid. */
+    function walkPoints(arrow: Arrow): void {
+        const grid = grids.find((one) => one.role === 'grid');
+        const shape = gridShape(grid?.geometry);
+        if (grid === undefined || shape === undefined) return;
+        const point = pointCursor === null ? 0 : (shape.pointBeside(pointCursor, arrow) ?? pointCursor);
+        setPointCursor(point);
+        const address = shape.data.points[point] ?? '';
+        const name = `${shape.pointName(address)} of ${grid.label}`;
+        setHover({ point: { raw: `${grid.id}@${address}`, name, at: shape.place(point) }, name });
+    }
+
+    function walkLines(step: number): void {
+        const ids = lines.map((one) => one.id).reverse();
+        const id = ids[(ids.indexOf(hover?.line ?? '') + step + ids.length) % ids.length];
+        if (id !== undefined) setHover({ line: id, name: lines.find((one) => one.id === id)?.label ?? id });
+    }
+
     function walkParts(step: number): void {
         const ids = scene.drawing.map((drawn) => drawn.id);
         if (ids.length === 0) return;
@@ -306,6 +402,15 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
     }
 
     function press(): void {
+        if (wantsPoint) {
+            takePoint(hover?.point);
+            return;
+        }
+        if (hover?.line !== undefined) {
+            picking.toggleLine(hover.line, [sheetWidth / 2, sheetHeight / 2]);
+            select(hover.line);
+            return;
+        }
         if (pick.mode === 'parts' && hover?.part !== undefined) {
             picking.togglePart(hover.part);
             select(hover.part);
@@ -320,34 +425,43 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
 
     const ratio = typeof window === 'undefined' ? 1 : window.devicePixelRatio || 1;
     const layer = { width: Math.round(size.width * ratio), height: Math.round(size.height * ratio), className: 'pointer-events-none absolute inset-0 h-full w-full' };
-    const what = wantsPoint ? 'Click an intersection' : pick.mode === 'parts' ? 'Click a part' : 'Click or drag across cells';
+    const what = wantsPoint ? 'Click a place' : { parts: 'Click a part', lines: 'Click a grid or a guide; drag a circle by its line', cells: 'Click or drag across cells', points: '' }[pick.mode];
 
     return (
         <div className="relative min-h-0 min-w-0 flex-1">
             <div
                 ref={box}
                 role="application"
-                aria-label="Sheet. Arrow keys walk over the cells, Enter picks, Shift with an arrow picks on the way, F fits the view."
+                aria-label="Sheet. Arrow keys walk over cells, points, lines or parts, Enter picks, Shift with an arrow picks on the way, F fits the view."
                 tabIndex={0}
                 data-view={`${view.scale} ${view.x} ${view.y}`}
                 className="absolute inset-0 touch-none overflow-hidden focus-visible:outline-offset-[-3px]"
                 style={{ cursor: space ? 'grab' : hover === null ? 'default' : 'crosshair' }}
                 onPointerDown={onPointerDown}
                 onPointerMove={onPointerMove}
-                onPointerUp={() => (drag.current = null)}
-                onPointerCancel={() => (drag.current = null)}
+                onPointerUp={() => {
+                    drag.current = null;
+                    dropCircle();
+                }}
+                onPointerCancel={() => {
+                    drag.current = null;
+                    circle.current = null;
+                    void preview(null);
+                }}
                 onPointerLeave={() => setHover(null)}
                 onKeyDown={onKeyDown}
                 onKeyUp={(event) => event.key === ' ' && setSpace(false)}
                 onBlur={() => {
                     setSpace(false);
                     setCursor(null);
+                    setPointCursor(null);
                 }}
             >
                 <canvas ref={base} {...layer} />
                 <canvas ref={picked} {...layer} />
                 <canvas ref={hovered} {...layer} />
             </div>
+            {outlines && <PlaceReadout seen={seen} scene={scene} />}
             <p aria-live="polite" className="pointer-events-none absolute bottom-2 left-4 rounded bg-ground/85 px-1 font-serif text-[15px]">
                 {hover?.name ?? <span className="font-sans text-[12.5px] text-slate">{grids.length > 0 || scene.drawing.length > 0 ? what : ''}</span>}
             </p>
@@ -361,7 +475,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
                 <button className="quiet px-2 py-1.5" aria-label="Zoom in" onClick={() => zoomAt(1.25, size.width / 2, size.height / 2)}>
                     +
                 </button>
-                <span className="min-w-12 text-right">{Math.round(view.scale * 100)} %</span>
+                <span className="min-w-12 text-right">{Math.round(view.scale * 100).toLocaleString('en')} %</span>
             </div>
         </div>
     );

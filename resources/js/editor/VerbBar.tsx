@@ -2,10 +2,11 @@ import { useEffect, useMemo, useState } from 'react';
 import { AskBar } from './AskBar';
 import { problemText, useDesk } from './desk';
 import { gridShape } from './geometry';
-import { type PickMode, usePick } from './pick';
+import { type Pick, type PickMode, usePick } from './pick';
+import { ReadyOnes } from './ReadyOnes';
 import { type Verb, verbsFor } from './verbs';
 
-const MODES: PickMode[] = ['cells', 'parts', 'points'];
+const MODES: PickMode[] = ['cells', 'points', 'lines', 'parts'];
 
 /** First what the pointer picks, then the verbs that fit the pick. */
 export function VerbBar({ onDone }: { onDone: () => void }) {
@@ -33,7 +34,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         // What was made is picked, ready for the next verb; a look ends the sentence.
         const made = verb.picks ? added().at(-1) : undefined;
         if (made !== undefined && fill === undefined) picking.pickParts([made]);
-        else picking.setMode(pick.mode === 'parts' ? 'cells' : pick.mode);
+        else picking.setMode(pick.mode === 'parts' ? 'cells' : pick.mode === 'lines' && verb.kind?.kind === 'overlay' ? 'cells' : pick.mode);
         onDone();
     }
 
@@ -60,14 +61,12 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         return () => window.removeEventListener('keydown', onKey);
     });
 
-    const grid = scene.steps.findLast((step) => step.role === 'grid' && !step.hidden && (pick.cells.size === 0 || pick.cells.has(step.id)));
+    const tilings = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'overlay') && !step.hidden);
+    const on = tilings.some((step) => step.id === pick.on) ? pick.on : null;
+    const grid = tilings.findLast((step) => (on === null || step.id === on) && (pick.cells.size === 0 || pick.cells.has(step.id)));
     const words = gridShape(grid?.geometry)?.data.cellWords ?? [];
-    const picked =
-        pick.mode === 'parts'
-            ? pick.parts.map((id) => scene.steps.find((step) => step.id === id)?.label ?? id).join(', ')
-            : pick.count > 0
-              ? `${pick.count} ${pick.count === 1 ? 'cell' : 'cells'} of ${[...pick.cells.keys()].map((id) => scene.steps.find((step) => step.id === id)?.label ?? id).join(' and ')}`
-              : '';
+    const picked = describePick(pick, (id) => scene.steps.find((step) => step.id === id)?.label ?? id);
+    const count = { cells: pick.count, parts: pick.parts.length, points: pick.points.length, lines: pick.lines.length }[pick.mode];
 
     if (asking !== null) {
         return (
@@ -102,6 +101,19 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                         </button>
                     ))}
                 </span>
+                {pick.mode === 'cells' && tilings.length > 1 && (
+                    <label className="flex items-center gap-1.5">
+                        of
+                        <select className="live max-w-36 font-serif text-[15px] text-ink" aria-label="Whose cells the pointer picks" value={on ?? ''} onChange={(event) => picking.setOn(event.target.value === '' ? null : event.target.value)}>
+                            <option value="">what lies on top</option>
+                            {tilings.map((step) => (
+                                <option key={step.id} value={step.id}>
+                                    {step.label}
+                                </option>
+                            ))}
+                        </select>
+                    </label>
+                )}
                 {pick.mode === 'cells' && words.length > 1 && (
                     <span role="radiogroup" aria-label="How far a click reaches" className="flex items-center gap-3.5 border-l border-rule pl-4">
                         {[null, ...words.keys()].map((reach) => (
@@ -117,7 +129,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                         ))}
                     </span>
                 )}
-                <span aria-live="polite" className="ml-auto min-w-0 truncate text-ink" data-picked={pick.mode === 'parts' ? pick.parts.length : pick.count}>
+                <span aria-live="polite" className="ml-auto min-w-0 truncate text-ink" data-picked={count}>
                     {picked}
                 </span>
                 {picked !== '' && (
@@ -138,6 +150,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                         {verb.picture ? <GridName label={verb.label} /> : verb.label}
                     </button>
                 ))}
+                {count === 0 && <ReadyOnes onLaid={onDone} />}
                 {problem !== null && (
                     <span role="alert" className="rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
                         {problem}
@@ -146,6 +159,20 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
             </div>
         </section>
     );
+}
+
+/** `3 cells of grid 1`; of points and lines the names. */
+function describePick(pick: Pick, label: (id: string) => string): string {
+    switch (pick.mode) {
+        case 'parts':
+            return pick.parts.map(label).join(', ');
+        case 'lines':
+            return pick.lines.map(label).join(', ');
+        case 'points':
+            return pick.points.length > 2 ? `${pick.points.length} points` : pick.points.map((point) => point.name).join('; ');
+        case 'cells':
+            return pick.count === 0 ? '' : `${pick.count} ${pick.count === 1 ? 'cell' : 'cells'} of ${[...pick.cells.keys()].map(label).join(' and ')}`;
+    }
 }
 
 /** `Polar grid`, of which the eye gets the first word: what the row is about stands in front of it. */

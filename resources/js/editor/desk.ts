@@ -2,6 +2,13 @@ import { createContext, useContext } from 'react';
 import type { Kind, Operation, Problem, Scene, SheetPage, Step } from '../api/client';
 import type { Picking } from './pick';
 
+/** Somebody who wants a place from the sheet. */
+export interface PlaceWanted {
+    take: (raw: unknown) => void;
+    /** The step that it is for; what stands behind it in the plan cannot be meant. Null for a new one. */
+    before: string | null;
+}
+
 /** What the regions of the editor share. */
 export interface Desk {
     page: SheetPage;
@@ -16,11 +23,13 @@ export interface Desk {
     selected: string | null;
     select: (step: string | null) => void;
     gridsShown: boolean;
-    /** Asks for an intersection to be clicked; null ends the asking. */
-    askPlace: (take: ((address: string) => void) | null) => void;
-    placeWanted: ((address: string) => void) | null;
-    /** Puts a place of the sheet into the middle of the view. */
-    lookAt: (x: number, y: number) => void;
+    /** Asks for a place to be clicked; null ends the asking. */
+    askPlace: (wanted: PlaceWanted | null) => void;
+    placeWanted: PlaceWanted | null;
+    /** Only outlines are drawn, to judge how they meet. */
+    outlines: boolean;
+    /** Puts a place of the sheet into the middle of the view; enlarged to `scale` where that is more. */
+    lookAt: (x: number, y: number, scale?: number) => void;
 }
 
 export const DeskContext = createContext<Desk | null>(null);

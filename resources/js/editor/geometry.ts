@@ -1,5 +1,7 @@
 import Flatbush from 'flatbush';
-import type { GridGeometry, GridTopology, PartGeometry, Scene } from '../api/client';
+import type { GridGeometry, GridTopology, GuideGeometry, PartGeometry, Scene } from '../api/client';
+
+export type Arrow = 'ArrowRight' | 'ArrowLeft' | 'ArrowUp' | 'ArrowDown';
 
 type Box = [left: number, top: number, right: number, bottom: number];
 
@@ -22,7 +24,7 @@ class Topology {
     }
 }
 
-/** A grid's geometry made ready to draw and to look up. Path objects are made when first needed. */
+/** The geometry of a grid or an overlay made ready to draw and to look up. Path objects are made when first needed. */
 export class GridShape {
     readonly lines: Path2D;
     private readonly paths: (Path2D | undefined)[] = [];
@@ -150,7 +152,12 @@ export class GridShape {
     }
 
     /** The cell one arrow key away; undefined at the edge. */
-    beside(address: string, arrow: 'ArrowRight' | 'ArrowLeft' | 'ArrowUp' | 'ArrowDown'): string | undefined {
+    beside(address: string, arrow: Arrow): string | undefined {
+        if (this.data.arrows === null) {
+            const cell = this.cell(address);
+            const next = cell === undefined ? undefined : nearestTowards(arrow, this.middle(cell), this.data.cells.length, (other) => this.middle(other));
+            return next === undefined ? undefined : this.address(next);
+        }
         const { right, up, wraps } = this.data.arrows;
         const way = arrow === 'ArrowRight' || arrow === 'ArrowLeft' ? right : up;
         const sign = arrow === 'ArrowRight' || arrow === 'ArrowUp' ? 1 : -1;
@@ -161,6 +168,16 @@ export class GridShape {
         }
         const around = from.map((value, k) => ((way[k] ?? 0) === 0 || !wraps[k] ? value : sign * (way[k] ?? 0) > 0 ? 1 : this.highest(k))).join(',');
         return around !== address && this.cell(around) !== undefined ? around : undefined;
+    }
+
+    /** The intersection one arrow key away; undefined at the edge. */
+    pointBeside(point: number, arrow: Arrow): number | undefined {
+        return nearestTowards(arrow, this.place(point), this.data.points.length, (other) => this.place(other));
+    }
+
+    private middle(cell: number): [number, number] {
+        const [left, top, right, bottom] = this.box(cell);
+        return [(left + right) / 2, (top + bottom) / 2];
     }
 
     private highest(coordinate: number): number {
@@ -176,6 +193,34 @@ export class PartShape {
     }
 }
 
+/** A guide's geometry made ready to draw. */
+export class GuideShape {
+    readonly path: Path2D;
+
+    constructor(readonly data: GuideGeometry) {
+        this.path = new Path2D(data.path);
+    }
+}
+
+/** The nearest of several places that lies in the direction of an arrow key, give or take 45°. */
+function nearestTowards(arrow: Arrow, [x, y]: [number, number], count: number, placeOf: (number: number) => [number, number]): number | undefined {
+    const sideways = arrow === 'ArrowRight' || arrow === 'ArrowLeft';
+    const sign = arrow === 'ArrowRight' || arrow === 'ArrowDown' ? 1 : -1;
+    let best: number | undefined;
+    let least = Infinity;
+    for (let number = 0; number < count; number++) {
+        const [px, py] = placeOf(number);
+        const ahead = sign * (sideways ? px - x : py - y);
+        const aside = Math.abs(sideways ? py - y : px - x);
+        // What stands straight ahead comes before what is nearer but aside.
+        if (ahead > 1e-9 && aside <= ahead && ahead + 2 * aside < least) {
+            least = ahead + 2 * aside;
+            best = number;
+        }
+    }
+    return best;
+}
+
 function worded(words: string[], address: string): string {
     return address
         .split(',')
@@ -184,7 +229,7 @@ function worded(words: string[], address: string): string {
 }
 
 const MOST_KEPT = 300;
-const shapes = new Map<string, GridShape | PartShape | Topology>();
+const shapes = new Map<string, GridShape | PartShape | GuideShape | Topology>();
 
 /** Takes in the geometry that came with a scene, and forgets the oldest of what it does not use. */
 export function keepGeometry(scene: Scene): void {
@@ -195,6 +240,8 @@ export function keepGeometry(scene: Scene): void {
     for (const [hash, data] of entries) {
         if ('figures' in data) {
             shapes.set(hash, new PartShape(data));
+        } else if ('path' in data) {
+            shapes.set(hash, new GuideShape(data));
         } else if ('places' in data) {
             const topology = shapes.get(data.topology);
             if (topology instanceof Topology) shapes.set(hash, new GridShape(data.places, data.circles, data.lines, topology));
@@ -216,6 +263,11 @@ export function keptHashes(): string[] {
 export function gridShape(hash: string | null | undefined): GridShape | undefined {
     const shape = hash ? shapes.get(hash) : undefined;
     return shape instanceof GridShape ? shape : undefined;
+}
+
+export function guideShape(hash: string | null | undefined): GuideShape | undefined {
+    const shape = hash ? shapes.get(hash) : undefined;
+    return shape instanceof GuideShape ? shape : undefined;
 }
 
 export function partShape(hash: string | null | undefined): PartShape | undefined {

@@ -1,6 +1,7 @@
 import type { Scene, Style } from '../api/client';
-import { type GridShape, gridShape, partShape } from './geometry';
+import { type GridShape, gridShape, guideShape, partShape } from './geometry';
 import type { Pick } from './pick';
+import type { Seen } from './useCloseUp';
 
 /** Where the sheet lies in the view: screen = sheet · scale + (x, y), in CSS pixels. */
 export interface View {
@@ -72,6 +73,7 @@ function lineColour(background: string | null): string {
 
 export function paintGrids(context: CanvasRenderingContext2D, scene: Scene, scale: number): void {
     const colour = lineColour(scene.sheet.background);
+    paintGuides(context, scene, scale, colour);
     for (const step of scene.steps) {
         const shape = step.role === 'grid' && !step.hidden ? gridShape(step.geometry) : undefined;
         if (shape === undefined || step.shown === null) continue;
@@ -86,6 +88,71 @@ export function paintGrids(context: CanvasRenderingContext2D, scene: Scene, scal
         }
         context.globalAlpha = 1;
     }
+}
+
+/** Guides are dashed, so that nobody takes them for a part of the result. */
+function paintGuides(context: CanvasRenderingContext2D, scene: Scene, scale: number, colour: string): void {
+    context.globalAlpha = 0.62;
+    context.strokeStyle = colour;
+    context.lineWidth = 1.1 / scale;
+    context.setLineDash([6 / scale, 4 / scale]);
+    for (const step of scene.steps) {
+        const shape = step.role === 'guide' && !step.hidden ? guideShape(step.geometry) : undefined;
+        if (shape !== undefined) context.stroke(shape.path);
+    }
+    context.setLineDash([]);
+    context.globalAlpha = 1;
+}
+
+/** Hairlines of all that has an outline. */
+export function paintOutlines(context: CanvasRenderingContext2D, scene: Scene, scale: number): void {
+    context.strokeStyle = INK;
+    context.lineWidth = 1 / scale;
+    for (const drawn of scene.drawing) {
+        for (const figure of partShape(scene.steps.find((step) => step.id === drawn.id)?.geometry)?.figures ?? []) context.stroke(figure);
+    }
+    paintGuides(context, scene, scale, INK);
+}
+
+/** Outlines worked out for the view they were asked for, and the shortest way between the two nearest. */
+export function paintCloseUp(context: CanvasRenderingContext2D, { window, closeUp }: Seen, view: View): void {
+    const ratio = globalThis.devicePixelRatio || 1;
+    const width = (window.right - window.left) * view.scale;
+    const left = view.x + window.left * view.scale;
+    const top = view.y + window.top * view.scale;
+    context.save();
+    context.setTransform(ratio, 0, 0, ratio, left * ratio, top * ratio);
+    context.strokeStyle = INK;
+    context.lineWidth = 1.2;
+    for (const { points } of closeUp.curves) {
+        context.beginPath();
+        for (let i = 0; i < points.length; i += 2) context.lineTo((points[i] ?? 0) * width, (points[i + 1] ?? 0) * width);
+        context.stroke();
+    }
+    if (closeUp.nearest !== null) {
+        const [from, to] = [closeUp.nearest.from, closeUp.nearest.to].map(([x = 0, y = 0]): [number, number] => [(x - window.left) * view.scale, (y - window.top) * view.scale]);
+        if (from !== undefined && to !== undefined) {
+            context.strokeStyle = AMBER;
+            context.lineWidth = 2;
+            context.beginPath();
+            context.moveTo(...from);
+            context.lineTo(...to);
+            context.stroke();
+            paintStar(context, ...from, 1);
+            if (Math.hypot(to[0] - from[0], to[1] - from[1]) > 6) paintStar(context, ...to, 1);
+        }
+    }
+    context.restore();
+}
+
+/** A grid or a guide, marked. */
+export function paintLine(context: CanvasRenderingContext2D, scene: Scene, id: string, scale: number, width: number): void {
+    const geometry = scene.steps.find((step) => step.id === id)?.geometry;
+    const path = guideShape(geometry)?.path ?? gridShape(geometry)?.lines;
+    if (path === undefined) return;
+    context.strokeStyle = AMBER;
+    context.lineWidth = width / scale;
+    context.stroke(path);
 }
 
 /** Every other block of so many cells a side, shaded as a checkerboard. */
@@ -142,6 +209,13 @@ export function paintPick(context: CanvasRenderingContext2D, scene: Scene, pick:
     for (const id of pick.parts) {
         outlinePart(context, scene, id, scale, 2.2);
     }
+    for (const id of pick.lines) {
+        paintLine(context, scene, id, scale, 1.8);
+    }
+    pick.points.forEach((point, k) => {
+        paintStar(context, ...point.at, scale);
+        if (pick.points.length > 1) paintNumber(context, k + 1, ...point.at, scale);
+    });
 }
 
 export function outlinePart(context: CanvasRenderingContext2D, scene: Scene, id: string, scale: number, width: number): void {
@@ -155,6 +229,17 @@ export function outlinePart(context: CanvasRenderingContext2D, scene: Scene, id:
         context.lineWidth = width / scale;
         context.stroke(figure);
     }
+}
+
+/** Which one of several points it is. */
+function paintNumber(context: CanvasRenderingContext2D, number: number, x: number, y: number, scale: number): void {
+    context.font = `600 ${12.5 / scale}px 'Instrument Sans Variable', sans-serif`;
+    context.lineJoin = 'round';
+    context.lineWidth = 3 / scale;
+    context.strokeStyle = PAPER;
+    context.strokeText(String(number), x + 9 / scale, y - 8 / scale);
+    context.fillStyle = AMBER;
+    context.fillText(String(number), x + 9 / scale, y - 8 / scale);
 }
 
 /** The cell under the pointer, before it is picked. */

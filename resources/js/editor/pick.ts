@@ -1,17 +1,32 @@
 import { useSyncExternalStore } from 'react';
 
-export type PickMode = 'points' | 'cells' | 'parts';
+export type PickMode = 'points' | 'cells' | 'parts' | 'lines';
+
+/** A place that is picked: how a plan writes it, what people call it, where it lies. */
+export interface PickedPoint {
+    raw: unknown;
+    name: string;
+    at: [number, number];
+}
 
 /** What is picked. Cells are held by address, so that a pick survives a change of its grid. */
 export interface Pick {
     readonly mode: PickMode;
     /** Which coordinate a click picks the whole run of; null for one cell. */
     readonly reach: number | null;
+    /** The only grid or overlay of which cells are picked; null for whatever lies on top. */
+    readonly on: string | null;
     /** Addresses of cells by the id of their grid. */
     readonly cells: ReadonlyMap<string, ReadonlySet<string>>;
     /** Runs that were picked as a whole and still are, `g1#3,*`. */
     readonly runs: ReadonlyMap<string, readonly string[]>;
     readonly parts: readonly string[];
+    /** In the order in which they were picked. */
+    readonly points: readonly PickedPoint[];
+    /** Ids of grids and guides. */
+    readonly lines: readonly string[];
+    /** Where lines were clicked last, sheet units. */
+    readonly near: [number, number] | null;
     readonly count: number;
 }
 
@@ -21,7 +36,9 @@ type Listener = (added: { grid: string; addresses: string[] } | null) => void;
 export class Picking {
     private cells = new Map<string, Set<string>>();
     private runs = new Map<string, string[]>();
-    private current: Pick = { mode: 'cells', reach: null, cells: this.cells, runs: this.runs, parts: [], count: 0 };
+    /** What stands between a grid's id and an address. */
+    private readonly marks = new Map<string, string>();
+    private current: Pick = { mode: 'cells', reach: null, on: null, cells: this.cells, runs: this.runs, parts: [], points: [], lines: [], near: null, count: 0 };
     private readonly listeners = new Set<Listener>();
 
     readonly get = (): Pick => this.current;
@@ -35,9 +52,10 @@ export class Picking {
         return this.cells.get(grid)?.has(address) ?? false;
     }
 
-    add(grid: string, addresses: string[], run?: string): void {
+    add(grid: string, mark: string, addresses: string[], run?: string): void {
         const set = this.cells.get(grid) ?? new Set<string>();
         this.cells.set(grid, set);
+        this.marks.set(grid, mark);
         const added = addresses.filter((address) => !set.has(address));
         for (const address of added) set.add(address);
         if (run !== undefined) this.runs.set(run, addresses);
@@ -57,14 +75,24 @@ export class Picking {
     }
 
     togglePart(id: string): void {
-        const { parts } = this.current;
-        this.tell(null, { parts: parts.includes(id) ? parts.filter((one) => one !== id) : [...parts, id] });
+        this.tell(null, { parts: toggled(this.current.parts, id) });
+    }
+
+    toggleLine(id: string, near: [number, number]): void {
+        this.tell(null, { lines: toggled(this.current.lines, id), near });
+    }
+
+    /** A point that is picked already is taken out. */
+    togglePoint(point: PickedPoint): void {
+        const { points } = this.current;
+        const same = points.findIndex((one) => JSON.stringify(one.raw) === JSON.stringify(point.raw));
+        this.tell(null, { points: same < 0 ? [...points, point] : points.filter((_, k) => k !== same) });
     }
 
     pickParts(parts: string[]): void {
         this.cells.clear();
         this.runs.clear();
-        this.tell(null, { mode: 'parts', parts });
+        this.tell(null, { mode: 'parts', parts, points: [], lines: [] });
     }
 
     setMode(mode: PickMode): void {
@@ -75,10 +103,14 @@ export class Picking {
         this.tell({ grid: '', addresses: [] }, { reach });
     }
 
+    setOn(on: string | null): void {
+        this.clear({ on, reach: null });
+    }
+
     clear(also: Partial<Pick> = {}): void {
         this.cells.clear();
         this.runs.clear();
-        this.tell(null, { parts: [], ...also });
+        this.tell(null, { parts: [], points: [], lines: [], ...also });
     }
 
     /** The pick as the plan writes it: whole runs with a star, the rest one by one. */
@@ -90,7 +122,8 @@ export class Picking {
         const single: string[] = [];
         for (const [grid, set] of this.cells) {
             for (const address of set) {
-                if (!covered.has(`${grid}#${address}`)) single.push(`${grid}#${address}`);
+                const whole = `${grid}${this.marks.get(grid) ?? '#'}${address}`;
+                if (!covered.has(whole)) single.push(whole);
             }
         }
         return [...this.runs.keys(), ...single];
@@ -102,6 +135,16 @@ export class Picking {
         this.current = { ...this.current, ...also, cells: this.cells, runs: this.runs, count };
         for (const listener of this.listeners) listener(added);
     }
+}
+
+function toggled(ids: readonly string[], id: string): string[] {
+    return ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id];
+}
+
+/** The step, what stands between, and the rest: `g1#2,3` in three. */
+export function dissected(address: string): [step: string, mark: string, rest: string] {
+    const mark = address.search(/[#~]/);
+    return [address.slice(0, mark), address.slice(mark, mark + 1), address.slice(mark + 1)];
 }
 
 export function usePick(picking: Picking): Pick {

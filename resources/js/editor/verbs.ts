@@ -1,7 +1,7 @@
 import type { Kind, Offer, Operation, Scene, SheetPage, Step } from '../api/client';
 import { gridUnder, stepOf } from './desk';
 import { gridShape } from './geometry';
-import type { Pick, Picking } from './pick';
+import { dissected, type Pick, type Picking } from './pick';
 
 /** A verb as the bar shows it. One with `asks` opens its questions first; the others are done at once. */
 export interface Verb {
@@ -41,11 +41,40 @@ export function verbsFor(bench: Bench): Verb[] {
     if (pick.mode === 'cells' && pick.count > 0) {
         return fromCells(bench);
     }
+    if (pick.mode === 'points' && pick.points.length > 0) {
+        return offers(kinds, 'points')
+            .filter(([, offer]) => offer.least <= pick.points.length && pick.points.length <= offer.most)
+            .map(([kind, offer]) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
+    }
+    if (pick.mode === 'lines' && pick.lines.length > 0) {
+        return offers(kinds, 'guides')
+            .filter(([kind, offer]) => offer.least <= pick.lines.length && pick.lines.length <= offer.most && suits(kind, offer, bench))
+            .map(([kind, offer]) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, [offer.takes ?? 'of']: inPlanOrder(bench.page, pick.lines) } }]));
+    }
     return offers(kinds, 'ground').map(([kind, offer]) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step }]));
 }
 
 function offers(kinds: Kind[], from: Offer['from']): [Kind, Offer][] {
     return kinds.flatMap((kind) => kind.offers.filter((offer) => offer.from === from).map((offer): [Kind, Offer] => [kind, offer]));
+}
+
+/** The picked places as the fields of the offer take them: all in one, or one each. */
+function fromPoints(kind: Kind, offer: Offer, pick: Pick): Record<string, unknown> {
+    const raws = pick.points.map((point) => point.raw);
+    const fields = (offer.takes ?? '').split('+');
+    const [first = ''] = fields;
+    const takesAll = fields.length === 1 && kind.fields.find((field) => field.name === first)?.type === 'places';
+    return takesAll ? { [first]: raws } : Object.fromEntries(fields.map((field, k) => [field, raws[k]]));
+}
+
+/** Whether the field that the pick goes into takes steps like the picked ones. */
+function suits(kind: Kind, offer: Offer, bench: Bench): boolean {
+    const roles = kind.fields.find((field) => field.name === offer.takes)?.roles ?? [];
+    return bench.pick.lines.every((id) => roles.includes(stepOf(bench.scene, id)?.role ?? ''));
+}
+
+function inPlanOrder(page: SheetPage, ids: readonly string[]): string[] {
+    return page.plan.steps.map((step) => step.id).filter((id) => ids.includes(id));
 }
 
 function fromCells(bench: Bench): Verb[] {
@@ -103,7 +132,7 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
         kind,
         asks: offer.asks,
         start,
-        picks: offer.from !== 'ground',
+        picks: offer.from === 'cells' || offer.from === 'parts',
         operations: (answers) => {
             let step: Record<string, unknown> = { kind: kind.kind, ...preset };
             for (const [field, value] of Object.entries(answers)) step = withNested(step, field, value);
@@ -140,6 +169,8 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
             return grid && about ? grid.id + about.center : ['sheet.width/2', 'sheet.height/2'];
         case '{count}':
             return grid && about ? grid.id + about.count : 6;
+        case '{near}':
+            return bench.pick.near ?? ['sheet.width/2', 'sheet.height/2'];
         case '{colour}':
             return bench.colour ?? Object.keys(bench.page.plan.palette)[0] ?? '#1b2140';
         default:
@@ -150,16 +181,15 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
 /** Addresses with their stars spelt out, as far as the grid is there. */
 function expanded(scene: Scene, addresses: string[]): string[] {
     return addresses.flatMap((address) => {
-        const mark = address.indexOf('#');
-        const grid = address.slice(0, mark);
-        const members = gridShape(stepOf(scene, grid)?.geometry)?.matching(address.slice(mark + 1)) ?? [];
-        return address.includes('*') ? members.map((one) => `${grid}#${one}`) : [address];
+        const [grid, mark, rest] = dissected(address);
+        if (!rest.includes('*')) return [address];
+        return (gridShape(stepOf(scene, grid)?.geometry)?.matching(rest) ?? []).map((one) => `${grid}${mark}${one}`);
     });
 }
 
 function isPicked(pick: Pick, address: string): boolean {
-    const mark = address.indexOf('#');
-    return pick.cells.get(address.slice(0, mark))?.has(address.slice(mark + 1)) ?? false;
+    const [grid, , rest] = dissected(address);
+    return pick.cells.get(grid)?.has(rest) ?? false;
 }
 
 export function nested(from: Record<string, unknown>, field: string): unknown {

@@ -57,6 +57,17 @@ abstract class Field
      */
     abstract public function text(mixed $raw, Plan $plan, array $labels): string;
 
+    /**
+     * The same in pieces, for fields that are edited piece by piece.
+     *
+     * @param  array<string, string>  $labels
+     * @return list<string>|null null where it is edited as a whole
+     */
+    public function items(mixed $raw, Plan $plan, array $labels): ?array
+    {
+        return null;
+    }
+
     /** @return array<string, mixed> what else the interface has to know to edit it */
     public function traits(): array
     {

@@ -75,13 +75,21 @@ final class PlacesField extends Field
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
+        $texts = $this->items($raw, $plan, $labels);
+        $last = array_pop($texts);
+
+        return $texts === [] ? (string) $last : implode(', ', $texts)." and $last";
+    }
+
+    /** @return list<string> */
+    public function items(mixed $raw, Plan $plan, array $labels): array
+    {
         $texts = [];
         foreach (is_array($raw) ? array_values($raw) : [] as $index => $place) {
             $texts[] = $this->place($index)->text($place, $plan, $labels);
         }
-        $last = array_pop($texts);
 
-        return $texts === [] ? (string) $last : implode('; ', $texts)." and $last";
+        return $texts;
     }
 
     private function place(int $index): PlaceField
