@@ -31,7 +31,7 @@ final readonly class CloseUp
     private const COMPARED = 12;
 
     /**
-     * @return array{curves: list<array{of: string, label: string, points: list<float>}>, nearest: array{distance: float, labels: array{string, string}, from: array{float, float}, to: array{float, float}}|null, more: bool}
+     * @return array{curves: list<array{of: string, label: string, points: list<float>}>, gaps: list<array{distance: float, labels: array{string, string}, from: array{float, float}, to: array{float, float}}>, more: bool}
      *                                                                                                                                                                                                           points as x, y, x, y in shares of the window's width from its upper left corner
      */
     public static function of(Scene $scene, Bounds $window): array
@@ -45,14 +45,14 @@ final readonly class CloseUp
             }
             foreach (self::clipped($curve, $window, $tolerance) as $piece) {
                 if (count($curves) >= self::MOST) {
-                    return ['curves' => $curves, 'nearest' => null, 'more' => true];
+                    return ['curves' => $curves, 'gaps' => [], 'more' => true];
                 }
                 $curves[] = ['of' => $of, 'label' => $scene->labels[$of], 'points' => self::points($piece, $window)];
                 $inside[] = [$of, $outline, $piece];
             }
         }
 
-        return ['curves' => $curves, 'nearest' => self::nearest($inside, $window->center(), $scene->labels, $tolerance), 'more' => false];
+        return ['curves' => $curves, 'gaps' => self::gaps($inside, $window->center(), $scene->labels, $tolerance), 'more' => false];
     }
 
     /** @return iterable<array{string, string, Curve}> step, a name of the outline that the curve belongs to, and the curve */
@@ -111,39 +111,38 @@ final readonly class CloseUp
     }
 
     /**
-     * The curve nearest to the middle of the window, and the one of another outline that comes nearest to it.
+     * Of the outlines near the middle of the window the two that meet nearest to it, and the two that come nearest without meeting.
      *
      * @param  list<array{string, string, Curve}>  $inside
      * @param  array<string, string>  $labels
-     * @return array{distance: float, labels: array{string, string}, from: array{float, float}, to: array{float, float}}|null
+     * @return list<array{distance: float, labels: array{string, string}, from: array{float, float}, to: array{float, float}}>
      */
-    private static function nearest(array $inside, Vec $middle, array $labels, Tolerance $tolerance): ?array
+    private static function gaps(array $inside, Vec $middle, array $labels, Tolerance $tolerance): array
     {
         $away = array_map(static fn (array $one): float => $one[2]->pointAt($one[2]->nearest($middle))->distanceTo($middle), $inside);
         asort($away);
-        $order = array_slice(array_keys($away), 0, self::COMPARED);
-        if ($order === []) {
-            return null;
-        }
-        [$of, $outline, $curve] = $inside[$order[0]];
-        $best = null;
-        $label = '';
-        foreach (array_slice($order, 1) as $number) {
-            if ($inside[$number][1] === $outline) {
-                continue;
-            }
-            $gap = Gap::between($curve, $inside[$number][2], $tolerance);
-            if ($best === null || $gap->distance < $best->distance) {
-                $best = $gap;
-                $label = $labels[$inside[$number][0]];
+        $near = array_map(static fn (int $number): array => $inside[$number], array_slice(array_keys($away), 0, self::COMPARED));
+        $met = $apart = null;
+        foreach ($near as $k => [$of, $outline, $curve]) {
+            foreach (array_slice($near, 0, $k) as [$otherOf, $otherOutline, $other]) {
+                if ($otherOutline === $outline) {
+                    continue;
+                }
+                $gap = Gap::between($curve, $other, $tolerance);
+                $names = [$labels[$otherOf], $labels[$of]];
+                if ($gap->distance === 0.0 && ($met === null || $gap->from->distanceTo($middle) < $met[0]->from->distanceTo($middle))) {
+                    $met = [$gap, $names];
+                } elseif ($gap->distance > 0.0 && ($apart === null || $gap->distance < $apart[0]->distance)) {
+                    $apart = [$gap, $names];
+                }
             }
         }
 
-        return $best === null ? null : [
-            'distance' => $best->distance,
-            'labels' => [$labels[$of], $label],
-            'from' => [$best->from->x, $best->from->y],
-            'to' => [$best->to->x, $best->to->y],
-        ];
+        return array_map(static fn (array $found): array => [
+            'distance' => $found[0]->distance,
+            'labels' => $found[1],
+            'from' => [$found[0]->from->x, $found[0]->from->y],
+            'to' => [$found[0]->to->x, $found[0]->to->y],
+        ], array_values(array_filter([$apart, $met])));
     }
 }

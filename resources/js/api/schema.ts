@@ -1554,20 +1554,20 @@ export interface components {
             center: number[];
             touches: components["schemas"]["Touch"][];
         };
-        /** @description Outlines in a window of the sheet, as x, y, x, y in shares of its width from its upper left corner; the two that come nearest to one another; whether there are too many to show. */
+        /** @description Outlines in a window of the sheet, as x, y, x, y in shares of its width from its upper left corner; the two that come nearest to one another without meeting, and the two that meet nearest to its middle; whether there are too many to show. */
         CloseUp: {
             curves: {
                 of: string;
                 label: string;
                 points: number[];
             }[];
-            nearest: {
+            more: boolean;
+            gaps: {
                 distance: number;
                 labels: string[];
                 from: number[];
                 to: number[];
-            } | null;
-            more: boolean;
+            }[];
         };
         /** @description A ready construction: its picture as an SVG document, and the steps that the operation `lay` takes. */
         Construction: {

@@ -116,7 +116,7 @@ function Question({ field, value, onChange }: { field: Field; value: unknown; on
             return (
                 <label className="flex items-center gap-2">
                     {field.label}
-                    <input className="boxed field-sizing max-w-32 min-w-10 px-2 tabular-nums" spellCheck={false} style={{ '--chars': Math.max(3, String(value ?? '').length) } as CSSProperties} value={typeof value === 'number' || typeof value === 'string' ? String(value) : ''} placeholder={field.required ? undefined : 'any'} onChange={(event) => onChange(typed(event.target.value))} />
+                    <input className="boxed field-sizing max-w-72 min-w-10 px-2 tabular-nums" spellCheck={false} style={{ '--chars': Math.max(3, String(value ?? '').length) } as CSSProperties} value={typeof value === 'number' || typeof value === 'string' ? String(value) : ''} placeholder={field.required ? undefined : 'any'} onChange={(event) => onChange(typed(event.target.value))} />
                 </label>
             );
     }

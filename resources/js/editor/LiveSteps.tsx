@@ -13,7 +13,7 @@ export function LiveSteps({ label, text, raw, step, roles, onCommit }: { label: 
         <Popover.Root>
             <Popover.Trigger asChild>
                 <InlineButton className="italic decoration-amber underline-offset-4 hover:underline" aria-label={`${label}: ${text}`}>
-                    {text}
+                    {text.replace(/ (?=\d)/g, '\u00a0')}
                 </InlineButton>
             </Popover.Trigger>
             <Popover.Portal>

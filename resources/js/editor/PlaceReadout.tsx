@@ -4,24 +4,18 @@ import type { Seen } from './useCloseUp';
 /** How near the two curves in the middle of the view come to one another, in numbers. */
 export function PlaceReadout({ seen, scene }: { seen: Seen | null; scene: Scene }) {
     if (seen === null) return null;
-    const { nearest, more } = seen.closeUp;
-    const text = more
-        ? 'Too many outlines here to compare; zoom in'
-        : nearest === null
-          ? 'No two outlines in this view'
-          : nearest.distance === 0
-            ? `${sentence(nearest.labels)} meet`
-            : `${sentence(nearest.labels)} are ${length(nearest.distance)} ${scene.sheet.unit} apart`;
+    const { gaps, more } = seen.closeUp;
+    const said = gaps.map(({ distance, labels }) => (distance === 0 ? `${pair(labels)} meet` : `${pair(labels)} are ${length(distance)} ${scene.sheet.unit} apart`));
+    const text = more ? 'Too many outlines here to compare; zoom in' : said.length === 0 ? 'No two outlines in this view' : said.join('; ');
     return (
-        <p role="status" data-distance={nearest?.distance} className="pointer-events-none absolute top-3 left-1/2 -translate-x-1/2 rounded bg-paper/95 px-3 py-1.5 font-serif text-[16px] leading-snug whitespace-nowrap shadow-[0_2px_10px_-4px_rgba(27,33,64,.4)]">
+        <p role="status" data-distance={gaps[0]?.distance} className="pointer-events-none absolute top-3 left-1/2 max-w-[94%] -translate-x-1/2 truncate rounded bg-paper/95 px-3 py-1.5 font-serif text-[16px] leading-snug first-letter:uppercase shadow-[0_2px_10px_-4px_rgba(27,33,64,.4)]">
             {text}
         </p>
     );
 }
 
-function sentence([one = '', other = '']: string[]): string {
-    const first = one.charAt(0).toUpperCase() + one.slice(1);
-    return one === other ? `Two outlines of ${one}` : `${first} and ${other}`;
+function pair([one = '', other = '']: string[]): string {
+    return one === other ? `two outlines of ${one}` : `${one} and ${other}`;
 }
 
 function length(distance: number): string {

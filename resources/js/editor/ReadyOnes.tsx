@@ -27,10 +27,10 @@ export function ReadyOnes({ onLaid }: { onLaid: () => void }) {
                 setOpen(next);
             }}
         >
-            <Dialog.Trigger className="verb py-[8px] pr-2 pl-2 text-[13px]">Ready ones …</Dialog.Trigger>
+            <Dialog.Trigger className="quiet -mr-2 py-1.5 text-umber">Ready constructions</Dialog.Trigger>
             <Dialog.Portal>
                 <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
-                <Dialog.Content aria-describedby={undefined} className="appear fixed top-1/2 left-1/2 z-50 flex max-h-[92vh] w-[980px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col rounded-lg bg-paper p-7 shadow-2xl">
+                <Dialog.Content aria-describedby={undefined} className="appear fixed top-1/2 left-1/2 z-50 flex max-h-[92vh] w-[1160px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col rounded-lg bg-paper p-7 shadow-2xl">
                     <div className="flex items-baseline gap-4">
                         <Dialog.Title className="font-serif text-2xl leading-none font-semibold">Ready constructions</Dialog.Title>
                         <p className="font-serif text-[15px] text-slate italic">Each is laid as sentences of the plan, in the size of your sheet; every number stays live.</p>
@@ -51,7 +51,7 @@ export function ReadyOnes({ onLaid }: { onLaid: () => void }) {
                             </button>
                         </p>
                     )}
-                    <ul className="-mx-2 mt-5 grid min-h-0 grid-cols-5 gap-x-2 gap-y-3 overflow-y-auto px-2 pb-1 max-[1000px]:grid-cols-4">
+                    <ul className="-mx-2 mt-5 grid min-h-0 grid-cols-7 gap-x-1 gap-y-3 overflow-y-auto px-2 pb-1 max-[1100px]:grid-cols-5">
                         {list.data?.constructions.map((one) => (
                             <li key={one.name}>
                                 <button className="flex h-full w-full flex-col rounded border border-transparent p-1.5 text-left hover:border-amber hover:bg-honey" onClick={() => void lay(one)}>

@@ -160,6 +160,11 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         }
     }
 
+    /** A coordinate with no more digits than the pointer can tell apart. */
+    function tellable(coordinate: number): number {
+        return Number(coordinate.toFixed(Math.max(0, Math.min(9, Math.ceil(Math.log10(view.scale)) + 1))));
+    }
+
     /** The place that a pointer means, as the core decides; a free one where nothing is in reach. */
     async function snapped(x: number, y: number): Promise<Hover | null> {
         const [sx, sy] = [(x - view.x) / view.scale, (y - view.y) / view.scale];
@@ -172,9 +177,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             const [px = 0, py = 0] = winner.at;
             return { point: { raw: winner.raw, name: winner.name, at: [px, py] }, name: answer.candidates.length > 1 ? `${winner.name}: ${answer.why}` : winner.name };
         }
-        // No more digits than the pointer can tell apart.
-        const digits = Math.max(0, Math.min(9, Math.ceil(Math.log10(view.scale)) + 1));
-        const [fx, fy] = [Number(sx.toFixed(digits)), Number(sy.toFixed(digits))];
+        const [fx, fy] = [tellable(sx), tellable(sy)];
         return { point: { raw: [fx, fy], name: `${fx}, ${fy}`, at: [fx, fy] }, name: `a free place, ${fx}, ${fy}` };
     }
 
@@ -276,7 +279,8 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         if (!held.moved) return;
         const settled = await askSettle({ id: held.id, x: held.from[0] + (x - held.x) / view.scale, y: held.from[1] + (y - held.y) / view.scale, reach: REACH / view.scale });
         if (settled === null || circle.current !== held) return;
-        held.center = [settled.center[0] ?? 0, settled.center[1] ?? 0];
+        const [cx = 0, cy = 0] = settled.center;
+        held.center = settled.touches.length === 0 ? [tellable(cx), tellable(cy)] : [cx, cy];
         const label = scene.steps.find((step) => step.id === held.id)?.label ?? '';
         setHover({
             line: held.id,

@@ -132,6 +132,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                 <span aria-live="polite" className="ml-auto min-w-0 truncate text-ink" data-picked={count}>
                     {picked}
                 </span>
+                {count === 0 && <ReadyOnes onLaid={onDone} />}
                 {picked !== '' && (
                     <button className="quiet -mr-2 py-1.5" onClick={() => picking.clear()}>
                         Clear
@@ -150,7 +151,6 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                         {verb.picture ? <GridName label={verb.label} /> : verb.label}
                     </button>
                 ))}
-                {count === 0 && <ReadyOnes onLaid={onDone} />}
                 {problem !== null && (
                     <span role="alert" className="rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
                         {problem}

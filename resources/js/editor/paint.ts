@@ -129,8 +129,8 @@ export function paintCloseUp(context: CanvasRenderingContext2D, { window, closeU
         for (let i = 0; i < points.length; i += 2) context.lineTo((points[i] ?? 0) * width, (points[i + 1] ?? 0) * width);
         context.stroke();
     }
-    if (closeUp.nearest !== null) {
-        const [from, to] = [closeUp.nearest.from, closeUp.nearest.to].map(([x = 0, y = 0]): [number, number] => [(x - window.left) * view.scale, (y - window.top) * view.scale]);
+    for (const gap of closeUp.gaps) {
+        const [from, to] = [gap.from, gap.to].map(([x = 0, y = 0]): [number, number] => [(x - window.left) * view.scale, (y - window.top) * view.scale]);
         if (from !== undefined && to !== undefined) {
             context.strokeStyle = AMBER;
             context.lineWidth = 2;

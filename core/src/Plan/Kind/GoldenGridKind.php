@@ -62,16 +62,10 @@ final class GoldenGridKind extends GridKind
     public function offers(): array
     {
         return [new Offer(
-            label: 'Golden squares',
-            from: 'ground',
-            preset: ['origin' => [0, 0], 'size' => ['sheet.width', 'sheet.height'], 'form' => 'squares', 'depth' => 7, 'circles' => true],
-            asks: ['depth', 'turn', 'circles'],
-            picture: 'M4 11H44V37H4ZM30 11V37M30 27H44M36 27V37M30 31H36M4 24a13 13 0 1 0 26 0a13 13 0 1 0-26 0M30 19a7 8 0 1 0 14 0a7 8 0 1 0-14 0',
-        ), new Offer(
             label: 'Golden grid',
             from: 'ground',
-            preset: ['origin' => [0, 0], 'size' => ['sheet.width', 'sheet.height'], 'from' => 'both', 'depth' => 1],
-            asks: ['from', 'depth', 'circles'],
+            preset: ['origin' => [0, 0], 'size' => ['sheet.width', 'sheet.height'], 'form' => 'sections', 'from' => 'both', 'depth' => 1],
+            asks: ['form', 'from', 'depth', 'turn', 'circles'],
             picture: 'M6 6H42V42H6ZM19.75 6V42M28.25 6V42M6 19.75H42M6 28.25H42',
         )];
     }
