@@ -66,11 +66,11 @@ final class Arrangement
         $furthest = 0.0;
         foreach ($curves as $number => $curve) {
             $bounds = $curve->bounds();
+            if (! is_finite($bounds->left + $bounds->top + $bounds->right + $bounds->bottom) || ! $curve->end()->isFinite()) {
+                throw new TooMany('a curve reaches beyond all numbers');
+            }
             $extent = $number === 0 ? $bounds : $extent->with($bounds);
             $furthest = max($furthest, abs($bounds->left), abs($bounds->top), abs($bounds->right), abs($bounds->bottom));
-        }
-        if (! is_finite($furthest)) {
-            throw new TooMany('a curve reaches beyond all numbers');
         }
         $runs = Runs::of($curves, $tolerance->reaching($furthest)->distance, $extent);
         $edges = Edges::of($runs, Crossings::of($runs));

@@ -45,11 +45,14 @@ final readonly class Edges
             $isLine = $curve instanceof Line;
             $vertices = $parameters = [];
             $last = -1;
+            $before = 0.0;
+            // Only a curve can come back to where it was.
+            $same = $isLine ? INF : 8 * $runs->tolerance / $curve->length();
             foreach ($places as $place => $parameter) {
                 $vertex = $vertexOf[$place];
-                if ($vertex !== $last) {
+                if ($vertex !== $last || $parameter - $before > $same) {
                     $vertices[] = $last = $vertex;
-                    $parameters[] = $parameter;
+                    $parameters[] = $before = $parameter;
                 }
             }
             if ($curve instanceof Arc && $curve->isFullCircle()) {
