@@ -49,6 +49,22 @@ abstract class TestCase extends Base
     }
 
     /**
+     * A polar grid, a circle that just misses a line, and an overlay with a part of it.
+     *
+     * @return array<string, mixed>
+     */
+    protected static function guided(): array
+    {
+        return [...self::rosette(), 'steps' => [
+            self::rosette()['steps'][0],
+            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => 'g1@0', 'radius' => 150],
+            ['id' => 'c2', 'kind' => 'guide.line', 'through' => [[100, 250.5], [700, 250.5]]],
+            ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1', 'c1', 'c2']],
+            ['id' => 'p1', 'kind' => 'part.cells', 'cells' => ['o1~g1:2.2,3.5']],
+        ]];
+    }
+
+    /**
      * @param  list<array<string, mixed>>  $operations
      * @param  array<string, mixed>  $more
      * @return TestResponse<\Symfony\Component\HttpFoundation\Response>

@@ -34,6 +34,19 @@ final class ContractTest extends TestCase
         }
     }
 
+    public function test_answers_about_places_are_as_the_api_document_says(): void
+    {
+        $this->actingAs($this->person());
+        $sheet = $this->sheet(self::guided());
+        $this->assertIs('SheetPage', $this->getJson("/api/sheets/$sheet->id")->getContent());
+        $this->assertIs('Snap', $this->postJson("/api/sheets/$sheet->id/snap", ['x' => 400, 'y' => 398, 'reach' => 9])->assertOk()->getContent());
+        $this->assertIs('Settled', $this->postJson("/api/sheets/$sheet->id/settle", ['id' => 'c1', 'x' => 400, 'y' => 398, 'reach' => 9])->assertOk()->getContent());
+        $this->assertIs('CloseUp', $this->postJson("/api/sheets/$sheet->id/close-up", ['left' => 0, 'top' => 0, 'right' => 800, 'bottom' => 800])->assertOk()->getContent());
+        foreach ((array) json_decode((string) $this->getJson('/api/constructions')->getContent())->constructions as $construction) {
+            $this->assertIs('Construction', json_encode($construction, JSON_THROW_ON_ERROR));
+        }
+    }
+
     public function test_every_route_is_in_the_api_document_and_the_other_way_round(): void
     {
         $documented = [];

@@ -194,7 +194,7 @@ final class Arrangement
         foreach ($columns as $at) {
             $heights = $this->locator()->heightsAt($at, $edges);
             for ($k = 1; $k < count($heights); $k += 2) {
-                if ($heights[$k] - $heights[$k - 1] > $longest) {
+                if ($longest < $heights[$k] - $heights[$k - 1]) {
                     $longest = $heights[$k] - $heights[$k - 1];
                     $best = new Vec($at, ($heights[$k] + $heights[$k - 1]) / 2);
                 }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Sternbild\Core\Arrangement;
 
 use Sternbild\Core\Geometry\Arc;
-use Sternbild\Core\Geometry\Curve;
-use Sternbild\Core\Geometry\Exact;
 use Sternbild\Core\Geometry\Intersections;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Vec;

@@ -16,7 +16,6 @@ final readonly class Cycles
      * @param  list<float>  $area  signed, positive where the cycle bounds a face from outside
      * @param  list<int>  $component  of each cycle; what hangs together is one component
      * @param  list<bool>  $outside  whether the cycle runs around its whole component
-     * @param  int  $components
      */
     private function __construct(
         public array $next,

@@ -54,7 +54,7 @@ final readonly class Runs
                 if ($straight !== null) {
                     $lines[] = self::rightwards($straight);
                 } else {
-                    array_push($cubics, ...self::withoutLoops($curve));
+                    array_push($cubics, ...self::withoutLoops($curve, $tolerance));
                 }
             }
         }
@@ -85,12 +85,14 @@ final readonly class Runs
     }
 
     /** @return list<Cubic> cut where it crosses itself */
-    private static function withoutLoops(Cubic $cubic): array
+    private static function withoutLoops(Cubic $cubic, float $tolerance): array
     {
         $cubic = self::key($cubic) > self::key($cubic->reversed()) ? $cubic->reversed() : $cubic;
         $loop = $cubic->selfCrossing();
 
-        return $loop === null ? [$cubic] : [$cubic->part(0.0, $loop[0]), $cubic->part($loop[0], $loop[1]), $cubic->part($loop[1], 1.0)];
+        $pieces = $loop === null ? [$cubic] : [$cubic->part(0.0, $loop[0]), $cubic->part($loop[0], $loop[1]), $cubic->part($loop[1], 1.0)];
+
+        return array_values(array_filter($pieces, static fn (Cubic $piece): bool => $piece->length() > $tolerance));
     }
 
     private static function rightwards(Line $line): Line
@@ -301,7 +303,7 @@ final readonly class Runs
         while (count($joined) > 1 && $joined[count($joined) - 1][1] >= $joined[0][0] + 2 * M_PI - $slack) {
             $first = array_shift($joined);
             $last = array_pop($joined) ?? $first;
-            $joined[] = $first[1] + 2 * M_PI > $last[1] ? [$last[0], $first[1] + 2 * M_PI, $last[2], $first[3]] : $last;
+            $joined[] = $last[1] < $first[1] + 2 * M_PI ? [$last[0], $first[1] + 2 * M_PI, $last[2], $first[3]] : $last;
         }
         if ($whole || (count($joined) === 1 && $joined[0][1] - $joined[0][0] >= 2 * M_PI - $slack)) {
             return [[Arc::fullCircle($circle), $ends]];

@@ -63,8 +63,11 @@ final class AlmostTouching
         [$center, $radius] = [$one->curve->center(), $one->curve->radius()];
         $wanted = [];
         if ($other->curve instanceof Line) {
-            $place = $other->curve->pointAt($other->curve->nearest($center));
-            $wanted[] = [$place->distanceTo($center), 1];
+            // An end that comes near the circle is another matter.
+            $share = $other->curve->nearest($center);
+            if ($share > 0.0 && $share < 1.0) {
+                $wanted[] = [$other->curve->pointAt($share)->distanceTo($center), 1];
+            }
         } elseif ($other->isCircle() && $other->curve instanceof Arc) {
             $distance = $center->distanceTo($other->curve->center());
             // From outside; around the other; inside the other.

@@ -203,6 +203,7 @@ final readonly class Intersections
             return $t - 1.0 <= $slack ? 1.0 : (2 * M_PI / abs($curve->sweep()) - $t <= $slack ? 0.0 : null);
         }
         $t = $curve->nearest($place);
+
         // What is near an end but beyond it counts only within the tolerance; on a cubic the place was computed on the curve.
         return $curve instanceof Cubic || ($t > 0.0 && $t < 1.0) || $curve->pointAt($t)->distanceTo($place) <= $this->tolerance ? $t : null;
     }

@@ -116,7 +116,7 @@ final readonly class Arguments
      */
     public function fingerprint(array $without): string
     {
-        $text = sprintf("%s on %.17g × %.17g", $this->step, $this->sheet->right, $this->sheet->bottom);
+        $text = sprintf('%s on %.17g × %.17g', $this->step, $this->sheet->right, $this->sheet->bottom);
         foreach (array_diff_key($this->values, array_flip($without)) as $field => $value) {
             $text .= "\n$field=".self::printed($value);
         }

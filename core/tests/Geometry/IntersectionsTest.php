@@ -41,11 +41,11 @@ final class IntersectionsTest extends TestCase
     public function test_every_meeting_lies_on_both_curves_where_it_says(Curve $one, Curve $other): void
     {
         $tolerance = Tolerance::ofSheet(800);
+        $off = 0.0;
         foreach (Intersections::of($one, $other, $tolerance) as $meeting) {
-            self::assertLessThan(1e-7, $one->pointAt($meeting->s)->distanceTo($meeting->at));
-            self::assertLessThan(1e-7, $other->pointAt($meeting->t)->distanceTo($meeting->at));
+            $off = max($off, $one->pointAt($meeting->s)->distanceTo($meeting->at), $other->pointAt($meeting->t)->distanceTo($meeting->at));
         }
-        self::assertTrue(true);
+        self::assertLessThan(1e-7, $off);
     }
 
     #[DataProvider('pairs')]
@@ -56,7 +56,7 @@ final class IntersectionsTest extends TestCase
         $there = array_map(static fn (Meeting $meeting): Meeting => $meeting->seenFromTheOther(), Intersections::of($other, $one, $tolerance));
         self::assertCount(count($here), $there);
         foreach ($here as $meeting) {
-            self::assertLessThan(1e-7, min(array_map(static fn (Meeting $same): float => $same->at->distanceTo($meeting->at), $there)));
+            self::assertLessThan(1e-7, min([INF, ...array_map(static fn (Meeting $same): float => $same->at->distanceTo($meeting->at), $there)]));
         }
     }
 
@@ -64,6 +64,7 @@ final class IntersectionsTest extends TestCase
     public function test_no_crossing_of_short_chords_is_missed(Curve $one, Curve $other): void
     {
         $meetings = Intersections::of($one, $other, Tolerance::ofSheet(800));
+        $missed = [];
         $ours = self::chords($one);
         $theirs = self::chords($other);
         foreach ($ours as [$a, $b]) {
@@ -78,11 +79,13 @@ final class IntersectionsTest extends TestCase
                     if ($near === [] && Gap::between($one, $other, Tolerance::ofSheet(800))->distance > 1e-3) {
                         continue;
                     }
-                    self::assertNotSame([], $near, "crossing near $a->x, $a->y");
+                    if ($near === []) {
+                        $missed[] = [$a->x, $a->y];
+                    }
                 }
             }
         }
-        self::assertTrue(true);
+        self::assertSame([], $missed);
     }
 
     public function test_a_line_that_grazes_a_circle_touches_it_once(): void

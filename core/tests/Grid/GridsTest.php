@@ -6,9 +6,12 @@ namespace Sternbild\Core\Tests\Grid;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\GoldenSections;
+use Sternbild\Core\Grid\GoldenSquares;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Grid\PolarGrid;
@@ -34,6 +37,14 @@ final class GridsTest extends TestCase
         foreach ([[1, 1, 0], [4, 3, 0], [3, 6, 30], [5, 5, 11]] as [$columns, $rows, $angle]) {
             yield "triangles, $columns × $rows, turned by $angle" => [TriangularGrid::inRhomb(new Vec(3, 8), 14, $columns, $rows, $angle)];
         }
+        foreach ([[1, 1, 0], [4, 3, 0], [4, 6, 30], [5, 5, 11], [3, 4, 90], [2, 5, -30]] as [$columns, $rows, $angle]) {
+            yield "triangles in a rectangle, $columns × $rows, turned by $angle" => [TriangularGrid::inRectangle(new Vec(3, 8), 14, $columns, $rows, $angle)];
+        }
+        foreach ([0, 1, 2, 3] as $turn) {
+            foreach ([1, 2, 5, 9] as $depth) {
+                yield "golden squares, $depth, turned $turn times" => [new GoldenSquares(new Vec(-7, 2), 300, 210, $depth, $turn, true)];
+            }
+        }
         foreach (['near', 'far', 'both'] as $from) {
             foreach ([1, 2, 5] as $depth) {
                 yield "golden sections from $from, $depth times" => [new GoldenSections(new Vec(-7, 2), 300, 110, $from, $depth)];
@@ -54,6 +65,64 @@ final class GridsTest extends TestCase
             $sum += array_sum(array_map(static fn (Outline $outline): float => $outline->area(), $grid->cellOutlines($cell)));
         }
         self::assertEqualsWithDelta($grid->area(), $sum, 1e-9 * $grid->area());
+    }
+
+    #[DataProvider('grids')]
+    public function test_places_have_coordinates_and_coordinates_places(Grid $grid): void
+    {
+        for ($cell = 0; $cell < $grid->cellCount(); $cell++) {
+            // The centroid of a polar cell that spans most of a round lies in another ring.
+            $middle = $grid instanceof PolarGrid
+                ? $grid->placeAt($grid->cellCoordinates($cell)[0] - 0.5, $grid->cellCoordinates($cell)[1] - 0.5)
+                : $grid->cellOutlines($cell)[0]->centroid();
+            [$u, $v] = $grid->coordinatesAt($middle);
+            self::assertLessThan(1e-9, $grid->placeAt($u, $v)->distanceTo($middle));
+            self::assertSame($cell, $grid->cellAt($middle));
+        }
+        self::assertNull($grid->cellAt(new Vec(5000, -3000)));
+        $mesh = $grid->mesh();
+        foreach ($mesh->x as $point => $x) {
+            self::assertLessThan(1e-9, $grid->placeAt(...$grid->coordinatesAt(new Vec($x, $mesh->y[$point])))->distanceTo(new Vec($x, $mesh->y[$point])));
+        }
+    }
+
+    public function test_ring_two_and_a_half_sector_three_and_a_half_is_the_middle_of_ring_three_sector_four(): void
+    {
+        $polar = new PolarGrid(new Vec(400, 400), 300, 0.0, 5, 10, 'sector', 0, 'golden');
+        self::assertSame($polar->cellsAt([3, 4])[0], $polar->cellAt($polar->placeAt(2.5, 3.5)));
+        self::assertEqualsWithDelta([2.5, 3.5], $polar->coordinatesAt($polar->placeAt(2.5, 3.5)), 1e-9);
+        self::assertEqualsWithDelta(($polar->circleRadii()[2] + $polar->circleRadii()[3]) / 2, $polar->placeAt(2.5, 3.5)->distanceTo(new Vec(400, 400)), 1e-9);
+        $gutters = new RectangularGrid(new Vec(10, 20), 4, 3, 20, 15, 4, 3, 1, 0);
+        self::assertEqualsWithDelta([10 + 2 * 24 + 10, 20 + 18 + 7.5], [$gutters->placeAt(2.5, 1.5)->x, $gutters->placeAt(2.5, 1.5)->y], 1e-9);
+        self::assertNull($gutters->cellAt(new Vec(32, 25)));
+    }
+
+    public function test_squares_cut_from_a_golden_rectangle_shrink_by_the_golden_ratio(): void
+    {
+        // The squares cut from a golden rectangle shrink by 1/φ each; φ² = φ + 1 (OEIS A001622).
+        $grid = new GoldenSquares(new Vec(0, 0), 1000, 1000, 8, 0, true);
+        $circles = $grid->inscribed();
+        self::assertCount(8, $circles);
+        foreach (array_slice($circles, 1) as $number => $circle) {
+            self::assertEqualsWithDelta(0.6180339887, $circle->radius / $circles[$number]->radius, 1e-9);
+        }
+        [$left, $top, $right, $bottom] = $grid->cellOutlines(8)[0]->bounds()->toArray();
+        self::assertEqualsWithDelta((1 + sqrt(5)) / 2, max($right - $left, $bottom - $top) / min($right - $left, $bottom - $top), 1e-9);
+        self::assertEqualsWithDelta($circles[0]->radius * 2, $grid->quantities()['side'], 1e-9);
+        // The circles are lines of the grid, and no cells of it: the overlay cuts with them.
+        self::assertCount(9, $grid->mesh()->cells);
+        self::assertCount(8, array_filter($grid->lines(), static fn (Curve $curve): bool => $curve instanceof Arc));
+    }
+
+    public function test_triangles_in_a_rectangle_end_cleanly_at_its_sides(): void
+    {
+        foreach ([0 => [14 * 6, 14 * 5 * sqrt(3) / 2], 30 => [14 * 5 * sqrt(3) / 2, 14 * 6]] as $angle => [$width, $height]) {
+            $grid = TriangularGrid::inRectangle(new Vec(100, 50), 14, 6, 5, $angle);
+            $mesh = $grid->mesh();
+            self::assertEqualsWithDelta([100, 50, 100 + $width, 50 + $height], [min([INF, ...$mesh->x]), min([INF, ...$mesh->y]), max([-INF, ...$mesh->x]), max([-INF, ...$mesh->y])], 1e-9);
+            $areas = array_map(static fn (int $cell): float => round($grid->cellOutlines($cell)[0]->area() / (sqrt(3) / 4 * 14 ** 2), 9), range(0, $grid->cellCount() - 1));
+            self::assertSame(['0.5' => 10, '1' => 55], array_count_values(array_map(strval(...), $areas)));
+        }
     }
 
     #[DataProvider('grids')]

@@ -56,7 +56,7 @@ final class GoldenGridKind extends GridKind
             ? 'cut into {depth} {form}[, turned by {turn} quarter turns]'
             : 'in {form} from {from}[, divided {depth} times]';
 
-        return "Golden grid from {origin} over {size}, $form"."[, {circles}][, shown as {show}][ at strength {strength}].";
+        return "Golden grid from {origin} over {size}, $form".'[, {circles}][, shown as {show}][ at strength {strength}].';
     }
 
     public function offers(): array

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Tests\Snap;
+
+use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Format\CloseUp;
+use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Plan\Scene;
+use Sternbild\Core\Snap\Candidate;
+use Sternbild\Core\Snap\Settling;
+use Sternbild\Core\Snap\Snapper;
+use Sternbild\Core\Tests\Sample;
+
+final class SnapTest extends TestCase
+{
+    private static function sheet(): Scene
+    {
+        return Sample::scene(Sample::plan(self::steps()));
+    }
+
+    /**
+     * @param  list<string>  $kinds
+     * @return list<Candidate>
+     */
+    private static function near(float $x, float $y, float $reach, array $kinds = Snapper::KINDS): array
+    {
+        return Snapper::on(self::sheet())->near(new Vec($x, $y), $reach, $kinds);
+    }
+
+    public function test_an_intersection_beats_everything_within_reach(): void
+    {
+        // The line passes at 3, the intersection lies at 12.
+        $found = self::near(300, 408, 13);
+        self::assertSame(['intersection', 'g1@2,3'], [$found[0]->kind, $found[0]->raw]);
+        self::assertGreaterThan(min([INF, ...array_map(static fn (Candidate $candidate): float => $candidate->distance, $found)]), $found[0]->distance);
+        self::assertSame('an intersection beats all else within reach', Snapper::why($found));
+    }
+
+    public function test_of_other_points_the_nearest_wins_and_an_edge_comes_last(): void
+    {
+        $found = self::near(326, 409, 8, ['crossing', 'midpoint', 'edge', 'tangent']);
+        self::assertSame(['crossing', 'c3*c2/1'], [$found[0]->kind, $found[0]->raw]);
+        self::assertSame('edge', $found[count($found) - 1]->kind);
+        self::assertSame(['edge'], array_unique(array_map(static fn (Candidate $candidate): string => $candidate->kind, self::near(640, 413, 5, ['edge', 'crossing']))));
+    }
+
+    public function test_every_kind_is_found_where_it_is_and_only_when_allowed(): void
+    {
+        foreach ([
+            'tangent' => [350, 410], 'circle-centre' => [350, 350], 'cell-centre' => [450, 150], 'midpoint' => [400, 410], 'end' => [680, 410], 'crossing' => [325.8, 410],
+            'intersection' => [200, 200], 'edge' => [222, 200],
+        ] as $kind => [$x, $y]) {
+            $found = self::near($x + 0.2, $y - 0.1, 3, [$kind]);
+            self::assertNotSame([], $found, $kind);
+            self::assertSame($kind, $found[0]->kind);
+            self::assertLessThan(0.5, $found[0]->at->distanceTo(new Vec($x, $y)));
+            self::assertNotContains($kind, array_map(static fn (Candidate $candidate): string => $candidate->kind, self::near($x, $y, 3, array_values(array_diff(Snapper::KINDS, [$kind])))));
+        }
+        self::assertSame([], self::near(60, 60, 5));
+        self::assertSame('nothing within reach', Snapper::why([]));
+    }
+
+    public function test_what_a_candidate_writes_leads_back_to_its_place(): void
+    {
+        foreach ([[350, 410], [350, 350], [450, 150], [400, 410], [680, 410], [326, 410], [200, 200], [222, 200], [293, 371], [150, 200], [331, 298]] as [$x, $y]) {
+            foreach (self::near($x, $y, 9) as $candidate) {
+                $plan = Sample::plan([...self::steps(), ['id' => 'c9', 'kind' => 'guide.circle', 'center' => $candidate->raw, 'radius' => 7]]);
+                $scene = Sample::scene($plan);
+                self::assertArrayHasKey('c9', $scene->guides(), json_encode($candidate->raw, JSON_THROW_ON_ERROR));
+                self::assertLessThan(1e-5, $scene->guides()['c9']->center()->distanceTo($candidate->at));
+            }
+        }
+    }
+
+    public function test_hidden_grids_and_those_left_out_offer_nothing(): void
+    {
+        $steps = self::steps();
+        $steps[0]['hidden'] = true;
+        self::assertSame([], Snapper::on(Sample::scene(Sample::plan($steps)))->near(new Vec(200, 200), 5, Snapper::KINDS));
+        self::assertSame([], Snapper::on(self::sheet())->near(new Vec(200, 200), 5, Snapper::KINDS, ['g1']));
+    }
+
+    public function test_a_dragged_circle_settles_where_it_touches_and_says_what(): void
+    {
+        $circle = static fn (string $id, float $x, float $y, float $radius): array => ['id' => $id, 'kind' => 'guide.circle', 'center' => [$x, $y], 'radius' => $radius];
+        $scene = Sample::scene(Sample::plan([
+            $circle('c1', 200, 400, 100), $circle('c2', 600, 200, 50),
+            ['id' => 'c3', 'kind' => 'guide.line', 'through' => [[0, 560], [800, 560]]],
+            ['id' => 'c4', 'kind' => 'guide.circle', 'touching' => ['c2'], 'near' => [700, 100]],
+        ]));
+        $beside = Settling::of($scene, 'c2', new Vec(352, 401), 8);
+        self::assertEqualsWithDelta(150.0, $beside->center->distanceTo(new Vec(200, 400)), 1e-9);
+        self::assertSame(['c1'], array_column($beside->touches, 'id'));
+        self::assertEqualsWithDelta(100.0, $beside->touches[0]['at']->distanceTo(new Vec(200, 400)), 1e-9);
+        $both = Settling::of($scene, 'c2', new Vec(312, 508), 8);
+        self::assertSame(['c1', 'c3'], array_column($both->touches, 'id'));
+        self::assertEqualsWithDelta(510.0, $both->center->y, 1e-9);
+        $free = Settling::of($scene, 'c2', new Vec(420, 401), 8);
+        self::assertSame([[420.0, 401.0], []], [[$free->center->x, $free->center->y], $free->touches]);
+    }
+
+    public function test_a_close_up_tells_a_millionth_from_nothing(): void
+    {
+        $gap = 1e-6;
+        $scene = static fn (float $gap): Scene => Sample::scene(Sample::plan([
+            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [400, 300], 'radius' => 100],
+            ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [400, 450 + $gap], 'radius' => 50],
+        ]));
+        $window = new Bounds(400 - 4e-6, 400 - 3e-6, 400 + 4e-6, 400 + 3e-6);
+        $apart = CloseUp::of($scene($gap), $window);
+        self::assertEqualsWithDelta($gap, $apart['gaps'][0]['distance'], 1e-12);
+        self::assertSame(['circle 1', 'circle 2'], $apart['gaps'][0]['labels']);
+        self::assertCount(2, $apart['curves']);
+        // In shares of the window's width: the first circle passes through the middle, the other an eighth of the width below it.
+        [$first, $second] = array_map(static fn (array $curve): array => $curve['points'], $apart['curves']);
+        self::assertEqualsWithDelta(0.375, $first[2 * 16 + 1], 1e-4);
+        self::assertEqualsWithDelta(0.5, $second[2 * 16 + 1], 1e-4);
+        self::assertSame(0.0, CloseUp::of($scene(0.0), $window)['gaps'][0]['distance']);
+        self::assertSame([], CloseUp::of($scene(0.0), new Bounds(10, 10, 20, 20))['curves']);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function steps(): array
+    {
+        return [
+            Sample::rectangular(['origin' => [100, 100], 'cell' => [100, 100]]),
+            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [350, 350], 'radius' => 60],
+            ['id' => 'c2', 'kind' => 'guide.line', 'through' => [[120, 410], [680, 410]]],
+            ['id' => 'c3', 'kind' => 'guide.line', 'through' => [[320, 200], [330, 560]]],
+        ];
+    }
+}
