@@ -18,6 +18,31 @@ echo $row("join of {$ours['cells']} cells, evaluation included (median of 10)", 
 echo $row('  the same by polygon-clipping (best of 3)', $ms($clipping['best']), '');
 echo $row('  the same by Shapely, unary_union (best of 5)', $ms($shapely['best']), '');
 echo $row('  faster than the faster of the two', sprintf('%.1f times', min($clipping['best'], $shapely['best']) / $ours['median']), 'at least 4 times');
+foreach ([24, 30] as $n) {
+    [$cut, $geos] = [$results['cut']["polygon $n"], $results['cut by GEOS']["polygon $n"]];
+    echo $row("regular $n-gon with its diagonals: {$cut['faces']} faces, {$cut['crossings']} crossings", $ms($cut['best']), $n === 24 ? '9,024 faces, 7,297 crossings' : '');
+    echo $row("  the same by GEOS: {$geos['faces']} faces", $ms($geos['best']), '');
+    echo $row('  faster than GEOS', sprintf('%.1f times', $geos['best'] / $cut['best']), 'not slower');
+}
+echo $row('  peak memory', sprintf('%.0f MB', $results['cut']['memory']), 'under 400 MB');
+[$cut, $geos] = [$results['cut']['circles'], $results['cut by GEOS']['circles']];
+echo $row("100 circles as true arcs: {$cut['faces']} faces", $ms($cut['best']), '');
+echo $row("  the same by GEOS, as 128-gons: {$geos['faces']} faces", $ms($geos['best']), '');
+echo $row('  faster than GEOS', sprintf('%.1f times', $geos['best'] / $cut['best']), 'at least 2 times');
+$growth = $results['cut']['growth'];
+foreach ($growth as $n => $each) {
+    echo $row("random segments, $n: time over (n + k) log n", sprintf('%.2f µs', $each), '');
+}
+echo $row('  largest over smallest', sprintf('%.2f', max($growth) / min($growth)), 'at most 2');
+$location = $results['cut']['location'];
+echo $row("10,000 places found among {$location['faces']} faces", $ms($location['questions']), '');
+echo $row('  over building them', sprintf('%.2f', $location['questions'] / $location['build']), 'at most 0.5');
+foreach ($results['grids'] as $family => $grid) {
+    echo $row("$family grid of {$grid['cells']} cells, evaluated", $ms($grid['evaluated']), '');
+    echo $row('  evaluated, put into an answer and gzipped', $ms($grid['whole']), '');
+    echo $row('  over encoding and gzipping the answer alone', sprintf('%.1f times', $grid['whole'] / $grid['encoded']), '');
+    echo $row('  bytes on the wire', sprintf('%.1f kB', $grid['bytes'] / 1000), '');
+}
 foreach ($server['times'] as $what => $times) {
     echo $row("round trip, $what (median)", $ms($times['median']), $what === 'nothing' ? 'reference' : '');
     echo $row("round trip, $what (95th percentile)", $ms($times['p95']), $what === 'nothing' ? 'reference' : 'under 80 ms where nothing takes 15 ms');

@@ -78,13 +78,13 @@ final class Overlay extends Tiling
     /**
      * The cell that an address means.
      *
-     * @param  string|null  $frame  id of the grid whose coordinates they are; null for sheet units
+     * @param  Grid|null  $frame  the grid whose coordinates they are, of this overlay or not; null for sheet units
      *
      * @throws NoSuchPlace
      */
-    public function cellHeldBy(?string $frame, float $u, float $v): int
+    public function cellHeldBy(?Grid $frame, float $u, float $v): int
     {
-        $place = $frame === null ? new Vec($u, $v) : $this->grid($frame)->placeAt($u, $v);
+        $place = $frame === null ? new Vec($u, $v) : $frame->placeAt($u, $v);
 
         return $this->arrangement->faceAt($place) ?? throw new NoSuchPlace('no cell encloses the place any more');
     }
@@ -111,10 +111,11 @@ final class Overlay extends Tiling
         $grids = array_filter($this->of, static fn (Grid|Guide $one): bool => $one instanceof Grid);
         $around = array_filter($grids, static fn (Grid $grid): bool => $grid->cellAt($place) !== null);
         $frame = array_key_first($around) ?? array_key_first($grids);
-        [$u, $v] = $frame === null ? [$place->x, $place->y] : $this->grid($frame)->coordinatesAt($place);
+        $grid = $grids[$frame] ?? null;
+        [$u, $v] = $grid === null ? [$place->x, $place->y] : $grid->coordinatesAt($place);
         foreach (self::DIGITS as $digits) {
             [$shortU, $shortV] = [round($u, $digits), round($v, $digits)];
-            $short = $frame === null ? new Vec($shortU, $shortV) : $this->grid($frame)->placeAt($shortU, $shortV);
+            $short = $grid === null ? new Vec($shortU, $shortV) : $grid->placeAt($shortU, $shortV);
             // Twice as far from the middle it is still inside: the short place does not stand at the edge.
             if ($this->arrangement->encloses($cell, $short) && $this->arrangement->encloses($cell, $place->towards($short, 2.0))) {
                 [$u, $v] = [$shortU, $shortV];
@@ -122,15 +123,7 @@ final class Overlay extends Tiling
             }
         }
 
-        return '~'.($frame === null ? '' : "$frame:").self::written($u).','.self::written($v);
-    }
-
-    /** @throws NoSuchPlace */
-    private function grid(string $id): Grid
-    {
-        $grid = $this->of[$id] ?? null;
-
-        return $grid instanceof Grid ? $grid : throw new NoSuchPlace("the overlay has no grid “{$id}” any more");
+        return '~'.($grid === null ? '' : "$frame:").self::written($u).','.self::written($v);
     }
 
     private static function written(float $number): string

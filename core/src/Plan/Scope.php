@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan;
 
 use Sternbild\Core\Check\Finding;
+use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Shape\Part;
 
@@ -45,6 +46,14 @@ final class Scope
             default => 'has no result',
         };
         throw new FieldFault($field, 'lost', "{$this->label($id)} $why");
+    }
+
+    /** @throws FieldFault */
+    public function grid(string $id, string $field): Grid
+    {
+        $result = $this->step($id, $field)->result;
+
+        return $result instanceof Grid ? $result : throw new FieldFault($field, 'lost', "{$this->label($id)} is not a grid");
     }
 
     /** @throws FieldFault */

@@ -166,7 +166,7 @@ final class OverlayTest extends TestCase
                 for ($cell = 0; $cell < $overlay->cellCount(); $cell++) {
                     $address = Address::parse($id.$overlay->cellAddress($cell));
                     self::assertNotNull($address);
-                    self::assertSame($cell, $overlay->cellHeldBy($address->other, ...$address->numbers));
+                    self::assertSame($cell, $overlay->cellHeldBy($scene->grids()[(string) $address->other] ?? null, $address->numbers[0], $address->numbers[1]));
                 }
             }
         }

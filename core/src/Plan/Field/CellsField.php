@@ -55,7 +55,7 @@ final class CellsField extends Field
             try {
                 $tiling = $scope->tiling($id, $this->name);
                 $grids[$id] ??= $scope->step($id, $this->name);
-                foreach (self::cellsAt($tiling, $text, strlen($id)) as $cell) {
+                foreach ($this->cellsAt($tiling, $text, strlen($id), $scope) as $cell) {
                     $cells[$id][$cell] = $cell;
                 }
             } catch (NoSuchPlace $fault) {
@@ -122,9 +122,10 @@ final class CellsField extends Field
      * @param  int  $mark  where the step's id ends
      * @return non-empty-list<int>
      *
+     * @throws FieldFault
      * @throws NoSuchPlace
      */
-    private static function cellsAt(Tiling $tiling, string $text, int $mark): array
+    private function cellsAt(Tiling $tiling, string $text, int $mark, Scope $scope): array
     {
         $rest = substr($text, $mark + 1);
         if ($tiling instanceof Grid && $text[$mark] === '#') {
@@ -132,9 +133,9 @@ final class CellsField extends Field
         }
         if ($tiling instanceof Overlay && $text[$mark] === '~') {
             $frame = strpos($rest, ':');
-            [$u, $v] = explode(',', $frame === false ? $rest : substr($rest, $frame + 1));
+            [$u, $v] = array_map(floatval(...), explode(',', $frame === false ? $rest : substr($rest, $frame + 1)));
 
-            return [$tiling->cellHeldBy($frame === false ? null : substr($rest, 0, $frame), (float) $u, (float) $v)];
+            return [$tiling->cellHeldBy($frame === false ? null : $scope->grid(substr($rest, 0, $frame), $this->name), $u, $v)];
         }
         throw new NoSuchPlace($tiling instanceof Overlay ? 'cells of an overlay are held by a place, as in o1~g1:2.5,3.5' : 'cells of a grid are counted, as in g1#2,3');
     }
