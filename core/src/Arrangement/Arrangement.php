@@ -288,13 +288,23 @@ final class Arrangement
     /** Gives every cycle around a component to the face in which that component lies. */
     private function nest(): void
     {
-        $edgesOf = [];
-        $topmost = [];
-        foreach ($this->edges->from as $edge => $unused) {
-            $component = $this->cycles->component[$this->cycles->of[2 * $edge]];
+        $edgesOf = $highest = $topmost = $componentOf = [];
+        foreach ($this->edges->run as $edge => $run) {
+            $component = $componentOf[$run] = $this->cycles->component[$this->cycles->of[2 * $edge]];
             $edgesOf[$component][$edge] = true;
-            $top = EdgeCurve::topmost(EdgeCurve::of($this->edges, $this->runs, $edge));
-            if (! isset($topmost[$component]) || $top->y < $topmost[$component]->y) {
+            foreach ([$this->edges->from[$edge], $this->edges->to[$edge]] as $vertex) {
+                if (! isset($highest[$component]) || $this->edges->y[$vertex] < $this->edges->y[$highest[$component]]) {
+                    $highest[$component] = $vertex;
+                }
+            }
+        }
+        foreach ($highest as $component => $vertex) {
+            $topmost[$component] = new Vec($this->edges->x[$vertex], $this->edges->y[$vertex]);
+        }
+        foreach ($componentOf as $run => $component) {
+            // Curves rise above their ends.
+            $top = EdgeCurve::topmost($this->runs->curves[$run]);
+            if ($top->y < $topmost[$component]->y) {
                 $topmost[$component] = $top;
             }
         }

@@ -18,6 +18,9 @@ final class Crossings
     /** Lines whose cross product is below this share of their lengths lose so many digits that the crossing is computed exactly. */
     private const FLAT = 2e-2;
 
+    /** Circles that miss touching by more than this share of their size clearly cross or clearly do not. */
+    private const CLEAR = 1e-3;
+
     /** @var list<float> */
     public array $x = [];
 
@@ -47,6 +50,9 @@ final class Crossings
     /** @var list<float> */
     private array $length = [];
 
+    /** @var list<array{float, float, float}|null> centre and radius of the runs that are whole circles */
+    private array $circles = [];
+
     /** @var list<array{int, int}> numbers of the places at the ends of a run */
     private array $ends = [];
 
@@ -71,6 +77,10 @@ final class Crossings
             $start = $curve->start();
             $end = $curve->end();
             $this->straight[] = $curve instanceof Line;
+            // Whole circles that begin to the right, as most do.
+            $this->circles[] = $curve instanceof Arc && $curve->isFullCircle() && $start->y === $curve->center()->y && $start->x > $curve->center()->x
+                ? [$curve->center()->x, $curve->center()->y, $curve->radius()]
+                : null;
             $this->startX[] = $start->x;
             $this->startY[] = $start->y;
             $this->wayX[] = $end->x - $start->x;
@@ -117,7 +127,7 @@ final class Crossings
                 $this->crossLines($run, $lines);
             } else {
                 foreach ($others as $other) {
-                    if ($carriers[$other] !== $carriers[$run] || $this->isCubic($run)) {
+                    if (($carriers[$other] !== $carriers[$run] || $this->isCubic($run)) && ! $this->crossCircles($run, $other)) {
                         $this->meet($run, $other);
                     }
                 }
@@ -190,6 +200,55 @@ final class Crossings
                 $number++;
             }
         }
+    }
+
+    /**
+     * Two whole circles that clearly cross or clearly do not; on plain numbers, which took half the time off a hundred circles.
+     *
+     * @return bool whether that settled it
+     */
+    private function crossCircles(int $run, int $other): bool
+    {
+        $circle = $this->circles[$run];
+        $second = $this->circles[$other];
+        if ($circle === null || $second === null) {
+            return false;
+        }
+        [$ax, $ay, $r] = $circle;
+        [$bx, $by, $s] = $second;
+        $dx = $bx - $ax;
+        $dy = $by - $ay;
+        $distance = sqrt($dx * $dx + $dy * $dy);
+        $outside = $r + $s - $distance;
+        $inside = $distance - abs($r - $s);
+        $clear = self::CLEAR * ($r + $s);
+        if ($outside < -$clear || $inside < -$clear) {
+            return true;
+        }
+        if ($outside < $clear || $inside < $clear) {
+            return false;
+        }
+        $reach = ($distance + ($r - $s) * ($r + $s) / $distance) / 2;
+        $aside = sqrt(($r + $s + $distance) * $outside * $inside * ($distance + abs($r - $s))) / (2 * $distance);
+        $dx /= $distance;
+        $dy /= $distance;
+        foreach ([$aside, -$aside] as $way) {
+            $number = count($this->x);
+            $x = $this->x[] = $ax + $dx * $reach - $dy * $way;
+            $y = $this->y[] = $ay + $dy * $reach + $dx * $way;
+            $this->on[$run][$number] = self::share($y - $ay, $x - $ax);
+            $this->on[$other][$number] = self::share($y - $by, $x - $bx);
+        }
+
+        return true;
+    }
+
+    /** The parameter of a place on a whole circle, which begins to the right and runs clockwise on the screen. */
+    private static function share(float $y, float $x): float
+    {
+        $angle = atan2($y, $x);
+
+        return ($angle < 0.0 ? $angle + 2 * M_PI : $angle) / (2 * M_PI);
     }
 
     /** Two runs of any kind. */

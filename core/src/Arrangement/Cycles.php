@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Arrangement;
 
+use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Line;
 
 /** The half-edges linked to closed runs: every face has one outer cycle and one for each thing that lies in it. */
@@ -110,7 +111,10 @@ final readonly class Cycles
             $bx = $edges->x[$edges->to[$edge]] - $center->x;
             $by = $edges->y[$edges->to[$edge]] - $center->y;
             $area = ($ax * $by - $ay * $bx) / 2;
-            if (! $runs->curves[$run] instanceof Line) {
+            $curve = $runs->curves[$run];
+            if ($curve instanceof Arc) {
+                $area += $curve->radius() ** 2 * Arc::excess($curve->sweep() * ($edges->t[$edge] - $edges->s[$edge])) / 2;
+            } elseif (! $curve instanceof Line) {
                 $curve = EdgeCurve::of($edges, $runs, $edge);
                 $area += $curve->areaSeenFrom($curve->start());
             }

@@ -32,16 +32,18 @@ final class EdgeCurve
     /** The point of a curve that stands highest on the screen. */
     public static function topmost(Curve $curve): Vec
     {
-        $places = [$curve->start(), $curve->end()];
+        $top = $curve->end()->y < $curve->start()->y ? $curve->end() : $curve->start();
+        $turns = [];
         if ($curve instanceof Arc) {
             $crown = new Vec($curve->center()->x, $curve->center()->y - $curve->radius());
-            if ($curve->parameterTowards($crown) <= 1.0) {
-                $places[] = $crown;
-            }
+            $turns = $curve->parameterTowards($crown) <= 1.0 ? [$crown] : [];
         } elseif ($curve instanceof Cubic) {
-            array_push($places, ...array_map($curve->pointAt(...), $curve->along(0.0, 1.0)->derivative()->roots(0.0)));
+            $turns = array_map($curve->pointAt(...), $curve->along(0.0, 1.0)->derivative()->roots(0.0));
+        }
+        foreach ($turns as $turn) {
+            $top = $turn->y < $top->y ? $turn : $top;
         }
 
-        return array_reduce($places, static fn (Vec $top, Vec $place): Vec => $place->y < $top->y ? $place : $top, $places[0]);
+        return $top;
     }
 }

@@ -39,6 +39,9 @@ final class Locator
     /** @var list<float> of a line its height at the right end, of a circle the centre's y, of a cubic its last parameter */
     private array $to = [];
 
+    /** @var array<int, float> of the arcs among the runs */
+    private array $startAngles = [];
+
     /** @var array<int, list<int>> pieces by edge */
     private array $piecesOf = [];
 
@@ -182,12 +185,10 @@ final class Locator
         // Clockwise from the start: over the upper half from left to right, over the lower one from right to left.
         $center = $circle->center();
         $radius = $circle->radius();
-        $curve = EdgeCurve::of($this->edges, $this->runs, $edge);
-        if (! $curve instanceof Arc) {
-            return;
-        }
-        $from = $curve->startAngle();
-        $to = $from + $curve->sweep();
+        $run = $this->edges->run[$edge];
+        $start = $this->startAngles[$run] ??= $circle->startAngle();
+        $from = $start + $this->edges->s[$edge] * $circle->sweep();
+        $to = $start + $this->edges->t[$edge] * $circle->sweep();
         $stops = [$from];
         for ($half = ceil($from / M_PI + 1e-12); $half * M_PI < $to - 1e-12; $half++) {
             $stops[] = $half * M_PI;

@@ -26,6 +26,9 @@ final class Rotation
     /** @var list<float> */
     private array $headings = [];
 
+    /** @var array<int, float> of the arcs among the runs */
+    private array $startAngles = [];
+
     private function __construct(private readonly Edges $edges, private readonly Runs $runs)
     {
     }
@@ -198,7 +201,7 @@ final class Rotation
         $at = $out ? $this->edges->s[$edge] : $this->edges->t[$edge];
         if ($curve instanceof Arc) {
             // A chord of length c leaves the tangent by asin(c / 2r).
-            $radial = $curve->startAngle() + $at * $curve->sweep();
+            $radial = ($this->startAngles[$this->edges->run[$edge]] ??= $curve->startAngle()) + $at * $curve->sweep();
             $bend = asin(min(1.0, $reach / (2 * $curve->radius())));
 
             return self::positive($out ? $radial + M_PI_2 + $bend : $radial - M_PI_2 - $bend);

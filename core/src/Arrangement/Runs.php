@@ -48,7 +48,11 @@ final readonly class Runs
             if ($curve instanceof Line) {
                 $lines[] = self::rightwards($curve);
             } elseif ($curve instanceof Arc) {
-                $circles[] = $curve->sweep() > 0.0 ? $curve : $curve->reversed();
+                $circles[] = match (true) {
+                    $curve->isFullCircle() => Arc::fullCircle($curve->circle()),
+                    $curve->sweep() > 0.0 => $curve,
+                    default => $curve->reversed(),
+                };
             } elseif ($curve instanceof Cubic) {
                 $straight = $curve->asLine($tolerance);
                 if ($straight !== null) {

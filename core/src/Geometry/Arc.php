@@ -215,13 +215,13 @@ final readonly class Arc implements Curve
 
     public function areaSeenFrom(Vec $apex): float
     {
-        return $this->start->minus($apex)->cross($this->end->minus($apex)) / 2 + $this->radius ** 2 * $this->excess() / 2;
+        return $this->start->minus($apex)->cross($this->end->minus($apex)) / 2 + $this->radius ** 2 * self::excess($this->sweep) / 2;
     }
 
     public function momentSeenFrom(Vec $apex): Vec
     {
         $triangle = (new Line($this->start, $this->end))->momentSeenFrom($apex);
-        $excess = $this->excess();
+        $excess = self::excess($this->sweep);
         if ($excess === 0.0) {
             return $triangle;
         }
@@ -233,10 +233,13 @@ final readonly class Arc implements Curve
         return $triangle->plus($centroid->minus($apex)->times($this->radius ** 2 * $excess / 2));
     }
 
-    /** θ − sin θ of the sweep θ: twice the area between arc and chord on a circle of radius 1. */
-    private function excess(): float
+    /**
+     * θ − sin θ of a sweep θ: twice the area between arc and chord on a circle of radius 1.
+     *
+     * @param  float  $sweep  radians
+     */
+    public static function excess(float $sweep): float
     {
-        $sweep = $this->sweep;
         if (abs($sweep) > self::FLAT) {
             return $sweep - sin($sweep);
         }
