@@ -15,8 +15,11 @@ use Sternbild\Core\Plan\Plan;
 /** Looks through what a plan comes to for what designers would want to know of. */
 final readonly class Checks
 {
-    /** Guides beyond which they are not compared with one another any more: half a million pairs. */
-    private const MOST_GUIDES = 1000;
+    /** What is found beyond is only counted; nobody reads on. */
+    private const MOST_FINDINGS = 60;
+
+    /** Guides beyond which they are not compared with one another any more; with so many it takes about as long as the rest of a plan. */
+    private const MOST_GUIDES = 400;
 
     /**
      * @param  array<string, Known>  $known
@@ -44,7 +47,13 @@ final readonly class Checks
             array_push($findings, ...self::ofGuides($plan, $guides, $grids, $labels, $tolerance));
         }
 
-        return array_map(static fn (Finding $finding): Finding => $finding->about($labels[$finding->step]), $findings);
+        $shown = array_slice($findings, 0, self::MOST_FINDINGS);
+        $rest = count($findings) - count($shown);
+        if ($rest > 0) {
+            $shown[] = Finding::note($findings[self::MOST_FINDINGS]->step, 'more', "from here on $rest more are found");
+        }
+
+        return array_map(static fn (Finding $finding): Finding => $finding->about($labels[$finding->step]), $shown);
     }
 
     /**

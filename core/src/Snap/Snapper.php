@@ -32,6 +32,9 @@ final class Snapper
     /** @var array<string, list<Curve>> */
     private array $lines = [];
 
+    /** @var array<string, Bounds> of the guides */
+    private array $bounds = [];
+
     /**
      * @param  array<string, Guide>  $guides
      * @param  array<string, Grid>  $grids
@@ -66,7 +69,7 @@ final class Snapper
         $grids = array_diff_key($this->grids, array_flip($without));
         $guides = [];
         foreach (array_diff_key($this->guides, array_flip($without)) as $id => $guide) {
-            if (self::comesNear($guide->curve, $place, $reach)) {
+            if ($this->comesNear((string) $id, $guide->curve, $place, $reach)) {
                 $guides[$id] = $guide;
             }
         }
@@ -238,9 +241,13 @@ final class Snapper
         return "$id~".implode(',', array_map(static fn (float $one): string => rtrim(rtrim(sprintf('%.9F', $one + 0.0), '0'), '.'), $grid->coordinatesAt($place)));
     }
 
-    private static function comesNear(Curve $curve, Vec $place, float $reach): bool
+    private function comesNear(string $id, Curve $curve, Vec $place, float $reach): bool
     {
-        return $curve->bounds()->meets(Bounds::around($place), $reach) && $curve->pointAt($curve->nearest($place))->distanceTo($place) <= $reach;
+        $bounds = $this->bounds[$id] ??= $curve->bounds();
+
+        return $place->x >= $bounds->left - $reach && $place->x <= $bounds->right + $reach
+            && $place->y >= $bounds->top - $reach && $place->y <= $bounds->bottom + $reach
+            && $curve->pointAt($curve->nearest($place))->distanceTo($place) <= $reach;
     }
 
     /** @param  list<Curve>  $curves */

@@ -3,7 +3,7 @@ import type { Settled, Snap } from '../api/client';
 import { useDesk } from './desk';
 import { type Arrow, type GridShape, gridShape, guideShape, partShape } from './geometry';
 import { begin, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar } from './paint';
-import { type PickedPoint, usePick } from './pick';
+import { type PickedPoint, REACHES, usePick } from './pick';
 import { PlaceReadout } from './PlaceReadout';
 import { useCloseUp } from './useCloseUp';
 import { useLatest } from './useLatest';
@@ -170,7 +170,8 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         const [sx, sy] = [(x - view.x) / view.scale, (y - view.y) / view.scale];
         const at = placeWanted?.before ?? null;
         const behind = at === null ? [] : page.plan.steps.slice(page.plan.steps.findIndex((step) => step.id === at)).map((step) => step.id);
-        const answer = await askSnap({ x: sx, y: sy, reach: REACH / view.scale, without: behind });
+        const kinds = placeWanted === null ? REACHES[pick.snapsTo] : REACHES.everything;
+        const answer = kinds.length === 0 ? { candidates: [], why: '' } : await askSnap({ x: sx, y: sy, reach: REACH / view.scale, kinds, without: behind });
         if (answer === null) return null;
         const [winner] = answer.candidates;
         if (winner !== undefined) {

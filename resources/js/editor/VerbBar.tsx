@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { AskBar } from './AskBar';
 import { problemText, useDesk } from './desk';
 import { gridShape } from './geometry';
-import { type Pick, type PickMode, usePick } from './pick';
+import { type Pick, type PickMode, type Reach, REACHES, usePick } from './pick';
 import { ReadyOnes } from './ReadyOnes';
 import { type Verb, verbsFor } from './verbs';
 
@@ -101,6 +101,16 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                         </button>
                     ))}
                 </span>
+                {pick.mode === 'points' && (
+                    <label className="flex items-center gap-1.5">
+                        snapping to
+                        <select className="live font-serif text-[15px] text-ink" aria-label="What points snap to" value={pick.snapsTo} onChange={(event) => picking.setSnapsTo(event.target.value as Reach)}>
+                            {Object.keys(REACHES).map((reach) => (
+                                <option key={reach}>{reach}</option>
+                            ))}
+                        </select>
+                    </label>
+                )}
                 {pick.mode === 'cells' && tilings.length > 1 && (
                     <label className="flex items-center gap-1.5">
                         of

@@ -1,6 +1,18 @@
 import { useSyncExternalStore } from 'react';
+import type { Candidate } from '../api/client';
 
 export type PickMode = 'points' | 'cells' | 'parts' | 'lines';
+
+/** What the pointer reaches for when it picks points; no kinds mean that it takes the place as it is. */
+export const REACHES = {
+    everything: ['intersection', 'crossing', 'tangent', 'midpoint', 'cell-centre', 'circle-centre', 'end', 'edge'],
+    intersections: ['intersection', 'crossing', 'tangent'],
+    'middles and centres': ['midpoint', 'cell-centre', 'circle-centre'],
+    'ends and edges': ['end', 'edge'],
+    'nothing, free places': [],
+} satisfies Record<string, Candidate['kind'][]>;
+
+export type Reach = keyof typeof REACHES;
 
 /** A place that is picked: how a plan writes it, what people call it, where it lies. */
 export interface PickedPoint {
@@ -21,6 +33,8 @@ export interface Pick {
     /** Runs that were picked as a whole and still are, `g1#3,*`. */
     readonly runs: ReadonlyMap<string, readonly string[]>;
     readonly parts: readonly string[];
+    /** What the pointer snaps to when it picks points. */
+    readonly snapsTo: Reach;
     /** In the order in which they were picked. */
     readonly points: readonly PickedPoint[];
     /** Ids of grids and guides. */
@@ -38,7 +52,7 @@ export class Picking {
     private runs = new Map<string, string[]>();
     /** What stands between a grid's id and an address. */
     private readonly marks = new Map<string, string>();
-    private current: Pick = { mode: 'cells', reach: null, on: null, cells: this.cells, runs: this.runs, parts: [], points: [], lines: [], near: null, count: 0 };
+    private current: Pick = { mode: 'cells', reach: null, on: null, snapsTo: 'everything', cells: this.cells, runs: this.runs, parts: [], points: [], lines: [], near: null, count: 0 };
     private readonly listeners = new Set<Listener>();
 
     readonly get = (): Pick => this.current;
@@ -101,6 +115,10 @@ export class Picking {
 
     setReach(reach: number | null): void {
         this.tell({ grid: '', addresses: [] }, { reach });
+    }
+
+    setSnapsTo(snapsTo: Reach): void {
+        this.tell({ grid: '', addresses: [] }, { snapsTo });
     }
 
     setOn(on: string | null): void {
