@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Format;
 
+use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Gap;
@@ -21,8 +22,13 @@ use Sternbild\Core\Plan\Scene;
  */
 final readonly class CloseUp
 {
-    /** Chords that stand for a curve inside the window. */
-    private const CHORDS = 32;
+    /** By how much chords may leave a curve, as a share of the window's width; and how many there are at most. */
+    private const OFF = 5e-5;
+
+    private const MOST_CHORDS = 400;
+
+    /** Outlines further apart than this share of the window's width, and than what counts as a near miss, do not nearly meet. */
+    private const NEAR = 1 / 30;
 
     /** Curves that a window shows; whoever sees more is not close. */
     private const MOST = 4000;
@@ -52,7 +58,7 @@ final readonly class CloseUp
             }
         }
 
-        return ['curves' => $curves, 'gaps' => self::gaps($inside, $window->center(), $scene->labels, $tolerance), 'more' => false];
+        return ['curves' => $curves, 'gaps' => self::gaps($inside, $window->center(), max($scene->plan->limits->miss, self::NEAR * ($window->right - $window->left)), $scene->labels, $tolerance), 'more' => false];
     }
 
     /** @return iterable<array{string, string, Curve}> step, a name of the outline that the curve belongs to, and the curve */
@@ -100,7 +106,12 @@ final readonly class CloseUp
     private static function points(Curve $curve, Bounds $window): array
     {
         $width = $window->right - $window->left;
-        $count = $curve instanceof Line ? 1 : self::CHORDS;
+        // As many chords as leave the curve by no more than a small share of the window.
+        $count = match (true) {
+            $curve instanceof Line => 1,
+            $curve instanceof Arc => (int) max(8, min(self::MOST_CHORDS, ceil(abs($curve->sweep()) * sqrt($curve->radius() / (8 * self::OFF * $width))))),
+            default => self::MOST_CHORDS,
+        };
         $points = [];
         for ($k = 0; $k <= $count; $k++) {
             $place = $curve->pointAt($k / $count);
@@ -114,17 +125,18 @@ final readonly class CloseUp
      * Of the outlines near the middle of the window the two that meet nearest to it, and the two that come nearest without meeting.
      *
      * @param  list<array{string, string, Curve}>  $inside
+     * @param  float  $near  from which distance on two outlines have nothing to do with one another
      * @param  array<string, string>  $labels
      * @return list<array{distance: float, labels: array{string, string}, from: array{float, float}, to: array{float, float}}>
      */
-    private static function gaps(array $inside, Vec $middle, array $labels, Tolerance $tolerance): array
+    private static function gaps(array $inside, Vec $middle, float $near, array $labels, Tolerance $tolerance): array
     {
         $away = array_map(static fn (array $one): float => $one[2]->pointAt($one[2]->nearest($middle))->distanceTo($middle), $inside);
         asort($away);
-        $near = array_map(static fn (int $number): array => $inside[$number], array_slice(array_keys($away), 0, self::COMPARED));
+        $compared = array_map(static fn (int $number): array => $inside[$number], array_slice(array_keys($away), 0, self::COMPARED));
         $met = $apart = null;
-        foreach ($near as $k => [$of, $outline, $curve]) {
-            foreach (array_slice($near, 0, $k) as [$otherOf, $otherOutline, $other]) {
+        foreach ($compared as $k => [$of, $outline, $curve]) {
+            foreach (array_slice($compared, 0, $k) as [$otherOf, $otherOutline, $other]) {
                 if ($otherOutline === $outline) {
                     continue;
                 }
@@ -132,7 +144,7 @@ final readonly class CloseUp
                 $names = [$labels[$otherOf], $labels[$of]];
                 if ($gap->distance === 0.0 && ($met === null || $gap->from->distanceTo($middle) < $met[0]->from->distanceTo($middle))) {
                     $met = [$gap, $names];
-                } elseif ($gap->distance > 0.0 && ($apart === null || $gap->distance < $apart[0]->distance)) {
+                } elseif ($gap->distance > 0.0 && $gap->distance <= $near && ($apart === null || $gap->distance < $apart[0]->distance)) {
                     $apart = [$gap, $names];
                 }
             }

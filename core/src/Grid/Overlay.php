@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Grid;
 
 use Sternbild\Core\Arrangement\Arrangement;
-use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Role;
 
 /**
@@ -24,25 +22,12 @@ final class Overlay extends Tiling
     private array $addresses = [];
 
     /**
-     * @param  array<string, Grid|Guide>  $of  by step id
+     * @param  array<string, Grid>  $frames  the grids in whose coordinates its cells can be held, by step id: those laid over one another, then
+     *                                      those that the guides are built on
      * @param  string  $key  equal for equal overlays
      */
-    public function __construct(private readonly array $of, private readonly Arrangement $arrangement, private readonly string $key)
+    public function __construct(private readonly array $frames, private readonly Arrangement $arrangement, private readonly string $key)
     {
-    }
-
-    /**
-     * @param  array<string, Grid|Guide>  $of
-     * @return list<Curve>
-     */
-    public static function curves(array $of): array
-    {
-        $curves = [];
-        foreach ($of as $one) {
-            array_push($curves, ...($one instanceof Grid ? $one->lines() : [$one->curve]));
-        }
-
-        return $curves;
     }
 
     public function role(): Role
@@ -108,10 +93,9 @@ final class Overlay extends Tiling
     {
         $place = $this->arrangement->placeInside($cell);
         // Of the grids the first in which the place lies; beyond all of them the first one's numbers go on.
-        $grids = array_filter($this->of, static fn (Grid|Guide $one): bool => $one instanceof Grid);
-        $around = array_filter($grids, static fn (Grid $grid): bool => $grid->cellAt($place) !== null);
-        $frame = array_key_first($around) ?? array_key_first($grids);
-        $grid = $grids[$frame] ?? null;
+        $around = array_filter($this->frames, static fn (Grid $grid): bool => $grid->cellAt($place) !== null);
+        $frame = array_key_first($around) ?? array_key_first($this->frames);
+        $grid = $frame === null ? null : $this->frames[$frame];
         [$u, $v] = $grid === null ? [$place->x, $place->y] : $grid->coordinatesAt($place);
         foreach (self::DIGITS as $digits) {
             [$shortU, $shortV] = [round($u, $digits), round($v, $digits)];

@@ -154,7 +154,7 @@ final readonly class Arguments
             is_bool($value) => $value ? 'yes' : 'no',
             is_string($value) => '"'.$value.'"',
             $value instanceof Vec => sprintf('(%.17g,%.17g)', $value->x, $value->y),
-            $value instanceof Known => $value->id.':'.$value->hash,
+            $value instanceof Known => $value->fingerprint(),
             $value instanceof CellPick => $value->fingerprint(),
             is_array($value) => '['.implode(',', array_map(self::printed(...), $value)).']',
             default => throw new \LogicException('An argument of the type '.get_debug_type($value).' has no fingerprint.'),

@@ -7,6 +7,7 @@ namespace Sternbild\Core\Plan;
 use Sternbild\Core\Check\Checks;
 use Sternbild\Core\Check\Finding;
 use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Tiling;
 
 /** Plan in, scene out. A step that fails leaves a finding and no result; all others are still evaluated. */
@@ -53,7 +54,7 @@ final readonly class Evaluator
                         throw new FieldFault('', 'limit', 'all grids and overlays together would have more than '.number_format(self::MOST_CELLS).' cells');
                     }
                 }
-                $known[$step->id] = new Known($step->id, $hash, $result, $numbers);
+                $known[$step->id] = new Known($step->id, $hash, $result, $numbers, self::frames($step, $known));
                 $scope->learn($known[$step->id]);
                 foreach ($step->kind->usesUp() as $field) {
                     foreach ($given->steps($field) as $used) {
@@ -71,6 +72,25 @@ final readonly class Evaluator
         array_push($findings, ...Checks::of($plan, $known, $labels));
 
         return new Scene($plan, $labels, $known, Drawing::of($plan, $known, $usedUp), $findings);
+    }
+
+    /**
+     * The grids that a step names, and those that what it names is built on.
+     *
+     * @param  array<string, Known>  $known
+     * @return array<string, Known>
+     */
+    private static function frames(Step $step, array $known): array
+    {
+        $frames = [];
+        foreach ($step->references() as $reference) {
+            $named = $known[$reference] ?? null;
+            if ($named !== null) {
+                $frames += $named->result instanceof Grid ? [$reference => $named] : $named->frames;
+            }
+        }
+
+        return $frames;
     }
 
     /** @throws FieldFault */

@@ -57,6 +57,27 @@ final class OverlayTest extends TestCase
         }
     }
 
+    public function test_an_overlay_of_guides_alone_is_held_in_the_grid_that_they_stand_on(): void
+    {
+        $steps = static fn (int $radius): array => [
+            Sample::polar(['radius' => $radius]),
+            self::circle('c1', 'g1@0', '2*g1.ring'),
+            self::circle('c2', 'g1@2,1', '2*g1.ring'),
+            ['id' => 'o1', 'kind' => 'overlay', 'of' => ['c1', 'c2']],
+        ];
+        $overlay = self::scene($steps(300))->overlays()['o1'];
+        $cells = array_map(static fn (int $cell): string => 'o1'.$overlay->cellAddress($cell), range(0, 2));
+        foreach ($cells as $cell) {
+            self::assertStringStartsWith('o1~g1:', $cell);
+        }
+        $area = static fn (int $radius): float => self::scene([...$steps($radius), Sample::part('p1', $cells)])->parts()['p1']->area();
+        // Two circles of equal radius, each through the other's centre: 2πr² less the lens (2π/3 − √3/2)·r² (handbook formula).
+        foreach ([300, 390, 45] as $radius) {
+            $ring = 2 * $radius / 5;
+            self::assertEqualsWithDelta((2 * M_PI - 2 * M_PI / 3 + sqrt(3) / 2) * $ring ** 2, $area($radius), 1e-6);
+        }
+    }
+
     public function test_an_overlay_is_counted_as_the_format_says(): void
     {
         $circles = [self::circle('c0', [400, 400], 100)];

@@ -14,6 +14,7 @@ use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Known;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 
@@ -62,16 +63,20 @@ final class OverlayKind extends Kind
 
     public function evaluate(Arguments $given): Overlay
     {
-        $of = [];
+        $curves = $frames = [];
         $key = '';
         foreach ($given->steps('of') as $step) {
-            if ($step->result instanceof Grid || $step->result instanceof Guide) {
-                $of[$step->id] = $step->result;
-                $key .= "$step->id:$step->hash;";
+            $key .= $step->fingerprint().';';
+            if ($step->result instanceof Grid) {
+                $frames = [$step->id => $step->result] + $frames;
+                array_push($curves, ...$step->result->lines());
+            } elseif ($step->result instanceof Guide) {
+                $frames += array_filter(array_map(static fn (Known $frame): ?Grid => $frame->result instanceof Grid ? $frame->result : null, $step->frames));
+                $curves[] = $step->result->curve;
             }
         }
         try {
-            return new Overlay($of, Arrangement::of(Overlay::curves($of), $given->tolerance()), hash('xxh128', $key));
+            return new Overlay($frames, Arrangement::of($curves, $given->tolerance()), hash('xxh128', $key));
         } catch (TooMany $fault) {
             throw new FieldFault('of', 'limit', $fault->getMessage());
         }
