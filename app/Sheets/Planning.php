@@ -31,6 +31,18 @@ final readonly class Planning
     }
 
     /**
+     * Only grids and guides, for questions about places; overlays and parts of large sheets take a while.
+     *
+     * @param  array<array-key, mixed>  $plan
+     *
+     * @throws Unusable
+     */
+    public function lines(array $plan): Scene
+    {
+        return $this->evaluator->evaluate($this->reader->fromArray($plan)->withLinesOnly());
+    }
+
+    /**
      * A change carried out, and what it gives.
      *
      * @param  array<array-key, mixed>  $plan

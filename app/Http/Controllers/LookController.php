@@ -40,7 +40,7 @@ final readonly class LookController
         ]);
         $kinds = array_values(array_filter($request->array('kinds'), is_string(...)));
         $without = array_values(array_filter($request->array('without'), is_string(...)));
-        $found = Snapper::on($this->scene($sheet))->near(self::place($request), $request->float('reach'), $kinds === [] ? Snapper::KINDS : $kinds, $without);
+        $found = Snapper::on($this->lines($sheet))->near(self::place($request), $request->float('reach'), $kinds === [] ? Snapper::KINDS : $kinds, $without);
 
         return new JsonResponse([
             'candidates' => array_map(static fn (Candidate $candidate): array => [
@@ -56,7 +56,7 @@ final readonly class LookController
     public function settle(Request $request, Sheet $sheet): JsonResponse
     {
         $request->validate(['id' => ['required', 'string'], 'x' => self::COORDINATE, 'y' => self::COORDINATE, 'reach' => ['required', 'numeric', 'gte:0', 'max:100000000']]);
-        $settled = Settling::of($this->scene($sheet), $request->string('id')->toString(), self::place($request), $request->float('reach'));
+        $settled = Settling::of($this->lines($sheet), $request->string('id')->toString(), self::place($request), $request->float('reach'));
 
         return new JsonResponse([
             'center' => [$settled->center->x, $settled->center->y],
@@ -73,12 +73,12 @@ final readonly class LookController
             'bottom' => [...self::COORDINATE, 'gt:top'],
         ]);
 
-        return new JsonResponse(CloseUp::of($this->scene($sheet), new Bounds($request->float('left'), $request->float('top'), $request->float('right'), $request->float('bottom'))));
+        return new JsonResponse(CloseUp::of($this->planning->scene($sheet->headRevision()->plan), new Bounds($request->float('left'), $request->float('top'), $request->float('right'), $request->float('bottom'))));
     }
 
-    private function scene(Sheet $sheet): Scene
+    private function lines(Sheet $sheet): Scene
     {
-        return $this->planning->scene($sheet->headRevision()->plan);
+        return $this->planning->lines($sheet->headRevision()->plan);
     }
 
     private static function place(Request $request): Vec

@@ -40,6 +40,9 @@ final class Arrangement
 
     private ?Locator $locator = null;
 
+    /** @var array{int, list<int>}|null the face asked about last, and its edges */
+    private ?array $around = null;
+
     private ?Mesh $mesh = null;
 
     private function __construct(private readonly Runs $runs, private readonly Edges $edges, private readonly Cycles $cycles)
@@ -165,12 +168,7 @@ final class Arrangement
     /** Whether a place lies in a face, and not in one of its holes. */
     public function encloses(int $face, Vec $place): bool
     {
-        $above = 0;
-        foreach ($this->locator()->heightsAt($place->x, $this->edgesAround($face)) as $height) {
-            $above += $height < $place->y ? 1 : 0;
-        }
-
-        return $above % 2 === 1;
+        return $this->locator()->isAround($this->edgesAround($face), $place);
     }
 
     /** A place well inside a face: between the middles of its edges where that lies inside, else in the longest upright stretch through it. */
@@ -259,6 +257,10 @@ final class Arrangement
     /** @return list<int> the edges that bound a face, without those that only stand in it */
     private function edgesAround(int $face): array
     {
+        // Questions about one face come one after another.
+        if ($this->around !== null && $this->around[0] === $face) {
+            return $this->around[1];
+        }
         $edges = [];
         foreach ([$this->outer[$face], ...$this->holes[$face] ?? []] as $cycle) {
             $half = $start = $this->cycles->first[$cycle];
@@ -272,7 +274,9 @@ final class Arrangement
             } while ($half !== $start);
         }
 
-        return array_values($edges);
+        $this->around = [$face, array_values($edges)];
+
+        return $this->around[1];
     }
 
     private function faceRightOf(int $half): ?int

@@ -162,6 +162,26 @@ final class Locator
     }
 
     /**
+     * Whether a place has an odd number of some edges above it: whether they go around it.
+     *
+     * @param  list<int>  $edges
+     */
+    public function isAround(array $edges, Vec $place): bool
+    {
+        [$x, $y] = [$place->x, $place->y];
+        $odd = false;
+        foreach ($edges as $edge) {
+            foreach ($this->piecesOf[$edge] ?? [] as $number) {
+                if ($x >= $this->left[$number] && $x < $this->right[$number] && $this->top[$number] < $y && ($this->bottom[$number] < $y || $this->heightAt($number, $x) < $y)) {
+                    $odd = ! $odd;
+                }
+            }
+        }
+
+        return $odd;
+    }
+
+    /**
      * From the left to the right end of some edges.
      *
      * @param  list<int>  $edges

@@ -7,12 +7,19 @@ namespace Sternbild\Core\Grid;
 /** One axis of a rectangular grid: where its lines stand, and which two of them bound each column or row. */
 final readonly class Divisions
 {
+    /** @var non-empty-list<float> rising; straight in between */
+    private array $distances;
+
+    /** @var non-empty-list<float> what columns or rows are counted to at these distances */
+    private array $coordinates;
+
     /**
      * @param  list<float>  $lines  distances from the origin, rising
      * @param  list<int>  $first  for each column or row the number of the line that begins it; the next line ends it
      */
     private function __construct(public array $lines, public array $first)
     {
+        [$this->distances, $this->coordinates] = $this->scale();
     }
 
     /**
@@ -51,17 +58,13 @@ final readonly class Divisions
      */
     public function coordinateAt(float $distance): float
     {
-        [$distances, $coordinates] = $this->scale();
-
-        return self::read($distances, $coordinates, $distance);
+        return self::read($this->distances, $this->coordinates, $distance);
     }
 
     /** The distance from the origin that has this coordinate. */
     public function distanceAt(float $coordinate): float
     {
-        [$distances, $coordinates] = $this->scale();
-
-        return self::read($coordinates, $distances, $coordinate);
+        return self::read($this->coordinates, $this->distances, $coordinate);
     }
 
     /** The column or row, from 0, that a distance lies in; null in a gutter and beyond the ends. */

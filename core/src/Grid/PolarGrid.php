@@ -20,6 +20,8 @@ final class PolarGrid extends Grid
     /** @var non-empty-list<float> radii of the circles from the innermost, which is 0 where there is no inner circle */
     private readonly array $radii;
 
+    private readonly Divisions $ringDivisions;
+
     /**
      * @param  float  $inner  radius of the inner circle; 0 for none; below $radius
      * @param  int  $rings  and $sectors at least 1, their product within the limit of a grid
@@ -38,6 +40,7 @@ final class PolarGrid extends Grid
         string $spacing,
     ) {
         $this->radii = self::radii($radius, $inner, $rings, $spacing);
+        $this->ringDivisions = Divisions::at($this->radii);
     }
 
     /** @return float degrees clockwise from straight up */
@@ -59,19 +62,19 @@ final class PolarGrid extends Grid
         $way = $place->minus($this->center);
         $degrees = rad2deg(atan2($way->x, -$way->y)) - $this->spokeHeading(1);
 
-        return [Divisions::at($this->radii)->coordinateAt($way->length()), Angle::normalised($degrees) * $this->sectors / 360];
+        return [$this->ringDivisions->coordinateAt($way->length()), Angle::normalised($degrees) * $this->sectors / 360];
     }
 
     public function placeAt(float $u, float $v): Vec
     {
-        $radius = Divisions::at($this->radii)->distanceAt($u);
+        $radius = $this->ringDivisions->distanceAt($u);
 
         return $this->center->plus(Vec::heading($this->spokeHeading(1) + $v * 360 / $this->sectors)->times($radius));
     }
 
     public function cellAt(Vec $place): ?int
     {
-        $ring = Divisions::at($this->radii)->spanAt($place->distanceTo($this->center));
+        $ring = $this->ringDivisions->spanAt($place->distanceTo($this->center));
 
         return $ring === null ? null : $ring * $this->sectors + min($this->sectors - 1, (int) floor($this->coordinatesAt($place)[1]));
     }

@@ -29,6 +29,20 @@ final readonly class Plan
     ) {
     }
 
+    /** The same plan with nothing but its grids and guides, and what these are built on: all that a pointer can snap to. */
+    public function withLinesOnly(): self
+    {
+        $kept = [];
+        foreach (array_reverse($this->steps) as $id => $step) {
+            if (isset($kept[$id]) || str_starts_with($step->kind->name(), 'grid.') || str_starts_with($step->kind->name(), 'guide.')) {
+                $kept[$id] = true;
+                $kept += array_fill_keys($step->references(), true);
+            }
+        }
+
+        return new self($this->width, $this->height, $this->unit, $this->background, $this->values, $this->palette, array_intersect_key($this->steps, $kept), $this->limits);
+    }
+
     public function tolerance(): Tolerance
     {
         return Tolerance::ofSheet(max($this->width, $this->height));
