@@ -54,7 +54,10 @@ final class Arrangement
             }
         }
         if ($cycles->components > 1) {
-            $this->nest();
+            $this->holes = Nesting::of($edges, $runs, $cycles, $this->locator(), $this->faceOf);
+            foreach ($this->holes as $face => $inner) {
+                $this->faceOf += array_fill_keys($inner, $face);
+            }
         }
     }
 
@@ -287,59 +290,6 @@ final class Arrangement
     private function locator(): Locator
     {
         return $this->locator ??= new Locator($this->edges, $this->runs);
-    }
-
-    /** Gives every cycle around a component to the face in which that component lies. */
-    private function nest(): void
-    {
-        $edgesOf = $highest = $topmost = $componentOf = [];
-        foreach ($this->edges->run as $edge => $run) {
-            $component = $componentOf[$run] = $this->cycles->component[$this->cycles->of[2 * $edge]];
-            $edgesOf[$component][$edge] = true;
-            foreach ([$this->edges->from[$edge], $this->edges->to[$edge]] as $vertex) {
-                if (! isset($highest[$component]) || $this->edges->y[$vertex] < $this->edges->y[$highest[$component]]) {
-                    $highest[$component] = $vertex;
-                }
-            }
-        }
-        foreach ($highest as $component => $vertex) {
-            $topmost[$component] = new Vec($this->edges->x[$vertex], $this->edges->y[$vertex]);
-        }
-        foreach ($componentOf as $run => $component) {
-            // Curves rise above their ends.
-            $top = EdgeCurve::topmost($this->runs->curves[$run]);
-            if ($top->y < $topmost[$component]->y) {
-                $topmost[$component] = $top;
-            }
-        }
-        $around = [];
-        foreach ($this->cycles->outside as $cycle => $outside) {
-            if ($outside) {
-                $around[$this->cycles->component[$cycle]] = $cycle;
-            }
-        }
-        $above = [];
-        foreach ($around as $component => $cycle) {
-            $above[$component] = $this->locator()->above($topmost[$component], $edgesOf[$component]);
-        }
-        foreach ($around as $component => $cycle) {
-            // What lies above the top of a component reaches higher still, so that this comes to an end.
-            $face = null;
-            for ($half = $above[$component]; $half !== null; $half = $above[$this->cycles->component[$this->cycles->of[$half]]]) {
-                $face = $this->faceOf[$this->cycles->of[$half]] ?? null;
-                if ($face !== null) {
-                    break;
-                }
-            }
-            if ($face !== null) {
-                $this->holes[$face][] = $cycle;
-            }
-        }
-        foreach ($this->holes as $face => $cycles) {
-            foreach ($cycles as $cycle) {
-                $this->faceOf[$cycle] = $face;
-            }
-        }
     }
 
     private function buildMesh(): Mesh

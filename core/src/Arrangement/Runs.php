@@ -153,7 +153,7 @@ final readonly class Runs
             $found = null;
             foreach (self::near($angle, $offset) as $bucket) {
                 foreach ($buckets[$bucket] ?? [] as $group) {
-                    if (self::liesAlong($groups[$group][0], $line, $tolerance)) {
+                    if ($groups[$group][0]->carries($line, $tolerance)) {
                         $found = $group;
                         break 2;
                     }
@@ -171,14 +171,6 @@ final readonly class Runs
         }
 
         return array_values($groups);
-    }
-
-    private static function liesAlong(Line $carrier, Line $line, float $tolerance): bool
-    {
-        $along = $carrier->tangentAt(0.0);
-
-        return abs($along->cross($line->start()->minus($carrier->start()))) <= $tolerance
-            && abs($along->cross($line->end()->minus($carrier->start()))) <= $tolerance;
     }
 
     /**

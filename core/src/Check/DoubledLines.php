@@ -54,7 +54,7 @@ final class DoubledLines
     private static function shared(Curve $one, Curve $other, Tolerance $tolerance): ?float
     {
         $along = match (true) {
-            $one instanceof Line && $other instanceof Line => self::isOn($other, $one, $tolerance->distance),
+            $one instanceof Line && $other instanceof Line => $other->carries($one, $tolerance->distance),
             $one instanceof Arc && $other instanceof Arc => $one->center()->distanceTo($other->center()) + abs($one->radius() - $other->radius()) <= $tolerance->distance,
             default => false,
         };
@@ -77,14 +77,5 @@ final class DoubledLines
         }
 
         return $length > $tolerance->distance ? $length : null;
-    }
-
-    /** Whether both ends of a line lie on another, as far as that would go on. */
-    private static function isOn(Line $carrier, Line $line, float $tolerance): bool
-    {
-        $along = $carrier->tangentAt(0.0);
-
-        return abs($along->cross($line->start()->minus($carrier->start()))) <= $tolerance
-            && abs($along->cross($line->end()->minus($carrier->start()))) <= $tolerance;
     }
 }

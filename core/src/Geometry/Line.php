@@ -70,6 +70,14 @@ final readonly class Line implements Curve
         return $squared > 0.0 ? min(1.0, max(0.0, $place->minus($this->start)->dot($run) / $squared)) : 0.0;
     }
 
+    /** Whether another line lies on this one, as far as this one would go on. */
+    public function carries(self $line, float $tolerance): bool
+    {
+        $along = $this->tangentAt(0.0);
+
+        return abs($along->cross($line->start->minus($this->start))) <= $tolerance && abs($along->cross($line->end->minus($this->start))) <= $tolerance;
+    }
+
     public function mapped(Affine $map): array
     {
         return [new self($map->apply($this->start), $map->apply($this->end))];

@@ -11,6 +11,8 @@ use Sternbild\Core\Geometry\Vec;
 /** A rectangle whose sides are divided by the golden ratio. Cells and intersections are numbered from 1, by row, then by column. */
 final class GoldenSections extends LatticeGrid
 {
+    use Numbered;
+
     private const RATIO = 1.618033988749894848;
 
     /** Pieces that differ by less than this share are of one length. */
@@ -38,33 +40,6 @@ final class GoldenSections extends LatticeGrid
     public function area(): float
     {
         return $this->width * $this->height;
-    }
-
-    public function cellWords(): array
-    {
-        return ['cell'];
-    }
-
-    public function pointWords(): array
-    {
-        return ['point'];
-    }
-
-    public function cellCoordinates(int $cell): array
-    {
-        return [$cell + 1];
-    }
-
-    public function cellsAt(array $coordinates): array
-    {
-        self::expect($coordinates, 1, '#number');
-
-        return array_map(static fn (int $number): int => $number - 1, self::each('cell', $coordinates[0], $this->cellCount()));
-    }
-
-    public function pointCoordinates(int $point): array
-    {
-        return [$point + 1];
     }
 
     public function pointAt(array $coordinates): Vec

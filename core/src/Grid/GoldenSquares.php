@@ -19,6 +19,8 @@ use Sternbild\Core\Geometry\Vec;
  */
 final class GoldenSquares extends Grid
 {
+    use Numbered;
+
     private const RATIO = 1.618033988749894848;
 
     private readonly float $width;
@@ -52,28 +54,6 @@ final class GoldenSquares extends Grid
         return $this->width * $this->height;
     }
 
-    public function cellWords(): array
-    {
-        return ['cell'];
-    }
-
-    public function pointWords(): array
-    {
-        return ['point'];
-    }
-
-    public function cellCoordinates(int $cell): array
-    {
-        return [$cell + 1];
-    }
-
-    public function cellsAt(array $coordinates): array
-    {
-        self::expect($coordinates, 1, '#number');
-
-        return array_map(static fn (int $number): int => $number - 1, self::each('cell', $coordinates[0], $this->cellCount()));
-    }
-
     public function cellAt(Vec $place): ?int
     {
         foreach ($this->cells as $cell => [$near, $far]) {
@@ -93,11 +73,6 @@ final class GoldenSquares extends Grid
     public function placeAt(float $u, float $v): Vec
     {
         return new Vec($this->origin->x + $u * $this->width, $this->origin->y + $v * $this->height);
-    }
-
-    public function pointCoordinates(int $point): array
-    {
-        return [$point + 1];
     }
 
     public function pointAt(array $coordinates): Vec

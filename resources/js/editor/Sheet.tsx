@@ -1,12 +1,13 @@
 import { type KeyboardEvent, type PointerEvent, type Ref, useImperativeHandle, useLayoutEffect, useRef, useState } from 'react';
-import type { Settled, Snap } from '../api/client';
 import { useDesk } from './desk';
 import { type Arrow, type GridShape, gridShape, guideShape, partShape } from './geometry';
 import { begin, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar } from './paint';
-import { type PickedPoint, REACHES, usePick } from './pick';
+import { type Hover, REACH } from './hover';
+import { type PickedPoint, usePick } from './pick';
 import { PlaceReadout } from './PlaceReadout';
 import { useCloseUp } from './useCloseUp';
-import { useLatest } from './useLatest';
+import { useCircleDrag } from './useCircleDrag';
+import { useSnapping } from './useSnapping';
 import { useView } from './useView';
 
 export interface SheetHandle {
@@ -16,30 +17,13 @@ export interface SheetHandle {
     focus: () => void;
 }
 
-interface Hover {
-    grid?: string;
-    cells?: number[];
-    address?: string;
-    run?: string;
-    point?: PickedPoint;
-    part?: string;
-    line?: string;
-    /** Where a dragged circle touches others. */
-    touches?: [number, number][];
-    name: string;
-}
-
-/** How far, in pixels of the screen, a pointer reaches for points and lines. */
-const REACH = 14;
-/** A pointer that moved less has clicked, not dragged. */
-const STILL = 4;
 const ARROWS: string[] = ['ArrowRight', 'ArrowLeft', 'ArrowUp', 'ArrowDown'] satisfies Arrow[];
 
 const NOTHING = new Path2D();
 
 /** The drawing: shows the scene, and turns pointer and keys into picks. Three layers, so that hovering repaints next to nothing. */
 export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
-    const { page, scene, picking, gridsShown, outlines, placeWanted, askPlace, select, preview, change } = useDesk();
+    const { page, scene, picking, gridsShown, outlines, placeWanted, askPlace, select } = useDesk();
     const pick = usePick(picking);
     const box = useRef<HTMLDivElement>(null);
     const base = useRef<HTMLCanvasElement>(null);
@@ -50,12 +34,11 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
     const [pointCursor, setPointCursor] = useState<number | null>(null);
     const [space, setSpace] = useState(false);
     const drag = useRef<{ kind: 'pan' | 'add' | 'take'; x: number; y: number } | null>(null);
-    const circle = useRef<{ id: string; x: number; y: number; from: [number, number]; moved: boolean; center: [number, number] | null } | null>(null);
-    const askSnap = useLatest<Snap>(`sheets/${page.id}/snap`);
-    const askSettle = useLatest<Settled>(`sheets/${page.id}/settle`);
 
     const { width: sheetWidth, height: sheetHeight } = scene.sheet;
     const { view, size, fit, zoomAt, pan, lookAt } = useView(box, sheetWidth, sheetHeight);
+    const snapping = useSnapping(view);
+    const circle = useCircleDrag(view, setHover);
     const seen = useCloseUp(page.id, outlines, scene, view, size);
     const tilings = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'overlay') && !step.hidden).reverse();
     const grids = tilings.some((step) => step.id === pick.on) ? tilings.filter((step) => step.id === pick.on) : tilings;
@@ -141,7 +124,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
                 return hit === undefined ? null : { part: hit.id, name: scene.steps.find((step) => step.id === hit.id)?.label ?? hit.id };
             }
             if (pick.mode === 'lines' && placeWanted === null) {
-                context.lineWidth = (2 * REACH) / view.scale / 2;
+                context.lineWidth = REACH / view.scale;
                 const hit =
                     lines.find((step) => step.role === 'guide' && context.isPointInStroke(guideShape(step.geometry)?.path ?? NOTHING, sx, sy)) ??
                     lines.find((step) => step.role === 'grid' && context.isPointInStroke(gridShape(step.geometry)?.lines ?? NOTHING, sx, sy));
@@ -158,28 +141,6 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         } finally {
             context.restore();
         }
-    }
-
-    /** A coordinate with no more digits than the pointer can tell apart. */
-    function tellable(coordinate: number): number {
-        return Number(coordinate.toFixed(Math.max(0, Math.min(9, Math.ceil(Math.log10(view.scale)) + 1))));
-    }
-
-    /** The place that a pointer means, as the core decides; a free one where nothing is in reach. */
-    async function snapped(x: number, y: number): Promise<Hover | null> {
-        const [sx, sy] = [(x - view.x) / view.scale, (y - view.y) / view.scale];
-        const at = placeWanted?.before ?? null;
-        const behind = at === null ? [] : page.plan.steps.slice(page.plan.steps.findIndex((step) => step.id === at)).map((step) => step.id);
-        const kinds = placeWanted === null ? REACHES[pick.snapsTo] : REACHES.everything;
-        const answer = kinds.length === 0 ? { candidates: [], why: '' } : await askSnap({ x: sx, y: sy, reach: REACH / view.scale, kinds, without: behind });
-        if (answer === null) return null;
-        const [winner] = answer.candidates;
-        if (winner !== undefined) {
-            const [px = 0, py = 0] = winner.at;
-            return { point: { raw: winner.raw, name: winner.name, at: [px, py] }, name: answer.candidates.length > 1 ? `${winner.name}: ${answer.why}` : winner.name };
-        }
-        const [fx, fy] = [tellable(sx), tellable(sy)];
-        return { point: { raw: [fx, fy], name: `${fx}, ${fy}`, at: [fx, fy] }, name: `a free place, ${fx}, ${fy}` };
     }
 
     /** Which cell of an overlay it is: by the cell of the grid that it lies in. */
@@ -234,12 +195,13 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         }
         if (event.button !== 0) return;
         if (wantsPoint) {
-            void snapped(x, y).then((found) => takePoint(found?.point));
+            void snapping.take(x, y).then((found) => takePoint(found?.point));
             return;
         }
         const found = under(x, y);
         if (found?.line !== undefined) {
-            takeLine(found.line, x, y);
+            // A circle can be dragged by its line; all else is picked at once.
+            if (!circle.take(found.line, x, y)) takeLine(found.line, x, y);
         } else if (found?.part !== undefined) {
             picking.togglePart(found.part);
             select(found.part);
@@ -261,46 +223,9 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         }
     }
 
-    /** A circle can be dragged by its line; all else is picked at once. */
     function takeLine(id: string, x: number, y: number): void {
-        const center = guideShape(scene.steps.find((step) => step.id === id)?.geometry)?.data.center;
-        const movable = page.plan.steps.find((step) => step.id === id)?.['center'] !== undefined && scene.steps.find((step) => step.id === id)?.role === 'guide';
-        if (movable && center) {
-            circle.current = { id, x, y, from: [center[0] ?? 0, center[1] ?? 0], moved: false, center: null };
-        } else {
-            picking.toggleLine(id, [(x - view.x) / view.scale, (y - view.y) / view.scale]);
-            select(id);
-        }
-    }
-
-    async function dragCircle(x: number, y: number): Promise<void> {
-        const held = circle.current;
-        if (held === null) return;
-        held.moved ||= Math.hypot(x - held.x, y - held.y) > STILL;
-        if (!held.moved) return;
-        const settled = await askSettle({ id: held.id, x: held.from[0] + (x - held.x) / view.scale, y: held.from[1] + (y - held.y) / view.scale, reach: REACH / view.scale });
-        if (settled === null || circle.current !== held) return;
-        const [cx = 0, cy = 0] = settled.center;
-        held.center = settled.touches.length === 0 ? [tellable(cx), tellable(cy)] : [cx, cy];
-        const label = scene.steps.find((step) => step.id === held.id)?.label ?? '';
-        setHover({
-            line: held.id,
-            touches: settled.touches.map((touch): [number, number] => [touch.at[0] ?? 0, touch.at[1] ?? 0]),
-            name: settled.touches.length === 0 ? `${label} touches nothing` : `${label} touches ${settled.touches.map((touch) => touch.label).join(' and ')}`,
-        });
-        void preview([{ op: 'set', id: held.id, field: 'center', value: held.center }]);
-    }
-
-    function dropCircle(): void {
-        const held = circle.current;
-        circle.current = null;
-        if (held === null) return;
-        if (held.center !== null) {
-            void change([{ op: 'set', id: held.id, field: 'center', value: held.center }]);
-        } else if (!held.moved) {
-            picking.toggleLine(held.id, [(held.x - view.x) / view.scale, (held.y - view.y) / view.scale]);
-            select(held.id);
-        }
+        picking.toggleLine(id, [(x - view.x) / view.scale, (y - view.y) / view.scale]);
+        select(id);
     }
 
     function onPointerMove(event: PointerEvent): void {
@@ -311,12 +236,12 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             drag.current = { ...held, x, y };
             return;
         }
-        if (circle.current !== null) {
-            void dragCircle(x, y);
+        if (circle.isHeld()) {
+            void circle.move(x, y);
             return;
         }
         if (wantsPoint) {
-            void snapped(x, y).then((found) => found !== null && setHover(found));
+            void snapping.look(x, y).then((found) => found !== null && setHover(found));
             return;
         }
         let found = under(x, y);
@@ -444,14 +369,14 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
                 style={{ cursor: space ? 'grab' : hover === null ? 'default' : 'crosshair' }}
                 onPointerDown={onPointerDown}
                 onPointerMove={onPointerMove}
-                onPointerUp={() => {
+                onPointerUp={(event) => {
                     drag.current = null;
-                    dropCircle();
+                    const clicked = circle.drop();
+                    if (clicked !== null) takeLine(clicked, ...place(event));
                 }}
                 onPointerCancel={() => {
                     drag.current = null;
-                    circle.current = null;
-                    void preview(null);
+                    circle.leave();
                 }}
                 onPointerLeave={() => setHover(null)}
                 onKeyDown={onKeyDown}
