@@ -42,8 +42,8 @@ final class Locator
     /** @var array<int, float> of the arcs among the runs */
     private array $startAngles = [];
 
-    /** @var array<int, list<int>> pieces by edge */
-    private array $piecesOf = [];
+    /** @var array<int, list<int>>|null pieces by edge; made when first asked for */
+    private ?array $piecesOf = null;
 
     /** @var array<int, list<int>> pieces by field */
     private array $fields = [];
@@ -75,10 +75,20 @@ final class Locator
                 $this->bottom[] = max($ay, $by);
             }
         }
-        foreach ($this->edge as $number => $edge) {
-            $this->piecesOf[$edge][] = $number;
-        }
         $this->fillFields();
+    }
+
+    /** @return array<int, list<int>> */
+    private function piecesOf(): array
+    {
+        if ($this->piecesOf === null) {
+            $this->piecesOf = [];
+            foreach ($this->edge as $number => $edge) {
+                $this->piecesOf[$edge][] = $number;
+            }
+        }
+
+        return $this->piecesOf;
     }
 
     private function put(int $edge, float $left, float $right, float $form, float $from, float $to): void
@@ -149,8 +159,9 @@ final class Locator
     public function heightsAt(float $x, array $edges): array
     {
         $heights = [];
+        $piecesOf = $this->piecesOf();
         foreach ($edges as $edge) {
-            foreach ($this->piecesOf[$edge] ?? [] as $number) {
+            foreach ($piecesOf[$edge] ?? [] as $number) {
                 if ($x >= $this->left[$number] && $x < $this->right[$number]) {
                     $heights[] = $this->heightAt($number, $x);
                 }
@@ -170,8 +181,9 @@ final class Locator
     {
         [$x, $y] = [$place->x, $place->y];
         $odd = false;
+        $piecesOf = $this->piecesOf();
         foreach ($edges as $edge) {
-            foreach ($this->piecesOf[$edge] ?? [] as $number) {
+            foreach ($piecesOf[$edge] ?? [] as $number) {
                 if ($x >= $this->left[$number] && $x < $this->right[$number] && $this->top[$number] < $y && ($this->bottom[$number] < $y || $this->heightAt($number, $x) < $y)) {
                     $odd = ! $odd;
                 }
@@ -190,8 +202,9 @@ final class Locator
     public function spanOf(array $edges): array
     {
         [$least, $most] = [INF, -INF];
+        $piecesOf = $this->piecesOf();
         foreach ($edges as $edge) {
-            foreach ($this->piecesOf[$edge] ?? [] as $number) {
+            foreach ($piecesOf[$edge] ?? [] as $number) {
                 $least = min($least, $this->left[$number]);
                 $most = max($most, $this->right[$number]);
             }
@@ -311,10 +324,11 @@ final class Locator
         $this->height = max($down, 1e-300) / $this->rows * (1 + 1e-12);
         foreach ($this->top as $number => $top) {
             [$left, $right, $bottom] = [$this->left[$number], $this->right[$number], $this->bottom[$number]];
+            $firstColumn = (int) (($left - $this->originX) / $this->width);
             $lastColumn = min($this->columns - 1, (int) (($right - $this->originX) / $this->width));
             $lastRow = min($this->rows - 1, (int) (($bottom - $this->originY) / $this->height));
             for ($row = (int) (($top - $this->originY) / $this->height); $row <= $lastRow; $row++) {
-                for ($column = (int) (($left - $this->originX) / $this->width); $column <= $lastColumn; $column++) {
+                for ($column = $firstColumn; $column <= $lastColumn; $column++) {
                     $this->fields[$row * $this->columns + $column][] = $number;
                 }
             }
