@@ -64,6 +64,11 @@ final readonly class CloseUp
     /** @return iterable<array{string, string, Curve}> step, a name of the outline that the curve belongs to, and the curve */
     private static function sources(Scene $scene): iterable
     {
+        foreach ($scene->guides() as $id => $guide) {
+            if (! $scene->plan->steps[$id]->hidden) {
+                yield [$id, $id, $guide->curve];
+            }
+        }
         foreach ($scene->drawing as $drawn) {
             foreach ($drawn->part->figures as $figure => $outlines) {
                 foreach ($outlines->outlines as $number => $outline) {
@@ -71,11 +76,6 @@ final readonly class CloseUp
                         yield [$drawn->id, "$drawn->id $figure $number", $curve];
                     }
                 }
-            }
-        }
-        foreach ($scene->guides() as $id => $guide) {
-            if (! $scene->plan->steps[$id]->hidden) {
-                yield [$id, $id, $guide->curve];
             }
         }
     }
@@ -121,6 +121,16 @@ final readonly class CloseUp
         return $points;
     }
 
+    /** Whether two curves lie on one line or circle, as the outline of a part and the guide it was made of do. */
+    private static function onOneLine(Curve $one, Curve $other, Tolerance $tolerance): bool
+    {
+        return match (true) {
+            $one instanceof Line && $other instanceof Line => $one->length() > $other->length() ? $one->carries($other, $tolerance->distance) : $other->carries($one, $tolerance->distance),
+            $one instanceof Arc && $other instanceof Arc => $one->center()->distanceTo($other->center()) + abs($one->radius() - $other->radius()) <= 2 * $tolerance->distance,
+            default => false,
+        };
+    }
+
     /**
      * Of the outlines near the middle of the window the two that meet nearest to it, and the two that come nearest without meeting.
      *
@@ -131,18 +141,19 @@ final readonly class CloseUp
      */
     private static function gaps(array $inside, Vec $middle, float $near, array $labels, Tolerance $tolerance): array
     {
-        $away = array_map(static fn (array $one): float => $one[2]->pointAt($one[2]->nearest($middle))->distanceTo($middle), $inside);
+        // As far as doubles can tell; what is equally far keeps its order, guides before the parts made of them.
+        $away = array_map(static fn (array $one): float => round($one[2]->pointAt($one[2]->nearest($middle))->distanceTo($middle) / $tolerance->distance), $inside);
         asort($away);
         $compared = array_map(static fn (int $number): array => $inside[$number], array_slice(array_keys($away), 0, self::COMPARED));
         $met = $apart = null;
         foreach ($compared as $k => [$of, $outline, $curve]) {
             foreach (array_slice($compared, 0, $k) as [$otherOf, $otherOutline, $other]) {
-                if ($otherOutline === $outline) {
+                if ($otherOutline === $outline || self::onOneLine($curve, $other, $tolerance)) {
                     continue;
                 }
                 $gap = Gap::between($curve, $other, $tolerance);
                 $names = [$labels[$otherOf], $labels[$of]];
-                if ($gap->distance === 0.0 && ($met === null || $gap->from->distanceTo($middle) < $met[0]->from->distanceTo($middle))) {
+                if ($gap->distance === 0.0 && ($met === null || $gap->from->distanceTo($middle) < $met[0]->from->distanceTo($middle) - $tolerance->distance)) {
                     $met = [$gap, $names];
                 } elseif ($gap->distance > 0.0 && $gap->distance <= $near && ($apart === null || $gap->distance < $apart[0]->distance)) {
                     $apart = [$gap, $names];

@@ -96,7 +96,8 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         const context = begin(hovered.current, view);
         const gridOf = (id: string | undefined): GridShape | undefined => gridShape(scene.steps.find((step) => step.id === id)?.geometry);
         const shape = gridOf(hover?.grid);
-        if (shape !== undefined && hover?.cells !== undefined) paintHoveredCells(context, shape, hover.cells, view.scale);
+        // Between outlines nothing is to hide how they meet.
+        if (shape !== undefined && hover?.cells !== undefined && !outlines) paintHoveredCells(context, shape, hover.cells, view.scale);
         if (hover?.point !== undefined) paintStar(context, ...hover.point.at, view.scale);
         if (hover?.line !== undefined) paintLine(context, scene, hover.line, view.scale, 2.4);
         for (const [x, y] of hover?.touches ?? []) paintStar(context, x, y, view.scale);
@@ -104,7 +105,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         const standing = gridOf(cursor?.grid);
         const cell = cursor === null ? undefined : standing?.cell(cursor.address);
         if (standing !== undefined && cell !== undefined) paintHoveredCells(context, standing, [cell], view.scale);
-    }, [scene, view, size, hover, cursor]);
+    }, [scene, view, size, hover, cursor, outlines]);
 
 
     /** What a click at a place of the view would pick. */

@@ -49,8 +49,8 @@ final class TriangularGridKind extends GridKind
         return [new Offer(
             label: 'Triangular grid',
             from: 'ground',
-            // Half a row more than fits would stand over: rows are √3/2 of a side apart.
-            preset: ['origin' => ['sheet.width/10', 'sheet.height/10'], 'side' => 'sheet.width/10', 'columns' => 8, 'rows' => 'max(1, floor(sheet.height*0.8/(sheet.width*sqrt(3)/20)))', 'field' => 'rectangle'],
+            // Rows are √3/2 of a side apart, so that nine are about as high as eight sides are wide.
+            preset: ['origin' => ['sheet.width/10', 'sheet.height/10'], 'side' => 'min(sheet.width, sheet.height)/10', 'columns' => 8, 'rows' => 9, 'field' => 'rectangle'],
             asks: ['field', 'angle', 'columns', 'rows'],
             picture: 'M4 10H30L44 38H18ZM11 24H37M17 10L31 38M30 10L18 38M17 10L11 24M37 24L31 38',
         )];
