@@ -10,6 +10,7 @@ use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\Cubic;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Line;
+use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
 
 /**
@@ -20,6 +21,9 @@ use Sternbild\Core\Geometry\Vec;
  */
 final readonly class Runs
 {
+    /** Sweep, in radians, of an arc that one cubic follows to the last digit. */
+    private const FLAT = 0.01;
+
     /** Candidates for one line or circle are looked up by numbers rounded to this share of the extent. */
     private const COARSE = 1e-5;
 
@@ -47,6 +51,9 @@ final readonly class Runs
             }
             if ($curve instanceof Line) {
                 $lines[] = self::rightwards($curve);
+            } elseif ($curve instanceof Arc && abs($curve->sweep()) < self::FLAT && $curve->radius() * Tolerance::ROUNDING > $tolerance) {
+                // So flat that its centre is too far away to say where it runs; as a cubic it is within the last digit.
+                array_push($cubics, ...$curve->asCubics());
             } elseif ($curve instanceof Arc) {
                 $circles[] = match (true) {
                     $curve->isFullCircle() => Arc::fullCircle($curve->circle()),
@@ -220,7 +227,8 @@ final readonly class Runs
 
     private static function bucket(float $a, float $b): int
     {
-        return (int) floor($a) * 40_000_003 + (int) floor($b);
+        // Numbers too large for a bucket of their own share one; it only names candidates.
+        return (int) fmod(floor($a), 1e10) * 40_000_003 + (int) fmod(floor($b), 1e7);
     }
 
     /**
