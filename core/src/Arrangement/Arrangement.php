@@ -26,6 +26,14 @@ final class Arrangement
     /** Bounded faces. */
     public const MOST_FACES = 250_000;
 
+    /**
+     * Curves that miss one another by just about the tolerance can be cut into what no plane could hold, which Euler's relation shows. Then they
+     * are laid over one another again within so many times the tolerance, which takes what lies between as one.
+     */
+    private const WIDER = 32;
+
+    private const ROUNDS = 5;
+
     /** Where, as shares of a face's width, upright stretches through it are looked for. */
     private const UPRIGHTS = [0.5, 0.29, 0.71, 0.13, 0.87, 0.04, 0.96];
 
@@ -78,7 +86,23 @@ final class Arrangement
             $extent = $number === 0 ? $bounds : $extent->with($bounds);
             $furthest = max($furthest, abs($bounds->left), abs($bounds->top), abs($bounds->right), abs($bounds->bottom));
         }
-        $runs = Runs::of($curves, $tolerance->reaching($furthest)->distance, $extent);
+        $within = $tolerance->reaching($furthest)->distance;
+        for ($round = 1; ; $round++, $within *= self::WIDER) {
+            $arrangement = self::within($curves, $within, $extent);
+            if ($arrangement->eulerCharacteristic() === 1 + $arrangement->componentCount() || $round === self::ROUNDS) {
+                return $arrangement;
+            }
+        }
+    }
+
+    /**
+     * @param  list<Curve>  $curves
+     *
+     * @throws TooMany
+     */
+    private static function within(array $curves, float $tolerance, Bounds $extent): self
+    {
+        $runs = Runs::of($curves, $tolerance, $extent);
         $edges = Edges::of($runs, Crossings::of($runs));
         // By Euler's relation; counted before the work on faces begins.
         $faces = count($edges->from) - count($edges->x) + 1;

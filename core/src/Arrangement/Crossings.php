@@ -18,6 +18,9 @@ final class Crossings
     /** Lines whose cross product is below this share of their lengths lose so many digits that the crossing is computed exactly. */
     private const FLAT = 2e-2;
 
+    /** Sine of the angle at which runs still run apart quickly. */
+    private const GRAZING = 1e-3;
+
     /** Circles that miss touching by more than this share of their size clearly cross or clearly do not. */
     private const CLEAR = 1e-3;
 
@@ -26,6 +29,9 @@ final class Crossings
 
     /** @var list<float> */
     public array $y = [];
+
+    /** @var list<int> places where runs meet at so small an angle that they stay within the tolerance of one another for a while */
+    public array $grazing = [];
 
     /** @var list<array<int, float>> for every run the parameters of the places on it, by their numbers */
     public array $on = [];
@@ -254,8 +260,13 @@ final class Crossings
     /** Two runs of any kind. */
     private function meet(int $run, int $other): void
     {
-        foreach (Intersections::within($this->tolerance, $this->runs->curves[$run], $this->runs->curves[$other]) as $meeting) {
-            $this->on[$other][$this->put($run, $meeting->at, $meeting->s)] = $meeting->t;
+        [$one, $two] = [$this->runs->curves[$run], $this->runs->curves[$other]];
+        foreach (Intersections::within($this->tolerance, $one, $two) as $meeting) {
+            $place = $this->put($run, $meeting->at, $meeting->s);
+            $this->on[$other][$place] = $meeting->t;
+            if (abs($one->tangentAt($meeting->s)->cross($two->tangentAt($meeting->t))) < self::GRAZING) {
+                $this->grazing[] = $place;
+            }
         }
     }
 }

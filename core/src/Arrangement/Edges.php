@@ -6,10 +6,17 @@ namespace Sternbild\Core\Arrangement;
 
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Line;
+use Sternbild\Core\Geometry\Vec;
 
 /** The runs cut into edges at the places where they meet, each edge once. */
 final readonly class Edges
 {
+    /** Places within so many tolerances are one vertex: of curves that each come within one of the others, the crossings scatter a little more. */
+    private const MERGED = 4;
+
+    /** Vertices times runs that are looked through for grazing ones. */
+    private const MOST_CLOSED = 20_000_000;
+
     /**
      * @param  list<float>  $x  of the vertices, from left to right
      * @param  list<float>  $y
@@ -35,7 +42,8 @@ final readonly class Edges
     public static function of(Runs $runs, Crossings $crossings): self
     {
         [$loops, $placesX, $placesY, $on] = self::withLoops($runs, $crossings);
-        [$x, $y, $vertexOf] = Points::merged($placesX, $placesY, $runs->tolerance);
+        [$x, $y, $vertexOf] = Points::merged($placesX, $placesY, self::MERGED * $runs->tolerance);
+        self::closeGrazing($runs, $crossings->grazing, $x, $y, $vertexOf, $placesX, $on);
         $from = $to = $run = $s = $t = [];
         $count = count($x);
         $known = [];
@@ -47,7 +55,7 @@ final readonly class Edges
             $last = -1;
             $before = 0.0;
             // Only a curve can come back to where it was.
-            $same = $isLine ? INF : 8 * $runs->tolerance / $curve->length();
+            $same = $isLine ? INF : 4 * self::MERGED * $runs->tolerance / $curve->length();
             foreach ($places as $place => $parameter) {
                 $vertex = $vertexOf[$place];
                 if ($vertex !== $last || $parameter - $before > $same) {
@@ -79,7 +87,71 @@ final readonly class Edges
             }
         }
 
+        self::leaveOutUnused($x, $y, $from, $to);
+
         return new self($x, $y, $from, $to, $run, $s, $t, $loops);
+    }
+
+    /**
+     * Where runs graze one another a third one may pass within the tolerance and meet each of them elsewhere; it comes through there, too.
+     *
+     * @param  list<int>  $grazing  places
+     * @param  list<float>  $x  of the vertices
+     * @param  list<float>  $y
+     * @param  array<int, int>  $vertexOf
+     * @param  list<float>  $placesX
+     * @param  list<array<int, float>>  $on
+     */
+    private static function closeGrazing(Runs $runs, array $grazing, array $x, array $y, array &$vertexOf, array $placesX, array &$on): void
+    {
+        $vertices = array_values(array_unique(array_map(static fn (int $place): int => $vertexOf[$place], $grazing)));
+        if ($vertices === [] || count($vertices) * count($runs->curves) > self::MOST_CLOSED) {
+            return;
+        }
+        $next = count($placesX);
+        foreach ($runs->curves as $run => $curve) {
+            $bounds = $curve->bounds()->grownBy($runs->tolerance);
+            foreach ($vertices as $vertex) {
+                if ($x[$vertex] < $bounds->left || $x[$vertex] > $bounds->right || $y[$vertex] < $bounds->top || $y[$vertex] > $bounds->bottom) {
+                    continue;
+                }
+                $place = new Vec($x[$vertex], $y[$vertex]);
+                $at = $curve->nearest($place);
+                if ($curve->pointAt($at)->distanceTo($place) <= 2 * $runs->tolerance) {
+                    $on[$run][$next] = $at;
+                    $vertexOf[$next++] = $vertex;
+                }
+            }
+        }
+    }
+
+    /**
+     * What was left without an edge is no vertex.
+     *
+     * @param  list<float>  $x
+     * @param  list<float>  $y
+     * @param  list<int>  $from
+     * @param  list<int>  $to
+     */
+    private static function leaveOutUnused(array &$x, array &$y, array &$from, array &$to): void
+    {
+        $used = array_fill(0, count($x), false);
+        foreach ($from as $edge => $vertex) {
+            $used[$vertex] = $used[$to[$edge]] = true;
+        }
+        if (! in_array(false, $used, true)) {
+            return;
+        }
+        $number = [];
+        foreach ($used as $vertex => $isUsed) {
+            if ($isUsed) {
+                $number[$vertex] = count($number);
+            }
+        }
+        $x = array_values(array_intersect_key($x, $number));
+        $y = array_values(array_intersect_key($y, $number));
+        $from = array_map(static fn (int $vertex): int => $number[$vertex], $from);
+        $to = array_map(static fn (int $vertex): int => $number[$vertex], $to);
     }
 
     /**
@@ -122,7 +194,7 @@ final readonly class Edges
                 return true;
             }
             $place ??= $runs->curves[$index]->pointAt(fmod($middle, 1.0));
-            if ($curve->pointAt(fmod(($s[$edge] + $t[$edge]) / 2, 1.0))->distanceTo($place) <= 2 * $runs->tolerance) {
+            if ($curve->pointAt(fmod(($s[$edge] + $t[$edge]) / 2, 1.0))->distanceTo($place) <= self::MERGED * $runs->tolerance) {
                 return true;
             }
         }

@@ -23,8 +23,14 @@ final class Rotation
     /** Headings are sorted together with the number of their vertex, which leaves them this many digits less. */
     private const TURN = 8.0;
 
+    /** Between vertices within so many tolerances an edge runs as they lie; where its line runs no longer tells. */
+    private const SHORT = 256.0;
+
     /** @var list<float> */
     private array $headings = [];
+
+    /** @var array<int, true> by edge */
+    private array $isShort = [];
 
     /** @var array<int, float> of the arcs among the runs */
     private array $startAngles = [];
@@ -43,6 +49,7 @@ final class Rotation
     private function sorted(): array
     {
         $keys = [];
+        $short = self::SHORT * $this->runs->tolerance;
         $forward = $backward = [];
         foreach ($this->runs->curves as $run => $curve) {
             if ($curve instanceof Line) {
@@ -52,7 +59,13 @@ final class Rotation
             }
         }
         foreach ($this->edges->run as $edge => $run) {
-            if (isset($forward[$run])) {
+            $dx = $this->edges->x[$this->edges->to[$edge]] - $this->edges->x[$this->edges->from[$edge]];
+            $dy = $this->edges->y[$this->edges->to[$edge]] - $this->edges->y[$this->edges->from[$edge]];
+            if (abs($dx) + abs($dy) < $short && ($dx !== 0.0 || $dy !== 0.0)) {
+                $this->isShort[$edge] = true;
+                $out = self::positive(atan2($dy, $dx));
+                $back = self::positive(atan2(-$dy, -$dx));
+            } elseif (isset($forward[$run])) {
                 $out = $forward[$run];
                 $back = $backward[$run];
             } else {
@@ -131,7 +144,10 @@ final class Rotation
         if (count($halves) < 2) {
             return $halves;
         }
-        usort($halves, function (int $a, int $b): int {
+        usort($halves, function (int $a, int $b) use ($halves): int {
+            if (isset($this->isShort[$a >> 1]) || isset($this->isShort[$b >> 1])) {
+                return [self::turn($this->headings[$halves[0]], $this->headings[$a]), $a] <=> [self::turn($this->headings[$halves[0]], $this->headings[$b]), $b];
+            }
             $one = $this->curve($a);
             $other = $this->curve($b);
             if ($one instanceof Line && $other instanceof Line) {

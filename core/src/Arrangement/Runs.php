@@ -21,6 +21,9 @@ use Sternbild\Core\Geometry\Vec;
  */
 final readonly class Runs
 {
+    /** Curves shorter than so many tolerances would begin and end at one vertex. */
+    private const TRIFLE = 16;
+
     /** Sweep, in radians, of an arc that one cubic follows to the last digit. */
     private const FLAT = 0.01;
 
@@ -40,13 +43,13 @@ final readonly class Runs
     }
 
     /**
-     * @param  list<Curve>  $curves  in any order; those shorter than the tolerance are left out
+     * @param  list<Curve>  $curves  in any order; those about as short as the tolerance are left out
      */
     public static function of(array $curves, float $tolerance, Bounds $extent): self
     {
         $lines = $circles = $cubics = [];
         foreach ($curves as $curve) {
-            if ($curve->length() <= $tolerance) {
+            if ($curve->length() <= self::TRIFLE * $tolerance) {
                 continue;
             }
             if ($curve instanceof Line) {
@@ -103,7 +106,7 @@ final readonly class Runs
 
         $pieces = $loop === null ? [$cubic] : [$cubic->part(0.0, $loop[0]), $cubic->part($loop[0], $loop[1]), $cubic->part($loop[1], 1.0)];
 
-        return array_values(array_filter($pieces, static fn (Cubic $piece): bool => $piece->length() > $tolerance));
+        return array_values(array_filter($pieces, static fn (Cubic $piece): bool => $piece->length() > self::TRIFLE * $tolerance));
     }
 
     private static function rightwards(Line $line): Line

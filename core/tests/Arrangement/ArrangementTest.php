@@ -115,6 +115,22 @@ final class ArrangementTest extends TestCase
         self::assertNull($arrangement->faceAt(new Vec(1e9, 1e9)));
     }
 
+    public function test_hairline_overlaps_are_cut_into_what_a_plane_can_hold(): void
+    {
+        // Curves on a lattice, each moved aside by nothing, by less than the tolerance, by just about it, or by a little more.
+        $hairs = [0.0, 0.0, 1e-11, 4e-10, 8e-10, 2e-9, 1e-8, 1e-6];
+        $found = 0;
+        for ($seed = 1; $seed <= 150; $seed++) {
+            $curves = RandomCurves::draw($seed, 4 + $seed % 10, 'lacrr');
+            mt_srand($seed);
+            $moved = array_map(static fn (Curve $curve): Curve => $curve->mapped(Affine::move(new Vec($hairs[mt_rand(0, 7)] * mt_rand(-2, 2), $hairs[mt_rand(0, 7)] * mt_rand(-2, 2))))[0], $curves);
+            $arrangement = self::of($moved);
+            self::assertSame(1 + $arrangement->componentCount(), $arrangement->eulerCharacteristic(), "seed $seed");
+            $found += $arrangement->faceCount();
+        }
+        self::assertGreaterThan(1000, $found);
+    }
+
     /** @return iterable<array{int, int, int}> */
     public static function polygons(): iterable
     {
