@@ -249,7 +249,9 @@ final readonly class Runs
         $origin = $lines[0]->start();
         $spans = [];
         foreach ($lines as $line) {
-            $spans[] = [$line->start()->minus($origin)->dot($along), $line->end()->minus($origin)->dot($along), $line->start(), $line->end()];
+            // An upright line that leans by a hair may run the other way.
+            [$first, $last] = $line->tangentAt(0.0)->dot($along) > 0.0 ? [$line->start(), $line->end()] : [$line->end(), $line->start()];
+            $spans[] = [$first->minus($origin)->dot($along), $last->minus($origin)->dot($along), $first, $last];
         }
         usort($spans, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
         $runs = [];
