@@ -46,6 +46,12 @@ abstract class Kind
     /** The chapter of the plan that it stands in. */
     abstract public function chapter(): Chapter;
 
+    /** Whether a pointer can snap to what it comes to. */
+    public function offersPlaces(): bool
+    {
+        return false;
+    }
+
     /** @return list<string> fields whose parts are used up: not drawn by themselves any more */
     public function usesUp(): array
     {

@@ -34,7 +34,7 @@ final readonly class Plan
     {
         $kept = [];
         foreach (array_reverse($this->steps) as $id => $step) {
-            if (isset($kept[$id]) || str_starts_with($step->kind->name(), 'grid.') || str_starts_with($step->kind->name(), 'guide.')) {
+            if (isset($kept[$id]) || $step->kind->offersPlaces()) {
                 $kept[$id] = true;
                 $kept += array_fill_keys($step->references(), true);
             }

@@ -155,7 +155,7 @@ final class PlanEdit
                 throw Unusable::at("$pointer/steps/$number", 'a step with a kind, and an id that no other of them has');
             }
             $old = self::idOf($step);
-            $step = self::renamed($step, $new);
+            $step = StepNames::replaced($step, $new);
             $step['id'] = $new[$old] = $this->freeId($step['kind']);
             $this->plan['steps'] = [...$this->steps(), $step];
             $this->added[] = $step['id'];
@@ -164,32 +164,6 @@ final class PlanEdit
         $this->plan['palette'] = (is_array($this->plan['palette'] ?? null) ? $this->plan['palette'] : []) + $palette;
         $name = $operation['name'] ?? null;
         $this->labels[] = 'Lay '.(is_string($name) ? mb_strtolower($name) : 'a construction');
-    }
-
-    /**
-     * A step that names others by their new ids: alone, at the head of an address, and in arithmetic.
-     *
-     * @param  array<array-key, mixed>  $step
-     * @param  array<string, string>  $new  by old id
-     * @return array<array-key, mixed>
-     */
-    private static function renamed(array $step, array $new): array
-    {
-        $renamed = [];
-        foreach ($step as $key => $value) {
-            $renamed[$key] = match (true) {
-                in_array($key, ['id', 'kind', 'name'], true) => $value,
-                is_array($value) => self::renamed($value, $new),
-                is_string($value) => preg_replace_callback(
-                    '/(?<![A-Za-z0-9_.])[a-z][a-z0-9]*(?![A-Za-z0-9_(])/',
-                    static fn (array $found): string => $new[$found[0]] ?? $found[0],
-                    $value,
-                ),
-                default => $value,
-            };
-        }
-
-        return $renamed;
     }
 
     /**

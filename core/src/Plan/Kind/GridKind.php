@@ -20,6 +20,11 @@ abstract class GridKind extends Kind
         return 'grid';
     }
 
+    public function offersPlaces(): bool
+    {
+        return true;
+    }
+
     public function chapter(): Chapter
     {
         return Chapter::Ground;

@@ -10,6 +10,11 @@ use Sternbild\Core\Plan\Kind;
 /** What all guides have in common. */
 abstract class GuideKind extends Kind
 {
+    public function offersPlaces(): bool
+    {
+        return true;
+    }
+
     public function chapter(): Chapter
     {
         return Chapter::Ground;
