@@ -24,7 +24,7 @@ export function Findings() {
 }
 
 function One({ finding }: { finding: Finding }) {
-    const { scene, change, preview, select, lookAt, selected } = useDesk();
+    const { scene, change, select, lookAt, selected } = useDesk();
     const [refused, setRefused] = useState<string | null>(null);
     const { remedy } = finding;
     return (
@@ -46,8 +46,6 @@ function One({ finding }: { finding: Finding }) {
                 {remedy !== null && (
                     <button
                         className="hover:underline"
-                        onPointerEnter={() => void preview(remedy.operations)}
-                        onPointerLeave={() => void preview(null)}
                         onClick={() => void change(remedy.operations).then((problem) => setRefused(problem === null ? null : problemText(problem)))}
                     >
                         {remedy.label}
