@@ -58,6 +58,7 @@ final class PlacesTest extends TestCase
             ['snap', ['x' => 1, 'y' => 1, 'reach' => 0], 'reach'],
             ['snap', ['x' => 1, 'y' => 1, 'reach' => 5, 'kinds' => ['corner']], 'kinds.0'],
             ['settle', ['x' => 1, 'y' => 1, 'reach' => 5], 'id'],
+            ['settle', ['id' => 'c2', 'x' => 1, 'y' => 1, 'reach' => 5], 'id'],
             ['close-up', ['left' => 5, 'top' => 0, 'right' => 5, 'bottom' => 1], 'right'],
         ] as [$path, $question, $field]) {
             $this->postJson("/api/sheets/$sheet->id/$path", $question)->assertUnprocessable()->assertJsonValidationErrors($field);

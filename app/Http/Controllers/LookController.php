@@ -7,6 +7,7 @@ use App\Sheets\Planning;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
 use Sternbild\Core\Format\CloseUp;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Vec;
@@ -56,7 +57,12 @@ final readonly class LookController
     public function settle(Request $request, Sheet $sheet): JsonResponse
     {
         $request->validate(['id' => ['required', 'string'], 'x' => self::COORDINATE, 'y' => self::COORDINATE, 'reach' => ['required', 'numeric', 'gte:0', 'max:100000000']]);
-        $settled = Settling::of($this->lines($sheet), $request->string('id')->toString(), self::place($request), $request->float('reach'));
+        $scene = $this->lines($sheet);
+        $id = $request->string('id')->toString();
+        if (($scene->guides()[$id] ?? null)?->isCircle() !== true) {
+            throw ValidationException::withMessages(['id' => 'Only a circle of this sheet can be dragged, named by the id of its step.']);
+        }
+        $settled = Settling::of($scene, $id, self::place($request), $request->float('reach'));
 
         return new JsonResponse([
             'center' => [$settled->center->x, $settled->center->y],

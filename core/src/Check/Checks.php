@@ -37,6 +37,9 @@ final readonly class Checks
             } elseif ($step->result instanceof Grid) {
                 $grids[$id] = $step->result;
             }
+            if ($step->result instanceof Overlay && $step->result->cellCount() > Overlay::MOST_PICKED) {
+                $findings[] = Finding::note($id, 'many-cells', 'has '.number_format($step->result->cellCount()).' cells; up to '.number_format(Overlay::MOST_PICKED).' can be picked on the sheet');
+            }
             if ($step->result instanceof Overlay && $limits->sliver > 0.0) {
                 array_push($findings, ...Slivers::in($id, $step->result, $limits->sliver, $plan->unit->value));
             } elseif ($step->result instanceof RectangularGrid && $plan->steps[$id]->kind->name() === 'grid.rectangular') {

@@ -6,6 +6,7 @@ namespace Sternbild\Core\Format;
 
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\DrawnPart;
@@ -52,7 +53,7 @@ final readonly class SceneView
             if ($known->result instanceof Guide && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->guide($known->result);
             }
-            if ($known->result instanceof Tiling && ! isset($has[$hash])) {
+            if ($known->result instanceof Tiling && ! isset($has[$hash]) && ! ($known->result instanceof Overlay && $known->result->cellCount() > Overlay::MOST_PICKED)) {
                 $geometry[$hash] = $this->tiling($known->result);
                 $key = $known->result->topologyKey();
                 if (! isset($has[$key])) {

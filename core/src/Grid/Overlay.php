@@ -15,6 +15,9 @@ use Sternbild\Core\Plan\Role;
  */
 final class Overlay extends Tiling
 {
+    /** More cells than this are cut and can be named in a plan, but are not offered to be picked one by one. */
+    public const MOST_PICKED = 60_000;
+
     /** Digits behind the point that an address begins with; more are taken where a cell is too small for them. */
     private const DIGITS = [1, 2, 3, 5, 8, 12];
 

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Check\Finding;
 use Sternbild\Core\Format\Constructions;
 use Sternbild\Core\Format\SceneFigures;
+use Sternbild\Core\Format\SceneView;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanEdit;
@@ -177,6 +178,21 @@ final class OverlayTest extends TestCase
         $scene = self::scene([...$circles, ['id' => 'o1', 'kind' => 'overlay', 'of' => array_column($circles, 'id')]]);
         self::assertSame(5000, $scene->overlays()['o1']->cellCount());
         self::assertEqualsWithDelta(5000 * M_PI * 16, $scene->overlays()['o1']->area(), 1e-6);
+    }
+
+    public function test_more_cells_than_anyone_picks_are_cut_and_named_but_not_sent(): void
+    {
+        $scene = self::scene([
+            ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 250, 'rows' => 250, 'size' => [800, 800]],
+            ['id' => 'c1', 'kind' => 'guide.line', 'through' => [[0, 0.7], [800, 799.3]]],
+            ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1', 'c1']],
+            Sample::part('p1', ['o1~g1:120.5,3.5']),
+        ]);
+        self::assertGreaterThan(62_500, $scene->overlays()['o1']->cellCount());
+        self::assertEqualsWithDelta(3.2 ** 2, $scene->parts()['p1']->area(), 1e-9);
+        self::assertContains('many-cells', array_map(static fn (Finding $finding): string => $finding->code, $scene->findings));
+        $view = SceneView::of($scene, []);
+        self::assertLessThan(4_000_000, strlen(json_encode($view, JSON_THROW_ON_ERROR)));
     }
 
     public function test_every_cell_of_every_ready_construction_is_found_again_by_its_address(): void
