@@ -28,7 +28,7 @@ final class AlmostSquare
         }
         $finding = Finding::note($step->id, 'almost-square', sprintf(
             'its cells are almost square, %s × %s %s', Numerals::plain($width), Numerals::plain($height), $unit,
-        ))->at($grid->cellOutlines(0)[0]->centroid(), abs($width - $height));
+        ))->at($grid->cellOutlines(0)[0]->bounds()->center(), abs($width - $height));
         $cell = $step->raw('cell');
         $side = min($width, $height);
         if (is_array($cell) && count($cell) === 2 && $step->raw('subdivisions') === null) {

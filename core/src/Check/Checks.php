@@ -36,6 +36,9 @@ final readonly class Checks
                 $guides[$id] = $step->result;
             } elseif ($step->result instanceof Grid) {
                 $grids[$id] = $step->result;
+                if ($limits->sliver > 0.0) {
+                    array_push($findings, ...Slivers::inGrid($id, $step->result, $limits->sliver, $plan->unit->value));
+                }
             }
             if ($step->result instanceof Overlay && $step->result->cellCount() > Overlay::MOST_PICKED) {
                 $findings[] = Finding::note($id, 'many-cells', 'has '.number_format($step->result->cellCount()).' cells; up to '.number_format(Overlay::MOST_PICKED).' can be picked on the sheet');

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Check;
 
+use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Plan\Field\Numerals;
 
-/** Cells of an overlay that are too thin to be printed or cut. */
+/** Cells that are too thin to be printed or cut. */
 final class Slivers
 {
     /** @return list<Finding> one for all of them, at the thinnest */
@@ -20,11 +21,28 @@ final class Slivers
         asort($thin);
         $face = (int) array_key_first($thin);
         $count = count($thin);
-        $width = Numerals::plain((float) sprintf('%.3g', $thin[$face]));
 
         return [Finding::warning($id, 'sliver', sprintf(
             $count === 1 ? 'a cell is only about %2$s %4$s wide, less than %3$s %4$s' : '%1$d cells are thinner than %3$s %4$s, the thinnest only about %2$s %4$s wide',
-            $count, $width, Numerals::plain((float) sprintf('%.3g', $limit)), $unit,
+            $count, self::short($thin[$face]), self::short($limit), $unit,
         ))->at($overlay->arrangement()->placeInside($face), $thin[$face])];
+    }
+
+    /** @return list<Finding> */
+    public static function inGrid(string $id, Grid $grid, float $limit, string $unit): array
+    {
+        [$cell, $width] = $grid->thinnest();
+        if ($width >= $limit) {
+            return [];
+        }
+
+        return [Finding::warning($id, 'sliver', sprintf(
+            'its thinnest cells are only about %s %s wide, less than %s %2$s', self::short($width), $unit, self::short($limit),
+        ))->at($grid->cellOutlines($cell)[0]->bounds()->center(), $width)];
+    }
+
+    private static function short(float $length): string
+    {
+        return Numerals::plain((float) sprintf('%.3g', $length));
     }
 }

@@ -115,6 +115,14 @@ final readonly class Divisions
         return $to[$low] + ($to[$high] - $to[$low]) * ($value - $from[$low]) / ($from[$high] - $from[$low]);
     }
 
+    /** The narrowest column or row, from 0. */
+    public function narrowest(): int
+    {
+        $widths = array_map(fn (int $line): float => $this->lines[$line + 1] - $this->lines[$line], $this->first);
+
+        return (int) array_search(min([INF, ...$widths]), $widths, true);
+    }
+
     public function count(): int
     {
         return count($this->first);

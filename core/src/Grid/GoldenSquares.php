@@ -84,6 +84,11 @@ final class GoldenSquares extends Grid
         return new Vec($mesh->x[$point], $mesh->y[$point]);
     }
 
+    protected function thinnestAmong(): array
+    {
+        return [count($this->cells) - 1];
+    }
+
     public function quantities(): array
     {
         return ['side' => min($this->width, $this->height)];

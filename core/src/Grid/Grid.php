@@ -29,6 +29,32 @@ abstract class Grid extends Tiling implements Measured
     /** The place with these coordinates. */
     abstract public function placeAt(float $u, float $v): Vec;
 
+    /** @return non-empty-list<int> cells of which one is the thinnest; the first stands for all where they are equal */
+    protected function thinnestAmong(): array
+    {
+        return [0];
+    }
+
+    /**
+     * The thinnest cell, by twice its area over its perimeter, which for a long strip is its width.
+     *
+     * @return array{int, float} the cell and its width
+     */
+    final public function thinnest(): array
+    {
+        $widths = [];
+        foreach ($this->thinnestAmong() as $cell) {
+            $outline = $this->cellOutlines($cell)[0];
+            $perimeter = $outline->perimeter();
+            // A cell too small for its place has collapsed to a point.
+            $widths[$cell] = $perimeter > 0.0 ? 2 * $outline->area() / $perimeter : 0.0;
+        }
+        asort($widths);
+        $cell = (int) array_key_first($widths);
+
+        return [$cell, $widths[$cell]];
+    }
+
     public function cellAddress(int $cell): string
     {
         return '#'.implode(',', $this->cellCoordinates($cell));

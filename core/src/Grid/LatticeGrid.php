@@ -99,6 +99,11 @@ abstract class LatticeGrid extends Grid
         return $this->place($column, $row);
     }
 
+    protected function thinnestAmong(): array
+    {
+        return [$this->down->narrowest() * $this->across->count() + $this->across->narrowest()];
+    }
+
     public function topologyKey(): string
     {
         return "lattice-{$this->across->key()}-{$this->down->key()}".($this->clockwise() ? '' : '-mirrored');

@@ -141,6 +141,11 @@ final class PolarGrid extends Grid
         return $this->place($ring, $spoke);
     }
 
+    protected function thinnestAmong(): array
+    {
+        return array_map(fn (int $ring): int => $ring * $this->sectors, range(0, $this->rings - 1));
+    }
+
     public function quantities(): array
     {
         return ['ring' => ($this->radius - $this->inner) / $this->rings, 'sector' => 360 / $this->sectors];

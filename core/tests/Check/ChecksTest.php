@@ -146,6 +146,26 @@ final class ChecksTest extends TestCase
         self::assertSame([], self::findings(self::plan($steps, ['sliver' => 0])));
     }
 
+    public function test_a_grid_names_its_thinnest_cells(): void
+    {
+        $width = static function (array $grid, float $limit): ?float {
+            $found = self::findings(self::plan([['id' => 'g1', ...$grid]], ['sliver' => $limit]));
+
+            return $found === [] ? null : $found[0]->measure;
+        };
+        // Of a strip of 400 × 2 twice the area over the perimeter is 1600/804.
+        $strips = ['kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 1, 'rows' => 50, 'cell' => [400, 2]];
+        self::assertEqualsWithDelta(1600 / 804, $width($strips, 3), 1e-9);
+        self::assertNull($width($strips, 1.9));
+        // A wedge of radius r and angle θ: r²θ over r(2 + θ).
+        $polar = ['kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 300, 'rings' => 30, 'sectors' => 90];
+        $angle = 2 * M_PI / 90;
+        self::assertEqualsWithDelta(10 * $angle / (2 + $angle), $width($polar, 3), 1e-9);
+        // The thinnest of golden sections lie where the narrowest column crosses the narrowest row.
+        self::assertNotNull($width(['kind' => 'grid.golden', 'origin' => [0, 0], 'size' => [800, 800], 'from' => 'both', 'depth' => 8], 3));
+        self::assertNull($width(['kind' => 'grid.golden', 'origin' => [0, 0], 'size' => [800, 800], 'from' => 'both', 'depth' => 1], 3));
+    }
+
     public function test_the_usual_limits_are_a_tenth_of_a_millimetre_and_an_eight_hundredth_of_the_sheet(): void
     {
         // A tenth of a millimetre is the least that prints (common practice).
