@@ -1264,6 +1264,10 @@ export interface components {
             between?: string;
             choices?: components["schemas"]["Choice"][];
             roles?: string[];
+            when: {
+                field: string;
+                is: string;
+            } | null;
         };
         /** @description How a step is offered: from which pick, with what filled in, what is asked for first. */
         Offer: {

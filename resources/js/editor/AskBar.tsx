@@ -1,4 +1,4 @@
-import { type CSSProperties, type FormEvent, useEffect, useRef, useState } from 'react';
+import { type CSSProperties, type FormEvent, useEffect, useMemo, useRef, useState } from 'react';
 import type { Field, Scene } from '../api/client';
 import { problemText, stepOf, useDesk } from './desk';
 import { LivePlace } from './LivePlace';
@@ -10,19 +10,20 @@ export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; probl
     const { preview } = useDesk();
     const [answers, setAnswers] = useState(verb.start);
     const [fault, setFault] = useState<string | null>(null);
+    const relevant = useMemo(() => withoutIdle(verb, answers), [verb, answers]);
     const form = useRef<HTMLFormElement>(null);
     const asked = useRef({ verb, preview });
 
     useEffect(() => {
         let current = true;
         const { verb: now, preview: show } = asked.current;
-        void show(now.operations(answers)).then((refused) => {
+        void show(now.operations(relevant)).then((refused) => {
             if (current) setFault(refused === null ? null : problemText(refused));
         });
         return () => {
             current = false;
         };
-    }, [answers]);
+    }, [relevant]);
 
     useEffect(() => {
         form.current?.querySelector<HTMLElement>('input, button, select')?.focus();
@@ -30,7 +31,7 @@ export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; probl
 
     function submit(event: FormEvent): void {
         event.preventDefault();
-        onAnswer(answers);
+        onAnswer(relevant);
     }
 
     function put(field: string, value: unknown): void {
@@ -54,7 +55,7 @@ export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; probl
                 <h2 className="font-serif text-[17px] leading-none font-semibold">{verb.label.replace('…', '')}</h2>
                 {verb.asks.map((name) => {
                     const field = verb.kind?.fields.find((one) => one.name === name);
-                    return field === undefined ? null : <Question key={name} field={field} value={answers[name]} onChange={(value) => put(name, value)} />;
+                    return field === undefined || isIdle(field, answers) ? null : <Question key={name} field={field} value={answers[name]} onChange={(value) => put(name, value)} />;
                 })}
                 {(problem ?? fault) && (
                     <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
@@ -69,6 +70,16 @@ export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; probl
             </form>
         </section>
     );
+}
+
+/** Whether a question means nothing as long as another one is answered as it is. */
+function isIdle(field: Field, answers: Record<string, unknown>): boolean {
+    return field.when !== null && answers[field.when.field] !== field.when.is;
+}
+
+function withoutIdle(verb: Verb, answers: Record<string, unknown>): Record<string, unknown> {
+    const idle = new Set(verb.kind?.fields.filter((field) => isIdle(field, answers)).map((field) => field.name));
+    return Object.fromEntries(Object.entries(answers).map(([name, value]) => [name, idle.has(name) ? null : value]));
 }
 
 function Question({ field, value, onChange }: { field: Field; value: unknown; onChange: (value: unknown) => void }) {

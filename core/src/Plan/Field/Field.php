@@ -26,6 +26,18 @@ abstract class Field
     ) {
     }
 
+    /** @var array{field: string, is: string}|null the choice on which it depends whether this field means anything */
+    private ?array $when = null;
+
+    /** The same, of interest only where another field of the step has a certain value. */
+    final public function onlyWhere(string $field, string $is): static
+    {
+        $copy = clone $this;
+        $copy->when = ['field' => $field, 'is' => $is];
+
+        return $copy;
+    }
+
     /** Which editor the interface shows: number, pair, place, choice, switch, steps, step, cells, colour. */
     abstract public function type(): string;
 
@@ -83,6 +95,7 @@ abstract class Field
             'type' => $this->type(),
             'required' => $this->required,
             'default' => $this->default,
+            'when' => $this->when,
             ...$this->traits(),
         ];
     }

@@ -42,9 +42,9 @@ final class GoldenGridKind extends GridKind
             new PlaceField('origin', 'origin', true),
             PairField::sizes('size', 'size', true),
             new ChoiceField('form', 'form', ['sections' => 'sections', 'squares' => 'squares'], 'sections'),
-            new ChoiceField('from', 'divided from', ['near' => 'the near side', 'far' => 'the far side', 'both' => 'both sides'], 'both'),
+            (new ChoiceField('from', 'divided from', ['near' => 'the near side', 'far' => 'the far side', 'both' => 'both sides'], 'both'))->onlyWhere('form', 'sections'),
             NumberField::count('depth', 'depth', 1, self::MOST_SQUARES, false, 1),
-            NumberField::count('turn', 'quarter turns', 0, 3, false, 0),
+            NumberField::count('turn', 'quarter turns', 0, 3, false, 0)->onlyWhere('form', 'squares'),
             new SwitchField('circles', 'circles', 'with the circles in its squares', 'without circles'),
             ...self::shown(),
         ];
@@ -64,7 +64,7 @@ final class GoldenGridKind extends GridKind
         return [new Offer(
             label: 'Golden grid',
             from: 'ground',
-            preset: ['origin' => [0, 0], 'size' => ['sheet.width', 'sheet.height'], 'form' => 'sections', 'from' => 'both', 'depth' => 1],
+            preset: ['origin' => [0, 0], 'size' => ['sheet.width', 'sheet.height'], 'form' => 'sections', 'depth' => 1],
             asks: ['form', 'from', 'depth', 'turn', 'circles'],
             picture: 'M6 6H42V42H6ZM19.75 6V42M28.25 6V42M6 19.75H42M6 28.25H42',
         )];
