@@ -72,7 +72,7 @@ final class Arrangement
     /**
      * @param  list<Curve>  $curves
      *
-     * @throws TooMany
+     * @throws Unworkable
      */
     public static function of(array $curves, Tolerance $tolerance): self
     {
@@ -81,24 +81,25 @@ final class Arrangement
         foreach ($curves as $number => $curve) {
             $bounds = $curve->bounds();
             if (! is_finite($bounds->left + $bounds->top + $bounds->right + $bounds->bottom) || ! $curve->end()->isFinite()) {
-                throw new TooMany('a curve reaches beyond all numbers');
+                throw new Unworkable('a curve reaches beyond all numbers');
             }
             $extent = $number === 0 ? $bounds : $extent->with($bounds);
             $furthest = max($furthest, abs($bounds->left), abs($bounds->top), abs($bounds->right), abs($bounds->bottom));
         }
         $within = $tolerance->reaching($furthest)->distance;
-        for ($round = 1; ; $round++, $within *= self::WIDER) {
+        for ($round = 1; $round <= self::ROUNDS; $round++, $within *= self::WIDER) {
             $arrangement = self::within($curves, $within, $extent);
-            if ($arrangement->eulerCharacteristic() === 1 + $arrangement->componentCount() || $round === self::ROUNDS) {
+            if ($arrangement->eulerCharacteristic() === 1 + $arrangement->componentCount()) {
                 return $arrangement;
             }
         }
+        throw new Unworkable('some curves lie so close to one another that they cannot be told apart; move them apart, or take away those drawn twice');
     }
 
     /**
      * @param  list<Curve>  $curves
      *
-     * @throws TooMany
+     * @throws Unworkable
      */
     private static function within(array $curves, float $tolerance, Bounds $extent): self
     {
@@ -107,7 +108,7 @@ final class Arrangement
         // By Euler's relation; counted before the work on faces begins.
         $faces = count($edges->from) - count($edges->x) + 1;
         if ($faces > self::MOST_FACES) {
-            throw new TooMany('the curves would cut the sheet into '.number_format($faces).' cells; at most '.number_format(self::MOST_FACES).' are possible');
+            throw new Unworkable('the curves would cut the sheet into '.number_format($faces).' cells; at most '.number_format(self::MOST_FACES).' are possible');
         }
 
         return new self($runs, $edges, Cycles::of($edges, $runs));

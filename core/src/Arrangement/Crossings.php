@@ -67,7 +67,7 @@ final class Crossings
         $this->tolerance = $runs->tolerance;
     }
 
-    /** @throws TooMany */
+    /** @throws Unworkable */
     public static function of(Runs $runs): self
     {
         $crossings = new self($runs);
@@ -113,7 +113,7 @@ final class Crossings
         return $number;
     }
 
-    /** @throws TooMany */
+    /** @throws Unworkable */
     private function findMeetings(): void
     {
         $carriers = $this->runs->carriers;
@@ -139,7 +139,7 @@ final class Crossings
                 }
             }
             if (count($this->x) > self::MOST) {
-                throw new TooMany('the curves cross one another at more than '.number_format(self::MOST).' places');
+                throw new Unworkable('the curves cross one another at more than '.number_format(self::MOST).' places');
             }
         }
     }

@@ -7,7 +7,7 @@ namespace Sternbild\Core\Tests\Arrangement;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Arrangement\Arrangement;
-use Sternbild\Core\Arrangement\TooMany;
+use Sternbild\Core\Arrangement\Unworkable;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Circle;
@@ -294,7 +294,7 @@ final class ArrangementTest extends TestCase
         for ($k = 0; $k < 2500; $k++) {
             array_push($lines, new Line(new Vec(0, $k * 0.3), new Vec(800, $k * 0.3 + 0.1)), new Line(new Vec($k * 0.3, 0), new Vec($k * 0.3 + 0.1, 800)));
         }
-        $this->expectException(TooMany::class);
+        $this->expectException(Unworkable::class);
         $this->expectExceptionMessage('1,500,000');
         self::of($lines);
     }
@@ -305,7 +305,7 @@ final class ArrangementTest extends TestCase
             try {
                 self::of([new Line(new Vec(0, 0), new Vec($bad, 1))]);
                 self::fail('It was taken.');
-            } catch (TooMany $fault) {
+            } catch (Unworkable $fault) {
                 self::assertStringContainsString('beyond', $fault->getMessage());
             }
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Kind;
 
 use Sternbild\Core\Arrangement\Arrangement;
-use Sternbild\Core\Arrangement\TooMany;
+use Sternbild\Core\Arrangement\Unworkable;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Guide\Guide;
@@ -77,7 +77,7 @@ final class OverlayKind extends Kind
         }
         try {
             return new Overlay($frames, Arrangement::of($curves, $given->tolerance()), hash('xxh128', $key));
-        } catch (TooMany $fault) {
+        } catch (Unworkable $fault) {
             throw new FieldFault('of', 'limit', $fault->getMessage());
         }
     }
