@@ -19,8 +19,11 @@ final class CubicCrossings
     /** Halvings of either curve before a pair is taken as it is. */
     private const DEEPEST = 40;
 
-    /** Pairs of pieces; two cubics cross at nine places at most, so that more than this means that they run along one another. */
-    private const MOST_PAIRS = 20_000;
+    /** Two cubics cross at nine places at most (Bézout's theorem): more mean that they run along one another, and no more are looked for. */
+    private const MOST = 9;
+
+    /** Pairs of pieces, likewise; nine crossings take about three hundred. */
+    private const MOST_PAIRS = 2_000;
 
     /** @return list<Vec> */
     public static function of(Cubic $one, Cubic $other, float $tolerance): array
@@ -31,7 +34,7 @@ final class CubicCrossings
         $found = [];
         $pairs = 0;
         $open = [[0.0, 1.0, $one, 0.0, 1.0, $other, 0]];
-        while ($open !== [] && ++$pairs < self::MOST_PAIRS) {
+        while ($open !== [] && ++$pairs < self::MOST_PAIRS && count($found) <= self::MOST) {
             [$s0, $s1, $a, $t0, $t1, $b, $depth] = array_pop($open);
             if (! $a->hull()->meets($b->hull(), $tolerance)) {
                 continue;
@@ -40,7 +43,7 @@ final class CubicCrossings
             $straightB = self::isStraight($b);
             if (($straightA && $straightB) || $depth >= self::DEEPEST) {
                 $place = self::settled($one, $other, ($s0 + $s1) / 2, ($t0 + $t1) / 2, $tolerance);
-                if ($place !== null) {
+                if ($place !== null && ! self::isAmong($found, $place, 4 * $tolerance)) {
                     $found[] = $place;
                 }
                 if ($depth >= self::DEEPEST || self::turnsApart($a, $b)) {
@@ -62,7 +65,7 @@ final class CubicCrossings
             }
         }
 
-        return self::distinct($found, $tolerance);
+        return $found;
     }
 
     /** Whether two of their four ends lie on the other, and the way between them as well: then the ends say all there is to say. */
@@ -142,22 +145,15 @@ final class CubicCrossings
         return $place->distanceTo($other->pointAt($t)) <= $tolerance ? $place : null;
     }
 
-    /**
-     * @param  list<Vec>  $places
-     * @return list<Vec>
-     */
-    private static function distinct(array $places, float $tolerance): array
+    /** @param  list<Vec>  $places */
+    private static function isAmong(array $places, Vec $place, float $within): bool
     {
-        $distinct = [];
-        foreach ($places as $place) {
-            foreach ($distinct as $known) {
-                if ($known->distanceTo($place) <= 4 * $tolerance) {
-                    continue 2;
-                }
+        foreach ($places as $known) {
+            if ($known->distanceTo($place) <= $within) {
+                return true;
             }
-            $distinct[] = $place;
         }
 
-        return $distinct;
+        return false;
     }
 }

@@ -146,6 +146,7 @@ final class ArrangementTest extends TestCase
             mt_srand($seed);
             $moved = array_map(static fn (Curve $curve): Curve => $curve->mapped(Affine::move(new Vec($hairs[mt_rand(0, 7)] * mt_rand(-2, 2), $hairs[mt_rand(0, 7)] * mt_rand(-2, 2))))[0], $curves);
             $arrangement = self::of($moved);
+            self::assertSame(1 + $arrangement->componentCount(), $arrangement->eulerCharacteristic(), "seed $seed");
             $all = self::faces($arrangement);
             $sum = array_sum(array_map($arrangement->area(...), $all));
             self::assertEqualsWithDelta(self::area($arrangement->boundary($all)), $sum, 1e-2, "seed $seed");

@@ -60,6 +60,23 @@ final class IntersectionsTest extends TestCase
         }
     }
 
+    public function test_cubics_a_hair_apart_do_not_meet_more_often_than_cubics_can(): void
+    {
+        // Nine crossings by Bézout's theorem, one more that shows they run along one another, and the four ends.
+        $most = $found = 0;
+        for ($seed = 1; $seed <= 8; $seed++) {
+            [$one] = RandomCurves::draw($seed, 1, 'b');
+            foreach ([4e-10, 8e-10, 1.6e-9, 4e-9] as $hair) {
+                [$other] = $one->mapped(Affine::move(new Vec($hair, -$hair)));
+                $meetings = count(Intersections::of($one, $other, Tolerance::ofSheet(800)));
+                $most = max($most, $meetings);
+                $found += $meetings;
+            }
+        }
+        self::assertGreaterThan(0, $found);
+        self::assertLessThanOrEqual(14, $most);
+    }
+
     #[DataProvider('pairs')]
     public function test_no_crossing_of_short_chords_is_missed(Curve $one, Curve $other): void
     {
