@@ -10,22 +10,54 @@ use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
 
-/** Outlines as SVG path data: absolute commands, true arcs, no more digits than the sheet is worth. */
+/**
+ * Outlines as SVG path data: absolute commands, true arcs, as few digits as enclose the area of the outlines.
+ *
+ * A reader works out an arc's centre from its ends and its radius as they are written (SVG 2, appendix B.2.4). Near half a circle that
+ * is ill-conditioned: a chord that comes out a hair shorter than the diameter moves the centre by the root of that hair. So no arc is
+ * written that is longer than a third of a circle; there the centre moves by twice the rounding at most.
+ */
 final readonly class PathData
 {
-    /** Arcs above this are written in two, because their ends, rounded, would no longer say where the centre is. Radians. */
-    private const LONGEST_ARC = 1.95 * M_PI;
+    /** Longest sweep of a written arc, radians, with room for the last digit of a third of a circle. */
+    private const LONGEST_ARC = 2 * M_PI / 3 + 1e-9;
+
+    /** Full circles are written in quarters, with their nodes at the extremes, as designers set them (common practice). */
+    private const QUARTERS = 4;
+
+    /** What is written encloses the area to this share of it. Half of what is promised: readers round, too. */
+    private const AREA = 5e-7;
+
+    /** Doubles have no more digits behind the point that are worth writing. */
+    private const MOST_DECIMALS = 12;
 
     public function __construct(private int $decimals)
     {
     }
 
-    /** @param  iterable<Outline>  $outlines */
+    /** @param  iterable<Outline>  $outlines  of one figure */
     public function ofOutlines(iterable $outlines): string
     {
-        $data = '';
+        $area = 0.0;
+        $runs = [];
         foreach ($outlines as $outline) {
-            $data .= $this->ofOutline($outline);
+            $area += $outline->area();
+            $start = $outline->curves[0]->start();
+            $runs[] = [$start->x, $start->y, self::commands($outline->curves)];
+        }
+        $slack = self::AREA * abs($area);
+        for ($decimals = $this->decimals; $decimals < self::MOST_DECIMALS; $decimals++) {
+            $written = 0.0;
+            foreach ($runs as [$x, $y, $commands]) {
+                $written += self::enclosed($x, $y, $commands, $decimals);
+            }
+            if (abs($written - $area) <= $slack) {
+                break;
+            }
+        }
+        $data = '';
+        foreach ($runs as [$x, $y, $commands]) {
+            $data .= self::closed($x, $y, $commands, $decimals);
         }
 
         return $data;
@@ -40,12 +72,8 @@ final readonly class PathData
     {
         $data = '';
         foreach ($curves as $curve) {
-            $end = $this->place($curve->end());
-            $data .= 'M'.$this->place($curve->start()).match (true) {
-                $curve instanceof Arc => $this->arc($curve, $end),
-                $curve instanceof Cubic => $this->cubic($curve, $end),
-                default => "L$end",
-            };
+            $start = $curve->start();
+            $data .= self::opened($start->x, $start->y, self::commands([$curve]), $this->decimals);
         }
 
         return $data;
@@ -53,31 +81,108 @@ final readonly class PathData
 
     public function number(float $number): string
     {
-        // Adding nothing turns −0 into 0.
-        return (string) (round($number, $this->decimals) + 0.0);
+        return self::written($number, $this->decimals);
     }
 
-    private function ofOutline(Outline $outline): string
+    /** A number in plain digits, without an exponent and without zeros that say nothing. */
+    public static function written(float $number, int $decimals): string
     {
-        $start = $outline->curves[0]->start();
-        $x = $this->number($start->x);
-        $y = $this->number($start->y);
-        $data = "M$x $y";
-        $last = array_key_last($outline->curves);
-        foreach ($outline->curves as $index => $curve) {
+        // Adding nothing turns −0 into 0.
+        $text = (string) (round($number, $decimals) + 0.0);
+        if (strpbrk($text, 'E') === false && $decimals <= 8) {
+            return $text;
+        }
+        $text = number_format($number, $decimals, '.', '');
+        $text = str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+
+        return $text === '-0' ? '0' : $text;
+    }
+
+    /**
+     * What is to be written of a run of curves: `[x, y]` a line to there, `[x, y, radius, sweep]` an arc, `[x, y, x1, y1, x2, y2]` a cubic.
+     *
+     * @param  non-empty-list<Curve>  $curves
+     * @return list<non-empty-list<float>>
+     */
+    private static function commands(array $curves): array
+    {
+        $commands = [];
+        foreach ($curves as $curve) {
+            $end = $curve->end();
             if ($curve instanceof Arc) {
-                $x = $this->number($curve->end()->x);
-                $y = $this->number($curve->end()->y);
-                $data .= $this->arc($curve, "$x $y");
+                $sweep = $curve->sweep();
+                $count = $curve->isFullCircle() ? self::QUARTERS : (int) ceil(abs($sweep) / self::LONGEST_ARC);
+                for ($piece = 1; $piece <= $count; $piece++) {
+                    $stop = $piece === $count ? $end : $curve->pointAt($piece / $count);
+                    $commands[] = [$stop->x, $stop->y, $curve->radius(), $sweep / $count];
+                }
             } elseif ($curve instanceof Cubic) {
-                $x = $this->number($curve->end()->x);
-                $y = $this->number($curve->end()->y);
-                $data .= $this->cubic($curve, "$x $y");
-            } elseif ($index !== $last) {
-                // The closing line is what Z draws.
-                [$fromX, $fromY] = [$x, $y];
-                $x = $this->number($curve->end()->x);
-                $y = $this->number($curve->end()->y);
+                $commands[] = [$end->x, $end->y, $curve->leaving->x, $curve->leaving->y, $curve->arriving->x, $curve->arriving->y];
+            } else {
+                $commands[] = [$end->x, $end->y];
+            }
+        }
+
+        return $commands;
+    }
+
+    /**
+     * The area that a reader finds in what is written with so many digits.
+     *
+     * @param  list<non-empty-list<float>>  $commands
+     */
+    private static function enclosed(float $startX, float $startY, array $commands, int $decimals): float
+    {
+        $apexX = $x = round($startX, $decimals);
+        $apexY = $y = round($startY, $decimals);
+        $area = 0.0;
+        foreach ($commands as $command) {
+            $toX = round($command[0], $decimals);
+            $toY = round($command[1], $decimals);
+            $area += (($x - $apexX) * ($toY - $apexY) - ($y - $apexY) * ($toX - $apexX)) / 2;
+            if (count($command) === 4) {
+                $half = hypot($toX - $x, $toY - $y) / 2;
+                $radius = max($half, round($command[2], $decimals));
+                $area += $radius > 0.0 ? $radius ** 2 * Arc::excess(2 * asin(min(1.0, $half / $radius)) * ($command[3] > 0.0 ? 1 : -1)) / 2 : 0.0;
+            } elseif (count($command) === 6) {
+                [$x1, $y1, $x2, $y2] = array_map(static fn (float $one): float => round($one, $decimals), array_slice($command, 2));
+                $area += (new Cubic(new Vec($x, $y), new Vec($x1, $y1), new Vec($x2, $y2), new Vec($toX, $toY)))->areaSeenFrom(new Vec($x, $y));
+            }
+            $x = $toX;
+            $y = $toY;
+        }
+
+        return $area;
+    }
+
+    /** @param  list<non-empty-list<float>>  $commands */
+    private static function closed(float $x, float $y, array $commands, int $decimals): string
+    {
+        // A line back to the start is what Z draws.
+        if (count(end($commands) ?: []) === 2) {
+            array_pop($commands);
+        }
+
+        return self::opened($x, $y, $commands, $decimals).'Z';
+    }
+
+    /** @param  list<non-empty-list<float>>  $commands */
+    private static function opened(float $startX, float $startY, array $commands, int $decimals): string
+    {
+        $x = self::written($startX, $decimals);
+        $y = self::written($startY, $decimals);
+        $data = "M$x $y";
+        foreach ($commands as $command) {
+            [$fromX, $fromY] = [$x, $y];
+            $x = self::written($command[0], $decimals);
+            $y = self::written($command[1], $decimals);
+            if (count($command) === 4) {
+                $radius = self::written($command[2], $decimals);
+                $data .= "A$radius $radius 0 0 ".($command[3] > 0.0 ? 1 : 0)." $x $y";
+            } elseif (count($command) === 6) {
+                $handles = array_map(static fn (float $one): string => self::written($one, $decimals), array_slice($command, 2));
+                $data .= 'C'.implode(' ', $handles)." $x $y";
+            } else {
                 $data .= match (true) {
                     $y === $fromY => "H$x",
                     $x === $fromX => "V$y",
@@ -86,27 +191,6 @@ final readonly class PathData
             }
         }
 
-        return $data.'Z';
-    }
-
-    private function place(Vec $place): string
-    {
-        return $this->number($place->x).' '.$this->number($place->y);
-    }
-
-    private function cubic(Cubic $cubic, string $end): string
-    {
-        return "C{$this->place($cubic->leaving)} {$this->place($cubic->arriving)} $end";
-    }
-
-    private function arc(Arc $arc, string $end): string
-    {
-        $radius = $this->number($arc->radius());
-        $sweep = $arc->sweep() > 0.0 ? 1 : 0;
-        if (abs($arc->sweep()) > self::LONGEST_ARC) {
-            return "A$radius $radius 0 0 $sweep {$this->place($arc->pointAt(0.5))}A$radius $radius 0 0 $sweep $end";
-        }
-
-        return "A$radius $radius 0 ".(abs($arc->sweep()) > M_PI ? 1 : 0)." $sweep $end";
+        return $data;
     }
 }

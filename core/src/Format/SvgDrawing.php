@@ -14,6 +14,9 @@ use Sternbild\Core\Plan\Unit;
 /** A scene as an SVG 2 document: one path a figure, attributes only where they differ from what SVG takes anyway. */
 final readonly class SvgDrawing
 {
+    /** An opacity shows in steps of a 255th at best. */
+    private const OPACITY_DECIMALS = 4;
+
     private PathData $paths;
 
     /** @param  bool  $withGrids keeps grids and guides, as hairlines over the drawing */
@@ -65,9 +68,9 @@ final readonly class SvgDrawing
         if (count($figures) === 1) {
             $style = $drawn->styles[0];
 
-            return "<path id=\"$id\"".self::inherited($style).self::own($style)." d=\"{$this->paths->ofOutlines($figures[0]->outlines)}\"/>\n";
+            return "<path id=\"$id\"".$this->inherited($style).self::own($style)." d=\"{$this->paths->ofOutlines($figures[0]->outlines)}\"/>\n";
         }
-        $looks = array_map(self::inherited(...), $drawn->styles);
+        $looks = array_map($this->inherited(...), $drawn->styles);
         $shared = count(array_unique($looks)) === 1 ? $looks[0] : '';
         $svg = "<g id=\"$id\"$shared>\n";
         foreach ($figures as $index => $figure) {
@@ -88,7 +91,7 @@ final readonly class SvgDrawing
     }
 
     /** What a group hands on to its paths. */
-    private static function inherited(Style $style): string
+    private function inherited(Style $style): string
     {
         $attributes = $style->fill === '#000000' ? '' : " fill=\"$style->fill\"";
         if ($style->stroke === 'none') {
@@ -96,7 +99,7 @@ final readonly class SvgDrawing
         }
         $attributes .= " stroke=\"$style->stroke\"";
         if ($style->strokeWidth !== 1.0) {
-            $attributes .= " stroke-width=\"$style->strokeWidth\"";
+            $attributes .= " stroke-width=\"{$this->paths->number($style->strokeWidth)}\"";
         }
         if ($style->join !== 'miter') {
             $attributes .= " stroke-linejoin=\"$style->join\"";
@@ -105,7 +108,7 @@ final readonly class SvgDrawing
             $attributes .= " stroke-linecap=\"$style->cap\"";
         }
         if ($style->dash !== []) {
-            $attributes .= ' stroke-dasharray="'.implode(' ', $style->dash).'"';
+            $attributes .= ' stroke-dasharray="'.implode(' ', array_map($this->paths->number(...), $style->dash)).'"';
         }
 
         return $attributes;
@@ -114,7 +117,7 @@ final readonly class SvgDrawing
     /** What would mean something else on a group. */
     private static function own(Style $style): string
     {
-        return ($style->opacity === 1.0 ? '' : " opacity=\"$style->opacity\"")
+        return ($style->opacity === 1.0 ? '' : ' opacity="'.PathData::written($style->opacity, self::OPACITY_DECIMALS).'"')
             .($style->blend === 'normal' ? '' : " style=\"mix-blend-mode:$style->blend\"");
     }
 

@@ -41,7 +41,7 @@ final class SvgDrawingTest extends TestCase
     public function test_a_full_circle_is_written_so_that_it_can_be_read(): void
     {
         $scene = Sample::scene(Sample::plan([Sample::polar(), Sample::part('p1', ['g1#*,*'])]));
-        self::assertSame(2, substr_count(self::firstPath($scene), 'A'));
+        self::assertSame(4, substr_count(self::firstPath($scene), 'A'));
         self::assertEqualsWithDelta(M_PI * 300 ** 2, PathReader::area(self::firstPath($scene)), 1.0);
     }
 
