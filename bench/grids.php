@@ -7,11 +7,11 @@ declare(strict_types=1);
 
 require __DIR__.'/../vendor/autoload.php';
 
-use Sternbild\Core\Format\SceneView;
-use Sternbild\Core\Plan\ArrayCache;
-use Sternbild\Core\Plan\Evaluator;
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\View\SceneView;
 
 $families = [
     'polar' => ['kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 390, 'rings' => 100, 'sectors' => 200],
@@ -30,7 +30,7 @@ foreach ($families as $name => $step) {
         $scene = (new Evaluator(new ArrayCache))->evaluate($plan);
         $cells = count($scene->grids()['g1']->mesh()->cells);
         $times['evaluated'] = min($times['evaluated'], (hrtime(true) - $start) / 1e6);
-        $view = SceneView::of($scene, []);
+        $view = SceneView::describe($scene, []);
         $zipped = gzencode(json_encode($view, JSON_THROW_ON_ERROR), 5);
         $times['whole'] = min($times['whole'], (hrtime(true) - $start) / 1e6);
         $start = hrtime(true);

@@ -7,9 +7,9 @@ declare(strict_types=1);
 
 require __DIR__.'/../vendor/autoload.php';
 
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Geometry\Arc;
-use Sternbild\Core\Plan\ArrayCache;
-use Sternbild\Core\Plan\Evaluator;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
 

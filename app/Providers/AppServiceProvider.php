@@ -12,8 +12,8 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
+use Sternbild\Core\Evaluation\ResultCache;
 use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\ResultCache;
 
 final class AppServiceProvider extends ServiceProvider
 {

@@ -2,8 +2,8 @@
 
 namespace App\Sheets;
 
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\PlanEdit;
-use Sternbild\Core\Plan\Scene;
 
 /** A change that was made, and what the sheet comes to with it. */
 final readonly class Accepted

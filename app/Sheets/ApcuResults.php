@@ -2,9 +2,9 @@
 
 namespace App\Sheets;
 
-use Sternbild\Core\Plan\ArrayCache;
-use Sternbild\Core\Plan\Result;
-use Sternbild\Core\Plan\ResultCache;
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\ResultCache;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /**

@@ -2,7 +2,7 @@
 
 namespace App\Sheets;
 
-use Sternbild\Core\Check\Finding;
+use Sternbild\Core\Result\Finding;
 
 /** A change would leave the step that it is about without a result. */
 final class BrokenChange extends \RuntimeException

@@ -2,13 +2,13 @@
 
 namespace App\Sheets;
 
-use Sternbild\Core\Check\Finding;
-use Sternbild\Core\Plan\Evaluator;
+use Sternbild\Core\Evaluation\Evaluator;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanEdit;
 use Sternbild\Core\Plan\PlanReader;
-use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\Finding;
 
 /** The way into the core: plans as stored in, scenes out. */
 final readonly class Planning

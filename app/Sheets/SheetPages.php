@@ -3,10 +3,10 @@
 namespace App\Sheets;
 
 use App\Models\Sheet;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PlanJson;
-use Sternbild\Core\Format\SceneView;
-use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\View\SceneView;
 
 /** A sheet as the editor gets it. */
 final readonly class SheetPages
@@ -53,7 +53,7 @@ final readonly class SheetPages
             'undo' => $undo,
             'redo' => $this->book->following($sheet)?->label,
             'plan' => PlanJson::ordered($plan),
-            'scene' => SceneView::of($scene, $has),
+            'scene' => SceneView::describe($scene, $has),
         ];
     }
 }

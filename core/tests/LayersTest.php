@@ -8,15 +8,63 @@ use PHPUnit\Framework\TestCase;
 
 final class LayersTest extends TestCase
 {
+    private const ROOT = __DIR__.'/../src';
+
     public function test_nothing_in_the_core_names_the_framework_the_application_or_the_database(): void
     {
-        $files = new \RegexIterator(new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(__DIR__.'/../src')), '/\.php$/');
         $seen = 0;
-        foreach ($files as $file) {
+        foreach (self::files() as $file) {
             $seen++;
-            $code = (string) file_get_contents((string) $file);
-            self::assertDoesNotMatchRegularExpression('/Illuminate|\bApp\\\\|\bapp\/|\bPDO\b|pgsql|\bDB::/', $code, (string) $file);
+            $code = (string) file_get_contents($file);
+            self::assertDoesNotMatchRegularExpression('/Illuminate|\bApp\\\\|\bapp\/|\bPDO\b|pgsql|\bDB::/', $code, $file);
         }
         self::assertGreaterThan(40, $seen);
+    }
+
+    public function test_the_namespaces_form_no_cycle(): void
+    {
+        $uses = [];
+        foreach (self::sources() as $room => $code) {
+            preg_match_all('/^use Sternbild\\\\Core\\\\(\w+)\\\\/m', $code, $found);
+            $uses[$room] = array_unique([...$uses[$room] ?? [], ...array_diff($found[1], [$room])]);
+        }
+        // Whatever uses nothing that is left can be taken away; a cycle stays.
+        while (($free = array_filter($uses, static fn (array $used): bool => array_intersect($used, array_keys($uses)) === [])) !== []) {
+            $uses = array_diff_key($uses, $free);
+        }
+        self::assertSame([], array_keys($uses), 'These use one another in a circle.');
+    }
+
+    public function test_no_two_classes_have_one_name(): void
+    {
+        $names = array_map(static fn (string $file): string => basename($file, '.php'), self::files());
+        self::assertSame([], array_diff_assoc($names, array_unique($names)));
+    }
+
+    public function test_of_gives_its_own_class(): void
+    {
+        foreach (self::files() as $file) {
+            $class = 'Sternbild\\Core\\'.strtr(substr($file, strlen(self::ROOT) + 1, -4), '/', '\\');
+            if (method_exists($class, 'of') && (new \ReflectionMethod($class, 'of'))->isStatic()) {
+                self::assertContains((string) (new \ReflectionMethod($class, 'of'))->getReturnType(), ['self', 'static', $class], "$class::of");
+            }
+        }
+    }
+
+    /** @return iterable<string, string> code by its first namespace below the core's */
+    private static function sources(): iterable
+    {
+        foreach (self::files() as $file) {
+            yield explode('/', substr($file, strlen(self::ROOT) + 1))[0] => (string) file_get_contents($file);
+        }
+    }
+
+    /** @return list<string> */
+    private static function files(): array
+    {
+        $files = array_keys(iterator_to_array(new \RegexIterator(new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(self::ROOT)), '/\.php$/')));
+        sort($files);
+
+        return array_map(strval(...), $files);
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Tests;
 
-use Sternbild\Core\Plan\ArrayCache;
-use Sternbild\Core\Plan\Evaluator;
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\Evaluator;
+use Sternbild\Core\Evaluation\ResultCache;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
-use Sternbild\Core\Plan\ResultCache;
-use Sternbild\Core\Plan\Scene;
 
 /** Plans to test with. */
 final class Sample

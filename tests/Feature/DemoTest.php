@@ -28,7 +28,7 @@ final class DemoTest extends TestCase
                     self::assertContains($style->fill, $scene->plan->palette, "$drawn->id in $file");
                 }
             }
-            self::assertLessThan(60_000, strlen(SvgDrawing::of($scene)), $file);
+            self::assertLessThan(60_000, strlen(SvgDrawing::write($scene)), $file);
         }
     }
 

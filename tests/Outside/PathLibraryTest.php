@@ -3,8 +3,8 @@
 namespace Tests\Outside;
 
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\SvgDrawing;
-use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Tests\Sample;
 
 /** Written paths against a general-purpose reader of SVG (Debian: python3-svgelements), which finds arcs as SVG 2, appendix B, has it. */
@@ -56,7 +56,7 @@ final class PathLibraryTest extends TestCase
 
     private static function path(Scene $scene): string
     {
-        preg_match('/ d="([^"]+)"/', SvgDrawing::of($scene), $found);
+        preg_match('/ d="([^"]+)"/', SvgDrawing::write($scene), $found);
 
         return $found[1] ?? self::fail('No path is drawn.');
     }

@@ -9,7 +9,7 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\PolarGrid;
 use Sternbild\Core\Grid\RectangularGrid;
-use Sternbild\Core\Shape\CellJoin;
+use Sternbild\Core\Mesh\CellJoin;
 
 /** Joined cells against a general-purpose polygon library (Debian: python3-shapely) on flattened outlines. */
 final class PolygonLibraryTest extends TestCase
@@ -28,7 +28,7 @@ final class PolygonLibraryTest extends TestCase
         ] as [$grid, $sectors]) {
             for ($round = 1; $round <= 6; $round++) {
                 $cells = array_values(array_filter(range(0, $grid->cellCount() - 1), static fn (): bool => mt_rand(0, 9) < 3 + $round));
-                $joined = CellJoin::of($grid->mesh(), $cells);
+                $joined = CellJoin::join($grid->mesh(), $cells);
                 $library = self::union($grid, $cells, $sectors);
                 $holes = count(array_filter($joined, static fn (Outline $outline): bool => $outline->isHole()));
                 self::assertSame($library['holes'], $holes, 'holes of '.implode(' ', $cells));

@@ -28,7 +28,7 @@ final readonly class ExportController
         $response = new Response(headers: ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, no-cache']);
         $response->setEtag("$sheet->id-$sheet->head");
         if (! $response->isNotModified($request)) {
-            $response->setContent(SvgDrawing::of($this->planning->scene($sheet->headRevision()->plan)));
+            $response->setContent(SvgDrawing::write($this->planning->scene($sheet->headRevision()->plan)));
         }
 
         return $response;
@@ -51,7 +51,7 @@ final readonly class ExportController
             return self::download($sheet, 'json', 'application/json', PlanJson::pretty($plan));
         }
         $scene = $this->planning->scene($plan);
-        $svg = $request->boolean('grid') ? SvgDrawing::withGrids($scene) : SvgDrawing::of($scene);
+        $svg = $request->boolean('grid') ? SvgDrawing::writeWithGrids($scene) : SvgDrawing::write($scene);
 
         return match ($given['format']) {
             'png' => self::download($sheet, 'png', 'image/png', Raster::png($svg, self::scale($scene->plan, (float) ($given['scale'] ?? 1)))),

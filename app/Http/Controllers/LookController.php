@@ -8,13 +8,12 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use Sternbild\Core\Format\CloseUp;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Snap\Candidate;
-use Sternbild\Core\Snap\Settling;
 use Sternbild\Core\Snap\Snapper;
+use Sternbild\Core\View\CloseUp;
 
 /** What lies at a place of a sheet: questions that change nothing. */
 final readonly class LookController
@@ -41,7 +40,7 @@ final readonly class LookController
         ]);
         $kinds = array_values(array_filter($request->array('kinds'), is_string(...)));
         $without = array_values(array_filter($request->array('without'), is_string(...)));
-        $found = Snapper::on($this->lines($sheet))->near(self::place($request), $request->float('reach'), $kinds === [] ? Snapper::KINDS : $kinds, $without);
+        $found = $this->lines($sheet)->snapper()->near(self::place($request), $request->float('reach'), $kinds === [] ? Snapper::KINDS : $kinds, $without);
 
         return new JsonResponse([
             'candidates' => array_map(static fn (Candidate $candidate): array => [
@@ -57,12 +56,10 @@ final readonly class LookController
     public function settle(Request $request, Sheet $sheet): JsonResponse
     {
         $request->validate(['id' => ['required', 'string'], 'x' => self::COORDINATE, 'y' => self::COORDINATE, 'reach' => ['required', 'numeric', 'gte:0', 'max:100000000']]);
-        $scene = $this->lines($sheet);
-        $id = $request->string('id')->toString();
-        if (($scene->guides()[$id] ?? null)?->isCircle() !== true) {
+        $settled = $this->lines($sheet)->settle($request->string('id')->toString(), self::place($request), $request->float('reach'));
+        if ($settled === null) {
             throw ValidationException::withMessages(['id' => 'Only a circle of this sheet can be dragged, named by the id of its step.']);
         }
-        $settled = Settling::of($scene, $id, self::place($request), $request->float('reach'));
 
         return new JsonResponse([
             'center' => [$settled->center->x, $settled->center->y],
@@ -79,7 +76,7 @@ final readonly class LookController
             'bottom' => [...self::COORDINATE, 'gt:top'],
         ]);
 
-        return new JsonResponse(CloseUp::of($this->planning->scene($sheet->headRevision()->plan), new Bounds($request->float('left'), $request->float('top'), $request->float('right'), $request->float('bottom'))));
+        return new JsonResponse(CloseUp::look($this->planning->scene($sheet->headRevision()->plan), new Bounds($request->float('left'), $request->float('top'), $request->float('right'), $request->float('bottom'))));
     }
 
     private function lines(Sheet $sheet): Scene

@@ -10,11 +10,11 @@ use App\Sheets\SheetPages;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Sternbild\Core\Format\Constructions;
-use Sternbild\Core\Format\SceneView;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\View\Constructions;
+use Sternbild\Core\View\SceneView;
 
 /** Changes to the plan of a sheet. */
 final readonly class PlanController
@@ -55,7 +55,7 @@ final readonly class PlanController
         $request->validate(['operations' => ['required', 'array', 'min:1', 'max:1000'], 'has' => ['sometimes', 'array']]);
         [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $request->array('operations'));
 
-        return new JsonResponse(['scene' => SceneView::of($scene, $request->array('has')), 'added' => $edit->added()]);
+        return new JsonResponse(['scene' => SceneView::describe($scene, $request->array('has')), 'added' => $edit->added()]);
     }
 
     /** @throws Unusable */

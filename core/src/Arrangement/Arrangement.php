@@ -13,8 +13,8 @@ use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\Mesh;
-use Sternbild\Core\Shape\CellJoin;
+use Sternbild\Core\Mesh\CellJoin;
+use Sternbild\Core\Mesh\Mesh;
 
 /**
  * Curves laid over one another, and the plane as they cut it: vertices, edges and bounded faces.
@@ -62,7 +62,7 @@ final class Arrangement
             }
         }
         if ($cycles->components > 1) {
-            $this->holes = Nesting::of($edges, $runs, $cycles, $this->locator(), $this->faceOf);
+            $this->holes = Nesting::find($edges, $runs, $cycles, $this->locator(), $this->faceOf);
             foreach ($this->holes as $face => $inner) {
                 $this->faceOf += array_fill_keys($inner, $face);
             }
@@ -104,7 +104,7 @@ final class Arrangement
     private static function within(array $curves, float $tolerance, Bounds $extent): self
     {
         $runs = Runs::of($curves, $tolerance, $extent);
-        $edges = Edges::of($runs, Crossings::of($runs));
+        $edges = Edges::of($runs, Stops::of($runs));
         // By Euler's relation; counted before the work on faces begins.
         $faces = count($edges->from) - count($edges->x) + 1;
         if ($faces > self::MOST_FACES) {
@@ -166,7 +166,7 @@ final class Arrangement
             $curve = $this->runs->curves[$run];
             $lengths[] = $curve instanceof Line || $curve instanceof Arc
                 ? $curve->length() * ($this->edges->t[$edge] - $this->edges->s[$edge])
-                : EdgeCurve::of($this->edges, $this->runs, $edge)->length();
+                : EdgeCurve::take($this->edges, $this->runs, $edge)->length();
         }
         $thin = [];
         foreach ($this->outer as $face => $outer) {
@@ -273,7 +273,7 @@ final class Arrangement
      */
     public function boundary(array $faces): array
     {
-        return CellJoin::of($this->mesh(), $faces);
+        return CellJoin::join($this->mesh(), $faces);
     }
 
     /** The same in the form that grids have; its cells are the bounded faces. */
@@ -339,7 +339,7 @@ final class Arrangement
             if ($curve instanceof Arc) {
                 $circles[$this->runs->carriers[$run]] ??= [$curve->center()->x, $curve->center()->y, $curve->radius()];
             } elseif ($curve instanceof Cubic) {
-                $piece = EdgeCurve::of($this->edges, $this->runs, $edge);
+                $piece = EdgeCurve::take($this->edges, $this->runs, $edge);
                 if ($piece instanceof Cubic) {
                     $cubics[$edge] = $piece;
                 }

@@ -31,7 +31,7 @@ final readonly class Cycles
 
     public static function of(Edges $edges, Runs $runs): self
     {
-        $next = self::linked($edges, Rotation::of($edges, $runs));
+        $next = self::linked($edges, Rotation::sort($edges, $runs));
         $areas = self::edgeAreas($edges, $runs);
         $of = array_fill(0, count($next), -1);
         $first = $area = [];
@@ -115,7 +115,7 @@ final readonly class Cycles
             if ($curve instanceof Arc) {
                 $area += $curve->radius() ** 2 * Arc::excess($curve->sweep() * ($edges->t[$edge] - $edges->s[$edge])) / 2;
             } elseif (! $curve instanceof Line) {
-                $curve = EdgeCurve::of($edges, $runs, $edge);
+                $curve = EdgeCurve::take($edges, $runs, $edge);
                 $area += $curve->areaSeenFrom($curve->start());
             }
             $areas[] = $area;

@@ -13,7 +13,7 @@ use Sternbild\Core\Geometry\Vec;
 /** An edge as a curve that begins and ends at its vertices to the last bit. */
 final class EdgeCurve
 {
-    public static function of(Edges $edges, Runs $runs, int $edge): Curve
+    public static function take(Edges $edges, Runs $runs, int $edge): Curve
     {
         $curve = $runs->curves[$edges->run[$edge]];
         $start = new Vec($edges->x[$edges->from[$edge]], $edges->y[$edges->from[$edge]]);

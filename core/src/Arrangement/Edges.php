@@ -39,7 +39,7 @@ final readonly class Edges
     ) {
     }
 
-    public static function of(Runs $runs, Crossings $crossings): self
+    public static function of(Runs $runs, Stops $crossings): self
     {
         [$loops, $placesX, $placesY, $on] = self::withLoops($runs, $crossings);
         [$x, $y, $vertexOf] = Points::merged($placesX, $placesY, self::MERGED * $runs->tolerance);
@@ -159,7 +159,7 @@ final readonly class Edges
      *
      * @return array{int, list<float>, list<float>, list<array<int, float>>}
      */
-    private static function withLoops(Runs $runs, Crossings $crossings): array
+    private static function withLoops(Runs $runs, Stops $crossings): array
     {
         [$x, $y, $on] = [$crossings->x, $crossings->y, $crossings->on];
         $loops = 0;

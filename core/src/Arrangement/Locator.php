@@ -247,7 +247,7 @@ final class Locator
 
     private function takeCubic(int $edge, Cubic $whole): void
     {
-        $curve = EdgeCurve::of($this->edges, $this->runs, $edge);
+        $curve = EdgeCurve::take($this->edges, $this->runs, $edge);
         if (! $curve instanceof Cubic) {
             return;
         }
@@ -274,7 +274,7 @@ final class Locator
 
             return $to + $half * sqrt(max(0.0, ($radius - $x + $from) * ($radius + $x - $from)));
         }
-        $curve = EdgeCurve::of($this->edges, $this->runs, $edge);
+        $curve = EdgeCurve::take($this->edges, $this->runs, $edge);
         [$low, $high] = $half < 0.0 ? [$from, $to] : [$to, $from];
         for ($round = 0; $round < 60; $round++) {
             $middle = ($low + $high) / 2;

@@ -18,7 +18,7 @@ final class Neighbours
      * @param  list<Curve>  $curves
      * @return iterable<array{int, list<int>}> a curve and those before it in the list that it may meet
      */
-    public static function of(array $curves, float $within): iterable
+    public static function find(array $curves, float $within): iterable
     {
         $left = $top = $right = $bottom = [];
         foreach ($curves as $curve) {

@@ -13,7 +13,7 @@ final class Nesting
      * @param  array<int, int>  $faceOf  face by cycle, for the cycles that bound one from outside
      * @return array<int, list<int>> the cycles around the components that lie in a face, by face
      */
-    public static function of(Edges $edges, Runs $runs, Cycles $cycles, Locator $locator, array $faceOf): array
+    public static function find(Edges $edges, Runs $runs, Cycles $cycles, Locator $locator, array $faceOf): array
     {
         [$tops, $members] = self::tops($edges, $runs, $cycles);
         $above = [];

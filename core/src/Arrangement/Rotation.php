@@ -40,7 +40,7 @@ final class Rotation
     }
 
     /** @return list<int> half-edges vertex by vertex, clockwise around each */
-    public static function of(Edges $edges, Runs $runs): array
+    public static function sort(Edges $edges, Runs $runs): array
     {
         return (new self($edges, $runs))->sorted();
     }

@@ -8,6 +8,8 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\RectangularGrid;
 use Sternbild\Core\Plan\Field\Numerals;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Remedy;
 
 /** Rectangular cells that were probably meant to be square. */
 final class AlmostSquare

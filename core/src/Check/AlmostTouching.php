@@ -12,6 +12,8 @@ use Sternbild\Core\Geometry\TouchingCircles;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Field\Numerals;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Remedy;
 
 /** Circles that miss touching a line or one another by a little, or cross it by so little. */
 final class AlmostTouching

@@ -9,8 +9,9 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Grid\RectangularGrid;
 use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Plan\Known;
+use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Result\Finding;
 
 /** Looks through what a plan comes to for what designers would want to know of. */
 final readonly class Checks
@@ -22,11 +23,11 @@ final readonly class Checks
     private const MOST_GUIDES = 400;
 
     /**
-     * @param  array<string, Known>  $known
+     * @param  array<string, Evaluated>  $known
      * @param  array<string, string>  $labels
      * @return list<Finding>
      */
-    public static function of(Plan $plan, array $known, array $labels): array
+    public static function run(Plan $plan, array $known, array $labels): array
     {
         $tolerance = $plan->tolerance();
         $limits = $plan->limits;

@@ -12,6 +12,8 @@ use Sternbild\Core\Geometry\Meeting;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Remedy;
 
 /** Guides that run along one another. */
 final class DoubledLines
@@ -67,7 +69,7 @@ final class DoubledLines
         if ($one instanceof Arc && $one->isFullCircle()) {
             return $other->length();
         }
-        $stops = array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::of($one, $other, $tolerance));
+        $stops = array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::find($one, $other, $tolerance));
         $length = 0.0;
         for ($k = 1; $k < count($stops); $k++) {
             $middle = $one->pointAt(($stops[$k - 1] + $stops[$k]) / 2);

@@ -10,6 +10,8 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Field\Numerals;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Remedy;
 use Sternbild\Core\Snap\Candidate;
 use Sternbild\Core\Snap\Snapper;
 

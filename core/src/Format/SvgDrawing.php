@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Format;
 
+use Sternbild\Core\Evaluation\DrawnPart;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Grid\Grid;
-use Sternbild\Core\Plan\DrawnPart;
-use Sternbild\Core\Plan\Scene;
-use Sternbild\Core\Plan\Style;
+use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Plan\Unit;
 
 /** A scene as an SVG 2 document: one path a figure, attributes only where they differ from what SVG takes anyway. */
@@ -25,12 +25,12 @@ final readonly class SvgDrawing
         $this->paths = new PathData($scene->plan->tolerance()->decimals);
     }
 
-    public static function of(Scene $scene): string
+    public static function write(Scene $scene): string
     {
         return (new self($scene, false))->document();
     }
 
-    public static function withGrids(Scene $scene): string
+    public static function writeWithGrids(Scene $scene): string
     {
         return (new self($scene, true))->document();
     }

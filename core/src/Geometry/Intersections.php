@@ -20,7 +20,7 @@ final readonly class Intersections
     }
 
     /** @return list<Meeting> in order along $one */
-    public static function of(Curve $one, Curve $other, Tolerance $tolerance): array
+    public static function find(Curve $one, Curve $other, Tolerance $tolerance): array
     {
         if (! $one->bounds()->meets($other->bounds(), $tolerance->distance)) {
             return [];
@@ -187,7 +187,7 @@ final readonly class Intersections
     /** @return list<Vec> */
     private function ofCubics(Cubic $one, Cubic $other): array
     {
-        return CubicCrossings::of($one, $other, $this->tolerance);
+        return CubicMeetings::find($one, $other, $this->tolerance);
     }
 
     /** The parameter of a place that lies on the curve as a line or circle would go on, or null where it lies beyond the ends. */

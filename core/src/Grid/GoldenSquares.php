@@ -10,6 +10,7 @@ use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Mesh\Mesh;
 
 /**
  * A golden rectangle from which squares are cut, each from the next side clockwise; the last cell is the rectangle that is left.

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Grid;
 
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Plan\Measured;
-use Sternbild\Core\Plan\Role;
+use Sternbild\Core\Result\Measured;
+use Sternbild\Core\Result\Role;
 
 /** A grid as laid on the sheet: its mesh, and the addresses of what it is made of. */
 abstract class Grid extends Tiling implements Measured

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Grid;
 
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Mesh\Mesh;
 
 /** Cells in columns and rows between two families of straight lines. */
 abstract class LatticeGrid extends Grid

@@ -6,7 +6,8 @@ namespace Sternbild\Core\Grid;
 
 use Sternbild\Core\Arrangement\Arrangement;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Plan\Role;
+use Sternbild\Core\Mesh\Mesh;
+use Sternbild\Core\Result\Role;
 
 /**
  * Grids and guides laid over one another; their lines cut the sheet into cells.

@@ -6,6 +6,7 @@ namespace Sternbild\Core\Grid;
 
 use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Mesh\Mesh;
 
 /**
  * Rings around a centre, cut into sectors by spokes.

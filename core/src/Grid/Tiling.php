@@ -7,8 +7,9 @@ namespace Sternbild\Core\Grid;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Plan\Result;
-use Sternbild\Core\Shape\CellJoin;
+use Sternbild\Core\Mesh\CellJoin;
+use Sternbild\Core\Mesh\Mesh;
+use Sternbild\Core\Result\Result;
 
 /** What cuts the sheet into cells that parts can be made of: a grid, or an overlay of several. */
 abstract class Tiling implements Result
@@ -42,7 +43,7 @@ abstract class Tiling implements Result
     /** @return list<Outline> more than one where the cell has a hole */
     public function cellOutlines(int $cell): array
     {
-        return CellJoin::of($this->mesh(), [$cell]);
+        return CellJoin::join($this->mesh(), [$cell]);
     }
 
     /** @return list<Curve> its lines and circles, each drawn through once */

@@ -6,6 +6,7 @@ namespace Sternbild\Core\Grid;
 
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Mesh\Mesh;
 
 /**
  * Triangles cut off cleanly by the sides of a rectangle.

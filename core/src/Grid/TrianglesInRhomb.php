@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Grid;
 
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Mesh\Mesh;
 
 /** Triangles between columns and rows that lean by 60°. */
 final class TrianglesInRhomb extends TriangularGrid

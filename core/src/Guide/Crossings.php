@@ -14,20 +14,20 @@ use Sternbild\Core\Grid\Grid;
 final class Crossings
 {
     /** @return list<Meeting> in order along the first, each place once */
-    public static function of(Guide $guide, Guide|Grid $other, Tolerance $tolerance): array
+    public static function find(Guide $guide, Guide|Grid $other, Tolerance $tolerance): array
     {
-        return self::ofCurves($guide->curve, $other instanceof Grid ? $other->lines() : [$other->curve], $tolerance);
+        return self::findAmong($guide->curve, $other instanceof Grid ? $other->lines() : [$other->curve], $tolerance);
     }
 
     /**
      * @param  list<Curve>  $others
      * @return list<Meeting>
      */
-    public static function ofCurves(Curve $curve, array $others, Tolerance $tolerance): array
+    public static function findAmong(Curve $curve, array $others, Tolerance $tolerance): array
     {
         $meetings = [];
         foreach ($others as $other) {
-            array_push($meetings, ...Intersections::of($curve, $other, $tolerance));
+            array_push($meetings, ...Intersections::find($curve, $other, $tolerance));
         }
         usort($meetings, static fn (Meeting $a, Meeting $b): int => $a->s <=> $b->s);
         $distinct = [];

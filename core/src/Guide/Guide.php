@@ -7,8 +7,8 @@ namespace Sternbild\Core\Guide;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Plan\Measured;
-use Sternbild\Core\Plan\Role;
+use Sternbild\Core\Result\Measured;
+use Sternbild\Core\Result\Role;
 
 /** A helping line, circle or arc. */
 final readonly class Guide implements Measured

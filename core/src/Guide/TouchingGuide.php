@@ -33,7 +33,7 @@ final class TouchingGuide
      *
      * @throws Degenerate
      */
-    public static function of(array $guides, ?float $radius, Vec $near): Circle
+    public static function find(array $guides, ?float $radius, Vec $near): Circle
     {
         if (count($guides) > 3) {
             throw new Degenerate('a circle can touch at most three guides; these are '.count($guides));

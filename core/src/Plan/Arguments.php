@@ -60,7 +60,7 @@ final readonly class Arguments
         return ($this->values[$field] ?? false) === true;
     }
 
-    /** @return list<Known> */
+    /** @return list<Evaluated> */
     public function steps(string $field): array
     {
         $value = $this->values[$field] ?? null;
@@ -69,7 +69,7 @@ final readonly class Arguments
         }
         $steps = [];
         foreach ($value as $step) {
-            $steps[] = $step instanceof Known ? $step : throw $this->misdeclared($field);
+            $steps[] = $step instanceof Evaluated ? $step : throw $this->misdeclared($field);
         }
 
         return $steps;
@@ -93,11 +93,11 @@ final readonly class Arguments
         return $value instanceof CellPick ? $value : throw $this->misdeclared($field);
     }
 
-    public function step(string $field): Known
+    public function step(string $field): Evaluated
     {
         $value = $this->values[$field] ?? null;
 
-        return $value instanceof Known ? $value : throw $this->misdeclared($field);
+        return $value instanceof Evaluated ? $value : throw $this->misdeclared($field);
     }
 
     /**
@@ -154,7 +154,7 @@ final readonly class Arguments
             is_bool($value) => $value ? 'yes' : 'no',
             is_string($value) => '"'.$value.'"',
             $value instanceof Vec => sprintf('(%.17g,%.17g)', $value->x, $value->y),
-            $value instanceof Known => $value->fingerprint(),
+            $value instanceof Evaluated => $value->fingerprint(),
             $value instanceof CellPick => $value->fingerprint(),
             is_array($value) => '['.implode(',', array_map(self::printed(...), $value)).']',
             default => throw new \LogicException('An argument of the type '.get_debug_type($value).' has no fingerprint.'),

@@ -10,7 +10,7 @@ use Sternbild\Core\Grid\Tiling;
 final readonly class CellPick
 {
     /** @param  array<string, list<int>>  $cells cell numbers by the id of their grid
-     * @param  array<string, Known>  $grids
+     * @param  array<string, Evaluated>  $grids
      */
     public function __construct(public array $cells, private array $grids)
     {

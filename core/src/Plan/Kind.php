@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan;
 
 use Sternbild\Core\Plan\Field\Field;
+use Sternbild\Core\Result\Result;
 
 /**
  * One sort of step: its parameters, its sentence, its computation. Kinds registers it.

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
-use Sternbild\Core\Check\Limits;
 use Sternbild\Core\Geometry\Tolerance;
 
 /** The construction: sheet, values, palette and steps, read and checked for its form. PlanReader makes it. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
-use Sternbild\Core\Check\Limits;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\NumberField;
 

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
-use Sternbild\Core\Check\Finding;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Tiling;
+use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Shape\Part;
 
 /** What a step can see while its parameters are worked out: values, palette, and the steps before it. */
 final class Scope
 {
-    /** @var array<string, Known> */
+    /** @var array<string, Evaluated> */
     private array $known = [];
 
     /** @var list<array{string, string, string}> field, code and message of warnings about the step at hand */
@@ -23,7 +23,7 @@ final class Scope
     {
     }
 
-    public function learn(Known $step): void
+    public function learn(Evaluated $step): void
     {
         $this->known[$step->id] = $step;
     }
@@ -34,7 +34,7 @@ final class Scope
     }
 
     /** @throws FieldFault when the step is gone, muted or failed */
-    public function step(string $id, string $field): Known
+    public function step(string $id, string $field): Evaluated
     {
         if (isset($this->known[$id])) {
             return $this->known[$id];

@@ -16,7 +16,7 @@ final class Sentence
      * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null}>
      *                                                                                                                `optional` pieces are left out while nothing of theirs is `said`
      */
-    public static function of(Step $step, Plan $plan, array $labels, array $numbers): array
+    public static function pieces(Step $step, Plan $plan, array $labels, array $numbers): array
     {
         $fields = [];
         foreach ($step->kind->fields() as $field) {
@@ -49,7 +49,7 @@ final class Sentence
      */
     public static function text(Step $step, Plan $plan, array $labels): string
     {
-        $said = array_filter(self::of($step, $plan, $labels, []), static fn (array $piece): bool => $piece['said']);
+        $said = array_filter(self::pieces($step, $plan, $labels, []), static fn (array $piece): bool => $piece['said']);
         $text = implode('', array_column($said, 'text'));
 
         return $step->name === null ? $text : "{$step->name}: $text";

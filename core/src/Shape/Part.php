@@ -6,8 +6,8 @@ namespace Sternbild\Core\Shape;
 
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Bounds;
-use Sternbild\Core\Plan\Result;
-use Sternbild\Core\Plan\Role;
+use Sternbild\Core\Result\Result;
+use Sternbild\Core\Result\Role;
 
 /** A shape of the result: one or more figures, drawn in order. */
 final readonly class Part implements Result

@@ -7,10 +7,10 @@ namespace Sternbild\Core\Snap;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\TouchingCircles;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Plan\Scene;
 
 /** Where a circle that is dragged settles: beside the lines and circles that it nearly touches, so that it touches them. */
 final readonly class Settling
@@ -21,26 +21,23 @@ final readonly class Settling
     }
 
     /**
-     * @param  string  $id  of a circle of the scene
+     * @param  Arc  $circle  that is dragged
+     * @param  array<string, Guide>  $others  that it may touch, by id
+     * @param  array<string, string>  $labels  of the steps
      * @param  Vec  $center  where the pointer has it
      * @param  float  $reach  how far it may be moved to touch something, sheet units
      */
-    public static function of(Scene $scene, string $id, Vec $center, float $reach): self
+    public static function of(Arc $circle, array $others, array $labels, Tolerance $tolerance, Vec $center, float $reach): self
     {
-        $guide = $scene->guides()[$id] ?? null;
-        if ($guide === null || ! $guide->curve instanceof Arc) {
-            return new self($center, []);
-        }
-        $radius = $guide->curve->radius();
-        $others = array_filter($scene->guides(), static fn (Guide $other, string $name): bool => $name !== $id && ! $scene->plan->steps[$name]->hidden && ! self::hangsOn($scene, $name, $id), ARRAY_FILTER_USE_BOTH);
+        $radius = $circle->radius();
         $settled = self::settled($others, $radius, $center, $reach);
         $touches = [];
         foreach ($others as $name => $other) {
             $contact = TouchingCircles::contact(new Circle($settled, $radius), $other->curve);
-            $slack = 1e3 * $scene->plan->tolerance()->distance;
+            $slack = 1e3 * $tolerance->distance;
             $onBoth = abs($contact->distanceTo($settled) - $radius) <= $slack && $other->curve->pointAt($other->curve->nearest($contact))->distanceTo($contact) <= $slack;
             if ($onBoth) {
-                $touches[] = ['id' => $name, 'label' => $scene->labels[$name], 'at' => $contact];
+                $touches[] = ['id' => $name, 'label' => $labels[$name], 'at' => $contact];
             }
         }
 
@@ -84,16 +81,5 @@ final readonly class Settling
         $reaches = $curve instanceof Arc ? [$curve->radius() + $radius, abs($curve->radius() - $radius)] : [$radius];
 
         return array_map(static fn (float $far): Vec => $from->plus($way->unit()->times($far)), $reaches);
-    }
-
-    private static function hangsOn(Scene $scene, string $step, string $on): bool
-    {
-        foreach ($scene->plan->steps[$step]->references() as $reference) {
-            if ($reference === $on || (isset($scene->plan->steps[$reference]) && self::hangsOn($scene, $reference, $on))) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -12,7 +12,6 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Crossings;
 use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Plan\Scene;
 
 /**
  * The rule of snapping: which places of grids and guides lie within reach of a given one, and which of them wins.
@@ -42,19 +41,6 @@ final class Snapper
      */
     public function __construct(private readonly array $guides, private readonly array $grids, private readonly array $labels, private readonly Tolerance $tolerance)
     {
-    }
-
-    /** All that is shown on the sheet. */
-    public static function on(Scene $scene): self
-    {
-        $shown = static fn (string $id): bool => ! $scene->plan->steps[$id]->hidden;
-
-        return new self(
-            array_filter($scene->guides(), $shown, ARRAY_FILTER_USE_KEY),
-            array_filter($scene->grids(), $shown, ARRAY_FILTER_USE_KEY),
-            $scene->labels,
-            $scene->plan->tolerance(),
-        );
     }
 
     /**
@@ -204,7 +190,7 @@ final class Snapper
                 }
             }
             foreach ($others as $other => $curves) {
-                foreach (Crossings::ofCurves($guides[$id]->curve, $curves, $this->tolerance) as $number => $meeting) {
+                foreach (Crossings::findAmong($guides[$id]->curve, $curves, $this->tolerance) as $number => $meeting) {
                     $kind = $meeting->tangent ? 'tangent' : 'crossing';
                     if (isset($allowed[$kind])) {
                         $name = ($meeting->tangent ? 'where ' : 'crossing of ')."{$this->labels[$id]} and {$this->labels[$other]}".($meeting->tangent ? ' touch' : '');

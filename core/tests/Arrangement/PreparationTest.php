@@ -37,7 +37,7 @@ final class PreparationTest extends TestCase
     public function test_every_pair_of_boxes_that_meet_is_found_once(array $curves): void
     {
         $found = [];
-        foreach (Neighbours::of($curves, 0.5) as [$curve, $others]) {
+        foreach (Neighbours::find($curves, 0.5) as [$curve, $others]) {
             foreach ($others as $other) {
                 $found[] = min($curve, $other).' '.max($curve, $other);
             }

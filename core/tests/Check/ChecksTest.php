@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Check;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Check\Finding;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanEdit;
 use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Tests\Sample;
 
 /** What designers would want to know of, its measure, and that the remedy mends it. */

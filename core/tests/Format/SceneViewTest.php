@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Format;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Format\SceneView;
 use Sternbild\Core\Tests\Sample;
+use Sternbild\Core\View\SceneView;
 
 final class SceneViewTest extends TestCase
 {
@@ -19,7 +19,7 @@ final class SceneViewTest extends TestCase
             ['id' => 'g1', 'kind' => 'grid.golden', 'origin' => [0, 0], 'size' => [300, 200], 'depth' => 3],
         ] as $step) {
             $scene = Sample::scene(Sample::plan([$step]));
-            [$places, $topology] = self::sent(SceneView::of($scene, []));
+            [$places, $topology] = self::sent(SceneView::describe($scene, []));
             $areas = [];
             foreach ($topology['outlines'] as $edge) {
                 if ($edge === 0) {
@@ -39,8 +39,8 @@ final class SceneViewTest extends TestCase
 
     public function test_a_grid_that_only_moves_is_sent_without_its_topology(): void
     {
-        $has = array_keys((array) SceneView::of(Sample::scene(Sample::plan([Sample::polar()])), [])['geometry']);
-        $sent = static fn (array $more): array => (array) SceneView::of(Sample::scene(Sample::plan([Sample::polar($more)])), $has)['geometry'];
+        $has = array_keys((array) SceneView::describe(Sample::scene(Sample::plan([Sample::polar()])), [])['geometry']);
+        $sent = static fn (array $more): array => (array) SceneView::describe(Sample::scene(Sample::plan([Sample::polar($more)])), $has)['geometry'];
         self::assertSame([], $sent(['strength' => 0.9]));
         foreach ([['radius' => 200], ['center' => [1, 2]], ['turn' => 7], ['axis' => 'spoke'], ['spacing' => 'golden']] as $moved) {
             self::assertCount(1, $sent($moved));

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Format;
 
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\SvgDrawing;
-use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Tests\Sample;
 
 final class SvgDrawingTest extends TestCase
@@ -17,7 +17,7 @@ final class SvgDrawingTest extends TestCase
         self::assertSame(
             '<svg xmlns="http://www.w3.org/2000/svg" width="800" height="800" viewBox="0 0 800 800">'."\n"
             .'<path id="p1" d="M100 50H180V80H100Z"/>'."\n</svg>\n",
-            SvgDrawing::of(Sample::scene($plan)),
+            SvgDrawing::write(Sample::scene($plan)),
         );
     }
 
@@ -49,7 +49,7 @@ final class SvgDrawingTest extends TestCase
     {
         $plan = Sample::rosette();
         $plan['sheet'] = ['width' => 210, 'height' => 297, 'unit' => 'mm', 'background' => 'ink'];
-        $svg = SvgDrawing::of(Sample::scene($plan));
+        $svg = SvgDrawing::write(Sample::scene($plan));
         self::assertStringContainsString('width="210mm" height="297mm" viewBox="0 0 210 297"', $svg);
         self::assertStringContainsString('<rect width="210" height="297" fill="#1b2140"/>', $svg);
     }
@@ -58,7 +58,7 @@ final class SvgDrawingTest extends TestCase
     {
         $plan = Sample::rosette();
         $plan['steps'][3] += ['opacity' => 0.5, 'blend' => 'multiply', 'stroke' => ['color' => 'ink', 'width' => 2.5, 'join' => 'round', 'cap' => 'round', 'dash' => [4, 2]]];
-        $svg = SvgDrawing::of(Sample::scene($plan));
+        $svg = SvgDrawing::write(Sample::scene($plan));
         self::assertSame(1, substr_count($svg, '<g id="r1" fill="#0f6e84" stroke="#1b2140" stroke-width="2.5" stroke-linejoin="round" stroke-linecap="round" stroke-dasharray="4 2">'));
         self::assertSame(10, substr_count($svg, '<path opacity="0.5" style="mix-blend-mode:multiply" d='));
     }
@@ -68,7 +68,7 @@ final class SvgDrawingTest extends TestCase
         $plan = Sample::rosette();
         $plan['steps'][1]['name'] = 'A & B "x" \' s1';
         $plan['steps'][2]['name'] = 'A & B "x" \' s1';
-        $svg = SvgDrawing::withGrids(Sample::scene($plan));
+        $svg = SvgDrawing::writeWithGrids(Sample::scene($plan));
         $document = new \DOMDocument;
         self::assertTrue($document->loadXML($svg));
         $ids = [];
@@ -81,7 +81,7 @@ final class SvgDrawingTest extends TestCase
 
     private static function firstPath(Scene $scene): string
     {
-        preg_match('/ d="([^"]+)"/', SvgDrawing::of($scene), $found);
+        preg_match('/ d="([^"]+)"/', SvgDrawing::write($scene), $found);
 
         return $found[1] ?? self::fail('No path is drawn.');
     }
@@ -89,7 +89,7 @@ final class SvgDrawingTest extends TestCase
     public function test_grids_are_kept_on_request_only(): void
     {
         $scene = Sample::scene(Sample::rosette());
-        self::assertStringNotContainsString('id="g1"', SvgDrawing::of($scene));
-        self::assertStringContainsString('<path id="g1" fill="none"', SvgDrawing::withGrids($scene));
+        self::assertStringNotContainsString('id="g1"', SvgDrawing::write($scene));
+        self::assertStringContainsString('<path id="g1" fill="none"', SvgDrawing::writeWithGrids($scene));
     }
 }

@@ -12,10 +12,10 @@ use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\Cubic;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Exact;
-use Sternbild\Core\Geometry\Gap;
 use Sternbild\Core\Geometry\Intersections;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Meeting;
+use Sternbild\Core\Geometry\ShortestWay;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
 
@@ -42,7 +42,7 @@ final class IntersectionsTest extends TestCase
     {
         $tolerance = Tolerance::ofSheet(800);
         $off = 0.0;
-        foreach (Intersections::of($one, $other, $tolerance) as $meeting) {
+        foreach (Intersections::find($one, $other, $tolerance) as $meeting) {
             $off = max($off, $one->pointAt($meeting->s)->distanceTo($meeting->at), $other->pointAt($meeting->t)->distanceTo($meeting->at));
         }
         self::assertLessThan(1e-7, $off);
@@ -52,8 +52,8 @@ final class IntersectionsTest extends TestCase
     public function test_from_either_side_they_meet_at_the_same_places(Curve $one, Curve $other): void
     {
         $tolerance = Tolerance::ofSheet(800);
-        $here = Intersections::of($one, $other, $tolerance);
-        $there = array_map(static fn (Meeting $meeting): Meeting => $meeting->seenFromTheOther(), Intersections::of($other, $one, $tolerance));
+        $here = Intersections::find($one, $other, $tolerance);
+        $there = array_map(static fn (Meeting $meeting): Meeting => $meeting->seenFromTheOther(), Intersections::find($other, $one, $tolerance));
         self::assertCount(count($here), $there);
         foreach ($here as $meeting) {
             self::assertLessThan(1e-7, min([INF, ...array_map(static fn (Meeting $same): float => $same->at->distanceTo($meeting->at), $there)]));
@@ -68,7 +68,7 @@ final class IntersectionsTest extends TestCase
             [$one] = RandomCurves::draw($seed, 1, 'b');
             foreach ([4e-10, 8e-10, 1.6e-9, 4e-9] as $hair) {
                 [$other] = $one->mapped(Affine::move(new Vec($hair, -$hair)));
-                $meetings = count(Intersections::of($one, $other, Tolerance::ofSheet(800)));
+                $meetings = count(Intersections::find($one, $other, Tolerance::ofSheet(800)));
                 $most = max($most, $meetings);
                 $found += $meetings;
             }
@@ -80,7 +80,7 @@ final class IntersectionsTest extends TestCase
     #[DataProvider('pairs')]
     public function test_no_crossing_of_short_chords_is_missed(Curve $one, Curve $other): void
     {
-        $meetings = Intersections::of($one, $other, Tolerance::ofSheet(800));
+        $meetings = Intersections::find($one, $other, Tolerance::ofSheet(800));
         $missed = [];
         $ours = self::chords($one);
         $theirs = self::chords($other);
@@ -93,7 +93,7 @@ final class IntersectionsTest extends TestCase
                     $reach = 2 * ($a->distanceTo($b) + $c->distanceTo($d));
                     $near = array_filter($meetings, static fn (Meeting $meeting): bool => $meeting->at->distanceTo($a) <= $reach);
                     // Chords of curves that nearly touch may cross where the curves do not.
-                    if ($near === [] && Gap::between($one, $other, Tolerance::ofSheet(800))->distance > 1e-3) {
+                    if ($near === [] && ShortestWay::between($one, $other, Tolerance::ofSheet(800))->distance > 1e-3) {
                         continue;
                     }
                     if ($near === []) {
@@ -110,7 +110,7 @@ final class IntersectionsTest extends TestCase
         $circle = Arc::fullCircle(new Circle(new Vec(400, 400), 120));
         foreach ([0.0, 13.0, 45.0, 222.2] as $turn) {
             $line = new Line(new Vec(100, 280), new Vec(700, 280));
-            $meetings = Intersections::of($circle->mapped(Affine::turn($turn, new Vec(31, 12)))[0], $line->mapped(Affine::turn($turn, new Vec(31, 12)))[0], Tolerance::ofSheet(800));
+            $meetings = Intersections::find($circle->mapped(Affine::turn($turn, new Vec(31, 12)))[0], $line->mapped(Affine::turn($turn, new Vec(31, 12)))[0], Tolerance::ofSheet(800));
             self::assertCount(1, $meetings);
             self::assertTrue($meetings[0]->tangent);
         }
@@ -119,7 +119,7 @@ final class IntersectionsTest extends TestCase
     public function test_circles_touch_from_outside_and_inside_once(): void
     {
         foreach ([[300.0, 100.0, 200.0], [100.0, 300.0, 200.0], [33.3, 71.9, 105.2], [105.2, 33.3, 71.9]] as [$radius, $other, $distance]) {
-            $meetings = Intersections::of(
+            $meetings = Intersections::find(
                 Arc::fullCircle(new Circle(new Vec(400, 400), $radius)),
                 Arc::fullCircle(new Circle(new Vec(400 + $distance * 0.6, 400 + $distance * 0.8), $other)),
                 Tolerance::ofSheet(800),
@@ -133,12 +133,12 @@ final class IntersectionsTest extends TestCase
     {
         $tolerance = Tolerance::ofSheet(800);
         $line = new Line(new Vec(0, 0), new Vec(600, 300));
-        self::assertEqualsWithDelta([0.25, 0.75], array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::of($line, $line->part(0.25, 0.75), $tolerance)), 1e-12);
+        self::assertEqualsWithDelta([0.25, 0.75], array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::find($line, $line->part(0.25, 0.75), $tolerance)), 1e-12);
         $arc = Arc::through(new Vec(100, 100), new Vec(300, 50), new Vec(350, 300));
-        self::assertEqualsWithDelta([0.3, 1.0], array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::of($arc, $arc->part(0.3, 1.0)->reversed(), $tolerance)), 1e-9);
+        self::assertEqualsWithDelta([0.3, 1.0], array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::find($arc, $arc->part(0.3, 1.0)->reversed(), $tolerance)), 1e-9);
         $cubic = new Cubic(new Vec(0, 0), new Vec(300, 500), new Vec(500, -200), new Vec(700, 300));
-        self::assertEqualsWithDelta([0.25, 0.75], array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::of($cubic, $cubic->part(0.25, 0.75), $tolerance)), 1e-9);
-        self::assertSame([], Intersections::of($line, new Line(new Vec(0, 1e-3), new Vec(600, 300.001)), $tolerance));
+        self::assertEqualsWithDelta([0.25, 0.75], array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::find($cubic, $cubic->part(0.25, 0.75), $tolerance)), 1e-9);
+        self::assertSame([], Intersections::find($line, new Line(new Vec(0, 1e-3), new Vec(600, 300.001)), $tolerance));
     }
 
     public function test_two_cubics_can_cross_nine_times(): void
@@ -146,7 +146,7 @@ final class IntersectionsTest extends TestCase
         // Nine is the most that Bézout's theorem allows two cubics.
         $flat = new Cubic(new Vec(0, 40), new Vec(250, 47), new Vec(-150, 53), new Vec(100, 60));
         $upright = new Cubic(new Vec(40, 0), new Vec(47, 250), new Vec(53, -150), new Vec(60, 100));
-        self::assertCount(9, Intersections::of($flat, $upright, Tolerance::ofSheet(800)));
+        self::assertCount(9, Intersections::find($flat, $upright, Tolerance::ofSheet(800)));
     }
 
     public function test_the_side_of_a_line_is_exact_where_plain_arithmetic_errs(): void
@@ -174,7 +174,7 @@ final class IntersectionsTest extends TestCase
         $radius = 250.0;
         foreach ([1e-3, 1e-5, 1e-7] as $short) {
             $distance = 2 * $radius - $short;
-            $meetings = Intersections::of(Arc::fullCircle(new Circle(new Vec(100, 300), $radius)), Arc::fullCircle(new Circle(new Vec(100 + $distance, 300), $radius)), Tolerance::ofSheet(800));
+            $meetings = Intersections::find(Arc::fullCircle(new Circle(new Vec(100, 300), $radius)), Arc::fullCircle(new Circle(new Vec(100 + $distance, 300), $radius)), Tolerance::ofSheet(800));
             self::assertCount(2, $meetings);
             $real = (100 + $distance) - 100;
             $half = sqrt((2 * $radius - $real) * (2 * $radius + $real)) / 2;
@@ -186,9 +186,9 @@ final class IntersectionsTest extends TestCase
     {
         $tolerance = Tolerance::ofSheet(800);
         $circle = Arc::fullCircle(new Circle(new Vec(300, 300), 100));
-        self::assertEqualsWithDelta(50.0, Gap::between($circle, new Line(new Vec(0, 450), new Vec(800, 450)), $tolerance)->distance, 1e-9);
-        self::assertEqualsWithDelta(1e-6, Gap::between($circle, Arc::fullCircle(new Circle(new Vec(550.000001, 300), 150)), $tolerance)->distance, 1e-12);
-        self::assertSame(0.0, Gap::between($circle, Arc::fullCircle(new Circle(new Vec(550, 300), 150)), $tolerance)->distance);
+        self::assertEqualsWithDelta(50.0, ShortestWay::between($circle, new Line(new Vec(0, 450), new Vec(800, 450)), $tolerance)->distance, 1e-9);
+        self::assertEqualsWithDelta(1e-6, ShortestWay::between($circle, Arc::fullCircle(new Circle(new Vec(550.000001, 300), 150)), $tolerance)->distance, 1e-12);
+        self::assertSame(0.0, ShortestWay::between($circle, Arc::fullCircle(new Circle(new Vec(550, 300), 150)), $tolerance)->distance);
     }
 
     /** @return list<array{Vec, Vec}> */

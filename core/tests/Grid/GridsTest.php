@@ -18,7 +18,7 @@ use Sternbild\Core\Grid\PolarGrid;
 use Sternbild\Core\Grid\RectangularGrid;
 use Sternbild\Core\Grid\TriangularGrid;
 use Sternbild\Core\Grid\TwoAxisGrid;
-use Sternbild\Core\Shape\CellJoin;
+use Sternbild\Core\Mesh\CellJoin;
 
 final class GridsTest extends TestCase
 {
@@ -245,7 +245,7 @@ final class GridsTest extends TestCase
                 return max(array_map(static fn (int $side): float => $from->dot(Vec::heading($side * 60)), range(0, 5))) < $apothem;
             }));
             self::assertCount(6 * $n ** 2, $inside);
-            $joined = CellJoin::of($grid->mesh(), $inside);
+            $joined = CellJoin::join($grid->mesh(), $inside);
             self::assertCount(1, $joined);
             self::assertSame(6, $joined[0]->nodes());
             // A regular hexagon of side s has the area (3√3/2)s² (handbook formula).
@@ -289,7 +289,7 @@ final class GridsTest extends TestCase
                     $cells[] = $next;
                 }
             }
-            $joined = CellJoin::of($grid->mesh(), $cells);
+            $joined = CellJoin::join($grid->mesh(), $cells);
             if (count($joined) !== 1) {
                 continue;
             }

@@ -56,9 +56,9 @@ final class CirclesTest extends TestCase
             static fn () => Circle::through(new Vec(0, 0), new Vec(0, 0), new Vec(2, 3)),
             static fn () => CircleFit::to([new Vec(0, 0), new Vec(1, 2), new Vec(2, 4), new Vec(3, 6)]),
             static fn () => CircleFit::to([new Vec(5, 5), new Vec(5, 5), new Vec(5, 5)]),
-            static fn () => TouchingGuide::of([new Line(new Vec(0, 0), new Vec(9, 0)), new Line(new Vec(0, 5), new Vec(9, 5)), new Line(new Vec(0, 7), new Vec(9, 7))], null, new Vec(0, 0)),
-            static fn () => TouchingGuide::of([self::circle(0, 0, 1), self::circle(100, 0, 1)], 5.0, new Vec(0, 0)),
-            static fn () => TouchingGuide::of([self::circle(0, 0, 1), self::circle(9, 0, 1), self::circle(0, 9, 1)], 5.0, new Vec(0, 0)),
+            static fn () => TouchingGuide::find([new Line(new Vec(0, 0), new Vec(9, 0)), new Line(new Vec(0, 5), new Vec(9, 5)), new Line(new Vec(0, 7), new Vec(9, 7))], null, new Vec(0, 0)),
+            static fn () => TouchingGuide::find([self::circle(0, 0, 1), self::circle(100, 0, 1)], 5.0, new Vec(0, 0)),
+            static fn () => TouchingGuide::find([self::circle(0, 0, 1), self::circle(9, 0, 1), self::circle(0, 9, 1)], 5.0, new Vec(0, 0)),
         ] as $number => $make) {
             try {
                 $make();
@@ -77,7 +77,7 @@ final class CirclesTest extends TestCase
             [$a, $b, $c] = [$r + $s, $r + $t, $s + $t];
             $x = ($a ** 2 + $b ** 2 - $c ** 2) / (2 * $a);
             $three = [self::circle(0, 0, $r), self::circle($a, 0, $s), self::circle($x, sqrt($b ** 2 - $x ** 2), $t)];
-            $inner = TouchingGuide::of($three, null, new Vec($a / 3 + $x / 3, sqrt($b ** 2 - $x ** 2) / 3));
+            $inner = TouchingGuide::find($three, null, new Vec($a / 3 + $x / 3, sqrt($b ** 2 - $x ** 2) / 3));
             $k = [1 / $r, 1 / $s, 1 / $t, 1 / $inner->radius];
             self::assertEqualsWithDelta(2 * array_sum(array_map(static fn (float $one): float => $one ** 2, $k)), array_sum($k) ** 2, 1e-9 * array_sum($k) ** 2);
             $root = 2 * sqrt($k[0] * $k[1] + $k[1] * $k[2] + $k[2] * $k[0]);
@@ -108,7 +108,7 @@ final class CirclesTest extends TestCase
         $radii = array_map(static fn (Circle $circle): float => round($circle->radius, 9), TouchingCircles::all($lines, null));
         sort($radii);
         self::assertSame([1.0, 2.0, 3.0, 6.0], $radii);
-        self::assertEqualsWithDelta(1.0, TouchingGuide::of($lines, null, new Vec(1, 1))->radius, 1e-12);
+        self::assertEqualsWithDelta(1.0, TouchingGuide::find($lines, null, new Vec(1, 1))->radius, 1e-12);
     }
 
     public function test_two_guides_and_a_radius_leave_the_side_to_the_place(): void
@@ -116,7 +116,7 @@ final class CirclesTest extends TestCase
         $lines = [new Line(new Vec(0, 0), new Vec(800, 0)), new Line(new Vec(0, 0), new Vec(0, 800))];
         self::assertCount(4, TouchingCircles::all($lines, 50.0));
         foreach ([[60, 40], [700, 10]] as [$x, $y]) {
-            $circle = TouchingGuide::of($lines, 50.0, new Vec($x, $y));
+            $circle = TouchingGuide::find($lines, 50.0, new Vec($x, $y));
             self::assertEqualsWithDelta([50.0, 50.0], [$circle->center->x, $circle->center->y], 1e-9);
         }
         $mixed = [new Line(new Vec(0, 500), new Vec(800, 500)), self::circle(400, 300, 100)];
@@ -129,10 +129,10 @@ final class CirclesTest extends TestCase
     public function test_one_guide_is_touched_around_the_place_or_with_the_radius_near_it(): void
     {
         $line = new Line(new Vec(0, 100), new Vec(800, 100));
-        self::assertEqualsWithDelta(150.0, TouchingGuide::of([$line], null, new Vec(300, 250))->radius, 1e-12);
-        $below = TouchingGuide::of([$line], 40.0, new Vec(300, 900));
+        self::assertEqualsWithDelta(150.0, TouchingGuide::find([$line], null, new Vec(300, 250))->radius, 1e-12);
+        $below = TouchingGuide::find([$line], 40.0, new Vec(300, 900));
         self::assertEqualsWithDelta([300.0, 140.0], [$below->center->x, $below->center->y], 1e-9);
-        $inside = TouchingGuide::of([self::circle(400, 400, 200)], 50.0, new Vec(400, 310));
+        $inside = TouchingGuide::find([self::circle(400, 400, 200)], 50.0, new Vec(400, 310));
         self::assertEqualsWithDelta([400.0, 250.0], [$inside->center->x, $inside->center->y], 1e-9);
     }
 

@@ -6,12 +6,12 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Check\Finding;
-use Sternbild\Core\Plan\ArrayCache;
-use Sternbild\Core\Plan\Result;
-use Sternbild\Core\Plan\ResultCache;
-use Sternbild\Core\Plan\Scene;
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\ResultCache;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\Sentence;
+use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Tests\Sample;
 
 final class EvaluatorTest extends TestCase
@@ -244,7 +244,7 @@ final class EvaluatorTest extends TestCase
         self::assertSame('petal: part from 3 cells of grid 1.', $text('p1'));
         self::assertSame('Repeat petal around the centre of grid 1, g1.sectors times.', $text('r1'));
         self::assertSame('Fill repeat 1 with lagoon.', $text('s1'));
-        $unsaid = array_filter(Sentence::of($scene->plan->steps['g1'], $scene->plan, $scene->labels, []), static fn (array $piece): bool => ! $piece['said'] && $piece['field'] !== null);
+        $unsaid = array_filter(Sentence::pieces($scene->plan->steps['g1'], $scene->plan, $scene->labels, []), static fn (array $piece): bool => ! $piece['said'] && $piece['field'] !== null);
         self::assertSame(['inner', 'turn', 'spacing', 'show', 'strength'], array_values(array_column($unsaid, 'field')));
     }
 

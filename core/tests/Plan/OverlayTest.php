@@ -6,16 +6,16 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Check\Finding;
-use Sternbild\Core\Format\Constructions;
-use Sternbild\Core\Format\SceneFigures;
-use Sternbild\Core\Format\SceneView;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanEdit;
-use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Plan\Sentence;
+use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Tests\Sample;
+use Sternbild\Core\View\Constructions;
+use Sternbild\Core\View\SceneNumbers;
+use Sternbild\Core\View\SceneView;
 
 /** Guides, overlays and what is made of them, by way of plans. */
 final class OverlayTest extends TestCase
@@ -86,10 +86,10 @@ final class OverlayTest extends TestCase
             $circles[] = self::circle("c1$k", ["400 + 100*cos(60*$k)", "400 + 100*sin(60*$k)"], 100);
         }
         $ids = array_column($circles, 'id');
-        $figures = json_decode(json_encode(SceneFigures::of(self::scene([...$circles, ['id' => 'o1', 'kind' => 'overlay', 'of' => $ids]])), JSON_THROW_ON_ERROR), true);
+        $figures = json_decode(json_encode(SceneNumbers::list(self::scene([...$circles, ['id' => 'o1', 'kind' => 'overlay', 'of' => $ids]])), JSON_THROW_ON_ERROR), true);
         // Seven equal circles (counted with an independent program).
         self::assertSame([24, 13, 36], [$figures['overlays']['o1']['cells'], $figures['overlays']['o1']['points'], $figures['overlays']['o1']['edges']]);
-        self::assertSame($figures['overlays']['o1'], json_decode(json_encode(SceneFigures::of(self::scene([...$circles, ['id' => 'o1', 'kind' => 'overlay', 'of' => array_reverse($ids)]])), JSON_THROW_ON_ERROR), true)['overlays']['o1']);
+        self::assertSame($figures['overlays']['o1'], json_decode(json_encode(SceneNumbers::list(self::scene([...$circles, ['id' => 'o1', 'kind' => 'overlay', 'of' => array_reverse($ids)]])), JSON_THROW_ON_ERROR), true)['overlays']['o1']);
     }
 
     public function test_crossings_are_counted_along_the_first_guide(): void
@@ -192,7 +192,7 @@ final class OverlayTest extends TestCase
         self::assertEqualsWithDelta(3.2 ** 2, $scene->parts()['p1']->area(), 1e-9);
         self::assertContains('many-cells', array_map(static fn (Finding $finding): string => $finding->code, $scene->findings));
         $marks = [];
-        foreach ((array) SceneView::of($scene, [])['geometry'] as $geometry) {
+        foreach ((array) SceneView::describe($scene, [])['geometry'] as $geometry) {
             $marks[] = is_array($geometry) ? $geometry['mark'] ?? '' : '';
         }
         self::assertContains('#', $marks);

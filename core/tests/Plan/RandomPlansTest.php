@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Format\SceneFigures;
-use Sternbild\Core\Format\SceneView;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Tests\Sample;
+use Sternbild\Core\View\SceneNumbers;
+use Sternbild\Core\View\SceneView;
 
 final class RandomPlansTest extends TestCase
 {
@@ -31,9 +31,9 @@ final class RandomPlansTest extends TestCase
             $evaluated++;
             $failed += count($scene->findings) > 0 ? 1 : 0;
             $drawn += count($scene->drawing) > 0 ? 1 : 0;
-            self::assertJson(json_encode(SceneFigures::of($scene), JSON_THROW_ON_ERROR));
-            self::assertJson(json_encode(SceneView::of($scene, []), JSON_THROW_ON_ERROR));
-            self::assertStringNotContainsStringIgnoringCase('nan', $svg = SvgDrawing::withGrids($scene));
+            self::assertJson(json_encode(SceneNumbers::list($scene), JSON_THROW_ON_ERROR));
+            self::assertJson(json_encode(SceneView::describe($scene, []), JSON_THROW_ON_ERROR));
+            self::assertStringNotContainsStringIgnoringCase('nan', $svg = SvgDrawing::writeWithGrids($scene));
             self::assertDoesNotMatchRegularExpression('/[ "MLAHV]-?inf/i', $svg);
         }
         // The mixture is worth something only while every outcome occurs.

@@ -6,8 +6,8 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Format\SceneFigures;
 use Sternbild\Core\Tests\Sample;
+use Sternbild\Core\View\SceneNumbers;
 
 /** Plans as they were stored before the format grew, with every form of address there was: they read and mean the same for ever. */
 final class StoredPlansTest extends TestCase
@@ -32,7 +32,7 @@ final class StoredPlansTest extends TestCase
     public function test_a_stored_plan_comes_to_what_it_came_to(array $plan, array $scene): void
     {
         /** @var array<string, mixed> $now */
-        $now = json_decode(json_encode(SceneFigures::of(Sample::scene($plan)), JSON_THROW_ON_ERROR), true, flags: JSON_THROW_ON_ERROR);
+        $now = json_decode(json_encode(SceneNumbers::list(Sample::scene($plan)), JSON_THROW_ON_ERROR), true, flags: JSON_THROW_ON_ERROR);
         foreach (['grids', 'guides', 'overlays', 'parts'] as $sort) {
             self::assertSameFigures($scene[$sort], $now[$sort], $sort);
         }

@@ -11,7 +11,7 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\PolarGrid;
 use Sternbild\Core\Grid\RectangularGrid;
-use Sternbild\Core\Shape\CellJoin;
+use Sternbild\Core\Mesh\CellJoin;
 
 final class CellJoinTest extends TestCase
 {
@@ -59,7 +59,7 @@ final class CellJoinTest extends TestCase
     public function test_joined_cells(Grid $grid, array $addresses, int $pieces, int $holes, int $nodes): void
     {
         $cells = self::cells($grid, $addresses);
-        $outlines = CellJoin::of($grid->mesh(), $cells);
+        $outlines = CellJoin::join($grid->mesh(), $cells);
 
         self::assertSame($holes, count(array_filter($outlines, static fn (Outline $outline): bool => $outline->isHole())), 'holes');
         self::assertSame($pieces, count($outlines) - $holes, 'pieces');
@@ -78,7 +78,7 @@ final class CellJoinTest extends TestCase
         ] as $grid) {
             for ($round = 0; $round < 150; $round++) {
                 $cells = array_values(array_filter(range(0, $grid->cellCount() - 1), static fn (): bool => mt_rand(0, 99) < 20 + $round / 3));
-                $outlines = CellJoin::of($grid->mesh(), $cells);
+                $outlines = CellJoin::join($grid->mesh(), $cells);
                 self::assertEqualsWithDelta(self::area($grid, $cells), array_sum(array_map(static fn (Outline $outline): float => $outline->area(), $outlines)), 1e-7);
                 self::assertEqualsWithDelta(self::borderLength($grid, $cells), array_sum(array_map(static fn (Outline $outline): float => $outline->perimeter(), $outlines)), 1e-7);
                 foreach ($outlines as $outline) {
@@ -94,7 +94,7 @@ final class CellJoinTest extends TestCase
         $grid = new PolarGrid(new Vec(0, 0), 100, 0.0, 8, 12, 'sector', 0, 'equal');
         $cells = array_values(array_filter(range(0, 95), static fn (int $cell): bool => $cell % 5 !== 0));
         $measure = static function (array $cells) use ($grid): array {
-            $areas = array_map(static fn (Outline $outline): string => sprintf('%.6f %d', $outline->area(), $outline->nodes()), CellJoin::of($grid->mesh(), $cells));
+            $areas = array_map(static fn (Outline $outline): string => sprintf('%.6f %d', $outline->area(), $outline->nodes()), CellJoin::join($grid->mesh(), $cells));
             sort($areas);
 
             return $areas;

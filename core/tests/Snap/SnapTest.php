@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Snap;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Format\CloseUp;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Snap\Candidate;
 use Sternbild\Core\Snap\Settling;
 use Sternbild\Core\Snap\Snapper;
 use Sternbild\Core\Tests\Sample;
+use Sternbild\Core\View\CloseUp;
 
 final class SnapTest extends TestCase
 {
@@ -27,7 +27,7 @@ final class SnapTest extends TestCase
      */
     private static function near(float $x, float $y, float $reach, array $kinds = Snapper::KINDS): array
     {
-        return Snapper::on(self::sheet())->near(new Vec($x, $y), $reach, $kinds);
+        return self::sheet()->snapper()->near(new Vec($x, $y), $reach, $kinds);
     }
 
     public function test_an_intersection_beats_everything_within_reach(): void
@@ -79,8 +79,8 @@ final class SnapTest extends TestCase
     {
         $steps = self::steps();
         $steps[0]['hidden'] = true;
-        self::assertSame([], Snapper::on(Sample::scene(Sample::plan($steps)))->near(new Vec(200, 200), 5, Snapper::KINDS));
-        self::assertSame([], Snapper::on(self::sheet())->near(new Vec(200, 200), 5, Snapper::KINDS, ['g1']));
+        self::assertSame([], Sample::scene(Sample::plan($steps))->snapper()->near(new Vec(200, 200), 5, Snapper::KINDS));
+        self::assertSame([], self::sheet()->snapper()->near(new Vec(200, 200), 5, Snapper::KINDS, ['g1']));
     }
 
     public function test_a_dragged_circle_settles_where_it_touches_and_says_what(): void
@@ -91,14 +91,14 @@ final class SnapTest extends TestCase
             ['id' => 'c3', 'kind' => 'guide.line', 'through' => [[0, 560], [800, 560]]],
             ['id' => 'c4', 'kind' => 'guide.circle', 'touching' => ['c2'], 'near' => [700, 100]],
         ]));
-        $beside = Settling::of($scene, 'c2', new Vec(352, 401), 8);
+        $beside = self::settled($scene, new Vec(352, 401));
         self::assertEqualsWithDelta(150.0, $beside->center->distanceTo(new Vec(200, 400)), 1e-9);
         self::assertSame(['c1'], array_column($beside->touches, 'id'));
         self::assertEqualsWithDelta(100.0, $beside->touches[0]['at']->distanceTo(new Vec(200, 400)), 1e-9);
-        $both = Settling::of($scene, 'c2', new Vec(312, 508), 8);
+        $both = self::settled($scene, new Vec(312, 508));
         self::assertSame(['c1', 'c3'], array_column($both->touches, 'id'));
         self::assertEqualsWithDelta(510.0, $both->center->y, 1e-9);
-        $free = Settling::of($scene, 'c2', new Vec(420, 401), 8);
+        $free = self::settled($scene, new Vec(420, 401));
         self::assertSame([[420.0, 401.0], []], [[$free->center->x, $free->center->y], $free->touches]);
     }
 
@@ -110,7 +110,7 @@ final class SnapTest extends TestCase
             ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [400, 450 + $gap], 'radius' => 50],
         ]));
         $window = new Bounds(400 - 4e-6, 400 - 3e-6, 400 + 4e-6, 400 + 3e-6);
-        $apart = CloseUp::of($scene($gap), $window);
+        $apart = CloseUp::look($scene($gap), $window);
         self::assertEqualsWithDelta($gap, $apart['gaps'][0]['distance'], 1e-12);
         self::assertSame(['circle 1', 'circle 2'], $apart['gaps'][0]['labels']);
         self::assertCount(2, $apart['curves']);
@@ -118,8 +118,8 @@ final class SnapTest extends TestCase
         [$first, $second] = array_map(static fn (array $curve): array => $curve['points'], $apart['curves']);
         self::assertEqualsWithDelta(0.375, $first[count($first) >> 1 | 1], 1e-4);
         self::assertEqualsWithDelta(0.5, $second[count($second) >> 1 | 1], 1e-4);
-        self::assertSame(0.0, CloseUp::of($scene(0.0), $window)['gaps'][0]['distance']);
-        self::assertSame([], CloseUp::of($scene(0.0), new Bounds(10, 10, 20, 20))['curves']);
+        self::assertSame(0.0, CloseUp::look($scene(0.0), $window)['gaps'][0]['distance']);
+        self::assertSame([], CloseUp::look($scene(0.0), new Bounds(10, 10, 20, 20))['curves']);
     }
 
     /** @return list<array<string, mixed>> */
@@ -131,5 +131,10 @@ final class SnapTest extends TestCase
             ['id' => 'c2', 'kind' => 'guide.line', 'through' => [[120, 410], [680, 410]]],
             ['id' => 'c3', 'kind' => 'guide.line', 'through' => [[320, 200], [330, 560]]],
         ];
+    }
+
+    private static function settled(Scene $scene, Vec $center): Settling
+    {
+        return $scene->settle('c2', $center, 8) ?? self::fail('c2 is no circle.');
     }
 }

@@ -100,7 +100,7 @@ final class PlaceField extends Field
         if (! $other instanceof Guide && ! $other instanceof Grid) {
             throw new FieldFault($this->name, 'lost', "{$scope->label((string) $address->other)} is not a guide or a grid, and crosses nothing");
         }
-        $crossings = Crossings::of($guide, $other, $scope->plan->tolerance());
+        $crossings = Crossings::find($guide, $other, $scope->plan->tolerance());
         $number = (int) $address->coordinates[0];
         $count = count($crossings);
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Field;
 
-use Sternbild\Core\Plan\Known;
+use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
@@ -24,7 +24,7 @@ final class StepField extends Field
         }
     }
 
-    public function resolve(mixed $raw, Scope $scope): Known
+    public function resolve(mixed $raw, Scope $scope): Evaluated
     {
         $id = is_string($raw) ? $raw : '';
         $scope->part($id, $this->name);

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Field;
 
+use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Known;
 use Sternbild\Core\Plan\Plan;
-use Sternbild\Core\Plan\Role;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\Role;
 
 /** A list of earlier steps of certain roles. Those that are lost are left out with a warning; when all are, it is an error. */
 final class StepsField extends Field
@@ -54,7 +54,7 @@ final class StepsField extends Field
         }
     }
 
-    /** @return list<Known> */
+    /** @return list<Evaluated> */
     public function resolve(mixed $raw, Scope $scope): array
     {
         $found = [];

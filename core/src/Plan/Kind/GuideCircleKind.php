@@ -13,12 +13,12 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Guide\TouchingGuide;
 use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Known;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 
@@ -117,7 +117,7 @@ final class GuideCircleKind extends GuideKind
     private function touching(Arguments $given): Circle
     {
         $guides = array_map(
-            static fn (Known $step): Curve => $step->result instanceof Guide ? $step->result->curve : throw new \LogicException("{$step->id} is not a guide."),
+            static fn (Evaluated $step): Curve => $step->result instanceof Guide ? $step->result->curve : throw new \LogicException("{$step->id} is not a guide."),
             $given->steps('touching'),
         );
         if ($guides === []) {
@@ -128,6 +128,6 @@ final class GuideCircleKind extends GuideKind
             $middle = $middle->plus($guide->bounds()->center()->times(1 / count($guides)));
         }
 
-        return TouchingGuide::of($guides, $given->has('radius') ? $given->number('radius') : null, $given->has('near') ? $given->vec('near') : $middle);
+        return TouchingGuide::find($guides, $given->has('radius') ? $given->number('radius') : null, $given->has('near') ? $given->vec('near') : $middle);
     }
 }

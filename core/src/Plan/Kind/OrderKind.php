@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind;
 
+use Sternbild\Core\Paint\Reorder;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
-use Sternbild\Core\Plan\Known;
 use Sternbild\Core\Plan\Offer;
-use Sternbild\Core\Plan\Reorder;
 use Sternbild\Core\Plan\Step;
 
 /** What lies over what. */
@@ -77,7 +77,7 @@ final class OrderKind extends Kind
         if (count($said) !== 1) {
             throw new FieldFault('to', 'choice', 'exactly one of "to", "above" and "below" has to be given');
         }
-        $of = array_map(static fn (Known $step): string => $step->id, $given->steps('of'));
+        $of = array_map(static fn (Evaluated $step): string => $step->id, $given->steps('of'));
         if ($said[0] === 'to') {
             return new Reorder($of, $given->text('to') === 'front' ? 'front' : 'back', null);
         }

@@ -11,10 +11,10 @@ use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
-use Sternbild\Core\Plan\Known;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 
@@ -71,7 +71,7 @@ final class OverlayKind extends Kind
                 $frames = [$step->id => $step->result] + $frames;
                 array_push($curves, ...$step->result->lines());
             } elseif ($step->result instanceof Guide) {
-                $frames += array_filter(array_map(static fn (Known $frame): ?Grid => $frame->result instanceof Grid ? $frame->result : null, $step->frames));
+                $frames += array_filter(array_map(static fn (Evaluated $frame): ?Grid => $frame->result instanceof Grid ? $frame->result : null, $step->frames));
                 $curves[] = $step->result->curve;
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind;
 
+use Sternbild\Core\Mesh\CellJoin;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\CellsField;
@@ -11,7 +12,6 @@ use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
-use Sternbild\Core\Shape\CellJoin;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 
@@ -58,7 +58,7 @@ final class PartFromCellsKind extends Kind
         $pick = $given->cells('cells');
         $outlines = [];
         foreach ($pick->cells as $grid => $cells) {
-            array_push($outlines, ...CellJoin::of($pick->tiling($grid)->mesh(), $cells));
+            array_push($outlines, ...CellJoin::join($pick->tiling($grid)->mesh(), $cells));
         }
         if ($outlines === []) {
             throw new FieldFault('cells', 'lost', 'the cells enclose nothing');

@@ -7,13 +7,13 @@ namespace Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
-use Sternbild\Core\Plan\Known;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
@@ -84,7 +84,7 @@ final class RepeatAroundKind extends Kind
 
     public function evaluate(Arguments $given): Part
     {
-        $sources = array_map(static fn (Known $step): Part => self::part($step), $given->steps('of'));
+        $sources = array_map(static fn (Evaluated $step): Part => self::part($step), $given->steps('of'));
         $count = $given->whole('count');
         $curves = array_sum(array_map(static fn (Part $part): int => $part->curves(), $sources)) * $count * ($given->isOn('mirror') ? 2 : 1);
         if ($curves > self::MOST_CURVES) {
@@ -111,7 +111,7 @@ final class RepeatAroundKind extends Kind
         return new Part($figures);
     }
 
-    private static function part(Known $step): Part
+    private static function part(Evaluated $step): Part
     {
         return $step->result instanceof Part ? $step->result : throw new \LogicException("{$step->id} is not a part.");
     }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind;
 
+use Sternbild\Core\Paint\Look;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\DashField;
@@ -13,8 +15,6 @@ use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\Kind;
-use Sternbild\Core\Plan\Known;
-use Sternbild\Core\Plan\Look;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 
@@ -95,6 +95,6 @@ final class StyleKind extends Kind
 
     public function evaluate(Arguments $given): Look
     {
-        return new Look(array_map(static fn (Known $step): string => $step->id, $given->steps('of')), $given->only(self::LOOKS));
+        return new Look(array_map(static fn (Evaluated $step): string => $step->id, $given->steps('of')), $given->only(self::LOOKS));
     }
 }

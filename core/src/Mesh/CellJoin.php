@@ -2,14 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Shape;
+namespace Sternbild\Core\Mesh;
 
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\Mesh;
 
 /**
  * Joins cells of one mesh by dropping the edges they share. Nothing is intersected and no point is made.
@@ -24,7 +23,7 @@ final class CellJoin
      * @param  array<int>  $cells  cell numbers; a repeated one counts once
      * @return list<Outline> pieces clockwise on the screen, holes counter-clockwise; neighbouring edges of one line or circle are one curve
      */
-    public static function of(Mesh $mesh, array $cells): array
+    public static function join(Mesh $mesh, array $cells): array
     {
         $outlines = [];
         foreach (self::cycles(self::successors($mesh, self::boundary($mesh, $cells))) as $cycle) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Grid;
+namespace Sternbild\Core\Mesh;
 
 use Sternbild\Core\Geometry\Cubic;
 

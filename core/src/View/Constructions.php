@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Format;
+namespace Sternbild\Core\View;
 
-use Sternbild\Core\Plan\ArrayCache;
-use Sternbild\Core\Plan\Evaluator;
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\Evaluator;
+use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Plan\Unusable;
@@ -35,7 +36,7 @@ final readonly class Constructions
             $list[] = [
                 'name' => is_string($given['name'] ?? null) ? $given['name'] : '',
                 'says' => is_string($given['says'] ?? null) ? $given['says'] : '',
-                'picture' => SvgDrawing::withGrids($evaluator->evaluate($reader->fromArray($plan))),
+                'picture' => SvgDrawing::writeWithGrids($evaluator->evaluate($reader->fromArray($plan))),
                 'steps' => is_array($plan['steps'] ?? null) ? array_values($plan['steps']) : [],
                 'palette' => (object) (is_array($plan['palette'] ?? null) ? $plan['palette'] : []),
             ];

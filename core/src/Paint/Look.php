@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Paint;
+
+use Sternbild\Core\Result\Result;
+use Sternbild\Core\Result\Role;
 
 /** An instruction for how parts look, carried out when the scene is drawn. */
 final readonly class Look implements Result

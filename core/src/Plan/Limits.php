@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Check;
+namespace Sternbild\Core\Plan;
 
 /** What counts as too thin or as missed on a sheet, in its units. Nought turns a check off. */
 final readonly class Limits

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Evaluation;
 
+use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Shape\Part;
 
 /** A part as it is drawn: each of its figures with its style. */

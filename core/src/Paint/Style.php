@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Paint;
 
 /** The look of one figure, worked out. Colours are #rrggbb or "none". */
 final readonly class Style

@@ -2,19 +2,20 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Format;
+namespace Sternbild\Core\View;
 
+use Sternbild\Core\Evaluation\DrawnPart;
+use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Format\PathData;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Plan\DrawnPart;
-use Sternbild\Core\Plan\Known;
-use Sternbild\Core\Plan\Role;
-use Sternbild\Core\Plan\Scene;
+use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 
@@ -32,7 +33,7 @@ final readonly class SceneView
      * @param  array<array-key, mixed>  $has  hashes of the geometry that the receiver has already, which is left out
      * @return array<string, mixed>
      */
-    public static function of(Scene $scene, array $has): array
+    public static function describe(Scene $scene, array $has): array
     {
         return (new self($scene))->view(array_flip(array_filter($has, is_string(...))));
     }
@@ -100,7 +101,7 @@ final readonly class SceneView
             'shown' => $known !== null && $known->result instanceof Grid
                 ? ['as' => $step->raw('show') ?? 'lines', 'strength' => $known->numbers['strength'] ?? 0.3, 'block' => isset($known->numbers['block']) ? (int) $known->numbers['block'] : null]
                 : null,
-            'sentence' => Sentence::of($step, $plan, $this->scene->labels, $known === null ? [] : $known->numbers),
+            'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : $known->numbers),
         ];
     }
 
@@ -122,7 +123,7 @@ final readonly class SceneView
     }
 
     /** Geometry is rounded for the sheet that it lies on, so the sheet's tolerance is part of its hash. */
-    private function hash(Known $known): string
+    private function hash(Evaluated $known): string
     {
         return $known->hash.'-'.$this->scene->plan->tolerance()->decimals;
     }
@@ -132,7 +133,7 @@ final readonly class SceneView
     {
         return [
             'figures' => array_map(fn (Figure $figure): string => $this->paths->ofOutlines($figure->outlines), $part->figures),
-            'measures' => SceneFigures::part($part),
+            'measures' => SceneNumbers::part($part),
         ];
     }
 

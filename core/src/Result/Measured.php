@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Result;
 
 /** A result that later steps may take numbers from by name. */
 interface Measured extends Result

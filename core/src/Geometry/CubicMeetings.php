@@ -11,7 +11,7 @@ namespace Sternbild\Core\Geometry;
  * there on the curves themselves. Pieces that stay close without becoming straight apart run along one another; they are divided down to a
  * limit and give the ends of what they share by way of Intersections.
  */
-final class CubicCrossings
+final class CubicMeetings
 {
     /** A piece whose handles leave its chord by less than this share of it is as good as straight. */
     private const STRAIGHT = 1e-3;
@@ -26,7 +26,7 @@ final class CubicCrossings
     private const MOST_PAIRS = 2_000;
 
     /** @return list<Vec> */
-    public static function of(Cubic $one, Cubic $other, float $tolerance): array
+    public static function find(Cubic $one, Cubic $other, float $tolerance): array
     {
         if (self::runAlong($one, $other, $tolerance)) {
             return [];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Geometry;
 
 /** The shortest way between two curves. */
-final readonly class Gap
+final readonly class ShortestWay
 {
     /** Places along the first curve from which a shortest way is looked for. */
     private const STARTS = 24;
@@ -19,7 +19,7 @@ final readonly class Gap
     /** @return self of distance 0 where they meet within the tolerance */
     public static function between(Curve $one, Curve $other, Tolerance $tolerance): self
     {
-        $meetings = Intersections::of($one, $other, $tolerance);
+        $meetings = Intersections::find($one, $other, $tolerance);
         if ($meetings !== []) {
             return new self($meetings[0]->at, $meetings[0]->at, 0.0);
         }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Check;
+namespace Sternbild\Core\Result;
 
 use Sternbild\Core\Geometry\Vec;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Check;
+namespace Sternbild\Core\Result;
 
 /** What would mend a finding: operations of PlanEdit, and what they do in a word or two. */
 final readonly class Remedy

@@ -2,8 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Evaluation;
 
+use Sternbild\Core\Paint\Look;
+use Sternbild\Core\Paint\Reorder;
+use Sternbild\Core\Paint\Style;
+use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 
@@ -11,11 +16,11 @@ use Sternbild\Core\Shape\Part;
 final class Drawing
 {
     /**
-     * @param  array<string, Known>  $known  the results of the plan
+     * @param  array<string, Evaluated>  $known  the results of the plan
      * @param  array<string, true>  $usedUp  ids of parts that an operation used up
      * @return list<DrawnPart> from back to front
      */
-    public static function of(Plan $plan, array $known, array $usedUp): array
+    public static function arrange(Plan $plan, array $known, array $usedUp): array
     {
         $order = [];
         $looks = [];

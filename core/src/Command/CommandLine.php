@@ -2,14 +2,19 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Format;
+namespace Sternbild\Core\Command;
 
-use Sternbild\Core\Plan\ArrayCache;
-use Sternbild\Core\Plan\Evaluator;
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\Evaluator;
+use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Format\PlanSchema;
+use Sternbild\Core\Format\Raster;
+use Sternbild\Core\Format\RenderFailed;
+use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
-use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\View\SceneNumbers;
 
 /** The commands of `sternbild`: scene, render, check, schema. */
 final readonly class CommandLine
@@ -113,7 +118,7 @@ final readonly class CommandLine
     private function printScene(Scene $scene, bool $pretty): void
     {
         fwrite($this->out, json_encode(
-            SceneFigures::of($scene),
+            SceneNumbers::list($scene),
             ($pretty ? JSON_PRETTY_PRINT : 0) | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
         )."\n");
     }
@@ -133,7 +138,7 @@ final readonly class CommandLine
      */
     private function render(Scene $scene, string $file, array $options): void
     {
-        $svg = isset($options['with-grid']) ? SvgDrawing::withGrids($scene) : SvgDrawing::of($scene);
+        $svg = isset($options['with-grid']) ? SvgDrawing::writeWithGrids($scene) : SvgDrawing::write($scene);
         $picture = match (strtolower(pathinfo($file, PATHINFO_EXTENSION))) {
             'svg' => $svg,
             'png' => Raster::png($svg, self::scale($scene, $options['scale'] ?? '1')),

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Result\Result;
+
 /** An evaluated step as others refer to it. */
-final readonly class Known
+final readonly class Evaluated
 {
     /**
      * @param  array<string, float>  $numbers  its numeric parameters and what it derives from them, by name

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Evaluation;
+
+use Sternbild\Core\Result\Result;
 
 /** Keeps results under the hash of all they hang on. May forget at any time. */
 interface ResultCache

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Result;
 
 /** What a step comes to: a grid, a guide, an overlay, a part, or an instruction for the look. */
 interface Result

@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Format;
+namespace Sternbild\Core\View;
 
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Curve;
-use Sternbild\Core\Geometry\Gap;
 use Sternbild\Core\Geometry\Intersections;
 use Sternbild\Core\Geometry\Line;
+use Sternbild\Core\Geometry\ShortestWay;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Plan\Scene;
 
 /**
  * The outlines in a small window of the sheet, in the window's own coordinates, and how near the two nearest come to one another.
@@ -40,7 +40,7 @@ final readonly class CloseUp
      * @return array{curves: list<array{of: string, label: string, points: list<float>}>, gaps: list<array{distance: float, labels: array{string, string}, from: array{float, float}, to: array{float, float}}>, more: bool}
      *                                                                                                                                                                                                           points as x, y, x, y in shares of the window's width from its upper left corner
      */
-    public static function of(Scene $scene, Bounds $window): array
+    public static function look(Scene $scene, Bounds $window): array
     {
         $tolerance = $scene->plan->tolerance();
         $curves = [];
@@ -86,7 +86,7 @@ final readonly class CloseUp
         $corners = [new Vec($window->left, $window->top), new Vec($window->right, $window->top), new Vec($window->right, $window->bottom), new Vec($window->left, $window->bottom)];
         $stops = [0.0, 1.0];
         foreach ($corners as $k => $corner) {
-            foreach (Intersections::of($curve, new Line($corner, $corners[($k + 1) % 4]), $tolerance) as $meeting) {
+            foreach (Intersections::find($curve, new Line($corner, $corners[($k + 1) % 4]), $tolerance) as $meeting) {
                 $stops[] = $meeting->s;
             }
         }
@@ -151,7 +151,7 @@ final readonly class CloseUp
                 if ($otherOutline === $outline || self::onOneLine($curve, $other, $tolerance)) {
                     continue;
                 }
-                $gap = Gap::between($curve, $other, $tolerance);
+                $gap = ShortestWay::between($curve, $other, $tolerance);
                 $names = [$labels[$otherOf], $labels[$of]];
                 if ($gap->distance === 0.0 && ($met === null || $gap->from->distanceTo($middle) < $met[0]->from->distanceTo($middle) - $tolerance->distance)) {
                     $met = [$gap, $names];

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Evaluation;
+
+use Sternbild\Core\Result\Result;
 
 /** Keeps results as long as the process lives. */
 final class ArrayCache implements ResultCache

@@ -2,13 +2,20 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Evaluation;
 
 use Sternbild\Core\Check\Checks;
-use Sternbild\Core\Check\Finding;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Tiling;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Scope;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Measured;
 
 /** Plan in, scene out. A step that fails leaves a finding and no result; all others are still evaluated. */
 final readonly class Evaluator
@@ -54,7 +61,7 @@ final readonly class Evaluator
                         throw new FieldFault('', 'limit', 'all grids and overlays together would have more than '.number_format(self::MOST_CELLS).' cells');
                     }
                 }
-                $known[$step->id] = new Known($step->id, $hash, $result, $numbers, self::frames($step, $known));
+                $known[$step->id] = new Evaluated($step->id, $hash, $result, $numbers, self::frames($step, $known));
                 $scope->learn($known[$step->id]);
                 foreach ($step->kind->usesUp() as $field) {
                     foreach ($given->steps($field) as $used) {
@@ -69,16 +76,16 @@ final readonly class Evaluator
             }
         }
 
-        array_push($findings, ...Checks::of($plan, $known, $labels));
+        array_push($findings, ...Checks::run($plan, $known, $labels));
 
-        return new Scene($plan, $labels, $known, Drawing::of($plan, $known, $usedUp), $findings);
+        return new Scene($plan, $labels, $known, Drawing::arrange($plan, $known, $usedUp), $findings);
     }
 
     /**
      * The grids that a step names, and those that what it names is built on.
      *
-     * @param  array<string, Known>  $known
-     * @return array<string, Known>
+     * @param  array<string, Evaluated>  $known
+     * @return array<string, Evaluated>
      */
     private static function frames(Step $step, array $known): array
     {

@@ -2,21 +2,21 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Format;
+namespace Sternbild\Core\View;
 
+use Sternbild\Core\Evaluation\DrawnPart;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Plan\DrawnPart;
-use Sternbild\Core\Plan\Scene;
 use Sternbild\Core\Shape\Part;
 
 /** A scene in figures, as the command line prints it. */
-final class SceneFigures
+final class SceneNumbers
 {
     /** @return array{grids: object, guides: object, overlays: object, parts: object, findings: list<mixed>} */
-    public static function of(Scene $scene): array
+    public static function list(Scene $scene): array
     {
         $drawn = array_flip(array_map(static fn (DrawnPart $part): string => $part->id, $scene->drawing));
         $grids = [];

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Paint;
+
+use Sternbild\Core\Result\Result;
+use Sternbild\Core\Result\Role;
 
 /** An instruction to draw parts at another place in the order. */
 final readonly class Reorder implements Result

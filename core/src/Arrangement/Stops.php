@@ -10,7 +10,7 @@ use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Vec;
 
 /** All places where runs end or meet, and where along its run each lies. */
-final class Crossings
+final class Stops
 {
     /** Meetings of two runs. 300 lines through one point have 44,850; a lattice of 200,000 cells has as many as cells. */
     private const MOST = 1_500_000;
@@ -117,7 +117,7 @@ final class Crossings
     private function findMeetings(): void
     {
         $carriers = $this->runs->carriers;
-        foreach (Neighbours::of($this->runs->curves, $this->tolerance) as [$run, $others]) {
+        foreach (Neighbours::find($this->runs->curves, $this->tolerance) as [$run, $others]) {
             if ($this->straight[$run]) {
                 $lines = [];
                 foreach ($others as $other) {

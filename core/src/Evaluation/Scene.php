@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Evaluation;
+
+use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Overlay;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Result;
+use Sternbild\Core\Shape\Part;
+use Sternbild\Core\Snap\Settling;
+use Sternbild\Core\Snap\Snapper;
+
+/** What a plan comes to. */
+final readonly class Scene
+{
+    /**
+     * @param  array<string, string>  $labels  what messages call the steps, by id
+     * @param  array<string, Evaluated>  $known  results by step id, in order
+     * @param  list<DrawnPart>  $drawing  from back to front
+     * @param  list<Finding>  $findings
+     */
+    public function __construct(
+        public Plan $plan,
+        public array $labels,
+        public array $known,
+        public array $drawing,
+        public array $findings,
+    ) {
+    }
+
+    /** @return array<string, Grid> */
+    public function grids(): array
+    {
+        return $this->resultsOf(Grid::class);
+    }
+
+    /** @return array<string, Guide> */
+    public function guides(): array
+    {
+        return $this->resultsOf(Guide::class);
+    }
+
+    /** @return array<string, Overlay> */
+    public function overlays(): array
+    {
+        return $this->resultsOf(Overlay::class);
+    }
+
+    /** @return array<string, Part> */
+    public function parts(): array
+    {
+        return $this->resultsOf(Part::class);
+    }
+
+    /** What a pointer can snap to: all that is shown. */
+    public function snapper(): Snapper
+    {
+        return new Snapper(
+            array_filter($this->guides(), $this->isShown(...), ARRAY_FILTER_USE_KEY),
+            array_filter($this->grids(), $this->isShown(...), ARRAY_FILTER_USE_KEY),
+            $this->labels,
+            $this->plan->tolerance(),
+        );
+    }
+
+    /**
+     * Where a dragged circle comes to lie; it does not settle on what hangs on it.
+     *
+     * @param  string  $id  of the circle's step
+     * @param  Vec  $center  where the pointer has it
+     * @param  float  $reach  how far it may be moved to touch something, sheet units
+     * @return Settling|null null where the step is no circle
+     */
+    public function settle(string $id, Vec $center, float $reach): ?Settling
+    {
+        $circle = ($this->guides()[$id] ?? null)?->curve;
+        if (! $circle instanceof Arc || ! $circle->isFullCircle()) {
+            return null;
+        }
+        $others = array_filter(
+            $this->guides(),
+            fn (string $other): bool => $other !== $id && $this->isShown($other) && ! $this->hangsOn($other, $id),
+            ARRAY_FILTER_USE_KEY,
+        );
+
+        return Settling::of($circle, $others, $this->labels, $this->plan->tolerance(), $center, $reach);
+    }
+
+    public function isShown(string $id): bool
+    {
+        return ! $this->plan->steps[$id]->hidden;
+    }
+
+    public function background(): ?string
+    {
+        $background = $this->plan->background;
+
+        return $background === null ? null : strtolower($this->plan->palette[$background] ?? $background);
+    }
+
+    public function hasErrors(): bool
+    {
+        foreach ($this->findings as $finding) {
+            if ($finding->isError()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function hangsOn(string $step, string $on): bool
+    {
+        foreach ($this->plan->steps[$step]->references() as $reference) {
+            if ($reference === $on || (isset($this->plan->steps[$reference]) && $this->hangsOn($reference, $on))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @template T of Result
+     *
+     * @param  class-string<T>  $class
+     * @return array<string, T>
+     */
+    private function resultsOf(string $class): array
+    {
+        $found = [];
+        foreach ($this->known as $id => $step) {
+            if ($step->result instanceof $class) {
+                $found[$id] = $step->result;
+            }
+        }
+
+        return $found;
+    }
+}
