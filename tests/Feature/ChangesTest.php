@@ -20,7 +20,7 @@ final class ChangesTest extends TestCase
     public function test_a_change_is_a_revision_and_everything_follows(): void
     {
         $page = $this->change($this->sheet, 1, [self::sectors(12)])->assertOk();
-        $page->assertJsonPath('revision', 2)->assertJsonPath('undo', 'Change sectors of g1')->assertJsonPath('plan.steps.0.sectors', 12);
+        $page->assertJsonPath('revision', 2)->assertJsonPath('undo', 'Change sectors of grid 1')->assertJsonPath('plan.steps.0.sectors', 12);
         self::assertSame(12, $this->measures($page->json(), 'r1')['pieces']);
         self::assertSame([1, 2], $this->sheet->revisions()->get()->sortBy('number')->pluck('number')->all());
     }
@@ -29,7 +29,7 @@ final class ChangesTest extends TestCase
     {
         $this->change($this->sheet, 1, [self::sectors(12)])->assertOk();
         $this->change($this->sheet, 2, [self::sectors(14)])->assertOk();
-        $this->undo('undo', 3)->assertJsonPath('revision', 2)->assertJsonPath('redo', 'Change sectors of g1');
+        $this->undo('undo', 3)->assertJsonPath('revision', 2)->assertJsonPath('redo', 'Change sectors of grid 1');
         $this->undo('undo', 2)->assertJsonPath('revision', 1)->assertJsonPath('undo', null);
         $this->undo('undo', 1)->assertJsonPath('revision', 1);
         $this->getJson("/api/sheets/{$this->sheet->id}")->assertJsonPath('revision', 1)->assertJsonPath('plan.steps.0.sectors', 10);

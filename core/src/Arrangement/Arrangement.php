@@ -23,6 +23,9 @@ use Sternbild\Core\Mesh\Mesh;
  */
 final class Arrangement
 {
+    /** Curves shorter than so many tolerances are left out. */
+    public const TRIFLE = Runs::TRIFLE;
+
     /** Bounded faces. */
     public const MOST_FACES = 250_000;
 
@@ -52,6 +55,9 @@ final class Arrangement
     private ?array $around = null;
 
     private ?Mesh $mesh = null;
+
+    /** @var array<int, list<array{int, int}>>|null by edge; worked out when first asked for */
+    private ?array $origins = null;
 
     private function __construct(private readonly Runs $runs, private readonly Edges $edges, private readonly Cycles $cycles)
     {
@@ -124,6 +130,12 @@ final class Arrangement
     public function pointCount(): int
     {
         return count($this->edges->x) - $this->edges->loops;
+    }
+
+    /** @return list<Vec> those places */
+    public function points(): array
+    {
+        return array_map(static fn (float $x, float $y): Vec => new Vec($x, $y), $this->edges->x, $this->edges->y);
     }
 
     public function edgeCount(): int
@@ -276,6 +288,28 @@ final class Arrangement
         return CellJoin::join($this->mesh(), $faces);
     }
 
+    /**
+     * Of which given curves an edge is a piece.
+     *
+     * @return list<array{int, int}> their numbers, and 1 where they run along the edge, −1 where they run back
+     */
+    public function origins(int $edge): array
+    {
+        return $this->allOrigins()[$edge] ?? [];
+    }
+
+    /**
+     * The faces that some operands wind around so as is asked for. Each operand is the closed curves of one or more outlines.
+     *
+     * @param  list<int>  $operands  for each given curve the operand that it belongs to, from 0
+     * @param  callable(int, bool): bool  $isWanted  given how many operands wind around a face, and whether the first one does
+     * @return list<int>
+     */
+    public function facesWhere(array $operands, callable $isWanted): array
+    {
+        return (new Windings($this->cycles, $this->outer, $this->holes, $this->faceOf, $this->allOrigins(), $operands))->facesWhere($isWanted);
+    }
+
     /** The same in the form that grids have; its cells are the bounded faces. */
     public function mesh(): Mesh
     {
@@ -283,7 +317,7 @@ final class Arrangement
     }
 
     /** @return list<int> the edges that bound a face, without those that only stand in it */
-    private function edgesAround(int $face): array
+    public function edgesAround(int $face): array
     {
         // Questions about one face come one after another.
         if ($this->around !== null && $this->around[0] === $face) {
@@ -305,6 +339,26 @@ final class Arrangement
         $this->around = [$face, array_values($edges)];
 
         return $this->around[1];
+    }
+
+    /** @return array<int, list<array{int, int}>> */
+    private function allOrigins(): array
+    {
+        if ($this->origins === null) {
+            $this->origins = [];
+            foreach ($this->edges->members as $run => $members) {
+                $track = $this->edges->tracks[$run];
+                $length = count($track);
+                foreach ($members as [$number, $direction, $first, $count]) {
+                    for ($k = $first; $k < $first + $count; $k++) {
+                        $signed = $track[$k < $length ? $k : $k - $length];
+                        $this->origins[abs($signed) - 1][] = [$number, $signed > 0 ? $direction : -$direction];
+                    }
+                }
+            }
+        }
+
+        return $this->origins;
     }
 
     private function faceRightOf(int $half): ?int
@@ -332,17 +386,18 @@ final class Arrangement
             }
             $cells[] = $cell;
         }
-        $carriers = $circles = $cubics = [];
+        $carriers = $circles = $cubics = $spans = [];
         foreach ($this->edges->run as $edge => $run) {
             $carriers[] = $this->runs->carriers[$run];
             $curve = $this->runs->curves[$run];
             if ($curve instanceof Arc) {
                 $circles[$this->runs->carriers[$run]] ??= [$curve->center()->x, $curve->center()->y, $curve->radius()];
             } elseif ($curve instanceof Cubic) {
-                $piece = EdgeCurve::take($this->edges, $this->runs, $edge);
-                if ($piece instanceof Cubic) {
-                    $cubics[$edge] = $piece;
-                }
+                [$whole, $from, $to] = $this->runs->wholes[$run];
+                $cubics[$this->runs->carriers[$run]] = $whole;
+                [$s, $t] = [$this->edges->s[$edge], $this->edges->t[$edge]];
+                // The ends of a piece to the last bit, so that the next piece is known to go on.
+                $spans[$edge] = [$s === 0.0 ? $from : $from + ($to - $from) * $s, $t === 1.0 ? $to : $from + ($to - $from) * $t];
             }
         }
         $signed = static fn (int $half): int => ($half & 1) === 0 ? ($half >> 1) + 1 : -($half >> 1) - 1;
@@ -351,6 +406,6 @@ final class Arrangement
             $after[$signed($half)] = $signed($following);
         }
 
-        return new Mesh($this->edges->x, $this->edges->y, $this->edges->from, $this->edges->to, $carriers, $circles, $cells, $cubics, $after);
+        return new Mesh($this->edges->x, $this->edges->y, $this->edges->from, $this->edges->to, $carriers, $circles, $cells, $cubics, $spans, $after);
     }
 }

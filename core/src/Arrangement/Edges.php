@@ -26,6 +26,10 @@ final readonly class Edges
      * @param  list<float>  $s  parameter on the run where the edge begins
      * @param  list<float>  $t  and where it ends; above 1 where a closed run goes on past its beginning
      * @param  int  $loops  vertices that only stand on a circle because it needs one
+     * @param  list<list<int>>  $tracks  for each run the edges along it, their numbers + 1, negative where they are run backwards; they can be
+     *                                   edges of another run, which lies there, too
+     * @param  list<list<array{int, int, int, int}>>  $members  for each run the given curves on it: number, direction, and the stretch of the
+     *                                                      track, from which edge on and how many; what runs over the end goes on at the beginning
      */
     private function __construct(
         public array $x,
@@ -36,6 +40,8 @@ final readonly class Edges
         public array $s,
         public array $t,
         public int $loops,
+        public array $tracks,
+        public array $members,
     ) {
     }
 
@@ -44,14 +50,14 @@ final readonly class Edges
         [$loops, $placesX, $placesY, $on] = self::withLoops($runs, $crossings);
         [$x, $y, $vertexOf] = Points::merged($placesX, $placesY, self::MERGED * $runs->tolerance);
         self::closeGrazing($runs, $crossings->grazing, $x, $y, $vertexOf, $placesX, $on);
-        $from = $to = $run = $s = $t = [];
+        $from = $to = $run = $s = $t = $tracks = $members = [];
         $count = count($x);
         $known = [];
         foreach ($on as $index => $places) {
             asort($places);
             $curve = $runs->curves[$index];
             $isLine = $curve instanceof Line;
-            $vertices = $parameters = [];
+            $vertices = $parameters = $positions = $track = [];
             $last = -1;
             $before = 0.0;
             // Only a curve can come back to where it was.
@@ -62,6 +68,7 @@ final readonly class Edges
                     $vertices[] = $last = $vertex;
                     $parameters[] = $before = $parameter;
                 }
+                $positions[$place] = count($vertices) - 1;
             }
             if ($curve instanceof Arc && $curve->isFullCircle()) {
                 if (count($vertices) > 1 && $vertices[0] === $last) {
@@ -75,21 +82,27 @@ final readonly class Edges
                 $a = $vertices[$k - 1];
                 $b = $vertices[$k];
                 $key = $a < $b ? $a * $count + $b : $b * $count + $a;
-                if (isset($known[$key]) && self::isKnown($known[$key], $isLine, $index, ($parameters[$k - 1] + $parameters[$k]) / 2, $runs, $run, $s, $t)) {
+                $there = isset($known[$key]) ? self::among($known[$key], $isLine, $index, ($parameters[$k - 1] + $parameters[$k]) / 2, $runs, $run, $s, $t) : null;
+                if ($there !== null) {
+                    $track[] = $from[$there] === $a ? $there + 1 : -$there - 1;
+
                     continue;
                 }
                 $known[$key][] = count($from);
+                $track[] = count($from) + 1;
                 $from[] = $a;
                 $to[] = $b;
                 $run[] = $index;
                 $s[] = $parameters[$k - 1];
                 $t[] = $parameters[$k];
             }
+            $tracks[] = $track;
+            $members[] = self::stretches($crossings->members[$index], $positions, count($track), $curve instanceof Arc && $curve->isFullCircle());
         }
 
         self::leaveOutUnused($x, $y, $from, $to);
 
-        return new self($x, $y, $from, $to, $run, $s, $t, $loops);
+        return new self($x, $y, $from, $to, $run, $s, $t, $loops, $tracks, $members);
     }
 
     /**
@@ -123,6 +136,37 @@ final readonly class Edges
                 }
             }
         }
+    }
+
+    /**
+     * Which stretch of a run's track each given curve takes.
+     *
+     * @param  list<array{int, int, int, int}>  $members  number, direction and the places of the ends
+     * @param  array<int, int>  $positions  along the track, by place
+     * @return list<array{int, int, int, int}>
+     */
+    private static function stretches(array $members, array $positions, int $length, bool $isClosed): array
+    {
+        $stretches = [];
+        foreach ($members as [$number, $direction, $first, $last]) {
+            if ($first < 0) {
+                $stretches[] = [$number, $direction, 0, $length];
+
+                continue;
+            }
+            $from = $positions[$first];
+            $along = $positions[$last] - $from;
+            if ($isClosed && $length > 0) {
+                // The last position of a circle is its first one; an arc that is not nothing goes around.
+                $from %= $length;
+                $along = ($along % $length + $length) % $length;
+            }
+            if ($along > 0) {
+                $stretches[] = [$number, $direction, $from, $along];
+            }
+        }
+
+        return $stretches;
     }
 
     /**
@@ -177,7 +221,7 @@ final readonly class Edges
     }
 
     /**
-     * Whether an edge between two vertices runs where one before it does: curves that lie within the tolerance of one another between two
+     * The one among some edges where another between the same vertices runs: curves that lie within the tolerance of one another between two
      * places they share are one.
      *
      * @param  list<int>  $edges  between the same vertices
@@ -185,20 +229,20 @@ final readonly class Edges
      * @param  list<float>  $s
      * @param  list<float>  $t
      */
-    private static function isKnown(array $edges, bool $isLine, int $index, float $middle, Runs $runs, array $run, array $s, array $t): bool
+    private static function among(array $edges, bool $isLine, int $index, float $middle, Runs $runs, array $run, array $s, array $t): ?int
     {
         $place = null;
         foreach ($edges as $edge) {
             $curve = $runs->curves[$run[$edge]];
             if ($isLine && $curve instanceof Line) {
-                return true;
+                return $edge;
             }
             $place ??= $runs->curves[$index]->pointAt(fmod($middle, 1.0));
             if ($curve->pointAt(fmod(($s[$edge] + $t[$edge]) / 2, 1.0))->distanceTo($place) <= self::MERGED * $runs->tolerance) {
-                return true;
+                return $edge;
             }
         }
 
-        return false;
+        return null;
     }
 }

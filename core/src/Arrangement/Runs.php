@@ -22,7 +22,7 @@ use Sternbild\Core\Geometry\Vec;
 final readonly class Runs
 {
     /** Curves shorter than so many tolerances would begin and end at one vertex. */
-    private const TRIFLE = 16;
+    public const TRIFLE = 16;
 
     /** Sweep, in radians, of an arc that one cubic follows to the last digit. */
     private const FLAT = 0.01;
@@ -33,12 +33,15 @@ final readonly class Runs
     /**
      * @param  list<Curve>  $curves  the runs
      * @param  list<int>  $carriers  of each run; runs of one carrier stand together, in order along it
-     * @param  list<list<Vec>>  $stops  for each run the places inside it where a given curve ended
+     * @param  list<list<array{int, int, Vec|null, Vec|null}>>  $members  for each run the given curves that lie on it: their numbers, 1 where
+     *                                                               they run the same way and −1 where they run the other, and between which
+     *                                                               places, in the order of the run; null and null for all of it
+     * @param  array<int, array{Cubic, float, float}>  $wholes  of runs that are pieces of a cubic: the whole one, and from where to where they are
      * @param  float  $tolerance  what counts as the same place here
      * @param  Vec  $center  of the extent
      * @param  float  $size  of the extent, its longer side
      */
-    private function __construct(public array $curves, public array $carriers, public array $stops, public float $tolerance, public Vec $center, public float $size)
+    private function __construct(public array $curves, public array $carriers, public array $members, public array $wholes, public float $tolerance, public Vec $center, public float $size)
     {
     }
 
@@ -47,66 +50,85 @@ final readonly class Runs
      */
     public static function of(array $curves, float $tolerance, Bounds $extent): self
     {
-        $lines = $circles = $cubics = [];
-        foreach ($curves as $curve) {
+        $lines = $circles = $cubics = $members = [];
+        foreach ($curves as $number => $curve) {
             if ($curve->length() <= self::TRIFLE * $tolerance) {
                 continue;
             }
-            if ($curve instanceof Line) {
-                $lines[] = self::rightwards($curve);
+            $straight = $curve instanceof Cubic ? $curve->asLine($tolerance) : $curve;
+            if ($straight instanceof Line) {
+                $line = self::rightwards($straight);
+                $forward = $line->tangentAt(0.0)->dot($curve->end()->minus($curve->start())) >= 0.0;
+                $lines[$number] = $line;
+                $members[$number] = $forward ? [$number, 1, $curve->start(), $curve->end()] : [$number, -1, $curve->end(), $curve->start()];
             } elseif ($curve instanceof Arc && abs($curve->sweep()) < self::FLAT && $curve->radius() * Tolerance::ROUNDING > $tolerance) {
                 // So flat that its centre is too far away to say where it runs; as a cubic it is within the last digit.
-                array_push($cubics, ...$curve->asCubics());
+                foreach ($curve->asCubics() as $cubic) {
+                    $cubics[] = [$cubic, $number];
+                }
             } elseif ($curve instanceof Arc) {
-                $circles[] = match (true) {
+                $circles[$number] = match (true) {
                     $curve->isFullCircle() => Arc::fullCircle($curve->circle()),
                     $curve->sweep() > 0.0 => $curve,
                     default => $curve->reversed(),
                 };
+                $whole = $curve->isFullCircle();
+                $members[$number] = [$number, $curve->sweep() > 0.0 ? 1 : -1, $whole ? null : $circles[$number]->start(), $whole ? null : $circles[$number]->end()];
             } elseif ($curve instanceof Cubic) {
-                $straight = $curve->asLine($tolerance);
-                if ($straight !== null) {
-                    $lines[] = self::rightwards($straight);
-                } else {
-                    array_push($cubics, ...self::withoutLoops($curve, $tolerance));
-                }
+                $cubics[] = [$curve, $number];
             }
         }
-        $runs = $carriers = $stops = [];
+        $runs = $carriers = $on = $wholes = [];
         $carrier = 0;
         foreach (self::collinear($lines, $tolerance, $extent) as $group) {
-            foreach (self::stretches($group, $tolerance) as [$run, $inside]) {
-                [$runs[], $carriers[], $stops[]] = [$run, $carrier, $inside];
+            foreach (self::stretches($group, $members, $tolerance) as [$run, $those]) {
+                [$runs[], $carriers[], $on[]] = [$run, $carrier, $those];
             }
             $carrier++;
         }
         foreach (self::concyclic($circles, $tolerance, $extent) as $group) {
-            foreach (self::turns($group, $tolerance) as [$run, $inside]) {
-                [$runs[], $carriers[], $stops[]] = [$run, $carrier, $inside];
+            foreach (self::turns($group, $members, $tolerance) as [$run, $those]) {
+                [$runs[], $carriers[], $on[]] = [$run, $carrier, $those];
             }
             $carrier++;
         }
-        $known = [];
-        foreach (self::sorted($cubics) as $cubic) {
-            $name = implode(' ', self::key($cubic));
-            if (! isset($known[$name])) {
-                $known[$name] = true;
-                [$runs[], $carriers[], $stops[]] = [$cubic, $carrier++, []];
+        foreach (self::distinct($cubics) as [$whole, $those]) {
+            $stops = [0.0, ...$whole->selfCrossing() ?? [], 1.0];
+            for ($k = 1; $k < count($stops); $k++) {
+                $piece = count($stops) === 2 ? $whole : $whole->part($stops[$k - 1], $stops[$k]);
+                if ($piece->length() > self::TRIFLE * $tolerance) {
+                    $wholes[count($runs)] = [$whole, $stops[$k - 1], $stops[$k]];
+                    [$runs[], $carriers[], $on[]] = [$piece, $carrier, $those];
+                }
             }
+            $carrier++;
         }
 
-        return new self($runs, $carriers, $stops, $tolerance, $extent->center(), $extent->size());
+        return new self($runs, $carriers, $on, $wholes, $tolerance, $extent->center(), $extent->size());
     }
 
-    /** @return list<Cubic> cut where it crosses itself */
-    private static function withoutLoops(Cubic $cubic, float $tolerance): array
+    /**
+     * Cubics in an order and a direction of their own, each once.
+     *
+     * @param  list<array{Cubic, int}>  $cubics  each with the number of the given curve
+     * @return iterable<array{Cubic, list<array{int, int, null, null}>}>
+     */
+    private static function distinct(array $cubics): iterable
     {
-        $cubic = self::key($cubic) > self::key($cubic->reversed()) ? $cubic->reversed() : $cubic;
-        $loop = $cubic->selfCrossing();
-
-        $pieces = $loop === null ? [$cubic] : [$cubic->part(0.0, $loop[0]), $cubic->part($loop[0], $loop[1]), $cubic->part($loop[1], 1.0)];
-
-        return array_values(array_filter($pieces, static fn (Cubic $piece): bool => $piece->length() > self::TRIFLE * $tolerance));
+        $keys = $directed = $those = [];
+        foreach ($cubics as [$cubic, $number]) {
+            $key = self::key($cubic);
+            $back = self::key($cubic->reversed());
+            $turned = $key > $back;
+            $name = implode(' ', array_map(static fn (float $one): string => sprintf('%.17g', $one), $turned ? $back : $key));
+            $keys[$name] = $turned ? $back : $key;
+            $directed[$name] ??= $turned ? $cubic->reversed() : $cubic;
+            $those[$name][] = [$number, $turned ? -1 : 1, null, null];
+        }
+        asort($keys);
+        foreach ($keys as $name => $unused) {
+            yield [$directed[$name], $those[$name]];
+        }
     }
 
     private static function rightwards(Line $line): Line
@@ -131,8 +153,8 @@ final readonly class Runs
     /**
      * @template T of Curve
      *
-     * @param  list<T>  $curves
-     * @return list<T> the longest first, then by place
+     * @param  array<int, T>  $curves
+     * @return array<int, T> the longest first, then by place; their numbers stay theirs
      */
     private static function sorted(array $curves): array
     {
@@ -140,64 +162,62 @@ final readonly class Runs
         asort($keys);
         $sorted = [];
         foreach ($keys as $index => $unused) {
-            $sorted[] = $curves[$index];
+            $sorted[$index] = $curves[$index];
         }
 
         return $sorted;
     }
 
     /**
-     * @param  list<Line>  $lines
-     * @return list<non-empty-list<Line>> those on one line together, the longest first
+     * @param  array<int, Line>  $lines
+     * @return list<non-empty-array<int, Line>> those on one line together, the longest first
      */
     private static function collinear(array $lines, float $tolerance, Bounds $extent): array
     {
         $center = $extent->center();
         $coarse = self::COARSE * max($extent->size(), $tolerance);
-        $groups = [];
-        $buckets = [];
-        foreach (self::sorted($lines) as $line) {
+        $groups = $longest = $buckets = [];
+        foreach (self::sorted($lines) as $number => $line) {
             $along = $line->tangentAt(0.0);
             $offset = $along->cross($line->start()->minus($center)) / $coarse;
             $angle = atan2($along->y, $along->x) / self::COARSE;
             $found = null;
             foreach (self::near($angle, $offset) as $bucket) {
                 foreach ($buckets[$bucket] ?? [] as $group) {
-                    if ($groups[$group][0]->carries($line, $tolerance)) {
+                    if ($longest[$group]->carries($line, $tolerance)) {
                         $found = $group;
                         break 2;
                     }
                 }
             }
             if ($found === null) {
-                $found = count($groups);
-                $groups[] = [];
+                $found = count($longest);
+                $longest[] = $line;
                 $buckets[self::bucket($angle, $offset)][] = $found;
                 // Upright lines lie on the seam of the angles, where one that leans by a hair has its offset on the other side.
                 $buckets[self::bucket($angle - M_PI / self::COARSE, -$offset)][] = $found;
                 $buckets[self::bucket($angle + M_PI / self::COARSE, -$offset)][] = $found;
             }
-            $groups[$found][] = $line;
+            $groups[$found][$number] = $line;
         }
 
         return array_values($groups);
     }
 
     /**
-     * @param  list<Arc>  $arcs
-     * @return list<non-empty-list<Arc>> those on one circle together, the longest first
+     * @param  array<int, Arc>  $arcs
+     * @return list<non-empty-array<int, Arc>> those on one circle together, the longest first
      */
     private static function concyclic(array $arcs, float $tolerance, Bounds $extent): array
     {
         $coarse = self::COARSE * max($extent->size(), $tolerance);
-        $groups = [];
-        $buckets = [];
-        foreach (self::sorted($arcs) as $arc) {
+        $groups = $longest = $buckets = [];
+        foreach (self::sorted($arcs) as $number => $arc) {
             $mixed = $arc->center()->x + M_SQRT2 * $arc->center()->y;
             $found = null;
             foreach (self::near($mixed / $coarse, $arc->radius() / $coarse) as $bucket) {
                 foreach ($buckets[$bucket] ?? [] as $group) {
-                    $circle = $groups[$group][0];
+                    $circle = $longest[$group];
                     if ($circle->center()->distanceTo($arc->center()) + abs($circle->radius() - $arc->radius()) <= $tolerance) {
                         $found = $group;
                         break 2;
@@ -205,11 +225,11 @@ final readonly class Runs
                 }
             }
             if ($found === null) {
-                $found = count($groups);
-                $groups[] = [];
+                $found = count($longest);
+                $longest[] = $arc;
                 $buckets[self::bucket($mixed / $coarse, $arc->radius() / $coarse)][] = $found;
             }
-            $groups[$found][] = $arc;
+            $groups[$found][$number] = $arc;
         }
 
         return array_values($groups);
@@ -237,36 +257,43 @@ final readonly class Runs
     /**
      * Lines on one line, put together where they touch or overlap.
      *
-     * @param  non-empty-list<Line>  $lines
-     * @return list<array{Line, list<Vec>}> runs in order, each with the ends that lie inside it
+     * @param  non-empty-array<int, Line>  $lines
+     * @param  array<int, array{int, int, Vec|null, Vec|null}>  $members
+     * @return list<array{Line, list<array{int, int, Vec|null, Vec|null}>}> runs in order, each with those that lie on it
      */
-    private static function stretches(array $lines, float $tolerance): array
+    private static function stretches(array $lines, array $members, float $tolerance): array
     {
+        $longest = reset($lines);
         if (count($lines) === 1) {
-            return [[$lines[0], []]];
+            return [[$longest, [$members[key($lines)]]]];
         }
-        $along = $lines[0]->tangentAt(0.0);
-        $origin = $lines[0]->start();
+        $along = $longest->tangentAt(0.0);
+        $origin = $longest->start();
         $spans = [];
-        foreach ($lines as $line) {
+        foreach ($lines as $number => $line) {
             // An upright line that leans by a hair may run the other way.
-            [$first, $last] = $line->tangentAt(0.0)->dot($along) > 0.0 ? [$line->start(), $line->end()] : [$line->end(), $line->start()];
-            $spans[] = [$first->minus($origin)->dot($along), $last->minus($origin)->dot($along), $first, $last];
+            $forward = $line->tangentAt(0.0)->dot($along) > 0.0;
+            [$first, $last] = $forward ? [$line->start(), $line->end()] : [$line->end(), $line->start()];
+            [$unused, $direction, $from, $to] = $members[$number];
+            $spans[] = [
+                $first->minus($origin)->dot($along), $last->minus($origin)->dot($along), $first, $last,
+                $forward ? $members[$number] : [$number, -$direction, $to, $from],
+            ];
         }
         usort($spans, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
         $runs = [];
-        [$unused, $reach, $start, $end] = $spans[0];
-        $ends = [$start, $end];
-        foreach (array_slice($spans, 1) as [$from, $to, $first, $last]) {
+        [$unused, $reach, $start, $end, $member] = $spans[0];
+        $those = [$member];
+        foreach (array_slice($spans, 1) as [$from, $to, $first, $last, $member]) {
             if ($from > $reach + $tolerance) {
-                $runs[] = [new Line($start, $end), $ends];
-                [$reach, $start, $end, $ends] = [$to, $first, $last, []];
+                $runs[] = [new Line($start, $end), $those];
+                [$reach, $start, $end, $those] = [$to, $first, $last, []];
             } elseif ($to > $reach) {
                 [$reach, $end] = [$to, $last];
             }
-            array_push($ends, $first, $last);
+            $those[] = $member;
         }
-        $runs[] = [new Line($start, $end), $ends];
+        $runs[] = [new Line($start, $end), $those];
 
         return $runs;
     }
@@ -274,36 +301,41 @@ final readonly class Runs
     /**
      * Arcs on one circle, put together where they touch or overlap.
      *
-     * @param  non-empty-list<Arc>  $arcs  clockwise
-     * @return list<array{Arc, list<Vec>}>
+     * @param  non-empty-array<int, Arc>  $arcs  clockwise
+     * @param  array<int, array{int, int, Vec|null, Vec|null}>  $members
+     * @return list<array{Arc, list<array{int, int, Vec|null, Vec|null}>}>
      */
-    private static function turns(array $arcs, float $tolerance): array
+    private static function turns(array $arcs, array $members, float $tolerance): array
     {
+        $longest = reset($arcs);
         if (count($arcs) === 1) {
-            return [[$arcs[0], []]];
+            return [[$longest, [$members[key($arcs)]]]];
         }
-        $circle = $arcs[0]->circle();
-        $ends = [];
+        $circle = $longest->circle();
+        $all = [];
+        /** @var list<array{float, float, Vec, Vec, list<array{int, int, Vec|null, Vec|null}>}> $spans */
         $spans = [];
         $whole = false;
-        foreach ($arcs as $arc) {
+        foreach ($arcs as $number => $arc) {
+            $all[] = $members[$number];
             if ($arc->isFullCircle()) {
                 $whole = true;
             } else {
                 $from = $arc->startAngle();
-                $spans[] = [$from, $from + $arc->sweep(), $arc->start(), $arc->end()];
-                array_push($ends, $arc->start(), $arc->end());
+                $spans[] = [$from, $from + $arc->sweep(), $arc->start(), $arc->end(), [$members[$number]]];
             }
         }
         usort($spans, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
         $slack = $tolerance / $circle->radius;
+        /** @var list<array{float, float, Vec, Vec, list<array{int, int, Vec|null, Vec|null}>}> $joined */
         $joined = [];
         foreach ($spans as $span) {
             $before = array_pop($joined);
             if ($before === null) {
                 $joined[] = $span;
             } elseif ($span[0] <= $before[1] + $slack) {
-                $joined[] = $span[1] > $before[1] ? [$before[0], $span[1], $before[2], $span[3]] : $before;
+                $those = [...$before[4], ...$span[4]];
+                $joined[] = $span[1] > $before[1] ? [$before[0], $span[1], $before[2], $span[3], $those] : [$before[0], $before[1], $before[2], $before[3], $those];
             } else {
                 array_push($joined, $before, $span);
             }
@@ -312,12 +344,13 @@ final readonly class Runs
         while (count($joined) > 1 && $joined[count($joined) - 1][1] >= $joined[0][0] + 2 * M_PI - $slack) {
             $first = array_shift($joined);
             $last = array_pop($joined) ?? $first;
-            $joined[] = $last[1] < $first[1] + 2 * M_PI ? [$last[0], $first[1] + 2 * M_PI, $last[2], $first[3]] : $last;
+            $those = [...$last[4], ...$first[4]];
+            $joined[] = $last[1] < $first[1] + 2 * M_PI ? [$last[0], $first[1] + 2 * M_PI, $last[2], $first[3], $those] : [$last[0], $last[1], $last[2], $last[3], $those];
         }
         if ($whole || (count($joined) === 1 && $joined[0][1] - $joined[0][0] >= 2 * M_PI - $slack)) {
-            return [[Arc::fullCircle($circle), $ends]];
+            return [[Arc::fullCircle($circle), $all]];
         }
 
-        return array_map(static fn (array $span): array => [Arc::around($circle->center, $circle->radius, $span[2], $span[3], true), $ends], $joined);
+        return array_map(static fn (array $span): array => [Arc::around($circle->center, $circle->radius, $span[2], $span[3], true), $span[4]], $joined);
     }
 }

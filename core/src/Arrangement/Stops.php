@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Arrangement;
 
 use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Intersections;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Vec;
@@ -35,6 +36,9 @@ final class Stops
 
     /** @var list<array<int, float>> for every run the parameters of the places on it, by their numbers */
     public array $on = [];
+
+    /** @var list<list<array{int, int, int, int}>> for every run the given curves on it: number, direction, and the places where they begin and end; −1 for all of it */
+    public array $members = [];
 
     private readonly float $tolerance;
 
@@ -94,13 +98,27 @@ final class Stops
             $this->length[] = $start->distanceTo($end);
             $this->on[] = [];
             $this->ends[] = $curve instanceof Arc && $curve->isFullCircle() ? [-1, -1] : [$this->put($run, $start, 0.0), $this->put($run, $end, 1.0)];
-            foreach ($this->runs->stops[$run] as $stop) {
-                $t = $curve->nearest($stop);
-                if ($curve->pointAt($t)->distanceTo($stop) <= 2 * $this->tolerance) {
-                    $this->put($run, $stop, $t);
-                }
-            }
+            $this->members[] = array_map(fn (array $member): array => [
+                $member[0],
+                $member[1],
+                $member[2] === null ? -1 : $this->stop($run, $curve, $member[2]),
+                $member[3] === null ? -1 : $this->stop($run, $curve, $member[3]),
+            ], $this->runs->members[$run]);
         }
+    }
+
+    /** The place of an end of a given curve on the run. */
+    private function stop(int $run, Curve $curve, Vec $stop): int
+    {
+        [$first, $last] = $this->ends[$run];
+        if ($first >= 0 && $stop->x === $this->x[$first] && $stop->y === $this->y[$first]) {
+            return $first;
+        }
+        if ($last >= 0 && $stop->x === $this->x[$last] && $stop->y === $this->y[$last]) {
+            return $last;
+        }
+
+        return $this->put($run, $stop, $curve->nearest($stop));
     }
 
     private function put(int $run, Vec $place, float $t): int

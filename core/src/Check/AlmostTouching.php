@@ -40,7 +40,7 @@ final class AlmostTouching
                     $finding = Finding::warning($one, 'almost-touching', sprintf(
                         $gap > 0.0 ? 'misses touching %s by %s %s' : 'crosses %s where it nearly touches, by %s %s',
                         $labels[$two], Numerals::plain((float) sprintf('%.3g', abs($gap))), $plan->unit->value,
-                    ))->at(TouchingCircles::contact($circle, $guides[$two]->curve), abs($gap));
+                    ))->at(TouchingCircles::contact($circle, $guides[$two]->single()), abs($gap));
                     if (is_numeric($plan->steps[$one]->raw('radius')) && $plan->steps[$one]->says('center')) {
                         $findings[] = $finding->with(new Remedy('Let them touch', [['op' => 'set', 'id' => $one, 'field' => 'radius', 'value' => $radius]]));
                     } elseif ($one === $id && ! (is_numeric($plan->steps[$two]->raw('radius')) && $guides[$two]->isCircle())) {

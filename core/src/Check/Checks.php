@@ -33,7 +33,7 @@ final readonly class Checks
         $limits = $plan->limits;
         $guides = $grids = $findings = [];
         foreach ($known as $id => $step) {
-            if ($step->result instanceof Guide) {
+            if ($step->result instanceof Guide && $step->result->curve !== null) {
                 $guides[$id] = $step->result;
             } elseif ($step->result instanceof Grid) {
                 $grids[$id] = $step->result;

@@ -35,13 +35,13 @@ final class DoubledLines
         $ids = array_map(strval(...), array_keys($guides));
         foreach ($ids as $k => $id) {
             foreach (array_slice($ids, 0, $k) as $other) {
-                $length = self::shared($guides[$id]->curve, $guides[$other]->curve, $tolerance);
+                $length = self::shared($guides[$id]->single(), $guides[$other]->single(), $tolerance);
                 if ($length === null) {
                     continue;
                 }
-                $whole = abs($length - $guides[$id]->curve->length()) <= $tolerance->distance;
+                $whole = abs($length - $guides[$id]->single()->length()) <= $tolerance->distance;
                 $finding = Finding::warning($id, 'doubled', $whole ? "lies on {$labels[$other]}" : "lies on {$labels[$other]} for a stretch")
-                    ->at($guides[$id]->curve->pointAt(0.5), $length);
+                    ->at($guides[$id]->single()->pointAt(0.5), $length);
                 $findings[] = $whole && ! isset($needed[$id])
                     ? $finding->with(new Remedy('Take it away', [['op' => 'remove', 'ids' => [$id]]]))
                     : $finding;

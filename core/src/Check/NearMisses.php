@@ -35,7 +35,7 @@ final class NearMisses
             $snapper ??= new Snapper($guides, $grids, $labels, $tolerance);
             $through = $plan->steps[$id]->raw('through');
             $last = is_array($through) ? count($through) - 1 : 0;
-            foreach ([0 => $guide->curve->start(), $last => $guide->curve->end()] as $number => $end) {
+            foreach ([0 => $guide->single()->start(), $last => $guide->single()->end()] as $number => $end) {
                 $near = self::missed($snapper, (string) $id, array_keys($guides), $end, $plan->limits->miss, $tolerance->distance);
                 if ($near === null) {
                     continue;

@@ -15,80 +15,152 @@ use Sternbild\Core\Shape\Part;
 /** Which parts are drawn, in which order, and how they look. */
 final class Drawing
 {
+    /** @var array<string, true> ids of steps of which nothing is left to be drawn by itself */
+    private array $gone = [];
+
+    /** @var array<string, array<int, true>> figures that were used up singly, by step */
+    private array $goneFigures = [];
+
+    /** @var list<string> ids of parts from back to front, those that are gone among them */
+    private array $order = [];
+
+    /** @var array<string, list<string>> the steps whose looks a result takes on, by the step that made it */
+    private array $inherited = [];
+
+    /** @var list<Look> */
+    private array $looks = [];
+
     /**
      * @param  array<string, Evaluated>  $known  the results of the plan
-     * @param  array<string, true>  $usedUp  ids of parts that an operation used up
-     * @return list<DrawnPart> from back to front
+     * @param  array<string, list<Evaluated>>  $sources  what each step is made of
+     * @param  array<string, list<Evaluated>>  $usedUp  and what of that is not drawn by itself any more
      */
-    public static function arrange(Plan $plan, array $known, array $usedUp): array
+    public function __construct(private readonly Plan $plan, private readonly array $known, array $sources, array $usedUp)
     {
-        $order = [];
-        $looks = [];
-        foreach ($known as $id => $step) {
-            if ($step->result instanceof Part && ! isset($usedUp[$id]) && ! $plan->steps[$id]->hidden) {
-                $order[] = $id;
-            } elseif ($step->result instanceof Look) {
-                $looks[] = $step->result;
-            } elseif ($step->result instanceof Reorder) {
-                $order = self::reordered($order, $step->result);
+        foreach ($usedUp as $those) {
+            foreach ($those as $used) {
+                if ($used->figures === null) {
+                    $this->gone[$used->step()] = true;
+                } else {
+                    $this->goneFigures[$used->step()] = ($this->goneFigures[$used->step()] ?? []) + array_fill_keys($used->figures, true);
+                }
             }
         }
+        foreach ($known as $id => $step) {
+            if ($step->result instanceof Part) {
+                $this->inherit($id, $step->result, $sources[$id] ?? []);
+                $this->place($id, $usedUp[$id] ?? []);
+            } elseif ($step->result instanceof Look) {
+                $this->looks[] = $step->result;
+            } elseif ($step->result instanceof Reorder) {
+                $this->reorder($step->result);
+            }
+        }
+    }
+
+    /** @return list<DrawnPart> from back to front */
+    public function arranged(): array
+    {
         $drawn = [];
-        foreach ($order as $id) {
-            $part = $known[$id]->result;
-            if ($part instanceof Part) {
-                $drawn[] = new DrawnPart($id, $part, self::styles($part, $looks));
+        foreach ($this->order as $id) {
+            $part = $this->known[$id]->result;
+            if ($part instanceof Part && ! isset($this->gone[$id]) && ! $this->plan->steps[$id]->hidden) {
+                $drawn[] = new DrawnPart($id, $part, $this->styles($part, $this->goneFigures[$id] ?? []));
             }
         }
 
         return $drawn;
     }
 
-    /**
-     * @param  list<string>  $order
-     * @return list<string>
-     */
-    private static function reordered(array $order, Reorder $reorder): array
+    /** @return array<string, true> ids of steps that are not shown by themselves any more, guides among them */
+    public function usedUp(): array
     {
-        $moved = array_values(array_intersect($order, $reorder->of));
-        $rest = array_values(array_diff($order, $reorder->of));
-        $beside = array_search($reorder->beside, $rest, true);
-        $at = match ($reorder->to) {
-            'front' => count($rest),
-            'back' => 0,
-            // Beside a part that is not drawn by itself there is no place; the order stays.
-            'above' => $beside === false ? null : $beside + 1,
-            'below' => $beside === false ? null : $beside,
-        };
-        if ($at === null) {
-            return $order;
-        }
-        array_splice($rest, $at, 0, $moved);
+        return $this->gone;
+    }
 
-        return $rest;
+    /** @param  list<Evaluated>  $used */
+    private function place(string $id, array $used): void
+    {
+        $at = null;
+        if ($this->plan->steps[$id]->kind->staysInPlace()) {
+            foreach ($used as $one) {
+                $place = array_search($one->step(), $this->order, true);
+                $at = $place === false ? $at : max($at ?? 0, $place + 1);
+            }
+        }
+        array_splice($this->order, $at ?? count($this->order), 0, [$id]);
     }
 
     /**
-     * @param  list<Look>  $looks
-     * @return list<Style>
+     * A result of its own making looks like what it was made of, until it is given a look.
+     *
+     * @param  list<Evaluated>  $sources
      */
-    private static function styles(Part $part, array $looks): array
+    private function inherit(string $id, Part $part, array $sources): void
+    {
+        $parts = array_values(array_filter($sources, static fn (Evaluated $source): bool => $source->result instanceof Part));
+        if ($part->figures[0]->steps[0] !== $id || $parts === []) {
+            return;
+        }
+        $model = $parts[0];
+        if (! $this->plan->steps[$id]->kind->looksLikeFirst()) {
+            foreach ($parts as $source) {
+                if (array_search($source->step(), $this->order, true) > array_search($model->step(), $this->order, true)) {
+                    $model = $source;
+                }
+            }
+        }
+        if ($model->result instanceof Part) {
+            $figure = $model->result->figures[count($model->result->figures) - 1];
+            $this->inherited[$id] = $this->history($figure);
+        }
+    }
+
+    /** @return list<string> */
+    private function history(Figure $figure): array
+    {
+        return [...$this->inherited[$figure->steps[0]] ?? [], ...$figure->steps];
+    }
+
+    private function reorder(Reorder $reorder): void
+    {
+        $moved = array_values(array_intersect($this->order, $reorder->of));
+        $rest = array_values(array_diff($this->order, $reorder->of));
+        // Beside a part that is not drawn by itself there is no place; the order stays.
+        $beside = $reorder->beside === null || isset($this->gone[$reorder->beside]) ? false : array_search($reorder->beside, $rest, true);
+        $at = match ($reorder->to) {
+            'front' => count($rest),
+            'back' => 0,
+            'above' => $beside === false ? null : $beside + 1,
+            'below' => $beside === false ? null : $beside,
+        };
+        if ($at !== null) {
+            array_splice($rest, $at, 0, $moved);
+            $this->order = $rest;
+        }
+    }
+
+    /**
+     * @param  array<int, true>  $gone  figures that are not drawn
+     * @return list<Style|null>
+     */
+    private function styles(Part $part, array $gone): array
     {
         $byHistory = [];
         $styles = [];
-        foreach ($part->figures as $figure) {
-            $styles[] = $byHistory[implode(' ', $figure->steps)] ??= self::style($figure, $looks);
+        foreach ($part->figures as $number => $figure) {
+            $styles[] = isset($gone[$number]) ? null : $byHistory[implode(' ', $figure->steps)] ??= $this->style($figure);
         }
 
         return $styles;
     }
 
-    /** @param  list<Look>  $looks */
-    private static function style(Figure $figure, array $looks): Style
+    private function style(Figure $figure): Style
     {
         $said = [];
-        foreach ($looks as $look) {
-            if (array_intersect($look->of, $figure->steps) !== []) {
+        $history = $this->history($figure);
+        foreach ($this->looks as $look) {
+            if (array_intersect($look->of, $history) !== []) {
                 $said = [...$said, ...$look->style];
             }
         }

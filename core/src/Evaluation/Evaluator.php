@@ -15,13 +15,13 @@ use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Finding;
-use Sternbild\Core\Result\Measured;
+use Sternbild\Core\Shape\Part;
 
 /** Plan in, scene out. A step that fails leaves a finding and no result; all others are still evaluated. */
 final readonly class Evaluator
 {
     /** Part of every hash; to be raised when a computation changes, so that no cache keeps old results. */
-    private const EDITION = '2';
+    private const EDITION = '3';
 
     /** Cells of all grids and overlays of a plan together. */
     private const MOST_CELLS = 500_000;
@@ -35,7 +35,7 @@ final readonly class Evaluator
         $labels = $plan->labels();
         $scope = new Scope($plan, $labels);
         $known = [];
-        $usedUp = [];
+        $sources = $usedUp = [];
         $findings = [];
         $cells = 0;
         foreach ($plan->steps as $step) {
@@ -51,21 +51,21 @@ final readonly class Evaluator
                     $result = $step->kind->evaluate($given);
                     $this->cache->put($hash, $result, (hrtime(true) - $start) / 1e9);
                 }
-                $numbers = $given->numbers();
-                if ($result instanceof Measured) {
-                    $numbers += $result->quantities();
-                }
                 if ($result instanceof Tiling) {
                     $cells += $result->cellCount();
                     if ($cells > self::MOST_CELLS) {
                         throw new FieldFault('', 'limit', 'all grids and overlays together would have more than '.number_format(self::MOST_CELLS).' cells');
                     }
                 }
-                $known[$step->id] = new Evaluated($step->id, $hash, $result, $numbers, self::frames($step, $known));
+                $known[$step->id] = new Evaluated($step->id, $hash, $result, $given->numbers(), self::frames($step, $known));
                 $scope->learn($known[$step->id]);
-                foreach ($step->kind->usesUp() as $field) {
-                    foreach ($given->steps($field) as $used) {
-                        $usedUp[$used->id] = true;
+                $sources[$step->id] = $step->kind->sources($given);
+                if (! $step->kind->keepsSources($given)) {
+                    $usedUp[$step->id] = $sources[$step->id];
+                }
+                if ($result instanceof Part) {
+                    foreach ($result->remarks as $remark) {
+                        $scope->warn($remark->field, $remark->code, $remark->message);
                     }
                 }
             } catch (FieldFault $fault) {
@@ -78,7 +78,9 @@ final readonly class Evaluator
 
         array_push($findings, ...Checks::run($plan, $known, $labels));
 
-        return new Scene($plan, $labels, $known, Drawing::arrange($plan, $known, $usedUp), $findings);
+        $drawing = new Drawing($plan, $known, $sources, $usedUp);
+
+        return new Scene($plan, $labels, $known, $drawing->arranged(), $drawing->usedUp(), $findings);
     }
 
     /**

@@ -10,6 +10,7 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Result;
@@ -20,10 +21,14 @@ use Sternbild\Core\Snap\Snapper;
 /** What a plan comes to. */
 final readonly class Scene
 {
+    /** Copies of one guide or part beyond which a pointer does not snap to them. */
+    private const MOST_COPIES = 2000;
+
     /**
      * @param  array<string, string>  $labels  what messages call the steps, by id
      * @param  array<string, Evaluated>  $known  results by step id, in order
      * @param  list<DrawnPart>  $drawing  from back to front
+     * @param  array<string, true>  $usedUp  ids of steps that are not shown by themselves any more
      * @param  list<Finding>  $findings
      */
     public function __construct(
@@ -31,6 +36,7 @@ final readonly class Scene
         public array $labels,
         public array $known,
         public array $drawing,
+        public array $usedUp,
         public array $findings,
     ) {
     }
@@ -62,12 +68,27 @@ final readonly class Scene
     /** What a pointer can snap to: all that is shown. */
     public function snapper(): Snapper
     {
-        return new Snapper(
-            array_filter($this->guides(), $this->isShown(...), ARRAY_FILTER_USE_KEY),
-            array_filter($this->grids(), $this->isShown(...), ARRAY_FILTER_USE_KEY),
-            $this->labels,
-            $this->plan->tolerance(),
-        );
+        $naming = new Naming($this->plan, $this->labels);
+        $guides = $labels = $frames = [];
+        foreach (array_filter($this->guides(), $this->isShown(...), ARRAY_FILTER_USE_KEY) as $id => $guide) {
+            foreach (count($guide->runs) > self::MOST_COPIES ? [] : $guide->named($id) as $name => $one) {
+                if (count($one->runs) === 1) {
+                    $guides[$name] = $one;
+                    $labels[$name] = $naming->step($name);
+                }
+            }
+        }
+        $drawn = array_flip(array_map(static fn (DrawnPart $part): string => $part->id, $this->drawing));
+        $parts = array_filter(array_intersect_key($this->parts(), $drawn), static fn (Part $part): bool => count($part->figures) <= self::MOST_COPIES);
+        foreach (array_keys($parts) as $id) {
+            foreach ($this->known[$id]->frames as $frame => $grid) {
+                if ($grid->result instanceof Grid) {
+                    $frames[$id] ??= [$frame, $grid->result];
+                }
+            }
+        }
+
+        return new Snapper($guides, array_filter($this->grids(), $this->isShown(...), ARRAY_FILTER_USE_KEY), $labels + $this->labels, $this->plan->tolerance(), $parts, $frames);
     }
 
     /**
@@ -95,7 +116,7 @@ final readonly class Scene
 
     public function isShown(string $id): bool
     {
-        return ! $this->plan->steps[$id]->hidden;
+        return ! $this->plan->steps[$id]->hidden && ! isset($this->usedUp[$id]);
     }
 
     public function background(): ?string

@@ -18,6 +18,7 @@ final class PlanSchema
     public static function document(Kinds $kinds): array
     {
         $number = ['type' => ['number', 'string']];
+        $place = ['$ref' => '#/$defs/place'];
 
         return [
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
@@ -46,13 +47,27 @@ final class PlanSchema
             ],
             '$defs' => [
                 'id' => ['type' => 'string', 'pattern' => '^[a-z][a-z0-9]*$'],
+                'member' => ['type' => 'string', 'pattern' => Address::MEMBER_PATTERN],
                 'place' => ['oneOf' => [
                     ['type' => 'array', 'prefixItems' => [$number, $number], 'minItems' => 2, 'maxItems' => 2],
                     ['type' => 'string', 'pattern' => Address::PATTERN],
+                    self::composed(['of' => $place, 'by' => $place]),
+                    self::composed(['of' => $place, 'angle' => $number, 'distance' => $number]),
+                    self::composed(['between' => ['type' => 'array', 'items' => $place, 'minItems' => 2, 'maxItems' => 2], 'share' => $number]),
+                    self::composed(['column' => $place, 'row' => $place]),
                 ]],
                 'colour' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 40],
             ],
         ];
+    }
+
+    /**
+     * @param  non-empty-array<string, array<string, mixed>>  $properties
+     * @return array<string, mixed>
+     */
+    private static function composed(array $properties): array
+    {
+        return ['type' => 'object', 'required' => array_keys($properties), 'additionalProperties' => false, 'properties' => $properties];
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,7 @@ namespace Sternbild\Core\Format;
 
 use Sternbild\Core\Evaluation\DrawnPart;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Paint\Style;
@@ -19,20 +20,32 @@ final readonly class SvgDrawing
 
     private PathData $paths;
 
-    /** @param  bool  $withGrids keeps grids and guides, as hairlines over the drawing */
-    private function __construct(private Scene $scene, private bool $withGrids)
+    /** Copies of one shape beyond which they are written as uses of it. */
+    private const MANY = 500;
+
+    /**
+     * @param  bool  $withGrids  keeps grids and guides, as hairlines over the drawing
+     * @param  bool  $sharesShapes  writes copies as uses of one shape, however few they are
+     */
+    private function __construct(private Scene $scene, private bool $withGrids, private bool $sharesShapes)
     {
         $this->paths = new PathData($scene->plan->tolerance()->decimals);
     }
 
     public static function write(Scene $scene): string
     {
-        return (new self($scene, false))->document();
+        return (new self($scene, false, false))->document();
     }
 
     public static function writeWithGrids(Scene $scene): string
     {
-        return (new self($scene, true))->document();
+        return (new self($scene, true, false))->document();
+    }
+
+    /** Copies as uses of one shape: smaller, for programs that read them. */
+    public static function writeWithUses(Scene $scene): string
+    {
+        return (new self($scene, false, true))->document();
     }
 
     private function document(): string
@@ -53,8 +66,8 @@ final readonly class SvgDrawing
         }
         if ($this->withGrids) {
             foreach ([...$this->scene->grids(), ...$this->scene->guides()] as $id => $lines) {
-                if (! $plan->steps[$id]->hidden) {
-                    $svg .= $this->hairlines($lines instanceof Grid ? $lines->lines() : [$lines->curve], $ids[$id]);
+                if ($this->scene->isShown($id)) {
+                    $svg .= $this->hairlines($lines instanceof Grid ? $lines->lines() : $lines->curves(), $ids[$id]);
                 }
             }
         }
@@ -64,21 +77,63 @@ final readonly class SvgDrawing
 
     private function part(DrawnPart $drawn, string $id): string
     {
+        $styles = array_filter($drawn->styles);
+        if ($styles === []) {
+            return '';
+        }
         $figures = $drawn->part->figures;
         if (count($figures) === 1) {
-            $style = $drawn->styles[0];
-
-            return "<path id=\"$id\"".$this->inherited($style).self::own($style)." d=\"{$this->paths->ofOutlines($figures[0]->outlines)}\"/>\n";
+            return "<path id=\"$id\"".$this->inherited($styles[0]).self::own($styles[0])." d=\"{$this->paths->ofOutlines($figures[0]->outlines())}\"/>\n";
         }
-        $looks = array_map($this->inherited(...), $drawn->styles);
-        $shared = count(array_unique($looks)) === 1 ? $looks[0] : '';
+        $looks = array_map($this->inherited(...), $styles);
+        $shared = count(array_unique($looks)) === 1 ? reset($looks) : '';
+        $many = $this->shapesOfMany($drawn);
+        $defined = [];
         $svg = "<g id=\"$id\"$shared>\n";
-        foreach ($figures as $index => $figure) {
-            $look = $shared === '' ? $looks[$index] : '';
-            $svg .= '<path'.$look.self::own($drawn->styles[$index])." d=\"{$this->paths->ofOutlines($figure->outlines)}\"/>\n";
+        foreach ($styles as $index => $style) {
+            $figure = $figures[$index];
+            $look = ($shared === '' ? $looks[$index] : '').self::own($style);
+            $shape = spl_object_id($figure->shape);
+            // What is enlarged by a map has its stroke enlarged as well; there the outline is spelt out.
+            if (! isset($many[$shape]) || ($style->stroke !== 'none' && ! ($figure->map->isSimilarity() && abs($figure->map->scale() - 1.0) < 1e-9))) {
+                $svg .= "<path$look d=\"{$this->paths->ofOutlines($figure->outlines())}\"/>\n";
+
+                continue;
+            }
+            if (! isset($defined[$shape])) {
+                $defined[$shape] = "$id-shape-".(count($defined) + 1);
+                $svg .= "<defs><path id=\"{$defined[$shape]}\" d=\"{$this->paths->ofOutlines($figure->shape->outlines)}\"/></defs>\n";
+            }
+            $svg .= "<use$look href=\"#{$defined[$shape]}\"".($figure->map->isIdentity() ? '' : ' transform="matrix('.implode(' ', $this->matrix($figure->map)).')"')."/>\n";
         }
 
         return $svg."</g>\n";
+    }
+
+    /** @return array<int, true> shapes that are written once and used again, by object id */
+    private function shapesOfMany(DrawnPart $drawn): array
+    {
+        $counts = [];
+        foreach ($drawn->part->figures as $figure) {
+            $shape = spl_object_id($figure->shape);
+            $counts[$shape] = ($counts[$shape] ?? 0) + 1;
+        }
+
+        return array_map(static fn (): bool => true, array_filter($counts, fn (int $count): bool => $count > ($this->sharesShapes ? 1 : self::MANY)));
+    }
+
+    /** @return list<string> its turning and sizing part with digits for as far as the sheet reaches */
+    private function matrix(Affine $map): array
+    {
+        $plan = $this->scene->plan;
+        $decimals = $plan->tolerance()->decimals;
+        $fine = min(12, $decimals + (int) ceil(log10(max($plan->width, $plan->height, 10.0))));
+        [$a, $b, $c, $d, $e, $f] = $map->toArray();
+
+        return [
+            ...array_map(static fn (float $one): string => PathData::written($one, $fine), [$a, $b, $c, $d]),
+            ...array_map(static fn (float $one): string => PathData::written($one, $decimals), [$e, $f]),
+        ];
     }
 
     /** @param  list<Curve>  $curves */

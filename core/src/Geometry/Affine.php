@@ -45,6 +45,45 @@ final readonly class Affine
         return new self(-1.0, 0.0, 0.0, 1.0, 2 * $on->x, 0.0);
     }
 
+    /** The mirror image in the line through two different places. */
+    public static function mirror(Vec $a, Vec $b): self
+    {
+        $way = $b->minus($a);
+        $square = $way->dot($way);
+        $cos = ($way->x * $way->x - $way->y * $way->y) / $square;
+        $sin = 2 * $way->x * $way->y / $square;
+
+        return new self($cos, $sin, $sin, -$cos, $a->x - $cos * $a->x - $sin * $a->y, $a->y - $sin * $a->x + $cos * $a->y);
+    }
+
+    /**
+     * The map that takes three places to three others.
+     *
+     * @param  array{Vec, Vec, Vec}  $from
+     * @param  array{Vec, Vec, Vec}  $to
+     *
+     * @throws Degenerate where three of them lie in a line
+     */
+    public static function onto(array $from, array $to): self
+    {
+        foreach ([$from, $to] as $places) {
+            [$u, $v] = [$places[1]->minus($places[0]), $places[2]->minus($places[0])];
+            if (abs($u->cross($v)) <= 1e-9 * max($u->dot($u), $v->dot($v))) {
+                throw new Degenerate('the three places lie in a line, and leave no way to say where the rest goes');
+            }
+        }
+
+        return self::frame($from)->inverse()->then(self::frame($to));
+    }
+
+    /** @param  array{Vec, Vec, Vec}  $places to which the origin and the ends of the unit vectors go */
+    private static function frame(array $places): self
+    {
+        [$o, $u, $v] = $places;
+
+        return new self($u->x - $o->x, $u->y - $o->y, $v->x - $o->x, $v->y - $o->y, $o->x, $o->y);
+    }
+
     /** The mirror image in the line through $on that falls at 45°: x and y change places. */
     public static function diagonal(Vec $on): self
     {
@@ -94,10 +133,27 @@ final readonly class Affine
         );
     }
 
+    /** By how much areas grow; negative where it mirrors. */
+    public function determinant(): float
+    {
+        return $this->a * $this->d - $this->b * $this->c;
+    }
+
+    public function isIdentity(): bool
+    {
+        return $this->toArray() === [1.0, 0.0, 0.0, 1.0, 0.0, 0.0];
+    }
+
+    /** @return array{float, float, float, float, float, float} in the order of SVG's matrix() */
+    public function toArray(): array
+    {
+        return [$this->a, $this->b, $this->c, $this->d, $this->e, $this->f];
+    }
+
     /** Whether it turns clockwise outlines into counter-clockwise ones. */
     public function isMirrored(): bool
     {
-        return $this->a * $this->d - $this->b * $this->c < 0.0;
+        return $this->determinant() < 0.0;
     }
 
     /** Whether it keeps circles circles, up to the rounding of a few doubles. */

@@ -104,8 +104,11 @@ final readonly class Bernstein
         return $roots;
     }
 
-    /** The root between two places of opposite sign: Newton's method, and halving wherever it would leave the bounds. */
-    private function crossing(float $from, float $to): float
+    /**
+     * The root between two places of opposite sign, with no extremum between them: Newton's method, and halving wherever it would leave the
+     * bounds.
+     */
+    public function crossing(float $from, float $to): float
     {
         $slope = $this->derivative();
         $rises = $this->at($to) > 0.0;

@@ -126,6 +126,22 @@ final readonly class Cubic implements Curve
         return [new self($map->apply($this->start), $map->apply($this->leaving), $map->apply($this->arriving), $map->apply($this->end))];
     }
 
+    public function passesAbove(Vec $place): int
+    {
+        $x = $this->along(1.0, 0.0)->plusConstant(-$place->x);
+        $stops = [0.0, ...$x->derivative()->roots(0.0), 1.0];
+        $passes = 0;
+        for ($k = 1; $k < count($stops); $k++) {
+            [$from, $to] = [$stops[$k - 1], $stops[$k]];
+            $rightwards = $x->at($from) <= 0.0 && $x->at($to) > 0.0;
+            if (($rightwards || ($x->at($to) <= 0.0 && $x->at($from) > 0.0)) && $this->pointAt($x->crossing($from, $to))->y < $place->y) {
+                $passes += $rightwards ? 1 : -1;
+            }
+        }
+
+        return $passes;
+    }
+
     public function areaSeenFrom(Vec $apex): float
     {
         [$a, $b, $c, $d] = array_map(static fn (Vec $place): Vec => $place->minus($apex), [$this->start, $this->leaving, $this->arriving, $this->end]);

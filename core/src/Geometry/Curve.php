@@ -42,6 +42,12 @@ interface Curve
     public function mapped(Affine $map): array;
 
     /**
+     * How often it passes straight above a place on the screen: to the right counts 1, to the left −1. Of two curves that meet straight above
+     * it one counts.
+     */
+    public function passesAbove(Vec $place): int;
+
+    /**
      * The signed area between this segment and the two straight lines from its ends to $apex, exact.
      *
      * Positive where the segment runs clockwise on the screen around $apex. Summed over a closed outline it is the enclosed area; an

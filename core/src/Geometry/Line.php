@@ -83,6 +83,17 @@ final readonly class Line implements Curve
         return [new self($map->apply($this->start), $map->apply($this->end))];
     }
 
+    public function passesAbove(Vec $place): int
+    {
+        $rightwards = $this->start->x <= $place->x && $this->end->x > $place->x;
+        if (! $rightwards && ! ($this->end->x <= $place->x && $this->start->x > $place->x)) {
+            return 0;
+        }
+        $side = Exact::side($this->start, $this->end, $place);
+
+        return $rightwards ? ($side > 0.0 ? 1 : 0) : ($side < 0.0 ? -1 : 0);
+    }
+
     public function areaSeenFrom(Vec $apex): float
     {
         return $this->start->minus($apex)->cross($this->end->minus($apex)) / 2;

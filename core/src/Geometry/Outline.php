@@ -69,6 +69,58 @@ final readonly class Outline
         return $this->area() < 0.0;
     }
 
+    /**
+     * How often it runs around a place, clockwise on the screen; of places on it either side.
+     *
+     * Counts the crossings of a line that goes straight up from there.
+     */
+    public function windingsAround(Vec $place): int
+    {
+        $windings = 0;
+        foreach ($this->curves as $curve) {
+            $windings += $curve->passesAbove($place);
+        }
+
+        return $windings;
+    }
+
+    public function isAround(Vec $place): bool
+    {
+        return $this->windingsAround($place) !== 0;
+    }
+
+    /** The same points, run the other way: of a piece the hole of its form. */
+    public function reversed(): self
+    {
+        return new self(self::runBackwards($this->curves));
+    }
+
+    /**
+     * Its curves without those that are shorter than a length; the ones before them reach over.
+     *
+     * @return list<Curve>
+     */
+    public function withoutTrifles(float $length): array
+    {
+        $kept = array_values(array_filter($this->curves, static fn (Curve $curve): bool => $curve->length() > $length));
+        $count = count($kept);
+        if ($count === count($this->curves)) {
+            return $kept;
+        }
+        foreach ($kept as $number => $curve) {
+            $next = $kept[($number + 1) % $count]->start();
+            if ($curve->end()->x !== $next->x || $curve->end()->y !== $next->y) {
+                $kept[$number] = match (true) {
+                    $curve instanceof Arc && $count > 1 => Arc::around($curve->center(), $curve->radius(), $curve->start(), $next, $curve->sweep() > 0.0),
+                    $curve instanceof Cubic => new Cubic($curve->start(), $curve->leaving, $curve->arriving, $next),
+                    default => new Line($curve->start(), $next),
+                };
+            }
+        }
+
+        return $kept;
+    }
+
     /** The image under $map; a mirror also reverses the run, so that a piece stays a piece and a hole a hole. */
     public function mapped(Affine $map): self
     {

@@ -37,7 +37,7 @@ final class GoldenSquares extends Grid
      * @param  int  $turn  the side of the first square: 0 left, 1 top, 2 right, 3 bottom; with 1 and 3 the rectangle stands upright
      * @param  bool  $circles  whether the circles inscribed in the squares belong to its lines
      */
-    public function __construct(private readonly Vec $origin, float $across, float $down, int $depth, int $turn, private readonly bool $circles)
+    public function __construct(private readonly Vec $origin, float $across, float $down, int $depth, private readonly int $turn, private readonly bool $circles)
     {
         $long = $turn % 2 === 0 ? min($across, $down * self::RATIO) : min($down, $across * self::RATIO);
         $this->width = $turn % 2 === 0 ? $long : $long / self::RATIO;
@@ -121,6 +121,24 @@ final class GoldenSquares extends Grid
             static fn (array $cell): Circle => new Circle($cell[0]->towards($cell[1], 0.5), ($cell[1]->x - $cell[0]->x) / 2),
             array_slice($this->cells, 0, -1),
         );
+    }
+
+    /**
+     * Quarter circles through the squares, from the far corner of the first inwards, clockwise on the screen.
+     *
+     * @return non-empty-list<Arc>
+     */
+    public function spiral(): array
+    {
+        $arcs = [];
+        foreach (array_slice($this->cells, 0, -1) as $number => [$near, $far]) {
+            $corners = [$near, new Vec($far->x, $near->y), $far, new Vec($near->x, $far->y)];
+            $first = ($this->turn + $number + 3) % 4;
+            $start = $arcs === [] ? $corners[$first] : $arcs[count($arcs) - 1]->end();
+            $arcs[] = Arc::around($corners[($first + 3) % 4], $far->x - $near->x, $start, $corners[($first + 2) % 4], true);
+        }
+
+        return $arcs === [] ? throw new \LogicException('There is at least one square.') : $arcs;
     }
 
     protected function buildMesh(): Mesh

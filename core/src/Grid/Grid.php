@@ -61,10 +61,10 @@ abstract class Grid extends Tiling implements Measured
     }
 
     /** @return non-empty-list<string> what the coordinates of a cell's address count: ring and sector, column and row */
-    abstract public function cellWords(): array;
+    abstract public static function cellWords(): array;
 
     /** @return non-empty-list<string> what the coordinates of an intersection's address count */
-    abstract public function pointWords(): array;
+    abstract public static function pointWords(): array;
 
     /** @return list<int> the coordinates of a cell, as its address has them */
     abstract public function cellCoordinates(int $cell): array;

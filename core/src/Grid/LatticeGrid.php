@@ -58,12 +58,12 @@ abstract class LatticeGrid extends Grid
         return $this->across->count() * $this->down->count();
     }
 
-    public function cellWords(): array
+    public static function cellWords(): array
     {
         return ['column', 'row'];
     }
 
-    public function pointWords(): array
+    public static function pointWords(): array
     {
         return ['column', 'row'];
     }

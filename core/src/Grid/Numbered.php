@@ -7,12 +7,12 @@ namespace Sternbild\Core\Grid;
 /** Cells and intersections counted from 1, each by one number. */
 trait Numbered
 {
-    public function cellWords(): array
+    public static function cellWords(): array
     {
         return ['cell'];
     }
 
-    public function pointWords(): array
+    public static function pointWords(): array
     {
         return ['point'];
     }

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace Sternbild\Core\Grid;
 
 use Sternbild\Core\Arrangement\Arrangement;
+use Sternbild\Core\Geometry\Side;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Mesh\Mesh;
 use Sternbild\Core\Result\Role;
 
 /**
- * Grids and guides laid over one another; their lines cut the sheet into cells.
+ * Grids, guides and parts laid over one another; their lines cut the sheet into cells.
  *
- * A cell is held by a place inside it, in the coordinates of one of the grids, so that it is found again when the grid's numbers change.
+ * A cell is held by what bounds it: the cell of every grid that it lies in, and the side of every guide and part on which it lies, where their
+ * lines run along its edge. Then a place inside it decides, in the coordinates of one of the grids. So it is found again when numbers change.
  */
 final class Overlay extends Tiling
 {
@@ -22,16 +24,29 @@ final class Overlay extends Tiling
     /** Digits behind the point that an address begins with; more are taken where a cell is too small for them. */
     private const DIGITS = [1, 2, 3, 5, 8, 12];
 
+    /** Of cells that agree equally the nearest are compared by their edges; so many of them, by a place inside. */
+    private const COMPARED = 12;
+
     /** @var array<int, string> */
     private array $addresses = [];
+
+    /** @var array<int, Vec> a place inside every cell, as far as it was asked for */
+    private array $inside = [];
 
     /**
      * @param  array<string, Grid>  $frames  the grids in whose coordinates its cells can be held, by step id: those laid over one another, then
      *                                      those that the guides are built on
      * @param  string  $key  equal for equal overlays
+     * @param  list<string>  $sources  for each curve of the arrangement what it belongs to: the id of a grid, or how a plan names a guide or a part
+     * @param  array<string, Side>  $sides  of the guides and parts among them that have sides
      */
-    public function __construct(private readonly array $frames, private readonly Arrangement $arrangement, private readonly string $key)
-    {
+    public function __construct(
+        private readonly array $frames,
+        private readonly Arrangement $arrangement,
+        private readonly string $key,
+        private readonly array $sources,
+        private readonly array $sides,
+    ) {
     }
 
     public function role(): Role
@@ -64,18 +79,41 @@ final class Overlay extends Tiling
         return $this->arrangement->faceAt($place);
     }
 
-    /**
-     * The cell that an address means.
-     *
-     * @param  Grid|null  $frame  the grid whose coordinates they are, of this overlay or not; null for sheet units
-     *
-     * @throws NoSuchPlace
-     */
-    public function cellHeldBy(?Grid $frame, float $u, float $v): int
+    /** @return list<Vec> where its lines meet or end */
+    public function points(): array
     {
-        $place = $frame === null ? new Vec($u, $v) : $frame->placeAt($u, $v);
+        return $this->arrangement->points();
+    }
 
-        return $this->arrangement->faceAt($place) ?? throw new NoSuchPlace('no cell encloses the place any more');
+    /**
+     * The cell that agrees with most of what holds it; among equals the one that encloses the place, then the nearest.
+     *
+     * @param  list<Bound>  $bounds
+     * @return HeldCell|null null where none agrees with anything
+     */
+    public function cellHeldBy(Vec $place, array $bounds): ?HeldCell
+    {
+        $around = $this->arrangement->faceAt($place);
+        $unlike = $around === null ? $bounds : $this->unlike($around, $bounds);
+        if ($around !== null && $unlike === []) {
+            return new HeldCell($around, []);
+        }
+        $least = count($unlike);
+        $best = $around !== null && $least < count($bounds) ? [$around] : [];
+        for ($face = 0, $count = $this->arrangement->faceCount(); $face < $count; $face++) {
+            $here = count($this->unlike($face, $bounds));
+            if ($here < $least) {
+                [$least, $best] = [$here, [$face]];
+            } elseif ($here === $least && $least < count($bounds) && ($best[0] ?? null) !== $around) {
+                $best[] = $face;
+            }
+        }
+        if ($best === []) {
+            return null;
+        }
+        $cell = count($best) === 1 ? $best[0] : $this->nearest($best, $place);
+
+        return new HeldCell($cell, $this->unlike($cell, $bounds));
     }
 
     public function cellAddress(int $cell): string
@@ -93,13 +131,85 @@ final class Overlay extends Tiling
         return $this->arrangement->mesh();
     }
 
+    private function inside(int $cell): Vec
+    {
+        return $this->inside[$cell] ??= $this->arrangement->placeInside($cell);
+    }
+
+    /**
+     * @param  list<Bound>  $bounds
+     * @return list<Bound> those that a cell does not agree with
+     */
+    private function unlike(int $cell, array $bounds): array
+    {
+        $place = $this->inside($cell);
+
+        return array_values(array_filter($bounds, static fn (Bound $bound): bool => ! $bound->isMetBy($place)));
+    }
+
+    /** @param  non-empty-list<int>  $cells */
+    private function nearest(array $cells, Vec $place): int
+    {
+        $far = [];
+        foreach ($cells as $cell) {
+            $far[$cell] = $this->inside($cell)->distanceTo($place);
+        }
+        asort($far);
+        $best = (int) array_key_first($far);
+        $least = INF;
+        foreach (array_slice(array_keys($far), 0, self::COMPARED) as $cell) {
+            foreach ($this->cellOutlines($cell) as $outline) {
+                foreach ($outline->curves as $curve) {
+                    $distance = $curve->pointAt($curve->nearest($place))->distanceTo($place);
+                    if ($distance < $least) {
+                        [$least, $best] = [$distance, $cell];
+                    }
+                }
+            }
+        }
+
+        return $best;
+    }
+
     private function heldBy(int $cell): string
     {
-        $place = $this->arrangement->placeInside($cell);
+        $place = $this->inside($cell);
         // Of the grids the first in which the place lies; beyond all of them the first one's numbers go on.
         $around = array_filter($this->frames, static fn (Grid $grid): bool => $grid->cellAt($place) !== null);
         $frame = array_key_first($around) ?? array_key_first($this->frames);
         $grid = $frame === null ? null : $this->frames[$frame];
+        [$u, $v] = $this->written($cell, $grid, $place);
+        $address = '~'.($grid === null ? '' : "$frame:")."$u,$v";
+        $sides = [];
+        foreach ($this->bounding($cell) as $source) {
+            if (isset($this->sides[$source])) {
+                $sides[] = ($this->sides[$source]->holds($place) ? '' : '-').$source;
+            } elseif ($source !== $frame && isset($this->frames[$source])) {
+                [$u, $v] = $this->written($cell, $this->frames[$source], $place);
+                $address .= ";$source:$u,$v";
+            }
+        }
+
+        return $sides === [] ? $address : "$address;".implode(',', $sides);
+    }
+
+    /** @return list<string> what runs along the edge of a cell, in the order in which it was laid over one another */
+    private function bounding(int $cell): array
+    {
+        $numbers = [];
+        foreach ($this->arrangement->edgesAround($cell) as $edge) {
+            foreach ($this->arrangement->origins($edge) as [$number]) {
+                $numbers[$number] = true;
+            }
+        }
+        ksort($numbers);
+
+        return array_values(array_unique(array_map(fn (int $number): string => $this->sources[$number], array_keys($numbers))));
+    }
+
+    /** @return array{string, string} coordinates of a place in a cell, in as few digits as leave it well inside */
+    private function written(int $cell, ?Grid $grid, Vec $place): array
+    {
         [$u, $v] = $grid === null ? [$place->x, $place->y] : $grid->coordinatesAt($place);
         foreach (self::DIGITS as $digits) {
             [$shortU, $shortV] = [round($u, $digits), round($v, $digits)];
@@ -111,10 +221,10 @@ final class Overlay extends Tiling
             }
         }
 
-        return '~'.($grid === null ? '' : "$frame:").self::written($u).','.self::written($v);
+        return [self::plain($u), self::plain($v)];
     }
 
-    private static function written(float $number): string
+    private static function plain(float $number): string
     {
         $text = rtrim(rtrim(number_format($number, 12, '.', ''), '0'), '.');
 

@@ -90,12 +90,12 @@ final class PolarGrid extends Grid
         return M_PI * ($this->radius ** 2 - $this->inner ** 2);
     }
 
-    public function cellWords(): array
+    public static function cellWords(): array
     {
         return ['ring', 'sector'];
     }
 
-    public function pointWords(): array
+    public static function pointWords(): array
     {
         return ['ring', 'spoke'];
     }

@@ -49,12 +49,12 @@ abstract class TriangularGrid extends Grid
         return 2 * $this->columns * $this->rows * sqrt(3) / 4 * $this->side ** 2;
     }
 
-    public function cellWords(): array
+    public static function cellWords(): array
     {
         return ['column', 'row'];
     }
 
-    public function pointWords(): array
+    public static function pointWords(): array
     {
         return ['column', 'row'];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Mesh;
 
 use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Cubic;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Outline;
@@ -47,7 +48,7 @@ final class CellJoin
                 && $mesh->carrier[$edge + 1] === $mesh->carrier[$edge]
                 && $mesh->to[$edge] !== $start;
             if (! $goesOn) {
-                $curves[] = self::curve($mesh, $mesh->carrier[$edge], $start, $mesh->to[$edge], true, $edge);
+                $curves[] = self::curve($mesh, $mesh->carrier[$edge], $start, $mesh->to[$edge], $edge + 1, $edge + 1);
                 $start = null;
             }
         }
@@ -202,26 +203,22 @@ final class CellJoin
     private static function outline(Mesh $mesh, array $ring): Outline
     {
         $count = count($ring);
-        $carriers = [];
-        foreach ($ring as $edge) {
-            // Pieces of a cubic stay by themselves.
-            $carriers[] = isset($mesh->cubics[abs($edge) - 1]) ? -abs($edge) : $mesh->carrier[abs($edge) - 1];
-        }
         // Begin where the carrier changes, so that no curve is cut by the beginning.
         $begin = 0;
-        while ($begin < $count && $carriers[$begin] === $carriers[($begin + $count - 1) % $count]) {
+        while ($begin < $count && self::goesOn($mesh, $ring[($begin + $count - 1) % $count], $ring[$begin])) {
             $begin++;
         }
         $begin %= $count;
         $curves = [];
         $point = $start = self::startOf($mesh, $ring[$begin]);
+        $first = $ring[$begin];
         for ($step = 0; $step < $count; $step++) {
-            $at = ($begin + $step) % $count;
-            $edge = $ring[$at];
+            $edge = $ring[($begin + $step) % $count];
             $point = $edge > 0 ? $mesh->to[$edge - 1] : $mesh->from[-$edge - 1];
-            if ($step === $count - 1 || $carriers[($at + 1) % $count] !== $carriers[$at]) {
-                $curves[] = self::curve($mesh, $carriers[$at], $start, $point, $edge > 0, abs($edge) - 1);
-                $start = $point;
+            $next = $ring[($begin + $step + 1) % $count];
+            if ($step === $count - 1 || ! self::goesOn($mesh, $edge, $next)) {
+                $curves[] = self::curve($mesh, $mesh->carrier[abs($edge) - 1], $start, $point, $first, $edge);
+                [$start, $first] = [$point, $next];
             }
         }
 
@@ -229,24 +226,46 @@ final class CellJoin
         return new Outline($curves);
     }
 
+    /** Whether the second of two edges that follow one another goes on along the carrier of the first. */
+    private static function goesOn(Mesh $mesh, int $edge, int $next): bool
+    {
+        $one = abs($edge) - 1;
+        $other = abs($next) - 1;
+        if ($mesh->carrier[$one] !== $mesh->carrier[$other]) {
+            return false;
+        }
+
+        // A cubic can come back to where it was; it goes on only where its parameter does.
+        return ! isset($mesh->spans[$one]) || (($edge > 0) === ($next > 0) && $mesh->spans[$one][$edge > 0 ? 1 : 0] === $mesh->spans[$other][$next > 0 ? 0 : 1]);
+    }
+
     private static function startOf(Mesh $mesh, int $edge): int
     {
         return $edge > 0 ? $mesh->from[$edge - 1] : $mesh->to[-$edge - 1];
     }
 
-    /** @param  int  $edge the last one of those that the curve runs along */
-    private static function curve(Mesh $mesh, int $carrier, int $from, int $to, bool $clockwise, int $edge): Curve
+    /**
+     * The curve along several edges of one carrier.
+     *
+     * @param  int  $first  and $last of the edges, signed
+     */
+    private static function curve(Mesh $mesh, int $carrier, int $from, int $to, int $first, int $last): Curve
     {
-        if (isset($mesh->cubics[$edge])) {
-            return $clockwise ? $mesh->cubics[$edge] : $mesh->cubics[$edge]->reversed();
-        }
         $start = new Vec($mesh->x[$from], $mesh->y[$from]);
         $end = $from === $to ? $start : new Vec($mesh->x[$to], $mesh->y[$to]);
+        $cubic = $mesh->cubics[$carrier] ?? null;
+        if ($cubic !== null) {
+            [$one, $other] = $first > 0 ? [$mesh->spans[$first - 1][0], $mesh->spans[$last - 1][1]] : [$mesh->spans[-$last - 1][0], $mesh->spans[-$first - 1][1]];
+            $part = $one === 0.0 && $other === 1.0 ? $cubic : $cubic->part($one, $other);
+            $part = $first > 0 ? $part : $part->reversed();
+
+            return new Cubic($start, $part->leaving, $part->arriving, $end);
+        }
         $circle = $mesh->circles[$carrier] ?? null;
         if ($circle === null) {
             return new Line($start, $end);
         }
 
-        return Arc::around(new Vec($circle[0], $circle[1]), $circle[2], $start, $end, $clockwise);
+        return Arc::around(new Vec($circle[0], $circle[1]), $circle[2], $start, $end, $last > 0);
     }
 }

@@ -23,7 +23,8 @@ final readonly class Mesh
      * @param  array<int, array{float, float, float}>  $circles  centre and radius of the carriers that are circles; all others are straight
      * @param  list<list<int>>  $cells  the outline of every cell, clockwise on the screen: edge number + 1, negative where it is run backwards;
      *                                  outlines of holes in it follow
-     * @param  array<int, Cubic>  $cubics  the curves of the edges that are neither straight nor circular; each has a carrier of its own
+     * @param  array<int, Cubic>  $cubics  the carriers that are cubics, whole
+     * @param  array<int, array{float, float}>  $spans  for each edge on a cubic from which parameter to which it runs
      * @param  array<int, int>|null  $after  where it is known: the signed edge that follows each along the cell to its right
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class Mesh
         public array $circles,
         public array $cells,
         public array $cubics = [],
+        public array $spans = [],
         public ?array $after = null,
     ) {
     }

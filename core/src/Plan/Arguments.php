@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Geometry\Bend;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Shape\Part;
 
 /** The worked-out parameters of one step. A field that was not given and has no default is absent. */
 final readonly class Arguments
@@ -60,10 +63,15 @@ final readonly class Arguments
         return ($this->values[$field] ?? false) === true;
     }
 
-    /** @return list<Evaluated> */
+    /**
+     * The steps that a field names, also where it names one.
+     *
+     * @return list<Evaluated>
+     */
     public function steps(string $field): array
     {
         $value = $this->values[$field] ?? null;
+        $value = $value instanceof Evaluated ? [$value] : $value;
         if (! is_array($value)) {
             throw $this->misdeclared($field);
         }
@@ -73,6 +81,33 @@ final readonly class Arguments
         }
 
         return $steps;
+    }
+
+    /**
+     * The parts that a field names, in order.
+     *
+     * @return list<Part>
+     */
+    public function parts(string $field): array
+    {
+        return array_values(array_map(fn (Evaluated $step): Part => $step->result instanceof Part ? $step->result : throw $this->misdeclared($field), $this->steps($field)));
+    }
+
+    /** @return list<Guide> */
+    public function guides(string $field): array
+    {
+        return array_values(array_map(fn (Evaluated $step): Guide => $step->result instanceof Guide ? $step->result : throw $this->misdeclared($field), $this->steps($field)));
+    }
+
+    /** @return list<Bend|null> */
+    public function bends(string $field): array
+    {
+        $value = $this->values[$field] ?? [];
+        if (! is_array($value)) {
+            throw $this->misdeclared($field);
+        }
+
+        return array_values(array_map(fn (mixed $bend): ?Bend => $bend === null || $bend instanceof Bend ? $bend : throw $this->misdeclared($field), $value));
     }
 
     /** @return list<Vec> */
@@ -151,10 +186,12 @@ final readonly class Arguments
     {
         return match (true) {
             is_float($value) => sprintf('%.17g', $value),
+            $value === null => '-',
             is_bool($value) => $value ? 'yes' : 'no',
             is_string($value) => '"'.$value.'"',
             $value instanceof Vec => sprintf('(%.17g,%.17g)', $value->x, $value->y),
             $value instanceof Evaluated => $value->fingerprint(),
+            $value instanceof Bend => $value->fingerprint(),
             $value instanceof CellPick => $value->fingerprint(),
             is_array($value) => '['.implode(',', array_map(self::printed(...), $value)).']',
             default => throw new \LogicException('An argument of the type '.get_debug_type($value).' has no fingerprint.'),

@@ -4,17 +4,57 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Result\Measured;
 use Sternbild\Core\Result\Result;
 
-/** An evaluated step as others refer to it. */
+/** An evaluated step as others refer to it, or a copy or a piece of what it comes to. */
 final readonly class Evaluated
 {
     /**
-     * @param  array<string, float>  $numbers  its numeric parameters and what it derives from them, by name
+     * @param  string  $id  as it is referred to: `p1`, `r1[3]`
+     * @param  array<string, float>  $numbers  its numeric parameters, by name
      * @param  array<string, self>  $frames  the grids that it is built on, directly or through others, by id
+     * @param  string|null  $step  id of the step, where only some of what it comes to is meant
+     * @param  list<int>|null  $figures  of its part that are meant; null for all
      */
-    public function __construct(public string $id, public string $hash, public Result $result, public array $numbers, public array $frames = [])
+    public function __construct(
+        public string $id,
+        public string $hash,
+        public Result $result,
+        public array $numbers,
+        public array $frames = [],
+        public ?string $step = null,
+        public ?array $figures = null,
+    ) {
+    }
+
+    /**
+     * Some of what the step comes to.
+     *
+     * @param  list<int>|null  $figures
+     */
+    public function portion(string $id, Result $result, ?array $figures): self
     {
+        return new self($id, $this->hash.substr($id, strlen($this->step())), $result, [], $this->frames, $this->step(), $figures);
+    }
+
+    public function step(): string
+    {
+        return $this->step ?? $this->id;
+    }
+
+    /** A parameter, or what the result derives from its parameters; null where there is none of this name. */
+    public function number(string $name): ?float
+    {
+        return $this->numbers[$name] ?? ($this->result instanceof Measured ? $this->result->quantities()[$name] ?? null : null);
+    }
+
+    /** @return list<string> of those numbers, without the two of a pair */
+    public function numberNames(): array
+    {
+        $all = [...array_keys($this->numbers), ...($this->result instanceof Measured ? array_keys($this->result->quantities()) : [])];
+
+        return array_values(preg_grep('/\.\d$/', $all, PREG_GREP_INVERT) ?: []);
     }
 
     /** Equal where it comes to the same and stands on the same grids. */

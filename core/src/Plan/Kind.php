@@ -8,25 +8,37 @@ use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Result\Result;
 
 /**
- * One sort of step: its parameters, its sentence, its computation. Kinds registers it.
+ * One sort of step: its parameters, its sentence, its computation. An attribute says what it is called; Kinds registers it.
  *
  * A kind also declares how the interface offers it; the interface has no code of its own for any kind.
  */
 abstract class Kind
 {
-    /** As plans name it, `grid.polar`. */
-    abstract public function name(): string;
+    private ?Called $called = null;
 
-    /** What the interface calls it, `Polar grid`. */
-    abstract public function label(): string;
-
-    /** What an unnamed step of it is called, with its number behind: `grid`. */
-    abstract public function word(): string;
-
-    /** What the ids of new steps of it begin with; they go on with a number. */
-    public function idPrefix(): string
+    final public function name(): string
     {
-        return substr($this->word(), 0, 1);
+        return $this->called()->name;
+    }
+
+    final public function label(): string
+    {
+        return $this->called()->label;
+    }
+
+    final public function word(): string
+    {
+        return $this->called()->word;
+    }
+
+    final public function idPrefix(): string
+    {
+        return $this->called()->prefix;
+    }
+
+    final public function chapter(): Chapter
+    {
+        return $this->called()->chapter;
     }
 
     /** @return list<Field> */
@@ -44,23 +56,54 @@ abstract class Kind
      */
     abstract public function evaluate(Arguments $given): Result;
 
-    /** The chapter of the plan that it stands in. */
-    abstract public function chapter(): Chapter;
-
     /** Whether a pointer can snap to what it comes to. */
     public function offersPlaces(): bool
     {
         return false;
     }
 
-    /** @return list<string> fields whose parts are used up: not drawn by themselves any more */
-    public function usesUp(): array
+    /**
+     * What it is made of. That is used up, unless the step says that it is kept.
+     *
+     * @return list<Evaluated>
+     */
+    public function sources(Arguments $given): array
     {
         return [];
     }
 
+    /** Whether its sources go on being drawn by themselves. */
+    public function keepsSources(Arguments $given): bool
+    {
+        return false;
+    }
+
+    /** Whether it lies where the topmost of its sources lay, not at its own step. */
+    public function staysInPlace(): bool
+    {
+        return false;
+    }
+
+    /** Whether it takes the look of the first of its sources, not of the topmost. */
+    public function looksLikeFirst(): bool
+    {
+        return false;
+    }
+
     /** @return list<string> fields that only say how the step itself is shown; its result does not hang on them */
     public function presentation(): array
+    {
+        return [];
+    }
+
+    /** @return list<string> of a grid what the coordinates of a cell's address count: ring and sector, column and row */
+    public function cellWords(): array
+    {
+        return [];
+    }
+
+    /** @return list<string> of a grid what the coordinates of an intersection's address count */
+    public function pointWords(): array
     {
         return [];
     }
@@ -73,5 +116,10 @@ abstract class Kind
     public function offers(): array
     {
         return [];
+    }
+
+    private function called(): Called
+    {
+        return $this->called ??= (new \ReflectionClass($this))->getAttributes(Called::class)[0]->newInstance();
     }
 }

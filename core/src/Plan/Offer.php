@@ -11,13 +11,14 @@ final readonly class Offer
      * @param  string  $label  the verb
      * @param  'cells'|'parts'|'points'|'guides'|'ground'  $from  the pick that it needs; `guides` are guides and grids, `ground` is none
      * @param  string|null  $takes  the field that the pick goes into; two of them joined by + take one each
-     * @param  array<string, mixed>  $preset  parameters of the new step. `{center}`, `{count}`, `{near}` and `{colour}` in them stand for what
+     * @param  array<string, mixed>  $preset  parameters of the new step. `{center}`, `{count}`, `{near}`, `{centre}`, `{lines}` and `{colour}` in them stand for what
      *                                        fits the pick best: the centre of its grid, its number of sectors, where it was clicked last, the
-     *                                        first palette colour
+     *                                        centre of what is picked, the grids and guides there are, the first palette colour
      * @param  list<string>  $asks  fields that are asked for before the step is made
      * @param  string|null  $picture  SVG path data in a square of 48, for offers shown as pictures
      * @param  string|null  $replaces  a field: where a step of the same kind for the same pick already says it, that one is changed instead
      * @param  int  $least  how many have to be picked, and $most how many may be
+     * @param  bool  $fromCells  whether picked cells can be made a part for it at once
      */
     public function __construct(
         public string $label,
@@ -29,6 +30,7 @@ final readonly class Offer
         public ?string $replaces = null,
         public int $least = 1,
         public int $most = 1_000_000,
+        public bool $fromCells = false,
     ) {
     }
 }

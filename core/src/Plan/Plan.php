@@ -28,12 +28,21 @@ final readonly class Plan
     ) {
     }
 
-    /** The same plan with nothing but its grids and guides, and what these are built on: all that a pointer can snap to. */
+    /**
+     * The same plan with nothing but what a pointer can snap to, and what that is built on. Parts of the cells of overlays are left out: overlays
+     * take their time.
+     */
     public function withLinesOnly(): self
     {
-        $kept = [];
+        $slow = $kept = [];
+        foreach ($this->steps as $id => $step) {
+            if (! $step->kind->offersPlaces() || array_intersect_key($slow, array_flip($step->references())) !== []) {
+                $slow[$id] = true;
+            }
+        }
         foreach (array_reverse($this->steps) as $id => $step) {
-            if (isset($kept[$id]) || $step->kind->offersPlaces()) {
+            $isGround = $step->kind->offersPlaces() && $step->kind->chapter() === Chapter::Ground;
+            if (isset($kept[$id]) || $isGround || ! isset($slow[$id])) {
                 $kept[$id] = true;
                 $kept += array_fill_keys($step->references(), true);
             }

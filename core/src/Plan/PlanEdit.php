@@ -155,7 +155,7 @@ final class PlanEdit
                 throw Unusable::at("$pointer/steps/$number", 'a step with a kind, and an id that no other of them has');
             }
             $old = self::idOf($step);
-            $step = StepNames::replaced($step, $new);
+            $step = $this->renamed($step, $new);
             $step['id'] = $new[$old] = $this->freeId($step['kind']);
             $this->plan['steps'] = [...$this->steps(), $step];
             $this->added[] = $step['id'];
@@ -186,7 +186,7 @@ final class PlanEdit
         if (! in_array($field, ['name', 'muted', 'hidden'], true)) {
             $this->touched[self::idOf($steps[$index])] = true;
         }
-        $this->labels[] = $field === 'name' ? "Rename $label" : "Change $path[0] of $label";
+        $this->labels[] = $field === 'name' ? "Rename $label" : "Change {$this->fieldLabel($steps[$index], $field)} of $label";
     }
 
     /**
@@ -242,10 +242,10 @@ final class PlanEdit
     {
         $index = $this->indexOf($operation['id'] ?? null, "$pointer/id");
         $steps = $this->steps();
+        $this->labels[] = 'Move '.$this->labelOf($steps[$index]);
         [$step] = array_splice($steps, $index, 1);
         array_splice($steps, $this->indexBefore($operation, $pointer, $steps), 0, [$step]);
         $this->plan['steps'] = $steps;
-        $this->labels[] = 'Move '.$this->labelOf($step);
     }
 
     /**
@@ -376,6 +376,28 @@ final class PlanEdit
         }, $given);
     }
 
+    /**
+     * A step that names others by their new ids: wherever its fields name steps, and nowhere else.
+     *
+     * @param  array<array-key, mixed>  $step
+     * @param  array<string, string>  $new  by old id
+     * @return array<array-key, mixed>
+     */
+    private function renamed(array $step, array $new): array
+    {
+        $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
+        foreach ($kind?->fields() ?? [] as $field) {
+            $path = explode('.', $field->name);
+            $outer = $step[$path[0]] ?? null;
+            $said = isset($path[1]) ? (is_array($outer) ? $outer[$path[1]] ?? null : null) : $outer;
+            if ($said !== null) {
+                $step = self::withSet($step, $path, $field->renamed($said, $new));
+            }
+        }
+
+        return $step;
+    }
+
     private function freeId(string $kind): string
     {
         $prefix = $this->kinds->get($kind)?->idPrefix() ?? 'x';
@@ -394,9 +416,44 @@ final class PlanEdit
         return is_string($step['id'] ?? null) ? $step['id'] : '';
     }
 
-    /** @param  array<array-key, mixed>  $step */
+    /**
+     * What the plan calls a step: its name, or its sort and number.
+     *
+     * @param  array<array-key, mixed>  $step
+     */
     private function labelOf(array $step): string
     {
-        return is_string($step['name'] ?? null) ? $step['name'] : self::idOf($step);
+        if (is_string($step['name'] ?? null)) {
+            return $step['name'];
+        }
+        $word = $this->wordOf($step);
+        $number = 0;
+        foreach ($this->steps() as $one) {
+            $number += $this->wordOf($one) === $word ? 1 : 0;
+            if (self::idOf($one) === self::idOf($step)) {
+                break;
+            }
+        }
+
+        return "$word $number";
+    }
+
+    /** @param  array<array-key, mixed>  $step */
+    private function wordOf(array $step): string
+    {
+        return (is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null)?->word() ?? 'step';
+    }
+
+    /** @param  array<array-key, mixed>  $step */
+    private function fieldLabel(array $step, string $name): string
+    {
+        $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
+        foreach ($kind?->fields() ?? [] as $field) {
+            if ($field->name === $name) {
+                return $field->label;
+            }
+        }
+
+        return $name;
     }
 }

@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan;
 
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Tiling;
+use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Shape\Part;
 
@@ -15,12 +16,15 @@ final class Scope
     /** @var array<string, Evaluated> */
     private array $known = [];
 
+    private readonly Naming $naming;
+
     /** @var list<array{string, string, string}> field, code and message of warnings about the step at hand */
     private array $warnings = [];
 
     /** @param  array<string, string>  $labels what messages call the steps */
     public function __construct(public readonly Plan $plan, public readonly array $labels)
     {
+        $this->naming = new Naming($plan, $labels);
     }
 
     public function learn(Evaluated $step): void
@@ -28,9 +32,9 @@ final class Scope
         $this->known[$step->id] = $step;
     }
 
-    public function label(string $id): string
+    public function label(Reference|string $step): string
     {
-        return $this->labels[$id] ?? "“{$id}”";
+        return $this->naming->step($step);
     }
 
     /** @throws FieldFault when the step is gone, muted or failed */
@@ -48,6 +52,59 @@ final class Scope
         throw new FieldFault($field, 'lost', "{$this->label($id)} $why");
     }
 
+    /**
+     * A step, a copy of a repeat, or one of the things that a copy is made of.
+     *
+     * @throws FieldFault
+     */
+    public function referenced(Reference $reference, string $field): Evaluated
+    {
+        $step = $this->step($reference->step, $field);
+        if ($reference->copy === null) {
+            return $step;
+        }
+        $result = $step->result;
+        $copies = $result instanceof Part || $result instanceof Guide ? $result->copies : null;
+        if ($copies === null || (! $result instanceof Part && ! $result instanceof Guide)) {
+            throw new FieldFault($field, 'lost', "{$this->label($reference->step)} has no copies");
+        }
+        $portion = $result->copy($reference->copy, $reference->member);
+        if ($portion === null) {
+            throw new FieldFault($field, 'lost', match (true) {
+                $reference->copy > $copies->count() || $reference->copy < 1 => "copy $reference->copy does not exist: {$this->label($reference->step)} has {$copies->count()}",
+                default => "part $reference->member does not exist: the copies of {$this->label($reference->step)} have ".count($copies->sources),
+            });
+        }
+
+        return $step->portion((string) $reference, $portion, $result instanceof Part ? $result->figuresOf($reference->copy, $reference->member) : null);
+    }
+
+    /**
+     * What a plan names as a part or a guide: a step, a copy, or the piece of a part around a place.
+     *
+     * @throws FieldFault
+     */
+    public function member(string $text, string $field): Evaluated
+    {
+        $mark = strpos($text, '~');
+        $reference = Reference::parse($mark === false ? $text : substr($text, 0, $mark));
+        if ($reference === null) {
+            throw new FieldFault($field, 'lost', "“{$text}” names nothing");
+        }
+        $whole = $this->referenced($reference, $field);
+        if ($mark === false) {
+            return $whole;
+        }
+        if (! $whole->result instanceof Part) {
+            throw new FieldFault($field, 'lost', "{$this->label($reference)} is not a part");
+        }
+        $piece = $whole->result->pieceAt((new Location($this, $field, 'the piece'))->ofSpot(Spot::parse(substr($text, $mark + 1))));
+
+        return $piece === null
+            ? throw new FieldFault($field, 'lost', "no piece of {$this->label($reference)} encloses the place any more")
+            : $whole->portion($text, Part::of([$piece]), []);
+    }
+
     /** @throws FieldFault */
     public function grid(string $id, string $field): Grid
     {
@@ -62,14 +119,6 @@ final class Scope
         $result = $this->step($id, $field)->result;
 
         return $result instanceof Tiling ? $result : throw new FieldFault($field, 'lost', "{$this->label($id)} is not a grid or an overlay");
-    }
-
-    /** @throws FieldFault */
-    public function part(string $id, string $field): Part
-    {
-        $result = $this->step($id, $field)->result;
-
-        return $result instanceof Part ? $result : throw new FieldFault($field, 'lost', "{$this->label($id)} is not a part");
     }
 
     /**
@@ -115,14 +164,13 @@ final class Scope
             return $this->plan->values->get($name);
         }
         try {
-            $numbers = $this->step($id, '')->numbers;
+            $step = $this->step($id, '');
         } catch (FieldFault $fault) {
             throw new ArithmeticFault("takes a number from a step that is lost: {$fault->getMessage()}");
         }
-        $key = substr($name, $dot + 1);
 
-        return $numbers[$key] ?? throw new ArithmeticFault(
-            "names “{$name}”; {$this->label($id)} has ".($numbers === [] ? 'no numbers' : implode(', ', preg_grep('/\.\d$/', array_keys($numbers), PREG_GREP_INVERT) ?: [])),
+        return $step->number(substr($name, $dot + 1)) ?? throw new ArithmeticFault(
+            "names “{$name}”; {$this->label($id)} has ".(implode(', ', $step->numberNames()) ?: 'no numbers'),
         );
     }
 }

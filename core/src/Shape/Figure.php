@@ -7,60 +7,98 @@ namespace Sternbild\Core\Shape;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Outline;
+use Sternbild\Core\Geometry\Vec;
 
-/** Outlines that are filled together, and the steps that they came through, which decide their look. */
+/** A shape, the map that brought it where it is, and the steps that it came through, which decide its look. */
 final readonly class Figure
 {
-    /**
-     * @param  non-empty-list<Outline>  $outlines  pieces and holes
-     * @param  list<string>  $steps  ids, the first one made it
-     */
-    public function __construct(public array $outlines, public array $steps)
+    /** @param  list<string>  $steps  ids, the first one made it */
+    private function __construct(public Shape $shape, public Affine $map, public array $steps)
     {
+    }
+
+    /**
+     * @param  non-empty-list<Outline>  $outlines  pieces and holes, where they are
+     * @param  list<string>  $steps
+     */
+    public static function drawn(array $outlines, array $steps): self
+    {
+        return new self(new Shape($outlines), Affine::identity(), $steps);
     }
 
     public function throughStep(string $id): self
     {
-        return new self($this->outlines, [...$this->steps, $id]);
+        return new self($this->shape, $this->map, [...$this->steps, $id]);
     }
 
     public function mapped(Affine $map): self
     {
-        return new self(array_map(static fn (Outline $outline): Outline => $outline->mapped($map), $this->outlines), $this->steps);
+        return $map->isIdentity() ? $this : new self($this->shape, $this->map->then($map), $this->steps);
+    }
+
+    /**
+     * The outlines where they are, spelt out.
+     *
+     * @return non-empty-list<Outline>
+     */
+    public function outlines(): array
+    {
+        return $this->map->isIdentity()
+            ? $this->shape->outlines
+            : array_map(fn (Outline $outline): Outline => $outline->mapped($this->map), $this->shape->outlines);
     }
 
     public function holes(): int
     {
-        return count(array_filter($this->outlines, static fn (Outline $outline): bool => $outline->isHole()));
+        return $this->shape->holes();
     }
 
     public function nodes(): int
     {
-        return array_sum(array_map(static fn (Outline $outline): int => $outline->nodes(), $this->outlines));
+        // Arcs that are no longer round become several cubics.
+        return $this->map->isSimilarity() ? $this->shape->nodes() : (new Shape($this->outlines()))->nodes();
     }
 
     public function curves(): int
     {
-        return array_sum(array_map(static fn (Outline $outline): int => count($outline->curves), $this->outlines));
+        return $this->shape->curves();
     }
 
     public function area(): float
     {
-        return array_sum(array_map(static fn (Outline $outline): float => $outline->area(), $this->outlines));
+        return $this->map->isIdentity() ? $this->shape->area() : $this->shape->area() * abs($this->map->determinant());
     }
 
     public function perimeter(): float
     {
-        return array_sum(array_map(static fn (Outline $outline): float => $outline->perimeter(), $this->outlines));
+        return match (true) {
+            $this->map->isIdentity() => $this->shape->perimeter(),
+            $this->map->isSimilarity() => $this->shape->perimeter() * $this->map->scale(),
+            default => (new Shape($this->outlines()))->perimeter(),
+        };
     }
 
     public function bounds(): Bounds
     {
-        $bounds = $this->outlines[0]->bounds();
-        foreach ($this->outlines as $outline) {
-            $bounds = $bounds->with($outline->bounds());
+        return $this->map->isIdentity() ? $this->shape->bounds() : (new Shape($this->outlines()))->bounds();
+    }
+
+    /**
+     * Corners and curve joins, in the order of the outlines.
+     *
+     * @return list<Vec>
+     */
+    public function corners(): array
+    {
+        $corners = [];
+        foreach ($this->shape->outlines as $outline) {
+            if ($outline->nodes() > 0) {
+                foreach ($outline->curves as $curve) {
+                    $corners[] = $this->map->apply($curve->start());
+                }
+            }
         }
 
-        return $bounds;
+        return $corners;
     }
 }

@@ -6,15 +6,72 @@ namespace Sternbild\Core\Shape;
 
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Bounds;
-use Sternbild\Core\Result\Result;
+use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Outline;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Result\Copies;
+use Sternbild\Core\Result\Mappable;
+use Sternbild\Core\Result\Remark;
 use Sternbild\Core\Result\Role;
 
 /** A shape of the result: one or more figures, drawn in order. */
-final readonly class Part implements Result
+final readonly class Part implements Mappable
 {
-    /** @param  non-empty-list<Figure>  $figures */
-    public function __construct(public array $figures)
+    /**
+     * @param  non-empty-list<Figure>  $figures
+     * @param  list<Vec>  $places  that it was said with: points of an outline, corners
+     * @param  Copies<Part>|null  $copies  of a repeat
+     * @param  list<Remark>  $remarks
+     */
+    private function __construct(public array $figures, public array $places = [], public ?Copies $copies = null, public array $remarks = [])
     {
+    }
+
+    /** @param  non-empty-list<Figure>  $figures */
+    public static function of(array $figures): self
+    {
+        return new self($figures);
+    }
+
+    /**
+     * One figure.
+     *
+     * @param  non-empty-list<Outline>  $outlines  pieces and holes
+     * @param  string  $step  that makes it
+     * @param  list<Vec>  $places
+     */
+    public static function drawn(array $outlines, string $step, array $places = []): self
+    {
+        return new self([Figure::drawn($outlines, [$step])], $places);
+    }
+
+    /**
+     * Copies of parts.
+     *
+     * @param  non-empty-list<self>  $sources
+     * @param  non-empty-list<Affine>  $maps  one for each copy
+     * @param  int  $together  so many copies lie over one another part by part, the last of all sources on top
+     * @param  string  $step  that makes them
+     */
+    public static function repeated(array $sources, array $maps, int $together, string $step): self
+    {
+        $through = array_map(static fn (self $part): self => $part->throughStep($step), $sources);
+        $figures = $places = [];
+        foreach (array_chunk(array_keys($maps), max(1, $together)) as $copies) {
+            foreach ($through as $member => $source) {
+                foreach ($copies as $copy) {
+                    $places[$copy][$member] = count($figures);
+                    foreach ($source->figures as $figure) {
+                        $figures[] = $figure->mapped($maps[$copy]);
+                    }
+                }
+            }
+        }
+        ksort($places);
+        $inOrder = array_map(array_values(...), array_values($places));
+
+        /** @var non-empty-list<Figure> $figures */
+        return new self($figures, copies: new Copies($through, $maps, $inOrder));
     }
 
     public function role(): Role
@@ -22,15 +79,114 @@ final readonly class Part implements Result
         return Role::Part;
     }
 
+    public function remarked(Remark ...$remarks): self
+    {
+        return new self($this->figures, $this->places, $this->copies, [...$this->remarks, ...array_values($remarks)]);
+    }
+
     /** The same part as the step $id gives it on; a look given to $id reaches it from now on. */
     public function throughStep(string $id): self
     {
-        return new self(array_map(static fn (Figure $figure): Figure => $figure->throughStep($id), $this->figures));
+        return new self(array_map(static fn (Figure $figure): Figure => $figure->throughStep($id), $this->figures), $this->places, $this->copies);
     }
 
-    public function mapped(Affine $map): self
+    public function mapped(Affine $map): static
     {
-        return new self(array_map(static fn (Figure $figure): Figure => $figure->mapped($map), $this->figures));
+        return $map->isIdentity() ? $this : new self(
+            array_map(static fn (Figure $figure): Figure => $figure->mapped($map), $this->figures),
+            array_map($map->apply(...), $this->places),
+            $this->copies?->then($map),
+        );
+    }
+
+    /**
+     * Which figures a copy, or one part of it, is drawn as.
+     *
+     * @param  int  $copy  from 1
+     * @param  int|null  $member  from 1; null for all of the copy
+     * @return list<int>
+     */
+    public function figuresOf(int $copy, ?int $member): array
+    {
+        $numbers = [];
+        foreach ($this->copies?->places[$copy - 1] ?? [] as $source => $first) {
+            if ($member === null || $source === $member - 1) {
+                array_push($numbers, ...range($first, $first + count($this->copies->sources[$source]->figures) - 1));
+            }
+        }
+
+        return $numbers;
+    }
+
+    /**
+     * A copy of a repeat, or one part of it.
+     *
+     * @param  int  $copy  from 1
+     * @param  int|null  $member  from 1
+     * @return self|null null where there is none
+     */
+    public function copy(int $copy, ?int $member): ?self
+    {
+        $figures = array_map(fn (int $number): Figure => $this->figures[$number], $this->figuresOf($copy, $member));
+        $source = $this->copies?->member($copy, $member ?? 1);
+
+        return $figures === [] || $source === null ? null : new self($figures, $source->places, $member === null && count($this->copies->sources ?? []) > 1 ? null : $source->copies);
+    }
+
+    /**
+     * The piece that encloses a place, of the figure that lies on top.
+     *
+     * @return Figure|null as it went through the steps of its figure
+     */
+    public function pieceAt(Vec $place): ?Figure
+    {
+        foreach (array_reverse($this->figures) as $figure) {
+            $piece = $figure->map->isIdentity() ? $figure->shape->pieceAt($place) : (new Shape($figure->outlines()))->pieceAt($place);
+            if ($piece !== null) {
+                return Figure::drawn($piece, $figure->steps);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Every copy by its own name; itself where it has none.
+     *
+     * @return array<string, self>
+     */
+    public function named(string $id): array
+    {
+        if ($this->copies === null) {
+            return [$id => $this];
+        }
+        $named = [];
+        foreach ($this->copies->names($id) as $name => [$copy, $member]) {
+            $one = $this->copy($copy, $member);
+            if ($one !== null) {
+                $named[$name] = $one;
+            }
+        }
+
+        return $named;
+    }
+
+    /** @return non-empty-list<Outline> of all figures, where they are */
+    public function allOutlines(): array
+    {
+        return array_merge(...array_map(static fn (Figure $figure): array => $figure->outlines(), $this->figures));
+    }
+
+    /** @return list<Curve> */
+    public function allCurves(): array
+    {
+        return array_merge(...array_map(static fn (Outline $outline): array => $outline->curves, $this->allOutlines()));
+    }
+
+    /** @return list<Vec> corners and curve joins of all figures */
+    public function corners(): array
+    {
+        return array_merge(...array_map(static fn (Figure $figure): array => $figure->corners(), $this->figures));
     }
 
     public function pieces(): int
@@ -41,7 +197,7 @@ final readonly class Part implements Result
     /** Pieces and holes together. */
     public function outlines(): int
     {
-        return $this->total(static fn (Figure $figure): int => count($figure->outlines));
+        return $this->total(static fn (Figure $figure): int => count($figure->shape->outlines));
     }
 
     public function holes(): int
@@ -73,6 +229,13 @@ final readonly class Part implements Result
         }
 
         return $bounds;
+    }
+
+    public function quantities(): array
+    {
+        $bounds = $this->bounds();
+
+        return ['wide' => $bounds->right - $bounds->left, 'high' => $bounds->bottom - $bounds->top, 'area' => $this->area()];
     }
 
     /** How many curves all outlines have together. */

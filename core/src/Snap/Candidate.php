@@ -10,7 +10,7 @@ use Sternbild\Core\Geometry\Vec;
 final readonly class Candidate
 {
     /**
-     * @param  'intersection'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'end'|'edge'  $kind
+     * @param  'intersection'|'corner'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'part-centre'|'end'|'edge'  $kind
      * @param  string|array{float, float}  $raw  how a plan writes it
      * @param  string  $name  how people read it
      * @param  float  $distance  from the place asked about, sheet units

@@ -30,12 +30,13 @@ final readonly class Settling
     public static function of(Arc $circle, array $others, array $labels, Tolerance $tolerance, Vec $center, float $reach): self
     {
         $radius = $circle->radius();
+        $others = array_filter($others, static fn (Guide $other): bool => $other->curve !== null);
         $settled = self::settled($others, $radius, $center, $reach);
         $touches = [];
         foreach ($others as $name => $other) {
-            $contact = TouchingCircles::contact(new Circle($settled, $radius), $other->curve);
+            $contact = TouchingCircles::contact(new Circle($settled, $radius), $other->single());
             $slack = 1e3 * $tolerance->distance;
-            $onBoth = abs($contact->distanceTo($settled) - $radius) <= $slack && $other->curve->pointAt($other->curve->nearest($contact))->distanceTo($contact) <= $slack;
+            $onBoth = abs($contact->distanceTo($settled) - $radius) <= $slack && $other->single()->pointAt($other->single()->nearest($contact))->distanceTo($contact) <= $slack;
             if ($onBoth) {
                 $touches[] = ['id' => $name, 'label' => $labels[$name], 'at' => $contact];
             }
@@ -51,9 +52,9 @@ final readonly class Settling
     {
         $near = [];
         foreach ($others as $other) {
-            foreach (self::places($other->curve, $radius, $center) as $place) {
+            foreach (self::places($other->single(), $radius, $center) as $place) {
                 if ($place->distanceTo($center) <= $reach) {
-                    $near[] = [$place->distanceTo($center), $place, $other->curve];
+                    $near[] = [$place->distanceTo($center), $place, $other->single()];
                 }
             }
         }

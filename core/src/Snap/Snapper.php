@@ -7,11 +7,14 @@ namespace Sternbild\Core\Snap;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Meeting;
+use Sternbild\Core\Geometry\Run;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Crossings;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Shape\Part;
 
 /**
  * The rule of snapping: which places of grids and guides lie within reach of a given one, and which of them wins.
@@ -20,10 +23,10 @@ use Sternbild\Core\Guide\Guide;
  */
 final class Snapper
 {
-    public const KINDS = ['intersection', 'crossing', 'tangent', 'midpoint', 'cell-centre', 'circle-centre', 'end', 'edge'];
+    public const KINDS = ['intersection', 'corner', 'crossing', 'tangent', 'midpoint', 'cell-centre', 'circle-centre', 'part-centre', 'end', 'edge'];
 
     /** What an end of a line can be said to miss. */
-    public const MEETABLE = ['intersection', 'crossing', 'tangent', 'circle-centre', 'end', 'edge'];
+    public const MEETABLE = ['intersection', 'corner', 'crossing', 'tangent', 'circle-centre', 'end', 'edge'];
 
     /** Digits of a share of a way and of a grid's coordinates. */
     private const DIGITS = 9;
@@ -35,12 +38,20 @@ final class Snapper
     private array $bounds = [];
 
     /**
-     * @param  array<string, Guide>  $guides
+     * @param  array<string, Guide>  $guides  each of one run, by how plans name it
      * @param  array<string, Grid>  $grids
      * @param  array<string, string>  $labels
+     * @param  array<string, Part>  $parts
+     * @param  array<string, array{string, Grid}>  $frames  for parts the grid in whose coordinates their corners are held, with its id
      */
-    public function __construct(private readonly array $guides, private readonly array $grids, private readonly array $labels, private readonly Tolerance $tolerance)
-    {
+    public function __construct(
+        private readonly array $guides,
+        private readonly array $grids,
+        private readonly array $labels,
+        private readonly Tolerance $tolerance,
+        private readonly array $parts = [],
+        private readonly array $frames = [],
+    ) {
     }
 
     /**
@@ -55,7 +66,7 @@ final class Snapper
         $grids = array_diff_key($this->grids, array_flip($without));
         $guides = [];
         foreach (array_diff_key($this->guides, array_flip($without)) as $id => $guide) {
-            if ($this->comesNear((string) $id, $guide->curve, $place, $reach)) {
+            if ($this->comesNear((string) $id, $guide->runs[0], $place, $reach)) {
                 $guides[$id] = $guide;
             }
         }
@@ -65,6 +76,9 @@ final class Snapper
         }
         foreach ($guides as $id => $guide) {
             array_push($found, ...$this->ofGuide((string) $id, $guide, $place, $reach, $allowed));
+        }
+        foreach (array_diff_key($this->parts, array_flip($without)) as $id => $part) {
+            array_push($found, ...$this->ofPart((string) $id, $part, $place, $reach, $allowed));
         }
         if (isset($allowed['crossing']) || isset($allowed['tangent'])) {
             array_push($found, ...$this->crossings($guides, $grids, $place, $reach, $allowed));
@@ -154,16 +168,16 @@ final class Snapper
         $found = [];
         $label = $this->labels[$id];
         if (isset($allowed['midpoint']) && ! $guide->isCircle()) {
-            $found[] = $this->candidate('midpoint', $guide->curve->pointAt(0.5), "$id@0.5", "the middle of $label", $place);
+            $found[] = $this->candidate('midpoint', $guide->runs[0]->pointAt(0.5), "$id@0.5", "the middle of $label", $place);
         }
         if (isset($allowed['end']) && ! $guide->isCircle()) {
             foreach (['0' => 'beginning', '1' => 'end'] as $share => $word) {
-                $found[] = $this->candidate('end', $guide->curve->pointAt((float) $share), "$id@$share", "the $word of $label", $place);
+                $found[] = $this->candidate('end', $guide->runs[0]->pointAt((float) $share), "$id@$share", "the $word of $label", $place);
             }
         }
         if (isset($allowed['edge'])) {
-            $share = round($guide->curve->nearest($place), self::DIGITS);
-            $found[] = $this->candidate('edge', $guide->curve->pointAt($share), "$id@".sprintf('%.9F', $share), "along $label", $place);
+            $share = round($guide->runs[0]->nearest($place), self::DIGITS);
+            $found[] = $this->candidate('edge', $guide->runs[0]->pointAt($share), "$id@".sprintf('%.9F', $share), "along $label", $place);
         }
 
         return $found;
@@ -182,7 +196,7 @@ final class Snapper
         foreach ($ids as $k => $id) {
             $others = [];
             foreach (array_slice($ids, 0, $k) as $other) {
-                $others[$other] = [$guides[$other]->curve];
+                $others[$other] = $guides[$other]->curves();
             }
             foreach ($grids as $other => $grid) {
                 if (self::nearestOn($this->linesOf((string) $other, $grid), $place, $reach) !== null) {
@@ -190,7 +204,7 @@ final class Snapper
                 }
             }
             foreach ($others as $other => $curves) {
-                foreach (Crossings::findAmong($guides[$id]->curve, $curves, $this->tolerance) as $number => $meeting) {
+                foreach ($this->meetings($guides[$id], $curves) as $number => $meeting) {
                     $kind = $meeting->tangent ? 'tangent' : 'crossing';
                     if (isset($allowed[$kind])) {
                         $name = ($meeting->tangent ? 'where ' : 'crossing of ')."{$this->labels[$id]} and {$this->labels[$other]}".($meeting->tangent ? ' touch' : '');
@@ -203,10 +217,50 @@ final class Snapper
         return $found;
     }
 
+    /**
+     * @param  list<Curve>  $curves
+     * @return list<Meeting> in the order in which plans count them
+     */
+    private function meetings(Guide $guide, array $curves): array
+    {
+        if ($guide->curve !== null) {
+            return Crossings::find($guide->curve, $curves, $this->tolerance);
+        }
+
+        return array_map(static fn (Vec $at): Meeting => new Meeting($at, 0.0, 0.0, false), Crossings::findAlong($guide->curves(), $curves, $this->tolerance));
+    }
+
+    /**
+     * @param  array<string, int>  $allowed
+     * @return list<Candidate>
+     */
+    private function ofPart(string $id, Part $part, Vec $place, float $reach, array $allowed): array
+    {
+        $found = [];
+        if (isset($allowed['part-centre'])) {
+            $found[] = $this->candidate('part-centre', $part->bounds()->center(), "$id!", "the centre of {$this->labels[$id]}", $place);
+        }
+        foreach (isset($allowed['corner']) ? $part->corners() : [] as $corner) {
+            if (abs($corner->x - $place->x) <= $reach && abs($corner->y - $place->y) <= $reach) {
+                [$frame, $grid] = $this->frames[$id] ?? [null, null];
+                [$u, $v] = $grid === null ? [$corner->x, $corner->y] : $grid->coordinatesAt($corner);
+                $spot = implode(',', array_map(self::plain(...), [$u, $v]));
+                $found[] = $this->candidate('corner', $corner, "$id@".($frame === null ? '' : "$frame:").$spot, "a corner of {$this->labels[$id]}", $place);
+            }
+        }
+
+        return $found;
+    }
+
+    private static function plain(float $number): string
+    {
+        return rtrim(rtrim(sprintf('%.9F', $number + 0.0), '0'), '.');
+    }
+
     /** @param  string|array{float, float}  $raw */
     private function candidate(string $kind, Vec $at, string|array $raw, string $name, Vec $place): Candidate
     {
-        /** @var 'intersection'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'end'|'edge' $kind */
+        /** @var 'intersection'|'corner'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'part-centre'|'end'|'edge' $kind */
         return new Candidate($kind, $at, $raw, $name, $at->distanceTo($place));
     }
 
@@ -224,10 +278,10 @@ final class Snapper
 
     private static function inGrid(string $id, Grid $grid, Vec $place): string
     {
-        return "$id~".implode(',', array_map(static fn (float $one): string => rtrim(rtrim(sprintf('%.9F', $one + 0.0), '0'), '.'), $grid->coordinatesAt($place)));
+        return "$id~".implode(',', array_map(self::plain(...), $grid->coordinatesAt($place)));
     }
 
-    private function comesNear(string $id, Curve $curve, Vec $place, float $reach): bool
+    private function comesNear(string $id, Run $curve, Vec $place, float $reach): bool
     {
         $bounds = $this->bounds[$id] ??= $curve->bounds();
 

@@ -65,13 +65,15 @@ final readonly class CloseUp
     private static function sources(Scene $scene): iterable
     {
         foreach ($scene->guides() as $id => $guide) {
-            if (! $scene->plan->steps[$id]->hidden) {
-                yield [$id, $id, $guide->curve];
+            if ($scene->isShown($id)) {
+                foreach ($guide->curves() as $curve) {
+                    yield [$id, $id, $curve];
+                }
             }
         }
         foreach ($scene->drawing as $drawn) {
             foreach ($drawn->part->figures as $figure => $outlines) {
-                foreach ($outlines->outlines as $number => $outline) {
+                foreach ($drawn->styles[$figure] === null ? [] : $outlines->outlines() as $number => $outline) {
                     foreach ($outline->curves as $curve) {
                         yield [$drawn->id, "$drawn->id $figure $number", $curve];
                     }

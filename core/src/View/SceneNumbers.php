@@ -85,8 +85,8 @@ final class SceneNumbers
         $curve = $guide->curve;
 
         return [
-            'length' => $curve->length(),
-            'bounds' => $curve->bounds()->toArray(),
+            'length' => $guide->length(),
+            'bounds' => $guide->bounds()->toArray(),
             ...($curve instanceof Arc ? ['center' => [$curve->center()->x, $curve->center()->y], 'radius' => $curve->radius()] : []),
         ];
     }

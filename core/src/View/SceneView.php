@@ -12,11 +12,12 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Mesh\Mesh;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Measured;
 use Sternbild\Core\Result\Role;
-use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 
 /** A scene as the interface gets it: sentences, geometry to draw and to pick from, findings. */
@@ -97,7 +98,9 @@ final readonly class SceneView
             'role' => $role === null ? 'none' : $role->value,
             'geometry' => $known === null || $role === Role::Look ? null : $this->hash($known),
             'of' => $step->references(),
-            'numbers' => (object) ($known === null ? [] : $known->numbers),
+            // A part's size is asked for by name, and measured then; those of copies by the thousand would take their time.
+            'numbers' => (object) ($known === null ? [] : [...$known->numbers, ...($known->result instanceof Measured && ! $known->result instanceof Part ? $known->result->quantities() : [])]),
+            'usedUp' => isset($this->scene->usedUp[$step->id]),
             'shown' => $known !== null && $known->result instanceof Grid
                 ? ['as' => $step->raw('show') ?? 'lines', 'strength' => $known->numbers['strength'] ?? 0.3, 'block' => isset($known->numbers['block']) ? (int) $known->numbers['block'] : null]
                 : null,
@@ -111,6 +114,12 @@ final readonly class SceneView
         $styles = [];
         $figures = [];
         foreach ($drawn->styles as $style) {
+            if ($style === null) {
+                // Used up by itself.
+                $figures[] = -1;
+
+                continue;
+            }
             $number = array_search($style, $styles, true);
             if ($number === false) {
                 $number = count($styles);
@@ -132,9 +141,34 @@ final readonly class SceneView
     private function part(Part $part): array
     {
         return [
-            'figures' => array_map(fn (Figure $figure): string => $this->paths->ofOutlines($figure->outlines), $part->figures),
+            ...$this->figures($part),
             'measures' => SceneNumbers::part($part),
         ];
+    }
+
+    /**
+     * Every shape once, and for each figure which one it is and the map that brings it where it is.
+     *
+     * @return array{shapes: list<string>, figures: list<non-empty-array<int|float>>}
+     */
+    private function figures(Part $part): array
+    {
+        $numbers = $sizes = $shapes = $figures = [];
+        foreach ($part->figures as $figure) {
+            $id = spl_object_id($figure->shape);
+            $number = $numbers[$id] ??= count($numbers);
+            $shapes[$number] = $figure->shape;
+            $sizes[$number] = max($sizes[$number] ?? 1.0, abs($figure->map->a) + abs($figure->map->c), abs($figure->map->b) + abs($figure->map->d));
+            $figures[] = $figure->map->isIdentity() ? [$number] : array_merge([$number], $figure->map->toArray());
+        }
+        $paths = [];
+        foreach ($shapes as $number => $shape) {
+            // What is shown enlarged has as many digits as it needs there.
+            $decimals = $this->scene->plan->tolerance()->decimals + (int) ceil(log10($sizes[$number]));
+            $paths[] = (new PathData($decimals))->ofOutlines($shape->outlines);
+        }
+
+        return ['shapes' => $paths, 'figures' => $figures];
     }
 
     /** @return array{path: string, center: array{float, float}|null, radius: float|null} */
@@ -143,7 +177,7 @@ final readonly class SceneView
         $curve = $guide->curve;
 
         return [
-            'path' => $this->paths->ofCurves([$curve]),
+            'path' => $this->paths->ofCurves($guide->curves()),
             'center' => $curve instanceof Arc ? [$curve->center()->x, $curve->center()->y] : null,
             'radius' => $curve instanceof Arc ? $curve->radius() : null,
         ];
@@ -166,7 +200,23 @@ final readonly class SceneView
             'lines' => $grid instanceof Grid ? $this->paths->ofCurves($grid->lines()) : '',
             'places' => $places,
             'circles' => (object) $mesh->circles,
+            'bends' => (object) self::bends($mesh, $decimals),
         ];
+    }
+
+    /** @return array<int, list<float>> the control points of the edges that are cubics */
+    private static function bends(Mesh $mesh, int $decimals): array
+    {
+        $bends = [];
+        foreach ($mesh->spans as $edge => [$from, $to]) {
+            $part = $mesh->cubics[$mesh->carrier[$edge]]->part($from, $to);
+            $bends[$edge] = array_map(
+                static fn (float $one): float => round($one, $decimals),
+                [$part->leaving->x, $part->leaving->y, $part->arriving->x, $part->arriving->y],
+            );
+        }
+
+        return $bends;
     }
 
     /** @return array<string, mixed> */

@@ -118,7 +118,7 @@ final class EvaluatorTest extends TestCase
     {
         $plan = Sample::rosette();
         $plan['steps'][3]['of'] = ['p1'];
-        self::assertSame('#0f6e84', Sample::scene($plan)->drawing[0]->styles[9]->fill);
+        self::assertSame('#0f6e84', Sample::scene($plan)->drawing[0]->styles[9]?->fill);
     }
 
     public function test_a_later_look_goes_over_an_earlier_one_and_leaves_the_rest(): void
@@ -126,6 +126,7 @@ final class EvaluatorTest extends TestCase
         $plan = Sample::rosette();
         $plan['steps'][] = ['id' => 's2', 'kind' => 'style', 'of' => ['p1'], 'stroke' => ['color' => 'ink', 'width' => 3]];
         $style = Sample::scene($plan)->drawing[0]->styles[0];
+        self::assertNotNull($style);
         self::assertSame(['#0f6e84', '#1b2140', 3.0], [$style->fill, $style->stroke, $style->strokeWidth]);
     }
 

@@ -46,7 +46,6 @@ final class KindsTest extends TestCase
             $outer = array_map(static fn (string $name): string => explode('.', $name)[0], $names);
             self::assertSame([], array_diff(array_keys($offer->preset), $outer));
         }
-        self::assertSame([], array_diff($kind->usesUp(), $names));
         self::assertSame([], array_diff($kind->presentation(), $names));
     }
 

@@ -8,8 +8,10 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\Address;
+use Sternbild\Core\Plan\Field\CellsField;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Tests\Sample;
@@ -114,7 +116,7 @@ final class OverlayTest extends TestCase
     public function test_a_line_carried_on_ends_at_the_edges_of_the_sheet(): void
     {
         $scene = self::scene([self::line('c1', [200, 300], [300, 350], 'both'), self::line('c2', [200, 10], [200, 20], 'both'), self::line('c3', [900, 10], [950, 20], 'both')]);
-        $ends = static fn (string $id): array => [$scene->guides()[$id]->curve->start()->x, $scene->guides()[$id]->curve->start()->y, $scene->guides()[$id]->curve->end()->x, $scene->guides()[$id]->curve->end()->y];
+        $ends = static fn (string $id): array => [$scene->guides()[$id]->single()->start()->x, $scene->guides()[$id]->single()->start()->y, $scene->guides()[$id]->single()->end()->x, $scene->guides()[$id]->single()->end()->y];
         self::assertEqualsWithDelta([0, 200, 800, 600], $ends('c1'), 1e-9);
         self::assertEqualsWithDelta([200, 0, 200, 800], $ends('c2'), 1e-9);
         self::assertEqualsWithDelta([900, 10, 950, 20], $ends('c3'), 1e-9);
@@ -205,9 +207,10 @@ final class OverlayTest extends TestCase
             $scene = Sample::scene([...Sample::plan($construction['steps']), 'palette' => (array) $construction['palette']]);
             foreach ($scene->overlays() as $id => $overlay) {
                 for ($cell = 0; $cell < $overlay->cellCount(); $cell++) {
-                    $address = Address::parse($id.$overlay->cellAddress($cell));
-                    self::assertNotNull($address);
-                    self::assertSame($cell, $overlay->cellHeldBy($scene->grids()[(string) $address->other] ?? null, $address->numbers[0], $address->numbers[1]));
+                    $address = $id.$overlay->cellAddress($cell);
+                    self::assertTrue(Address::isOfCells($address), $address);
+                    $picked = (new CellsField('cells', 'cells'))->resolve([$address], self::scope($scene));
+                    self::assertSame([$id => [$cell]], $picked->cells, $address);
                 }
             }
         }
@@ -252,7 +255,15 @@ final class OverlayTest extends TestCase
     {
         $scene = self::scene([Sample::polar(), self::line('c1', 'g1@2,3', [5, 7]), self::circle('c2', 'c1*g1/2', 3)]);
         $text = static fn (string $id): string => Sentence::text($scene->plan->steps[$id], $scene->plan, $scene->labels);
-        self::assertSame('Line through point 2, 3 of grid 1 and 5, 7, from point to point.', $text('c1'));
+        self::assertSame('Line through ring 2, spoke 3 of grid 1 and 5, 7, reaching no farther.', $text('c1'));
         self::assertSame('Circle around crossing 2 of line 1 and grid 1, radius 3.', $text('c2'));
+    }
+
+    private static function scope(Scene $scene): Scope
+    {
+        $scope = new Scope($scene->plan, $scene->labels);
+        array_map($scope->learn(...), $scene->known);
+
+        return $scope;
     }
 }

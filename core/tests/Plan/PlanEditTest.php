@@ -20,7 +20,7 @@ final class PlanEditTest extends TestCase
         $expected['steps'][0]['sectors'] = 12;
         self::assertEquals($expected, $edit->plan());
         self::assertSame(['g1'], $edit->touched());
-        self::assertSame('Change sectors of g1', $edit->label());
+        self::assertSame('Change sectors of grid 1', $edit->label());
     }
 
     public function test_nested_parameters_come_and_go(): void

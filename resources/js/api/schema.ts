@@ -1253,7 +1253,7 @@ export interface components {
             name: string;
             label: string;
             /** @enum {unknown} */
-            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths";
+            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends";
             required: boolean;
             default: unknown;
             /** @enum {unknown} */
@@ -1268,6 +1268,11 @@ export interface components {
                 field: string;
                 is: string;
             } | null;
+            /**
+             * @description How it can be dragged on the sheet.
+             * @enum {unknown}
+             */
+            handle: "place" | "places" | null;
         };
         /** @description How a step is offered: from which pick, with what filled in, what is asked for first. */
         Offer: {
@@ -1283,6 +1288,8 @@ export interface components {
             replaces: string | null;
             least: number;
             most: number;
+            /** @description Whether picked cells can be made a part for it at once. */
+            fromCells: boolean;
         };
         Kind: {
             kind: string;
@@ -1325,6 +1332,8 @@ export interface components {
             };
             shown: components["schemas"]["Shown"] | null;
             sentence: components["schemas"]["Piece"][];
+            /** @description Whether other steps have used it up, so that it is not shown by itself. */
+            usedUp: boolean;
         };
         Style: {
             fill: string;
@@ -1338,7 +1347,7 @@ export interface components {
             opacity: number;
             blend: string;
         };
-        /** @description A part as it is drawn: for every figure the number of its style. */
+        /** @description A part as it is drawn: for every figure the number of its style; -1 for those that were used up. */
         Drawn: {
             id: string;
             styles: components["schemas"]["Style"][];
@@ -1350,6 +1359,10 @@ export interface components {
             lines: string;
             places: number[];
             circles: {
+                [key: string]: number[];
+            };
+            /** @description Of the edges that are cubics, by number, both control points. */
+            bends: {
                 [key: string]: number[];
             };
         };
@@ -1383,8 +1396,10 @@ export interface components {
             perimeter: number;
             bounds: number[];
         };
+        /** @description Every shape of a part once as SVG path data, and for each figure the number of its shape, with the six numbers of the map that brings it where it is, in the order of SVG's matrix(); none where it lies there already. */
         PartGeometry: {
-            figures: string[];
+            shapes: string[];
+            figures: number[][];
             measures: components["schemas"]["Measures"];
         };
         Finding: {
@@ -1539,7 +1554,7 @@ export interface components {
         /** @description A place that a pointer may have meant: how a plan writes it, and what people call it. */
         Candidate: {
             /** @enum {unknown} */
-            kind: "intersection" | "crossing" | "tangent" | "midpoint" | "cell-centre" | "circle-centre" | "end" | "edge";
+            kind: "intersection" | "corner" | "crossing" | "tangent" | "midpoint" | "cell-centre" | "circle-centre" | "part-centre" | "end" | "edge";
             at: number[];
             raw: unknown;
             name: string;

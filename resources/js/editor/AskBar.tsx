@@ -1,4 +1,4 @@
-import { type CSSProperties, type FormEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { type CSSProperties, type FormEvent, Fragment, useEffect, useMemo, useRef, useState } from 'react';
 import type { Field, Scene } from '../api/client';
 import { problemText, stepOf, useDesk } from './desk';
 import { LivePlace } from './LivePlace';
@@ -123,16 +123,71 @@ function Question({ field, value, onChange }: { field: Field; value: unknown; on
                     {field.label}: <LivePlace piece={{ text: placeText(value, scene), raw: value, label: field.label }} step={null} onCommit={async (raw) => (onChange(raw), null)} />
                 </span>
             );
-        default:
+        case 'places': {
+            const places: unknown[] = Array.isArray(value) ? value : [];
             return (
-                <label className="flex items-center gap-2">
-                    {field.label}
-                    <input className="boxed field-sizing max-w-72 min-w-10 px-2 tabular-nums" spellCheck={false} style={{ '--chars': Math.max(3, String(value ?? '').length) } as CSSProperties} value={typeof value === 'number' || typeof value === 'string' ? String(value) : ''} placeholder={field.required ? undefined : 'any'} onChange={(event) => onChange(typed(event.target.value))} />
-                </label>
+                <span className="font-serif text-[16px]">
+                    {field.label}:{' '}
+                    {places.map((raw, k) => (
+                        <Fragment key={k}>
+                            {k > 0 && ', '}
+                            <LivePlace piece={{ text: placeText(raw, scene), raw, label: `${field.label} ${k + 1}` }} step={null} onCommit={async (next) => (onChange(places.map((old, i) => (i === k ? next : old))), null)} />
+                        </Fragment>
+                    ))}
+                </span>
             );
+        }
+        case 'pair': {
+            const pair: unknown[] = Array.isArray(value) ? value : ['', ''];
+            return (
+                <span className="flex items-center gap-2">
+                    {field.label}
+                    {[0, 1].map((k) => (
+                        <TypedInput
+                            key={k}
+                            label={`${field.label}, ${k === 0 ? 'across' : 'down'}`}
+                            value={pair[k]}
+                            optional={!field.required}
+                            onChange={(next) => {
+                                const changed = [0, 1].map((i) => (i === k ? next : (pair[i] ?? 0)));
+                                onChange(changed.every((one) => one === null || one === '') ? null : changed.map((one) => one ?? 0));
+                            }}
+                        />
+                    ))}
+                </span>
+            );
+        }
+        case 'steps': {
+            const ids: unknown[] = Array.isArray(value) ? value : [];
+            return (
+                <fieldset className="flex flex-wrap items-center gap-x-3 gap-y-1">
+                    <legend className="float-left mr-2">{field.label}</legend>
+                    {scene.steps
+                        .filter((step) => (field.roles ?? []).includes(step.role) && !step.usedUp)
+                        .map((step) => (
+                            <label key={step.id} className="flex items-center gap-1.5">
+                                <input type="checkbox" className="size-4 accent-ink" checked={ids.includes(step.id)} onChange={() => onChange(ids.includes(step.id) ? ids.filter((id) => id !== step.id) : [...ids, step.id])} />
+                                <span className="font-serif text-[15px] italic">{step.label}</span>
+                            </label>
+                        ))}
+                </fieldset>
+            );
+        }
+        default:
+            return <TypedInput label={field.label} shown value={value} optional={!field.required} onChange={onChange} />;
     }
 }
 
+/** A number or arithmetic, typed. */
+function TypedInput({ label, shown = false, value, optional, onChange }: { label: string; shown?: boolean; value: unknown; optional: boolean; onChange: (value: number | string | null) => void }) {
+    const text = typeof value === 'number' || typeof value === 'string' ? String(value) : '';
+    return (
+        <label className="flex items-center gap-2">
+            {shown ? label : <span className="sr-only">{label}</span>}
+            <input className="boxed field-sizing max-w-72 min-w-10 px-2 tabular-nums" spellCheck={false} style={{ '--chars': Math.max(3, text.length) } as CSSProperties} value={text} placeholder={optional ? 'any' : undefined} onChange={(event) => onChange(typed(event.target.value))} />
+        </label>
+    );
+}
 /** A number where it is one, nothing where nothing stands, else arithmetic. */
 function typed(text: string): number | string | null {
     if (text.trim() === '') return null;
@@ -143,5 +198,7 @@ function placeText(value: unknown, scene: Scene): string {
     if (Array.isArray(value)) {
         return value[0] === 'sheet.width/2' && value[1] === 'sheet.height/2' ? 'the centre of the sheet' : value.map((one: unknown) => (typeof one === 'number' ? Math.round(one * 100) / 100 : String(one))).join(', ');
     }
-    return typeof value === 'string' ? (value.endsWith('@0') ? `the centre of ${stepOf(scene, value.slice(0, -2))?.label ?? value}` : value) : 'not given';
+    if (typeof value !== 'string') return 'not given';
+    const centre = /^([a-z][a-z0-9]*)(@0|!)$/.exec(value);
+    return centre === null ? value : `the centre of ${stepOf(scene, centre[1] ?? '')?.label ?? value}`;
 }

@@ -3,6 +3,7 @@ import { stepOf, useDesk } from './desk';
 import { gridShape } from './geometry';
 import { dissected } from './pick';
 import { InlineButton } from '../ui/InlineButton';
+import { LiveBends } from './LiveBends';
 import { LiveColour } from './LiveColour';
 import { LiveNumber } from './LiveNumber';
 import { LivePlace } from './LivePlace';
@@ -100,7 +101,14 @@ export function LiveField({ step, piece, field, findings }: { step: Step; piece:
         case 'steps':
             return <LiveSteps label={label} text={piece.text} raw={piece.raw} step={step.id} roles={field.roles ?? ['part']} onCommit={(ids) => void commit(ids)} />;
         case 'step':
-            return <em>{piece.text}</em>;
+            return <LiveSteps label={label} text={piece.text} raw={piece.raw} step={step.id} roles={field.roles ?? ['part']} single onCommit={([id]) => void commit(id)} />;
+        case 'bends':
+            return (
+                <>
+                    <LiveBends label={label} text={piece.text} raw={piece.raw} onCommit={commit} />
+                    {wrong !== undefined && <Wrong text={wrong} />}
+                </>
+            );
         case 'lengths':
             return (
                 <input

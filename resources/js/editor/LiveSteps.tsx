@@ -3,7 +3,7 @@ import { InlineButton } from '../ui/InlineButton';
 import { useDesk } from './desk';
 
 /** Parts, grids or guides that a step works on: shown by name, changed by ticking earlier ones. */
-export function LiveSteps({ label, text, raw, step, roles, onCommit }: { label: string; text: string; raw: unknown; step: string; roles: string[]; onCommit: (ids: string[]) => void }) {
+export function LiveSteps({ label, text, raw, step, roles, single = false, onCommit }: { label: string; text: string; raw: unknown; step: string; roles: string[]; single?: boolean; onCommit: (ids: string[]) => void }) {
     const { scene, page } = useDesk();
     const ids = Array.isArray(raw) ? raw.filter((id): id is string => typeof id === 'string') : typeof raw === 'string' ? [raw] : [];
     const end = page.plan.steps.findIndex((one) => one.id === step);
@@ -22,11 +22,11 @@ export function LiveSteps({ label, text, raw, step, roles, onCommit }: { label: 
                     {parts.map((part) => (
                         <label key={part.id} className="menu-item justify-start gap-2.5">
                             <input
-                                type="checkbox"
+                                type={single ? 'radio' : 'checkbox'}
                                 className="accent-ink"
                                 checked={ids.includes(part.id)}
-                                disabled={ids.length === 1 && ids[0] === part.id}
-                                onChange={() => onCommit(ids.includes(part.id) ? ids.filter((id) => id !== part.id) : [...ids, part.id])}
+                                disabled={!single && ids.length === 1 && ids[0] === part.id}
+                                onChange={() => onCommit(single ? [part.id] : ids.includes(part.id) ? ids.filter((id) => id !== part.id) : [...ids, part.id])}
                             />
                             <span className="font-serif text-[15px] italic">{part.label}</span>
                         </label>

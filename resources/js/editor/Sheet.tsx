@@ -3,6 +3,7 @@ import { useDesk } from './desk';
 import { type Arrow, type GridShape, gridShape, guideShape, partShape } from './geometry';
 import { begin, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar } from './paint';
 import { type Hover, REACH } from './hover';
+import { pieceName } from './pieceName';
 import { type PickedPoint, usePick } from './pick';
 import { PlaceReadout } from './PlaceReadout';
 import { useCloseUp } from './useCloseUp';
@@ -42,7 +43,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
     const seen = useCloseUp(page.id, outlines, scene, view, size);
     const tilings = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'overlay') && !step.hidden).reverse();
     const grids = tilings.some((step) => step.id === pick.on) ? tilings.filter((step) => step.id === pick.on) : tilings;
-    const lines = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'guide') && !step.hidden).reverse();
+    const lines = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'guide') && !step.hidden && !step.usedUp).reverse();
     const wantsPoint = pick.mode === 'points' || placeWanted !== null;
     // What was hovered before the pointer began to pick something else is not shown any more.
     const suits = (one: Hover): boolean => {
@@ -144,20 +145,9 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         }
     }
 
-    /** Which cell of an overlay it is: by the cell of the grid that it lies in. */
-    function pieceName(address: string): string {
-        const [frame, place] = address.includes(':') ? address.split(':') : [null, address];
-        const words = frame === null ? [] : (gridShape(scene.steps.find((step) => step.id === frame)?.geometry)?.data.cellWords ?? []);
-        const label = scene.steps.find((step) => step.id === frame)?.label;
-        const numbers = (place ?? '').split(',').map(Number);
-        return words.length === 2 && numbers.every((number) => number > 0)
-            ? `piece in ${words.map((word, k) => `${word} ${Math.floor(numbers[k] ?? 0) + 1}`).join(', ')} of ${label ?? ''}`
-            : `piece at ${numbers.map((number) => Math.round(number * 1000) / 1000).join(', ')}${label === undefined ? '' : ` of ${label}`}`;
-    }
-
     function named(grid: string, shape: GridShape, cell: number): Hover {
         const address = shape.address(cell);
-        if (shape.data.mark === '~') return { grid, cells: [cell], address, name: pieceName(address) };
+        if (shape.data.mark === '~') return { grid, cells: [cell], address, name: pieceName(address, scene) };
         if (pick.reach === null || pick.reach >= shape.data.cellWords.length) {
             return { grid, cells: [cell], address, name: shape.cellName(address) };
         }

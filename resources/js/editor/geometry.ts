@@ -34,6 +34,7 @@ export class GridShape {
     constructor(
         readonly places: number[],
         private readonly circles: GridGeometry['circles'],
+        private readonly bends: GridGeometry['bends'],
         lines: string,
         private readonly topology: Topology,
     ) {
@@ -56,7 +57,11 @@ export class GridShape {
             const [x1, y1] = this.place((edge > 0 ? to : from)[index] ?? 0);
             if (number === 0) path.moveTo(x0, y0);
             const circle = this.circles[carriers[index] ?? -1];
-            if (circle === undefined) {
+            const bend = this.bends[index];
+            if (bend !== undefined) {
+                const [ax = 0, ay = 0, bx = 0, by = 0] = edge > 0 ? bend : [bend[2] ?? 0, bend[3] ?? 0, bend[0] ?? 0, bend[1] ?? 0];
+                path.bezierCurveTo(ax, ay, bx, by, x1, y1);
+            } else if (circle === undefined) {
                 path.lineTo(x1, y1);
             } else {
                 const [x = 0, y = 0, radius = 0] = circle;
@@ -81,10 +86,12 @@ export class GridShape {
             // An arc up to half a circle bulges over its chord by the sagitta; a longer one may reach all around.
             const short = (x0 - x) * (y1 - y) - (y0 - y) * (x1 - x) > 0;
             const bulge = radius === 0 ? 0 : short ? radius - Math.hypot((x0 + x1) / 2 - x, (y0 + y1) / 2 - y) : 2 * radius;
-            left = Math.min(left, x0 - bulge, x1 - bulge);
-            top = Math.min(top, y0 - bulge, y1 - bulge);
-            right = Math.max(right, x0 + bulge, x1 + bulge);
-            bottom = Math.max(bottom, y0 + bulge, y1 + bulge);
+            // A cubic lies within its control points.
+            const [ax = x0, ay = y0, bx = x0, by = y0] = this.bends[index] ?? [];
+            left = Math.min(left, x0 - bulge, x1 - bulge, ax, bx);
+            top = Math.min(top, y0 - bulge, y1 - bulge, ay, by);
+            right = Math.max(right, x0 + bulge, x1 + bulge, ax, bx);
+            bottom = Math.max(bottom, y0 + bulge, y1 + bulge, ay, by);
         }
         return [left, top, right, bottom];
     }
@@ -189,7 +196,14 @@ export class PartShape {
     readonly figures: Path2D[];
 
     constructor(readonly data: PartGeometry) {
-        this.figures = data.figures.map((figure) => new Path2D(figure));
+        const shapes = data.shapes.map((shape) => new Path2D(shape));
+        this.figures = data.figures.map(([number = 0, ...map]) => {
+            const shape = shapes[number] ?? new Path2D();
+            if (map.length === 0) return shape;
+            const figure = new Path2D();
+            figure.addPath(shape, new DOMMatrix(map));
+            return figure;
+        });
     }
 }
 
@@ -244,7 +258,7 @@ export function keepGeometry(scene: Scene): void {
             shapes.set(hash, new GuideShape(data));
         } else if ('places' in data) {
             const topology = shapes.get(data.topology);
-            if (topology instanceof Topology) shapes.set(hash, new GridShape(data.places, data.circles, data.lines, topology));
+            if (topology instanceof Topology) shapes.set(hash, new GridShape(data.places, data.circles, data.bends, data.lines, topology));
         }
     }
     if (shapes.size > MOST_KEPT) {

@@ -97,7 +97,7 @@ function paintGuides(context: CanvasRenderingContext2D, scene: Scene, scale: num
     context.lineWidth = 1.1 / scale;
     context.setLineDash([6 / scale, 4 / scale]);
     for (const step of scene.steps) {
-        const shape = step.role === 'guide' && !step.hidden ? guideShape(step.geometry) : undefined;
+        const shape = step.role === 'guide' && !step.hidden && !step.usedUp ? guideShape(step.geometry) : undefined;
         if (shape !== undefined) context.stroke(shape.path);
     }
     context.setLineDash([]);

@@ -5,9 +5,9 @@ export type PickMode = 'points' | 'cells' | 'parts' | 'lines';
 
 /** What the pointer reaches for when it picks points; no kinds mean that it takes the place as it is. */
 export const REACHES = {
-    everything: ['intersection', 'crossing', 'tangent', 'midpoint', 'cell-centre', 'circle-centre', 'end', 'edge'],
-    intersections: ['intersection', 'crossing', 'tangent'],
-    'middles and centres': ['midpoint', 'cell-centre', 'circle-centre'],
+    everything: ['intersection', 'corner', 'crossing', 'tangent', 'midpoint', 'cell-centre', 'circle-centre', 'part-centre', 'end', 'edge'],
+    'intersections and corners': ['intersection', 'corner', 'crossing', 'tangent'],
+    'middles and centres': ['midpoint', 'cell-centre', 'circle-centre', 'part-centre'],
     'ends and edges': ['end', 'edge'],
     'nothing, free places': [],
 } satisfies Record<string, Candidate['kind'][]>;

@@ -36,7 +36,9 @@ const NEW_PART = '+part';
 export function verbsFor(bench: Bench): Verb[] {
     const { pick, kinds } = bench;
     if (pick.mode === 'parts' && pick.parts.length > 0) {
-        return offers(kinds, 'parts').map(([kind, offer]) => fromParts(bench, kind, offer, [...pick.parts], []));
+        return offers(kinds, 'parts')
+            .filter(([, offer]) => offer.least <= pick.parts.length && pick.parts.length <= offer.most)
+            .map(([kind, offer]) => fromParts(bench, kind, offer, [...pick.parts], []));
     }
     if (pick.mode === 'cells' && pick.count > 0) {
         return fromCells(bench);
@@ -49,7 +51,7 @@ export function verbsFor(bench: Bench): Verb[] {
     if (pick.mode === 'lines' && pick.lines.length > 0) {
         return offers(kinds, 'guides')
             .filter(([kind, offer]) => offer.least <= pick.lines.length && pick.lines.length <= offer.most && suits(kind, offer, bench))
-            .map(([kind, offer]) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, [offer.takes ?? 'of']: inPlanOrder(bench.page, pick.lines) } }]));
+            .map(([kind, offer]) => verb(kind, offer, bench, pick.lines[0] ?? null, (step) => [{ op: 'add', step: { ...step, ...taken(kind, offer.takes ?? 'of', inPlanOrder(bench.page, pick.lines)) } }]));
     }
     return offers(kinds, 'ground').map(([kind, offer]) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step }]));
 }
@@ -100,7 +102,7 @@ function fromCells(bench: Bench): Verb[] {
         const [kind, offer] = first;
         const makePart: Operation = { op: 'add', step: { kind: kind.kind, id: NEW_PART, [offer.takes ?? 'cells']: picking.addresses() } };
         for (const [other, one] of offers(kinds, 'parts')) {
-            if (one.asks.length > 0) verbs.push(fromParts(bench, other, one, [NEW_PART], [makePart]));
+            if (one.fromCells) verbs.push(fromParts(bench, other, one, [NEW_PART], [makePart]));
         }
     }
     return verbs;
@@ -115,8 +117,15 @@ function fromParts(bench: Bench, kind: Kind, offer: Offer, ids: string[], first:
         if (twin !== undefined) {
             return offer.asks.map((field) => ({ op: 'set' as const, id: twin, field, value: nested(step, field) }));
         }
-        return [...first, { op: 'add', step: { ...step, id: '+new', [takes]: ids } }];
+        return [...first, { op: 'add', step: { ...step, id: '+new', ...taken(kind, takes, ids) } }];
     });
+}
+
+/** The picked steps as the fields take them: the first in the first field, the rest in the second; in a field for one step only one. */
+function taken(kind: Kind, takes: string, ids: string[]): Record<string, unknown> {
+    const [first = '', rest] = takes.split('+');
+    const one = kind.fields.find((field) => field.name === first)?.type === 'step';
+    return { [first]: one ? ids[0] : rest === undefined ? ids : ids.slice(0, 1), ...(rest === undefined ? {} : { [rest]: ids.slice(1) }) };
 }
 
 function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build: (step: Record<string, unknown>) => Operation[]): Verb {
@@ -169,6 +178,10 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
             return grid && about ? grid.id + about.center : ['sheet.width/2', 'sheet.height/2'];
         case '{count}':
             return grid && about ? grid.id + about.count : 6;
+        case '{centre}':
+            return near === null ? ['sheet.width/2', 'sheet.height/2'] : `${near}!`;
+        case '{lines}':
+            return bench.scene.steps.filter((step) => (step.role === 'grid' || step.role === 'guide') && !step.usedUp).map((step) => step.id);
         case '{near}':
             return bench.pick.near ?? ['sheet.width/2', 'sheet.height/2'];
         case '{colour}':

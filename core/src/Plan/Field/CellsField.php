@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Field;
 
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\Bound;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Grid\Overlay;
@@ -11,9 +13,14 @@ use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\CellPick;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
+use Sternbild\Core\Plan\Sides;
+use Sternbild\Core\Plan\Spot;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\Role;
 
 /** Cells of grids and overlays, by address; a star stands for every ring, sector, column or row. Lost ones are left out with a warning. */
 final class CellsField extends Field
@@ -49,13 +56,16 @@ final class CellsField extends Field
         $cells = [];
         $grids = [];
         $lost = [];
-        $lostGrids = [];
+        $lostGrids = $together = [];
         foreach (array_unique(is_array($raw) ? array_filter($raw, is_string(...)) : []) as $text) {
             $id = substr($text, 0, strcspn($text, '#~'));
             try {
                 $tiling = $scope->tiling($id, $this->name);
                 $grids[$id] ??= $scope->step($id, $this->name);
                 foreach ($this->cellsAt($tiling, $text, strlen($id), $scope) as $cell) {
+                    if ($tiling instanceof Overlay && isset($cells[$id][$cell])) {
+                        $together[$id] = ($together[$id] ?? 0) + 1;
+                    }
                     $cells[$id][$cell] = $cell;
                 }
             } catch (NoSuchPlace $fault) {
@@ -76,6 +86,10 @@ final class CellsField extends Field
             $scope->warn($this->name, 'lost-cells', count($lost).(count($lost) === 1 ? ' cell is' : ' cells are').' lost: '.self::listed($lost));
         }
 
+        foreach ($together as $id => $count) {
+            $scope->warn($this->name, 'together', $count.($count === 1 ? ' cell of ' : ' cells of ').$scope->label($id).($count === 1 ? ' falls' : ' fall').' together with another of the pick');
+        }
+
         return new CellPick(array_map(array_values(...), $cells), $grids);
     }
 
@@ -84,15 +98,34 @@ final class CellsField extends Field
         $ids = [];
         foreach (is_array($raw) ? $raw : [] as $text) {
             if (is_string($text)) {
-                $ids[substr($text, 0, strcspn($text, '#~'))] = true;
-                $frame = strpos($text, ':');
-                if ($frame !== false) {
-                    $ids[substr($text, strpos($text, '~') + 1, $frame - strpos($text, '~') - 1)] = true;
+                // Most are cells of one grid; only those of overlays name more.
+                $mark = strcspn($text, '#~');
+                $ids[substr($text, 0, $mark)] = true;
+                if (($text[$mark] ?? '') === '~') {
+                    $ids += array_fill_keys(Address::idsIn($text), true);
                 }
             }
         }
 
         return array_map(strval(...), array_keys($ids));
+    }
+
+    public function renamed(mixed $raw, array $new): mixed
+    {
+        return is_array($raw) ? array_map(static fn (mixed $one): mixed => is_string($one) ? Address::renamed($one, $new) : $one, $raw) : $raw;
+    }
+
+    /** @return list<string> */
+    public function sample(Sampling $lot): array
+    {
+        $cells = [];
+        for ($k = $lot->whole(1, 8); $k > 0; $k--) {
+            $cells[] = $lot->has(Role::Overlay) && $lot->chance(50)
+                ? $lot->step(Role::Overlay).'~'.$lot->number(0, 800).','.$lot->number(0, 800)
+                : $lot->step(Role::Grid).'#'.($lot->chance(10) ? '*' : $lot->whole(0, 6)).','.($lot->chance(10) ? '*' : $lot->whole(1, 12));
+        }
+
+        return $cells;
     }
 
     public function schema(): array
@@ -113,7 +146,7 @@ final class CellsField extends Field
             $counts[] = $single.($single === 1 ? ' cell' : ' cells');
         }
         $on = array_map(static fn (mixed $text): string => is_string($text) ? substr($text, 0, strcspn($text, '#~')) : '', $raw);
-        $grids = array_map(static fn (string $id): string => $labels[$id] ?? "“{$id}”", array_values(array_unique($on)));
+        $grids = array_map((new Naming($plan, $labels))->step(...), array_values(array_unique($on)));
 
         return implode(' and ', $counts).($grids === [] ? '' : ' of '.implode(' and ', $grids));
     }
@@ -132,12 +165,62 @@ final class CellsField extends Field
             return $tiling->cellsAt(array_map(static fn (string $part): ?int => $part === '*' ? null : (int) $part, explode(',', $rest)));
         }
         if ($tiling instanceof Overlay && $text[$mark] === '~') {
-            $frame = strpos($rest, ':');
-            [$u, $v] = array_map(floatval(...), explode(',', $frame === false ? $rest : substr($rest, $frame + 1)));
-
-            return [$tiling->cellHeldBy($frame === false ? null : $scope->grid(substr($rest, 0, $frame), $this->name), $u, $v)];
+            return [$this->held($tiling, substr($text, 0, $mark), $rest, $scope)];
         }
         throw new NoSuchPlace($tiling instanceof Overlay ? 'cells of an overlay are held by a place, as in o1~g1:2.5,3.5' : 'cells of a grid are counted, as in g1#2,3');
+    }
+
+    /**
+     * The cell of an overlay that a place, cells of grids and sides hold.
+     *
+     * @throws FieldFault
+     * @throws NoSuchPlace
+     */
+    private function held(Overlay $overlay, string $id, string $rest, Scope $scope): int
+    {
+        $parts = explode(';', $rest);
+        $spot = Spot::parse($parts[0]);
+        $grid = $spot->grid === null ? null : $scope->grid($spot->grid, $this->name);
+        $place = $grid === null ? new Vec($spot->u, $spot->v) : $grid->placeAt($spot->u, $spot->v);
+        if (count($parts) === 1) {
+            return $overlay->cellAt($place) ?? throw new NoSuchPlace('no cell encloses the place any more');
+        }
+        $bounds = $grid === null ? [] : [Bound::cell((string) $spot->grid, $grid, $spot->u, $spot->v)];
+        $gone = [];
+        foreach (array_slice($parts, 1) as $part) {
+            foreach (str_contains($part, ':') ? [$part] : explode(',', $part) as $said) {
+                try {
+                    $bounds[] = $this->bound($said, $scope);
+                } catch (FieldFault $fault) {
+                    $gone[] = $fault->getMessage();
+                }
+            }
+        }
+        $found = $overlay->cellHeldBy($place, $bounds) ?? throw new NoSuchPlace('nothing that holds the cell holds one any more');
+        $unlike = array_map(static fn (Bound $bound): string => $scope->label(ltrim($bound->key, '-')), $found->unlike);
+        if ($unlike !== [] || $gone !== []) {
+            $scope->warn($this->name, 'held', sprintf(
+                'a cell of %s is held by %d of %d things that it was held by: %s',
+                $scope->label($id), count($bounds) - count($found->unlike), count($bounds) + count($gone),
+                implode('; ', array_filter([$unlike === [] ? '' : 'it lies otherwise to '.implode(' and ', $unlike), ...$gone])),
+            ));
+        }
+
+        return $found->cell;
+    }
+
+    /** @throws FieldFault */
+    private function bound(string $said, Scope $scope): Bound
+    {
+        if (str_contains($said, ':')) {
+            $spot = Spot::parse($said);
+
+            return Bound::cell((string) $spot->grid, $scope->grid((string) $spot->grid, $this->name), $spot->u, $spot->v);
+        }
+        $key = ltrim($said, '-');
+        $side = Sides::find($scope->member($key, $this->name)->result) ?? throw new FieldFault($this->name, 'lost', "{$scope->label($key)} has no sides");
+
+        return Bound::side($key, $side, $said === $key);
     }
 
     /** @param  list<string>  $lost */

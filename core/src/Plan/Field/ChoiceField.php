@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
@@ -32,6 +33,11 @@ final class ChoiceField extends Field
     public function resolve(mixed $raw, Scope $scope): string
     {
         return is_string($raw) ? $raw : (string) array_key_first($this->choices);
+    }
+
+    public function sample(Sampling $lot): string
+    {
+        return $lot->one(array_keys($this->choices));
     }
 
     public function schema(): array

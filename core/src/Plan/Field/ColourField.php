@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
@@ -41,6 +42,11 @@ final class ColourField extends Field
         }
 
         return strtolower($colour);
+    }
+
+    public function sample(Sampling $lot): string
+    {
+        return $lot->one(['lagoon', 'ink', 'none', '#abc123', 'plum']);
     }
 
     public function schema(): array

@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
@@ -46,6 +47,17 @@ final class DashField extends Field
     public function references(mixed $raw): array
     {
         return is_array($raw) ? self::idsInArithmetic(array_values(array_filter($raw, is_string(...)))) : [];
+    }
+
+    public function renamed(mixed $raw, array $new): mixed
+    {
+        return is_array($raw) ? array_map(static fn (mixed $one): mixed => self::renamedInArithmetic($one, $new), $raw) : $raw;
+    }
+
+    /** @return list<float> */
+    public function sample(Sampling $lot): array
+    {
+        return [$lot->number(1, 20), $lot->number(1, 20)];
     }
 
     public function schema(): array

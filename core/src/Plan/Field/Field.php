@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
@@ -59,6 +60,29 @@ abstract class Field
         return [];
     }
 
+    /**
+     * The same with other ids of the steps that it names.
+     *
+     * @param  array<string, string>  $new  by old id
+     */
+    public function renamed(mixed $raw, array $new): mixed
+    {
+        return $raw;
+    }
+
+    /**
+     * How it can be dragged on the sheet.
+     *
+     * @return 'place'|'places'|null null where it cannot
+     */
+    public function handle(): ?string
+    {
+        return null;
+    }
+
+    /** A value that a plan could have there, by lot. */
+    abstract public function sample(Sampling $lot): mixed;
+
     /** @return array<string, mixed> JSON Schema */
     abstract public function schema(): array;
 
@@ -96,12 +120,13 @@ abstract class Field
             'required' => $this->required,
             'default' => $this->default,
             'when' => $this->when,
+            'handle' => $this->handle(),
             ...$this->traits(),
         ];
     }
 
     /**
-     * @param  list<int|float|string>  $raw
+     * @param  array<array-key, mixed>  $raw  of which the texts are arithmetic
      * @return list<string>
      */
     final protected static function idsInArithmetic(array $raw): array
@@ -114,5 +139,13 @@ abstract class Field
         }
 
         return $ids;
+    }
+
+    /** @param  array<string, string>  $new  by old id */
+    final protected static function renamedInArithmetic(mixed $raw, array $new): mixed
+    {
+        return is_string($raw)
+            ? preg_replace_callback('/(?<![A-Za-z0-9_.])([a-z][a-z0-9]*)(?=\.[A-Za-z])/', static fn (array $found): string => $new[$found[1]] ?? $found[1], $raw)
+            : $raw;
     }
 }

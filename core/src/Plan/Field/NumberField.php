@@ -8,6 +8,7 @@ use Sternbild\Core\Plan\Arithmetic;
 use Sternbild\Core\Plan\ArithmeticFault;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
@@ -70,6 +71,18 @@ final class NumberField extends Field
         return new self($name, $label, 'factor', 0.0, true, 1.0, false, $default);
     }
 
+    /** Any number. */
+    public static function factor(string $name, string $label, bool $required = false, int|float|string|null $default = null): self
+    {
+        return new self($name, $label, 'factor', -self::LARGEST, true, self::LARGEST, $required, $default);
+    }
+
+    /** A length to either side, in sheet units. */
+    public static function offset(string $name, string $label, int|float|string|null $default = null): self
+    {
+        return new self($name, $label, 'length', -self::LARGEST, true, self::LARGEST, false, $default);
+    }
+
     public function type(): string
     {
         return 'number';
@@ -119,6 +132,25 @@ final class NumberField extends Field
     public function references(mixed $raw): array
     {
         return is_string($raw) ? self::idsInArithmetic([$raw]) : [];
+    }
+
+    public function renamed(mixed $raw, array $new): mixed
+    {
+        return self::renamedInArithmetic($raw, $new);
+    }
+
+    public function sample(Sampling $lot): int|float|string
+    {
+        if ($lot->chance(4)) {
+            return $lot->one(['bar', 'bar*2', '300/phi', '1/0', 'nope', '12mm', 'sheet.width/4']);
+        }
+
+        return match ($this->measure) {
+            'count' => $lot->whole((int) $this->least, (int) min($this->most, $this->least + 11)),
+            'angle' => $lot->number(-360, 360),
+            'factor' => $lot->number(max($this->least, -2.0), min($this->most, 2.0)),
+            default => $lot->number(max($this->least, -100.0), 400),
+        };
     }
 
     public function schema(): array

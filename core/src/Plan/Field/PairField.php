@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
@@ -31,6 +32,17 @@ final class PairField extends Field
     public static function lengths(string $name, string $label): self
     {
         return new self($name, $label, [NumberField::length("$name.0", "$label across"), NumberField::length("$name.1", "$label down")], ' × ', false, [0, 0]);
+    }
+
+    /** How far across and how far down, either way. */
+    public static function way(string $name, string $label, bool $required = false): self
+    {
+        return new self($name, $label, [NumberField::offset("$name.0", "$label across"), NumberField::offset("$name.1", "$label down")], ', ', $required, null);
+    }
+
+    public static function factors(string $name, string $label): self
+    {
+        return new self($name, $label, [NumberField::factor("$name.0", "$label across"), NumberField::factor("$name.1", "$label down")], ' × ', false, null);
     }
 
     /** Degrees, clockwise on the screen, 0 to the right. */
@@ -64,6 +76,17 @@ final class PairField extends Field
     public function references(mixed $raw): array
     {
         return is_array($raw) ? self::idsInArithmetic(array_values(array_filter($raw, is_string(...)))) : [];
+    }
+
+    public function renamed(mixed $raw, array $new): mixed
+    {
+        return is_array($raw) ? array_map(static fn (mixed $one): mixed => self::renamedInArithmetic($one, $new), $raw) : $raw;
+    }
+
+    /** @return list<mixed> */
+    public function sample(Sampling $lot): array
+    {
+        return array_map(static fn (NumberField $part): int|float|string => $part->sample($lot), $this->parts);
     }
 
     public function schema(): array

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Field;
 
+use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\Grid;
-use Sternbild\Core\Grid\NoSuchPlace;
-use Sternbild\Core\Guide\Crossings;
-use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Location;
+use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
-use Sternbild\Core\Shape\Part;
+use Sternbild\Core\Result\Role;
 
 /** A place on the sheet: two coordinates, or the address of an intersection or of a centre. */
 final class PlaceField extends Field
@@ -27,18 +27,31 @@ final class PlaceField extends Field
         return 'place';
     }
 
+    public function handle(): string
+    {
+        return 'place';
+    }
+
     public function check(mixed $raw, string $pointer): void
     {
         if (is_string($raw)) {
             $address = Address::parse($raw);
-            $isCells = $address !== null && ($address->sort === '#' ? ! $address->center : $address->sort === '~' && $address->other !== null);
+            $isCells = $address !== null && ($address->sort === '#' ? ! $address->center : $address->sort === '~' && $address->spot?->grid !== null);
             if ($address === null || $isCells || in_array(null, $address->coordinates, true)) {
-                throw Unusable::at($pointer, "a place for {$this->label}: [x, y], an intersection such as g1@2,3, a crossing such as c1*c2/1 or a centre such as g1#2,3!");
+                throw Unusable::at($pointer, "a place for {$this->label}: [x, y], an intersection such as g1@2,3, a crossing such as c1*c2/1, a corner such as p1@2 or a centre such as g1#2,3!");
             }
 
             return;
         }
-        if (! is_array($raw) || ! array_is_list($raw) || count($raw) !== 2) {
+        if (! is_array($raw)) {
+            throw Unusable::at($pointer, "a place for {$this->label}: [x, y], an address, or a composed place");
+        }
+        if (! array_is_list($raw)) {
+            $this->checkComposed($raw, $pointer);
+
+            return;
+        }
+        if (count($raw) !== 2) {
             throw Unusable::at($pointer, "a place for {$this->label}: [x, y] or an address");
         }
         foreach ($this->coordinates() as $index => $coordinate) {
@@ -46,80 +59,142 @@ final class PlaceField extends Field
         }
     }
 
+    /**
+     * @param  array<array-key, mixed>  $raw
+     *
+     * @throws Unusable
+     */
+    private function checkComposed(array $raw, string $pointer): void
+    {
+        $keys = array_map(strval(...), array_keys($raw));
+        sort($keys);
+        if (! in_array($keys, [['by', 'of'], ['angle', 'distance', 'of'], ['between', 'share'], ['column', 'row']], true)) {
+            throw Unusable::at($pointer, 'a composed place: of with by, of with angle and distance, between with share, or column with row');
+        }
+        foreach ($raw as $key => $value) {
+            if ($key === 'between' && (! is_array($value) || ! array_is_list($value) || count($value) !== 2)) {
+                throw Unusable::at("$pointer/between", 'two places');
+            }
+            foreach ($key === 'between' && is_array($value) ? $value : [$value] as $index => $one) {
+                $this->piece((string) $key)->check($one, $key === 'between' ? "$pointer/between/$index" : "$pointer/$key");
+            }
+        }
+    }
+
+    /** The field that says one thing of a composed place. */
+    private function piece(string $key): Field
+    {
+        return match ($key) {
+            'by' => new self("{$this->name}.by", "{$this->label}, moved by"),
+            'angle' => NumberField::angle("{$this->name}.angle", "{$this->label}, angle"),
+            'distance' => NumberField::coordinate("{$this->name}.distance", "{$this->label}, distance"),
+            'share' => NumberField::factor("{$this->name}.share", "{$this->label}, share"),
+            default => new self("{$this->name}.$key", $this->label),
+        };
+    }
+
     public function resolve(mixed $raw, Scope $scope): Vec
     {
-        if (is_array($raw)) {
+        if (is_array($raw) && array_is_list($raw)) {
             [$x, $y] = $this->coordinates();
 
             return new Vec($x->resolve($raw[0] ?? null, $scope), $y->resolve($raw[1] ?? null, $scope));
+        }
+        if (is_array($raw)) {
+            return $this->composed($raw, $scope);
         }
         $address = is_string($raw) ? Address::parse($raw) : null;
         if ($address === null) {
             throw new FieldFault($this->name, 'lost', "{$this->label} is not a place");
         }
-        try {
-            return $this->located($address, $scope);
-        } catch (NoSuchPlace $fault) {
-            throw new FieldFault($this->name, 'lost', "{$this->label} is lost: {$fault->getMessage()} in {$scope->label($address->step)}");
-        }
+
+        return (new Location($scope, $this->name, $this->label))->of($address);
     }
 
     /**
+     * @param  array<array-key, mixed>  $raw
+     *
      * @throws FieldFault
-     * @throws NoSuchPlace
      */
-    private function located(Address $address, Scope $scope): Vec
+    private function composed(array $raw, Scope $scope): Vec
     {
-        $on = $scope->step($address->step, $this->name)->result;
-
-        return match (true) {
-            $address->sort === '!' && $on instanceof Part => $on->bounds()->center(),
-            $address->sort === '!' && $on instanceof Guide => $on->center(),
-            $address->sort === '@' && $on instanceof Guide => $on->curve->pointAt(self::share($address)),
-            $address->sort === '*' && $on instanceof Guide => $this->crossing($on, $address, $scope),
-            ! $on instanceof Grid => throw new FieldFault($this->name, 'lost', "{$scope->label($address->step)} has no place of this kind"),
-            $address->sort === '@' => $on->pointAt(array_map(intval(...), $address->coordinates)),
-            $address->sort === '~' => $on->placeAt($address->numbers[0], $address->numbers[1]),
-            $address->sort === '#' => $on->cellOutlines($on->cellsAt($address->coordinates)[0])[0]->centroid(),
-            default => throw new FieldFault($this->name, 'lost', "{$scope->label($address->step)} has no place of this kind"),
-        };
-    }
-
-    /** @throws NoSuchPlace */
-    private static function share(Address $address): float
-    {
-        $share = count($address->numbers) === 1 ? $address->numbers[0] : -1.0;
-
-        return $share >= 0.0 && $share <= 1.0 ? $share : throw new NoSuchPlace('a place on a guide is a share of its way from 0 to 1, as in c1@0.25');
-    }
-
-    /** @throws FieldFault */
-    private function crossing(Guide $guide, Address $address, Scope $scope): Vec
-    {
-        $other = $scope->step((string) $address->other, $this->name)->result;
-        if (! $other instanceof Guide && ! $other instanceof Grid) {
-            throw new FieldFault($this->name, 'lost', "{$scope->label((string) $address->other)} is not a guide or a grid, and crosses nothing");
+        $place = fn (mixed $one): Vec => $this->resolve($one, $scope);
+        $number = fn (string $key): float => NumberField::factor("{$this->name}.$key", "{$this->label}, $key")->resolve($raw[$key] ?? null, $scope);
+        if (isset($raw['by'])) {
+            return $place($raw['of'] ?? null)->plus($place($raw['by']));
         }
-        $crossings = Crossings::find($guide, $other, $scope->plan->tolerance());
-        $number = (int) $address->coordinates[0];
-        $count = count($crossings);
+        if (isset($raw['angle'])) {
+            $angle = $number('angle');
 
-        return $crossings[$number - 1]->at ?? throw new FieldFault(
-            $this->name,
-            'lost',
-            "{$this->label} is lost: crossing $number of {$scope->label($address->step)} and {$scope->label((string) $address->other)} does not exist, "
-                .($count === 0 ? 'they do not meet' : "they meet at $count ".($count === 1 ? 'place' : 'places')),
-        );
+            return $place($raw['of'] ?? null)->plus((new Vec(Angle::cosine($angle), Angle::sine($angle)))->times($number('distance')));
+        }
+        if (is_array($raw['between'] ?? null)) {
+            return $place($raw['between'][0] ?? null)->towards($place($raw['between'][1] ?? null), $number('share'));
+        }
+
+        return new Vec($place($raw['column'] ?? null)->x, $place($raw['row'] ?? null)->y);
     }
 
     public function references(mixed $raw): array
     {
-        if (is_array($raw)) {
-            return self::idsInArithmetic(array_values(array_filter($raw, is_string(...))));
+        if (is_string($raw)) {
+            return Address::idsIn($raw);
         }
-        $address = is_string($raw) ? Address::parse($raw) : null;
+        if (! is_array($raw)) {
+            return [];
+        }
+        if (array_is_list($raw)) {
+            return self::idsInArithmetic($raw);
+        }
+        $ids = [];
+        foreach ($raw as $key => $value) {
+            foreach ($key === 'between' && is_array($value) ? $value : [$value] as $one) {
+                array_push($ids, ...$this->piece((string) $key)->references($one));
+            }
+        }
 
-        return $address === null ? [] : $address->steps();
+        return $ids;
+    }
+
+    public function renamed(mixed $raw, array $new): mixed
+    {
+        if (is_string($raw)) {
+            return Address::renamed($raw, $new);
+        }
+        if (! is_array($raw)) {
+            return $raw;
+        }
+        if (array_is_list($raw)) {
+            return array_map(static fn (mixed $one): mixed => self::renamedInArithmetic($one, $new), $raw);
+        }
+        foreach ($raw as $key => $value) {
+            $piece = $this->piece((string) $key);
+            $raw[$key] = $key === 'between' && is_array($value)
+                ? array_map(static fn (mixed $one): mixed => $piece->renamed($one, $new), $value)
+                : $piece->renamed($value, $new);
+        }
+
+        return $raw;
+    }
+
+    public function sample(Sampling $lot): mixed
+    {
+        $free = static fn (): array => [$lot->number(0, 800), $lot->number(0, 800)];
+
+        return match ($lot->whole(0, 15)) {
+            0 => $lot->step(Role::Grid).'@'.$lot->whole(0, 6).','.$lot->whole(0, 12),
+            1 => $lot->step(Role::Grid, Role::Guide).'@0',
+            2 => $lot->step(Role::Grid).'#'.$lot->whole(1, 6).','.$lot->whole(1, 12).'!',
+            3 => $lot->step(Role::Part, Role::Guide).'!',
+            4 => $lot->step(Role::Part).'@'.$lot->whole(1, 4),
+            5 => $lot->step(Role::Part, Role::Overlay).'@'.implode(',', $free()),
+            6 => $lot->step(Role::Guide, Role::Part).'*'.$lot->step(Role::Guide, Role::Part).'/1',
+            7 => $lot->step(Role::Part, Role::Guide).'['.$lot->whole(1, 3).']!',
+            8 => ['of' => $free(), 'by' => [$lot->number(-50, 50), $lot->number(-50, 50)]],
+            9 => ['between' => [$free(), $free()], 'share' => $lot->number(0, 1)],
+            10 => $lot->step(Role::Guide).'@0.'.$lot->whole(1, 9),
+            default => $free(),
+        };
     }
 
     public function schema(): array
@@ -129,30 +204,7 @@ final class PlaceField extends Field
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
-        if (is_array($raw)) {
-            [$x, $y] = $this->coordinates();
-
-            return $raw === self::SHEET_CENTER || $raw == [$plan->width / 2, $plan->height / 2]
-                ? 'the centre of the sheet'
-                : $x->text($raw[0] ?? 0, $plan, $labels).', '.$y->text($raw[1] ?? 0, $plan, $labels);
-        }
-        $address = is_string($raw) ? Address::parse($raw) : null;
-        if ($address === null) {
-            return 'a lost place';
-        }
-        $label = $labels[$address->step] ?? $address->step;
-        $where = implode(', ', array_map(strval(...), $address->coordinates));
-        $numbers = implode(', ', array_map(Numerals::plain(...), $address->numbers));
-
-        return match (true) {
-            $address->sort === '!' => "the centre of $label",
-            $address->sort === '*' => "crossing $where of $label and ".($labels[(string) $address->other] ?? $address->other),
-            $address->sort === '~' => "the place $numbers of $label",
-            $address->sort === '@' && str_contains($raw, '.') => "the place at $numbers of $label",
-            $address->coordinates === [0] => "the centre of $label",
-            $address->sort === '#' => "the middle of cell $where of $label",
-            default => "point $where of $label",
-        };
+        return (new Naming($plan, $labels))->place($raw);
     }
 
     /** @return array{NumberField, NumberField} */

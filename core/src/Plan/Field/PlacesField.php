@@ -7,20 +7,21 @@ namespace Sternbild\Core\Plan\Field;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
 /** Several places, in order. */
 final class PlacesField extends Field
 {
-    /** A fit takes points by the hundred at most; more come from no hand. */
-    private const MOST = 2000;
+    /** More come from no hand. */
+    public const MOST = 2000;
 
     /**
      * @param  list<string>  $each  what messages call them one by one; those beyond are numbered
      * @param  bool  $exactly  whether there have to be as many as have names, not more
      */
-    public function __construct(string $name, string $label, private readonly array $each, private readonly bool $exactly, bool $required = false)
+    public function __construct(string $name, string $label, private readonly array $each, private readonly bool $exactly, bool $required = false, private readonly int $most = self::MOST)
     {
         parent::__construct($name, $label, $required);
     }
@@ -33,8 +34,8 @@ final class PlacesField extends Field
     public function check(mixed $raw, string $pointer): void
     {
         $least = count($this->each);
-        if (! is_array($raw) || ! array_is_list($raw) || count($raw) < $least || count($raw) > ($this->exactly ? $least : self::MOST)) {
-            throw Unusable::at($pointer, $this->exactly ? "$least places for {$this->label}" : "$least to ".self::MOST." places for {$this->label}");
+        if (! is_array($raw) || ! array_is_list($raw) || count($raw) < $least || count($raw) > ($this->exactly ? $least : $this->most)) {
+            throw Unusable::at($pointer, $this->exactly ? "$least places for {$this->label}" : "$least to {$this->most} places for {$this->label}");
         }
         foreach ($raw as $index => $place) {
             $this->place($index)->check($place, "$pointer/$index");
@@ -66,11 +67,29 @@ final class PlacesField extends Field
         return $ids;
     }
 
+    public function renamed(mixed $raw, array $new): mixed
+    {
+        return is_array($raw) ? array_map(fn (mixed $one): mixed => $this->place(0)->renamed($one, $new), $raw) : $raw;
+    }
+
+    public function handle(): string
+    {
+        return 'places';
+    }
+
+    /** @return list<mixed> */
+    public function sample(Sampling $lot): array
+    {
+        $least = count($this->each);
+
+        return array_map(fn (int $index): mixed => $this->place($index)->sample($lot), range(1, $this->exactly ? $least : $lot->whole($least, $least + 3)));
+    }
+
     public function schema(): array
     {
         $least = count($this->each);
 
-        return ['type' => 'array', 'items' => ['$ref' => '#/$defs/place'], 'minItems' => $least, 'maxItems' => $this->exactly ? $least : self::MOST];
+        return ['type' => 'array', 'items' => ['$ref' => '#/$defs/place'], 'minItems' => $least, 'maxItems' => $this->exactly ? $least : $this->most];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string

@@ -4,14 +4,24 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Field;
 
+use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\Role;
 
-/** One earlier part. */
+/** One earlier step of a certain role, or a copy of it. */
 final class StepField extends Field
 {
+    public function __construct(string $name, string $label, private readonly Role $role = Role::Part, bool $required = false)
+    {
+        parent::__construct($name, $label, $required);
+    }
+
     public function type(): string
     {
         return 'step';
@@ -19,31 +29,48 @@ final class StepField extends Field
 
     public function check(mixed $raw, string $pointer): void
     {
-        if (! is_string($raw) || preg_match('/^[a-z][a-z0-9]*$/D', $raw) !== 1) {
-            throw Unusable::at($pointer, 'the id of an earlier part');
+        if (! is_string($raw) || preg_match('/'.Address::MEMBER_PATTERN.'/D', $raw) !== 1) {
+            throw Unusable::at($pointer, "the id of an earlier {$this->role->value}");
         }
     }
 
     public function resolve(mixed $raw, Scope $scope): Evaluated
     {
-        $id = is_string($raw) ? $raw : '';
-        $scope->part($id, $this->name);
+        $step = $scope->member(is_string($raw) ? $raw : '', $this->name);
+        if ($step->result->role() !== $this->role) {
+            throw new FieldFault($this->name, 'lost', "{$scope->label($step->step())} is not {$this->role->noun()}");
+        }
 
-        return $scope->step($id, $this->name);
+        return $step;
     }
 
     public function references(mixed $raw): array
     {
-        return is_string($raw) ? [$raw] : [];
+        return is_string($raw) ? Address::idsIn($raw) : [];
+    }
+
+    public function renamed(mixed $raw, array $new): mixed
+    {
+        return is_string($raw) ? Address::renamed($raw, $new) : $raw;
+    }
+
+    public function sample(Sampling $lot): string
+    {
+        return $lot->step($this->role);
     }
 
     public function schema(): array
     {
-        return ['$ref' => '#/$defs/id'];
+        return ['$ref' => '#/$defs/member'];
+    }
+
+    public function traits(): array
+    {
+        return ['roles' => [$this->role->value]];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
-        return is_string($raw) ? $labels[$raw] ?? "“{$raw}”" : '';
+        return is_string($raw) ? (new Naming($plan, $labels))->member($raw) : '';
     }
 }

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Field;
 
+use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Role;
@@ -32,9 +35,14 @@ final class StepsField extends Field
         return new self($name, $label, [Role::Guide], false, $most);
     }
 
-    public static function gridsAndGuides(string $name, string $label): self
+    public static function partsOrGuides(string $name, string $label): self
     {
-        return new self($name, $label, [Role::Grid, Role::Guide], true, self::MOST);
+        return new self($name, $label, [Role::Part, Role::Guide], true, self::MOST);
+    }
+
+    public static function withLines(string $name, string $label): self
+    {
+        return new self($name, $label, [Role::Grid, Role::Guide, Role::Part], true, self::MOST);
     }
 
     public function type(): string
@@ -48,7 +56,7 @@ final class StepsField extends Field
             throw Unusable::at($pointer, "a list of 1 to {$this->most} ids of earlier {$this->plural()}");
         }
         foreach ($raw as $index => $id) {
-            if (! is_string($id) || preg_match('/^[a-z][a-z0-9]*$/D', $id) !== 1) {
+            if (! is_string($id) || preg_match('/'.Address::MEMBER_PATTERN.'/D', $id) !== 1) {
                 throw Unusable::at("$pointer/$index", "the id of one of the earlier {$this->plural()}");
             }
         }
@@ -59,11 +67,11 @@ final class StepsField extends Field
     {
         $found = [];
         $lost = [];
-        foreach (array_unique($this->references($raw)) as $id) {
+        foreach (array_unique(self::named($raw)) as $id) {
             try {
-                $step = $scope->step($id, $this->name);
+                $step = $scope->member($id, $this->name);
                 if (! in_array($step->result->role(), $this->roles, true)) {
-                    throw new FieldFault($this->name, 'lost', "{$scope->label($id)} is not ".implode(' or ', array_map(static fn (Role $role): string => $role->noun(), $this->roles)));
+                    throw new FieldFault($this->name, 'lost', "{$scope->label($step->step())} is not ".implode(' or ', array_map(static fn (Role $role): string => $role->noun(), $this->roles)));
                 }
                 $found[] = $step;
             } catch (FieldFault $fault) {
@@ -82,17 +90,34 @@ final class StepsField extends Field
 
     public function references(mixed $raw): array
     {
+        return array_merge(...array_map(Address::idsIn(...), self::named($raw)));
+    }
+
+    public function renamed(mixed $raw, array $new): mixed
+    {
+        return is_array($raw) ? array_map(static fn (mixed $one): mixed => is_string($one) ? Address::renamed($one, $new) : $one, $raw) : $raw;
+    }
+
+    /** @return list<string> */
+    public function sample(Sampling $lot): array
+    {
+        return array_map(fn (): string => $lot->step(...$this->roles), range(1, $lot->whole(1, min($this->most, 3))));
+    }
+
+    /** @return list<string> */
+    private static function named(mixed $raw): array
+    {
         return is_array($raw) ? array_values(array_filter($raw, is_string(...))) : [];
     }
 
     public function schema(): array
     {
-        return ['type' => 'array', 'items' => ['$ref' => '#/$defs/id'], 'minItems' => 1, 'maxItems' => $this->most];
+        return ['type' => 'array', 'items' => ['$ref' => '#/$defs/member'], 'minItems' => 1, 'maxItems' => $this->most];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
-        $names = array_map(static fn (string $id): string => $labels[$id] ?? "“{$id}”", $this->references($raw));
+        $names = array_map((new Naming($plan, $labels))->member(...), self::named($raw));
         $last = array_pop($names);
 
         return $names === [] ? (string) $last : implode(', ', $names)." and $last";

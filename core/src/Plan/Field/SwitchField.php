@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
@@ -32,6 +33,11 @@ final class SwitchField extends Field
     public function resolve(mixed $raw, Scope $scope): bool
     {
         return $raw === true;
+    }
+
+    public function sample(Sampling $lot): bool
+    {
+        return $lot->chance(50);
     }
 
     public function schema(): array

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Combine;
+
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Shape\Combination;
+use Sternbild\Core\Shape\Part;
+
+/** What lies in all of some parts. */
+#[Called('common', label: 'Common', word: 'common', prefix: 'm', chapter: Chapter::Construction)]
+final class CommonKind extends OperandsKind
+{
+    public function sentence(Step $step): string
+    {
+        return 'What {of} have in common[, {keep}].';
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(label: 'Common', from: 'parts', takes: 'of')];
+    }
+
+    public function evaluate(Arguments $given): Part
+    {
+        return self::result($given, static fn (): array => Combination::common(self::operands($given), $given->tolerance()), 'of', 'the parts have nothing in common');
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Combine;
+
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Field\StepField;
+use Sternbild\Core\Plan\Field\StepsField;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Role;
+use Sternbild\Core\Shape\Combination;
+use Sternbild\Core\Shape\Part;
+
+/** A part without what others cover of it. */
+#[Called('cut', label: 'Cut', word: 'cut', prefix: 'k', chapter: Chapter::Construction)]
+final class CutKind extends PartOperation
+{
+    public function fields(): array
+    {
+        return [new StepField('from', 'part', Role::Part, true), StepsField::parts('with', 'parts'), self::keep()];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Cut {with} out of {from}[, {keep}].';
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(label: 'Cut from the first', from: 'parts', takes: 'from+with', least: 2)];
+    }
+
+    public function sources(Arguments $given): array
+    {
+        return [...$given->steps('from'), ...$given->steps('with')];
+    }
+
+    public function looksLikeFirst(): bool
+    {
+        return true;
+    }
+
+    public function evaluate(Arguments $given): Part
+    {
+        $operands = array_map(static fn (Part $part): array => $part->allOutlines(), [$given->parts('from')[0], ...$given->parts('with')]);
+
+        return self::result($given, static fn (): array => Combination::cut($operands, $given->tolerance()), 'with', 'what is cut out covers all of it, and nothing is left');
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Copy;
+
+use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\Field\SwitchField;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Shape\Part;
+
+/**
+ * Copies around a centre. Each copy holds all the parts, so that a later copy lies over an earlier one as a whole.
+ *
+ * With the mirror every copy brings its mirror image in the upright line through the centre along, turned with it: 2 · count in all.
+ */
+#[Called('repeat.around', label: 'Repeat around', word: 'repeat', prefix: 'r', chapter: Chapter::Repeat)]
+final class RepeatAroundKind extends CopyKind
+{
+    public function fields(): array
+    {
+        return [
+            self::things(),
+            new PlaceField('center', 'centre', true),
+            NumberField::count('count', 'count', 1, self::MOST_COPIES, true),
+            NumberField::angle('angle', 'angle'),
+            new SwitchField('mirror', 'mirror', 'each with its mirror image', 'without mirror images'),
+            NumberField::size('factor', 'factor', default: 1),
+            self::keep(),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Repeat {of} around {center}, {count} times[, every {angle}][, {mirror}][, each {factor} × as large][, {keep}].';
+    }
+
+    public function offers(): array
+    {
+        $preset = ['center' => '{center}', 'count' => '{count}'];
+
+        return [
+            new Offer(label: 'Around…', from: 'parts', takes: 'of', preset: $preset, asks: ['center', 'count', 'mirror'], fromCells: true),
+            new Offer(label: 'Around…', from: 'guides', takes: 'of', preset: $preset, asks: ['center', 'count', 'mirror']),
+        ];
+    }
+
+    public function evaluate(Arguments $given): Part|Guide
+    {
+        $count = $given->whole('count');
+        $center = $given->vec('center');
+        $mirror = Affine::mirrorUpright($center);
+        $maps = [];
+        for ($copy = 0; $copy < $count; $copy++) {
+            // Each from its own multiple of the angle, so that no error adds up and the last copy meets the first.
+            $degrees = $given->has('angle') ? $copy * $given->number('angle') : $copy * 360 / $count;
+            $size = $given->number('factor') ** $copy;
+            $turn = $copy === 0 ? Affine::identity() : Affine::turn($degrees, $center);
+            $turn = $size === 1.0 ? $turn : $turn->then(Affine::scaling($size, $size, $center));
+            $maps[] = $turn;
+            if ($given->isOn('mirror')) {
+                $maps[] = $mirror->then($turn);
+            }
+        }
+
+        /** @var non-empty-list<Affine> $maps there is at least one copy */
+        return self::repeated($given, $maps, $given->isOn('mirror') ? 2 : 1, 'count');
+    }
+}

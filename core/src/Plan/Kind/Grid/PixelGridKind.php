@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Grid;
+
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+
+/** Square cells of whole pixels. */
+#[Called('grid.pixel', label: 'Pixel grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
+final class PixelGridKind extends GridKind
+{
+    public function fields(): array
+    {
+        return [
+            new PlaceField('origin', 'origin', true),
+            NumberField::count('columns', 'columns', 1, Grid::MOST_CELLS, true),
+            NumberField::count('rows', 'rows', 1, Grid::MOST_CELLS, true),
+            NumberField::count('cell', 'cell', 1, 10_000, true),
+            NumberField::count('block', 'block', 1, 1000),
+            ...self::shown(),
+        ];
+    }
+
+    public function presentation(): array
+    {
+        return ['block', ...parent::presentation()];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Pixel grid from {origin}, {columns} columns × {rows} rows of {cell} px[, every block of {block} cells shaded][, shown as {show}][ at strength {strength}].';
+    }
+
+    public function cellWords(): array
+    {
+        return RectangularGrid::cellWords();
+    }
+
+    public function pointWords(): array
+    {
+        return RectangularGrid::pointWords();
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(
+            label: 'Pixel grid',
+            from: 'ground',
+            preset: ['origin' => [0, 0], 'columns' => 32, 'rows' => 32, 'cell' => 'max(1, floor(min(sheet.width, sheet.height)/32))', 'block' => 8],
+            asks: ['columns', 'rows', 'cell'],
+            picture: 'M6 6H42V42H6ZM15 6V42M24 6V42M33 6V42M6 15H42M6 24H42M6 33H42M6 6H15V15H6ZM24 6H33V15H24ZM15 15H24V24H15ZM33 15H42V24H33Z',
+        )];
+    }
+
+    public function evaluate(Arguments $given): RectangularGrid
+    {
+        $columns = $given->whole('columns');
+        $rows = $given->whole('rows');
+        self::withinLimit($columns, $rows, $columns >= $rows ? 'columns' : 'rows');
+        $cell = $given->number('cell');
+
+        return new RectangularGrid($given->vec('origin'), $columns, $rows, $cell, $cell, 0, 0, 1, 0);
+    }
+}

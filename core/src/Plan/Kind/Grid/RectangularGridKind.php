@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Grid;
+
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PairField;
+use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+
+/** Columns and rows. */
+#[Called('grid.rectangular', label: 'Rectangular grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
+final class RectangularGridKind extends GridKind
+{
+    public function fields(): array
+    {
+        return [
+            new PlaceField('origin', 'origin', true),
+            NumberField::count('columns', 'columns', 1, Grid::MOST_CELLS, true),
+            NumberField::count('rows', 'rows', 1, Grid::MOST_CELLS, true),
+            PairField::sizes('cell', 'cell'),
+            PairField::sizes('size', 'size'),
+            PairField::lengths('gutter', 'gutter'),
+            NumberField::count('subdivisions', 'subdivisions', 1, 100, false, 1),
+            NumberField::angle('angle', 'angle', 0),
+            ...self::shown(),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        $measure = $step->says('size') ? 'over {size}' : 'cells of {cell}';
+
+        return "Rectangular grid from {origin}, {columns} columns × {rows} rows, $measure"
+            .'[, gutters of {gutter}][, each cell in {subdivisions} × as many][, turned by {angle}][, shown as {show}][ at strength {strength}].';
+    }
+
+    public function cellWords(): array
+    {
+        return RectangularGrid::cellWords();
+    }
+
+    public function pointWords(): array
+    {
+        return RectangularGrid::pointWords();
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(
+            label: 'Rectangular grid',
+            from: 'ground',
+            preset: [
+                'origin' => ['sheet.width/10', 'sheet.height/10'],
+                'columns' => 8,
+                'rows' => 8,
+                'size' => ['sheet.width*0.8', 'sheet.height*0.8'],
+            ],
+            asks: ['columns', 'rows'],
+            picture: 'M6 6H42V42H6ZM15 6V42M24 6V42M33 6V42M6 15H42M6 24H42M6 33H42',
+        )];
+    }
+
+    public function evaluate(Arguments $given): RectangularGrid
+    {
+        if ($given->has('cell') === $given->has('size')) {
+            throw new FieldFault('cell', 'choice', $given->has('cell')
+                ? 'either the cell or the size of the whole grid can be given, not both'
+                : 'the cell or the size of the whole grid is missing');
+        }
+        $columns = $given->whole('columns');
+        $rows = $given->whole('rows');
+        $subdivisions = $given->whole('subdivisions');
+        self::withinLimit($columns * $subdivisions, $rows * $subdivisions, $columns >= $rows ? 'columns' : 'rows');
+        $gutter = $given->vec('gutter');
+        $cell = $given->has('cell') ? $given->vec('cell') : self::cellOf($given->vec('size'), $gutter, $columns, $rows);
+
+        return new RectangularGrid(
+            $given->vec('origin'), $columns, $rows, $cell->x, $cell->y, $gutter->x, $gutter->y, $subdivisions, $given->number('angle'),
+        );
+    }
+
+    /** @throws FieldFault when the gutters leave nothing for the cells */
+    private static function cellOf(Vec $size, Vec $gutter, int $columns, int $rows): Vec
+    {
+        $cell = new Vec(($size->x - ($columns - 1) * $gutter->x) / $columns, ($size->y - ($rows - 1) * $gutter->y) / $rows);
+        if ($cell->x <= 0.0 || $cell->y <= 0.0) {
+            throw new FieldFault('gutter', 'number', 'the gutters take up the whole size and leave nothing for the cells');
+        }
+
+        return $cell;
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Grid;
+
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\TriangularGrid;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Field\ChoiceField;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+
+/** Equal triangles. */
+#[Called('grid.triangular', label: 'Triangular grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
+final class TriangularGridKind extends GridKind
+{
+    public function fields(): array
+    {
+        return [
+            new PlaceField('origin', 'origin', true),
+            NumberField::size('side', 'side', true),
+            NumberField::count('columns', 'columns', 1, Grid::MOST_CELLS, true),
+            NumberField::count('rows', 'rows', 1, Grid::MOST_CELLS, true),
+            NumberField::angle('angle', 'angle', 0),
+            new ChoiceField('field', 'field', ['rhomb' => 'a rhomb', 'rectangle' => 'a rectangle'], 'rhomb'),
+            ...self::shown(),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Triangular grid from {origin}, sides of {side}, {columns} columns × {rows} rows in {field}[, turned by {angle}][, shown as {show}][ at strength {strength}].';
+    }
+
+    public function cellWords(): array
+    {
+        return TriangularGrid::cellWords();
+    }
+
+    public function pointWords(): array
+    {
+        return TriangularGrid::pointWords();
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(
+            label: 'Triangular grid',
+            from: 'ground',
+            // Rows are √3/2 of a side apart, so that nine are about as high as eight sides are wide.
+            preset: ['origin' => ['sheet.width/10', 'sheet.height/10'], 'side' => 'min(sheet.width, sheet.height)/10', 'columns' => 8, 'rows' => 9, 'field' => 'rectangle'],
+            asks: ['field', 'angle', 'columns', 'rows'],
+            picture: 'M4 10H30L44 38H18ZM11 24H37M17 10L31 38M30 10L18 38M17 10L11 24M37 24L31 38',
+        )];
+    }
+
+    public function evaluate(Arguments $given): TriangularGrid
+    {
+        $columns = $given->whole('columns');
+        $rows = $given->whole('rows');
+        self::withinLimit(2 * $columns + 1, $rows, $columns >= $rows ? 'columns' : 'rows');
+
+        $lay = $given->text('field') === 'rectangle' ? TriangularGrid::inRectangle(...) : TriangularGrid::inRhomb(...);
+
+        return $lay($given->vec('origin'), $given->number('side'), $columns, $rows, $given->number('angle'));
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Grid;
+
+use Sternbild\Core\Geometry\Angle;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\TwoAxisGrid;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PairField;
+use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+
+/** Columns and rows along two axes at any angle. */
+#[Called('grid.twoaxis', label: 'Two-axis grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
+final class TwoAxisGridKind extends GridKind
+{
+    /** Axes that enclose less than this, in degrees, give cells that are nothing but slivers. */
+    private const LEAST_ANGLE = 0.1;
+
+    public function fields(): array
+    {
+        return [
+            new PlaceField('origin', 'origin', true),
+            PairField::angles('angles', 'axes', true),
+            PairField::sizes('spacing', 'edge', true),
+            NumberField::count('columns', 'columns', 1, Grid::MOST_CELLS, true),
+            NumberField::count('rows', 'rows', 1, Grid::MOST_CELLS, true),
+            ...self::shown(),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Two-axis grid from {origin}, axes at {angles}, edges of {spacing}, {columns} columns × {rows} rows[, shown as {show}][ at strength {strength}].';
+    }
+
+    public function cellWords(): array
+    {
+        return TwoAxisGrid::cellWords();
+    }
+
+    public function pointWords(): array
+    {
+        return TwoAxisGrid::pointWords();
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(
+            label: 'Two-axis grid',
+            from: 'ground',
+            // Isometric axes stand at 30° to the horizontal (ISO 5456-3).
+            preset: ['origin' => ['sheet.width/2', 'sheet.height/4'], 'angles' => [30, 150], 'spacing' => ['min(sheet.width, sheet.height)/16', 'min(sheet.width, sheet.height)/16'], 'columns' => 8, 'rows' => 8],
+            asks: ['columns', 'rows'],
+            picture: 'M24 6L42 15L24 24L6 15ZM33 10.5L15 19.5M15 10.5L33 19.5M6 24L24 33L42 24M6 33L24 42L42 33',
+        )];
+    }
+
+    public function evaluate(Arguments $given): TwoAxisGrid
+    {
+        $angles = $given->vec('angles');
+        if (abs(Angle::sine($angles->y - $angles->x)) < Angle::sine(self::LEAST_ANGLE)) {
+            throw new FieldFault('angles', 'number', 'the two axes are parallel; they have to cross');
+        }
+        self::withinLimit($given->whole('columns'), $given->whole('rows'), $given->whole('columns') >= $given->whole('rows') ? 'columns' : 'rows');
+        $spacing = $given->vec('spacing');
+
+        return new TwoAxisGrid($given->vec('origin'), $angles->x, $angles->y, $spacing->x, $spacing->y, $given->whole('columns'), $given->whole('rows'));
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Guide;
+
+use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Step;
+
+/** A circle: around a centre, through three points, fitted to many, or touching other guides. */
+#[Called('guide.circle', label: 'Circle', word: 'circle', prefix: 'c', chapter: Chapter::Ground)]
+final class GuideCircleKind extends GuideKind
+{
+    public function fields(): array
+    {
+        return CircleForms::fields();
+    }
+
+    public function sentence(Step $step): string
+    {
+        return CircleForms::sentence($step, 'Circle');
+    }
+
+    public function offers(): array
+    {
+        return CircleForms::offers('Circle');
+    }
+
+    public function evaluate(Arguments $given): Guide
+    {
+        return Guide::along(Arc::fullCircle(CircleForms::circle($given)), false);
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Guide;
+
+use Sternbild\Core\Plan\Kind;
+
+/** What all guides have in common. */
+abstract class GuideKind extends Kind
+{
+    public function offersPlaces(): bool
+    {
+        return true;
+    }
+}

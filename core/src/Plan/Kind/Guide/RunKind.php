@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Guide;
+
+use Sternbild\Core\Geometry\BentWay;
+use Sternbild\Core\Geometry\CannotBend;
+use Sternbild\Core\Geometry\Run;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Field\BendsField;
+use Sternbild\Core\Plan\Field\PlacesField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+
+/** An open run from point to point, straight or bent. */
+#[Called('guide.run', label: 'Run', word: 'run', prefix: 'c', chapter: Chapter::Ground)]
+final class RunKind extends GuideKind
+{
+    private const MOST = 10_000;
+
+    public function fields(): array
+    {
+        return [
+            new PlacesField('points', 'points', ['the first point', 'the second point'], false, true, self::MOST),
+            new BendsField('bends', 'bends', self::MOST),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Run through {points}[, {bends}].';
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(label: 'Run', from: 'points', takes: 'points', least: 2, most: self::MOST)];
+    }
+
+    public function evaluate(Arguments $given): Guide
+    {
+        $points = $given->places('points');
+        $bends = $given->bends('bends');
+        if (count($bends) >= count($points)) {
+            throw new FieldFault('bends', 'number', 'there are '.count($bends).' bends for '.(count($points) - 1).' ways; a run is open, and has one way fewer than points');
+        }
+        try {
+            $curves = BentWay::curves($points, $bends, false);
+        } catch (CannotBend $fault) {
+            throw new FieldFault("bends.$fault->way", 'degenerate', 'bend '.($fault->way + 1).": {$fault->getMessage()}");
+        }
+
+        return $curves === [] ? throw new FieldFault('points', 'degenerate', 'all points are the same place') : Guide::run(new Run($curves));
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Look;
+
+use Sternbild\Core\Paint\Look;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Field\ChoiceField;
+use Sternbild\Core\Plan\Field\ColourField;
+use Sternbild\Core\Plan\Field\DashField;
+use Sternbild\Core\Plan\Field\Field;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\StepsField;
+use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+
+/** How parts look: fill, stroke, opacity, blend. Copies follow the part they were made from; a later step goes over an earlier one. */
+#[Called('style', label: 'Look', word: 'look', prefix: 's', chapter: Chapter::Look)]
+final class StyleKind extends Kind
+{
+    private const LOOKS = ['fill', 'stroke.color', 'stroke.width', 'stroke.join', 'stroke.cap', 'stroke.dash', 'opacity', 'blend'];
+
+    /** @return list<Field> */
+    public function fields(): array
+    {
+        return [
+            StepsField::parts('of', 'parts'),
+            new ColourField('fill', 'fill'),
+            new ColourField('stroke.color', 'stroke colour'),
+            NumberField::length('stroke.width', 'stroke width'),
+            new ChoiceField('stroke.join', 'stroke corners', ['miter' => 'mitred', 'round' => 'round', 'bevel' => 'bevelled']),
+            new ChoiceField('stroke.cap', 'stroke ends', ['butt' => 'flat', 'round' => 'round', 'square' => 'square']),
+            new DashField('stroke.dash', 'dashes'),
+            NumberField::share('opacity', 'opacity'),
+            new ChoiceField('blend', 'blend', ['normal' => 'normal', 'multiply' => 'multiply', 'screen' => 'screen', 'darken' => 'darken', 'lighten' => 'lighten']),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        $stroke = '[, {stroke.join} corners][, {stroke.cap} ends][, dashed {stroke.dash}]';
+        $rest = '[, opacity {opacity}][, blended by {blend}].';
+        if ($step->says('fill')) {
+            return "Fill {of} with {fill}[, stroke in {stroke.color}][, {stroke.width} wide]$stroke$rest";
+        }
+        if ($step->says('stroke')) {
+            return "Stroke {of} with {stroke.color}, {stroke.width} wide$stroke$rest";
+        }
+
+        return 'Show {of}'.$rest;
+    }
+
+    public function offers(): array
+    {
+        return [
+            new Offer(label: 'Fill', from: 'parts', takes: 'of', preset: ['fill' => '{colour}'], asks: ['fill'], replaces: 'fill', fromCells: true),
+            new Offer(
+                label: 'Stroke',
+                from: 'parts',
+                takes: 'of',
+                preset: ['stroke' => ['color' => '{colour}', 'width' => 'min(sheet.width, sheet.height)/200']],
+                asks: ['stroke.color', 'stroke.width'],
+                replaces: 'stroke.color',
+                fromCells: true,
+            ),
+        ];
+    }
+
+    public function evaluate(Arguments $given): Look
+    {
+        return new Look(array_map(static fn (Evaluated $step): string => $step->id, $given->steps('of')), $given->only(self::LOOKS));
+    }
+}

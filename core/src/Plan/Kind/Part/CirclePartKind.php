@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Part;
+
+use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Outline;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Kind\Guide\CircleForms;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Shape\Part;
+
+/** A disc, said as a circle is. */
+#[Called('part.circle', label: 'Disc', word: 'disc', prefix: 'p', chapter: Chapter::Construction)]
+final class CirclePartKind extends PartKind
+{
+    public function fields(): array
+    {
+        return CircleForms::fields();
+    }
+
+    public function sentence(Step $step): string
+    {
+        return CircleForms::sentence($step, 'Disc');
+    }
+
+    public function offers(): array
+    {
+        return CircleForms::offers('Disc');
+    }
+
+    public function evaluate(Arguments $given): Part
+    {
+        return Part::drawn([new Outline([Arc::fullCircle(CircleForms::circle($given))])], $given->step);
+    }
+}

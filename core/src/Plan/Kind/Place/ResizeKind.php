@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Place;
+
+use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PairField;
+use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Step;
+
+/** Parts or guides made larger or smaller, seen from a place; evenly, or by two factors. */
+#[Called('resize', label: 'Resize', word: 'resize', prefix: 'v', chapter: Chapter::Construction)]
+final class ResizeKind extends TransformKind
+{
+    /** Factors nearer to nothing leave lines. */
+    private const LEAST = 1e-9;
+
+    protected function how(): array
+    {
+        return [new PlaceField('about', 'about', true), NumberField::factor('factor', 'factor'), PairField::factors('factors', 'factors')];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return $step->says('factors') ? 'Resize {of} by {factors} about {about}[, {copy}][, {keep}].' : 'Resize {of} by {factor} about {about}[, {copy}][, {keep}].';
+    }
+
+    public function offers(): array
+    {
+        return self::forBoth('Resize…', ['about' => '{centre}', 'factor' => 1.5], ['factor', 'about']);
+    }
+
+    protected function map(Arguments $given): Affine
+    {
+        if ($given->has('factor') === $given->has('factors')) {
+            throw new FieldFault('factor', 'choice', $given->has('factor') ? 'either one factor or two can be given' : 'the factor to resize by is missing');
+        }
+        $factors = $given->has('factor') ? new Vec($given->number('factor'), $given->number('factor')) : $given->vec('factors');
+        if (min(abs($factors->x), abs($factors->y)) < self::LEAST) {
+            throw new FieldFault($given->has('factor') ? 'factor' : 'factors', 'number', 'a factor of 0 leaves nothing of it');
+        }
+
+        return Affine::scaling($factors->x, $factors->y, $given->vec('about'));
+    }
+}

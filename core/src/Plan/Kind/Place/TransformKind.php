@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Place;
+
+use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Field\Field;
+use Sternbild\Core\Plan\Field\SwitchField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Kind\Copy\CopyKind;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Shape\Part;
+
+/** One map for parts or guides. */
+abstract class TransformKind extends CopyKind
+{
+    /** @return list<Field> what says the map */
+    abstract protected function how(): array;
+
+    /** @throws FieldFault */
+    abstract protected function map(Arguments $given): Affine;
+
+    public function fields(): array
+    {
+        return [self::things(), ...$this->how(), new SwitchField('copy', 'copy', 'as a copy', 'itself'), self::keep()];
+    }
+
+    public function staysInPlace(): bool
+    {
+        return true;
+    }
+
+    public function evaluate(Arguments $given): Part|Guide
+    {
+        $map = $this->map($given);
+        if (! self::areParts($given)) {
+            $guides = $given->guides('of');
+
+            return count($guides) === 1 ? $guides[0]->mapped($map) : self::repeated($given, [$map], 1, 'of');
+        }
+        $parts = $given->parts('of');
+
+        return count($parts) === 1 ? $parts[0]->throughStep($given->step)->mapped($map) : self::repeated($given, [$map], 1, 'of');
+    }
+
+    /**
+     * The same offer for parts and for guides.
+     *
+     * @param  array<string, mixed>  $preset
+     * @param  list<string>  $asks
+     * @return list<Offer>
+     */
+    final protected static function forBoth(string $label, array $preset, array $asks): array
+    {
+        return [
+            new Offer(label: $label, from: 'parts', takes: 'of', preset: $preset, asks: [...$asks, 'copy']),
+            new Offer(label: $label, from: 'guides', takes: 'of', preset: $preset, asks: [...$asks, 'copy']),
+        ];
+    }
+}
