@@ -32,7 +32,8 @@ final readonly class Cycles
     public static function of(Edges $edges, Runs $runs): self
     {
         $next = self::linked($edges, Rotation::sort($edges, $runs));
-        $areas = self::edgeAreas($edges, $runs);
+        $bulges = self::bulges($edges, $runs);
+        [$x, $y, $from, $to] = [$edges->x, $edges->y, $edges->from, $edges->to];
         $of = array_fill(0, count($next), -1);
         $first = $area = [];
         foreach ($next as $start => $unused) {
@@ -40,15 +41,30 @@ final readonly class Cycles
                 continue;
             }
             $cycle = count($first);
-            $sum = 0.0;
+            $sum = $curved = 0.0;
             $half = $start;
+            // Seen from a place on the cycle itself: seen from afar a tiny face would lose all its digits.
+            $origin = ($start & 1) === 0 ? $from[$start >> 1] : $to[$start >> 1];
+            [$ox, $oy] = [$x[$origin], $y[$origin]];
+            $ax = $ay = 0.0;
             do {
                 $of[$half] = $cycle;
-                $sum += ($half & 1) === 0 ? $areas[$half >> 1] : -$areas[$half >> 1];
+                $edge = $half >> 1;
+                if (($half & 1) === 0) {
+                    $vertex = $to[$edge];
+                    $curved += $bulges[$edge] ?? 0.0;
+                } else {
+                    $vertex = $from[$edge];
+                    $curved -= $bulges[$edge] ?? 0.0;
+                }
+                $bx = $x[$vertex] - $ox;
+                $by = $y[$vertex] - $oy;
+                $sum += $ax * $by - $ay * $bx;
+                [$ax, $ay] = [$bx, $by];
                 $half = $next[$half];
             } while ($half !== $start);
             $first[] = $start;
-            $area[] = $sum;
+            $area[] = $sum / 2 + $curved;
         }
         /** @var list<int> $of */
         [$component, $components] = self::components($edges, $of, $area, $runs->tolerance * $runs->size);
@@ -100,28 +116,21 @@ final readonly class Cycles
         return $next;
     }
 
-    /** @return list<float> the area between each edge and the centre of the extent */
-    private static function edgeAreas(Edges $edges, Runs $runs): array
+    /** @return array<int, float> the area between each edge and its chord, of those that are not straight */
+    private static function bulges(Edges $edges, Runs $runs): array
     {
-        $areas = [];
-        $center = $runs->center;
+        $bulges = [];
         foreach ($edges->run as $edge => $run) {
-            $ax = $edges->x[$edges->from[$edge]] - $center->x;
-            $ay = $edges->y[$edges->from[$edge]] - $center->y;
-            $bx = $edges->x[$edges->to[$edge]] - $center->x;
-            $by = $edges->y[$edges->to[$edge]] - $center->y;
-            $area = ($ax * $by - $ay * $bx) / 2;
             $curve = $runs->curves[$run];
             if ($curve instanceof Arc) {
-                $area += $curve->radius() ** 2 * Arc::excess($curve->sweep() * ($edges->t[$edge] - $edges->s[$edge])) / 2;
+                $bulges[$edge] = $curve->radius() ** 2 * Arc::excess($curve->sweep() * ($edges->t[$edge] - $edges->s[$edge])) / 2;
             } elseif (! $curve instanceof Line) {
                 $curve = EdgeCurve::take($edges, $runs, $edge);
-                $area += $curve->areaSeenFrom($curve->start());
+                $bulges[$edge] = $curve->areaSeenFrom($curve->start());
             }
-            $areas[] = $area;
         }
 
-        return $areas;
+        return $bulges;
     }
 
     /**

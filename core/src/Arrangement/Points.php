@@ -8,6 +8,8 @@ namespace Sternbild\Core\Arrangement;
 final class Points
 {
     /**
+     * What is made one never reaches farther than twice the tolerance, however many places stand side by side.
+     *
      * @param  list<float>  $x
      * @param  list<float>  $y
      * @return array{list<float>, list<float>, list<int>} places from left to right, then from top to bottom, and for each given one its number
@@ -21,13 +23,13 @@ final class Points
         $reach = -INF;
         foreach ($x as $index => $value) {
             if ($value > $reach && $column !== []) {
-                self::mergeColumn($column, $x, $y, $tolerance, $mergedX, $mergedY, $number);
+                self::mergeColumn($column, $x, $tolerance, $mergedX, $mergedY, $number);
                 $column = [];
             }
             $column[$index] = $y[$index];
             $reach = $value + $tolerance;
         }
-        self::mergeColumn($column, $x, $y, $tolerance, $mergedX, $mergedY, $number);
+        self::mergeColumn($column, $x, $tolerance, $mergedX, $mergedY, $number);
 
         /**
          * @var list<float> $mergedX
@@ -42,33 +44,60 @@ final class Points
      *
      * @param  array<int, float>  $column  y by index
      * @param  array<int, float>  $x
-     * @param  list<float>  $y
      * @param  array<int, float>  $mergedX
      * @param  array<int, float>  $mergedY
      * @param  array<int, int>  $number
      */
-    private static function mergeColumn(array $column, array $x, array $y, float $tolerance, array &$mergedX, array &$mergedY, array &$number): void
+    private static function mergeColumn(array $column, array $x, float $tolerance, array &$mergedX, array &$mergedY, array &$number): void
     {
         if (count($column) > 1) {
             asort($column);
         }
+        $group = [];
         $reach = -INF;
-        $lowest = PHP_INT_MAX;
-        $last = count($mergedX) - 1;
         foreach ($column as $index => $value) {
-            if ($value > $reach) {
-                $last++;
-                $lowest = $index;
+            if ($value > $reach && $group !== []) {
+                self::mergeGroup($group, $x, $tolerance, $mergedX, $mergedY, $number);
+                $group = [];
+            }
+            $group[$index] = $value;
+            $reach = $value + $tolerance;
+        }
+        if ($group !== []) {
+            self::mergeGroup($group, $x, $tolerance, $mergedX, $mergedY, $number);
+        }
+    }
+
+    /**
+     * Places that are linked by neighbours within the tolerance, as one or, where they reach too far, as several.
+     *
+     * @param  non-empty-array<int, float>  $group  y by index
+     * @param  array<int, float>  $x
+     * @param  array<int, float>  $mergedX
+     * @param  array<int, float>  $mergedY
+     * @param  array<int, int>  $number
+     */
+    private static function mergeGroup(array $group, array $x, float $tolerance, array &$mergedX, array &$mergedY, array &$number): void
+    {
+        $first = count($mergedX);
+        if (count($group) > 1) {
+            // Given ends come before computed crossings, and are the better places.
+            ksort($group);
+        }
+        foreach ($group as $index => $value) {
+            $at = null;
+            for ($known = $first, $count = count($mergedX); $known < $count; $known++) {
+                if (abs($mergedX[$known] - $x[$index]) <= $tolerance && abs($mergedY[$known] - $value) <= $tolerance) {
+                    $at = $known;
+                    break;
+                }
+            }
+            if ($at === null) {
+                $at = count($mergedX);
                 $mergedX[] = $x[$index];
                 $mergedY[] = $value;
-            } elseif ($index < $lowest) {
-                // Given ends come before computed crossings, and are the better places.
-                $lowest = $index;
-                $mergedX[$last] = $x[$index];
-                $mergedY[$last] = $y[$index];
             }
-            $number[$index] = $last;
-            $reach = $value + $tolerance;
+            $number[$index] = $at;
         }
     }
 }

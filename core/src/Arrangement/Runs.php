@@ -93,7 +93,7 @@ final readonly class Runs
             $carrier++;
         }
         foreach (self::distinct($cubics) as [$whole, $those]) {
-            $stops = [0.0, ...$whole->selfCrossing() ?? [], 1.0];
+            $stops = [0.0, ...$whole->selfCrossing($tolerance) ?? [], 1.0];
             for ($k = 1; $k < count($stops); $k++) {
                 $piece = count($stops) === 2 ? $whole : $whole->part($stops[$k - 1], $stops[$k]);
                 if ($piece->length() > self::TRIFLE * $tolerance) {

@@ -105,6 +105,103 @@ final readonly class Bernstein
     }
 
     /**
+     * Where a polynomial changes its sign inside [0, 1], on plain numbers: halved until its coefficients do so once (Descartes' rule of signs),
+     * then by regula falsi.
+     *
+     * @param  non-empty-list<float>  $c  coefficients in Bernstein form
+     * @return list<float> rising; of roots closer than a double can part, one
+     */
+    public static function signChanges(array $c): array
+    {
+        $found = [];
+        $open = [[0.0, 1.0, $c, 0]];
+        $degree = count($c) - 1;
+        while (($part = array_pop($open)) !== null) {
+            [$from, $to, $c, $depth] = $part;
+            $changes = 0;
+            $last = 0.0;
+            foreach ($c as $one) {
+                if ($one !== 0.0) {
+                    $changes += $last * $one < 0.0 ? 1 : 0;
+                    $last = $one > 0.0 ? 1.0 : -1.0;
+                }
+            }
+            if ($changes === 0 && ($c[0] !== 0.0 || $from === 0.0)) {
+                continue;
+            }
+            if ($c[0] === 0.0 && $from > 0.0) {
+                $found[] = $from;
+                if ($changes === 0) {
+                    continue;
+                }
+            }
+            if ($changes === 1 && $c[0] * $c[$degree] < 0.0) {
+                $found[] = self::only($c, $from, $to);
+
+                continue;
+            }
+            if ($depth > 50) {
+                $found[] = ($from + $to) / 2;
+
+                continue;
+            }
+            $left = $right = [];
+            for ($row = $degree; $row >= 0; $row--) {
+                $left[] = $c[0];
+                array_unshift($right, $c[$row]);
+                for ($k = 0; $k < $row; $k++) {
+                    $c[$k] = ($c[$k] + $c[$k + 1]) / 2;
+                }
+            }
+            $middle = ($from + $to) / 2;
+            $open[] = [$middle, $to, $right, $depth + 1];
+            $open[] = [$from, $middle, $left, $depth + 1];
+        }
+
+        return $found;
+    }
+
+    /**
+     * The one root of a polynomial whose ends have opposite signs.
+     *
+     * @param  list<float>  $c
+     */
+    private static function only(array $c, float $from, float $to): float
+    {
+        $degree = count($c) - 1;
+        [$low, $high, $f, $g, $last] = [0.0, 1.0, $c[0], $c[$degree], 0];
+        for ($round = 0; $round < self::MOST_ROUNDS && $high - $low > self::STILL; $round++) {
+            $t = $round % 4 === 3 ? ($low + $high) / 2 : $low + ($high - $low) * $f / ($f - $g);
+            if (! ($t > $low && $t < $high)) {
+                $t = ($low + $high) / 2;
+                if ($t <= $low || $t >= $high) {
+                    break;
+                }
+            }
+            $row = $c;
+            for ($left = $degree; $left > 0; $left--) {
+                for ($k = 0; $k < $left; $k++) {
+                    $row[$k] += ($row[$k + 1] - $row[$k]) * $t;
+                }
+            }
+            if ($row[0] === 0.0) {
+                return $from + ($to - $from) * $t;
+            }
+            if (($row[0] > 0.0) === ($c[0] > 0.0)) {
+                [$low, $f] = [$t, $row[0]];
+                $g = $last === 1 ? $g / 2 : $g;
+                $last = 1;
+            } else {
+                [$high, $g] = [$t, $row[0]];
+                $f = $last === -1 ? $f / 2 : $f;
+                $last = -1;
+            }
+        }
+
+        return $from + ($to - $from) * ($low + $high) / 2;
+    }
+
+    /**
      * The root between two places of opposite sign, with no extremum between them: Newton's method, and halving wherever it would leave the
      * bounds.
      */

@@ -107,12 +107,29 @@ final readonly class Cubic implements Curve
     public function nearest(Vec $place): float
     {
         // Where the way to the place stands square to the curve, a polynomial of degree five; or at an end.
-        $x = $this->along(1.0, 0.0)->plusConstant(-$place->x);
-        $y = $this->along(0.0, 1.0)->plusConstant(-$place->y);
+        [$px, $py] = [$place->x, $place->y];
+        [$ax, $ay, $bx, $by, $cx, $cy, $dx, $dy] = $this->coordinates();
+        $x = [$ax - $px, $bx - $px, $cx - $px, $dx - $px];
+        $y = [$ay - $py, $by - $py, $cy - $py, $dy - $py];
+        $u = [$bx - $ax, $cx - $bx, $dx - $cx];
+        $v = [$by - $ay, $cy - $by, $dy - $cy];
+        $dot = static fn (int $i, int $j): float => $x[$i] * $u[$j] + $y[$i] * $v[$j];
+        // The product of degrees three and two in Bernstein form.
+        $square = [
+            $dot(0, 0),
+            (2 * $dot(0, 1) + 3 * $dot(1, 0)) / 5,
+            ($dot(0, 2) + 6 * $dot(1, 1) + 3 * $dot(2, 0)) / 10,
+            (3 * $dot(1, 2) + 6 * $dot(2, 1) + $dot(3, 0)) / 10,
+            (3 * $dot(2, 2) + 2 * $dot(3, 1)) / 5,
+            $dot(3, 2),
+        ];
         $best = 0.0;
-        $least = INF;
-        foreach ([0.0, ...$x->times($x->derivative())->plus($y->times($y->derivative()))->roots(0.0), 1.0] as $t) {
-            $distance = $this->pointAt($t)->distanceTo($place);
+        $least = $x[0] * $x[0] + $y[0] * $y[0];
+        foreach ([...Bernstein::signChanges($square), 1.0] as $t) {
+            $s = 1 - $t;
+            $wx = $s * $s * $s * $x[0] + 3 * $s * $s * $t * $x[1] + 3 * $s * $t * $t * $x[2] + $t * $t * $t * $x[3];
+            $wy = $s * $s * $s * $y[0] + 3 * $s * $s * $t * $y[1] + 3 * $s * $t * $t * $y[2] + $t * $t * $t * $y[3];
+            $distance = $wx * $wx + $wy * $wy;
             if ($distance < $least) {
                 [$best, $least] = [$t, $distance];
             }
@@ -187,14 +204,15 @@ final readonly class Cubic implements Curve
     }
 
     /**
-     * Where it comes through one place twice.
+     * Where it comes through one place twice; its ends count, where they lie on it.
      *
      * With B(t) = at³ + bt² + ct + d, B(s) = B(t) gives a(s² + st + t²) + b(s + t) + c = 0: the sum s + t from its cross product with a, the
      * product st from its dot product.
      *
-     * @return array{float, float}|null both parameters, rising, inside (0, 1] and [0, 1)
+     * @param  float  $tolerance  what counts as the same place
+     * @return array{float, float}|null both parameters, rising
      */
-    public function selfCrossing(): ?array
+    public function selfCrossing(float $tolerance): ?array
     {
         $c = $this->leaving->minus($this->start)->times(3.0);
         $b = $this->arriving->minus($this->leaving)->times(3.0)->minus($c);
@@ -211,8 +229,28 @@ final readonly class Cubic implements Curve
         }
         $first = ($sum - sqrt($square)) / 2;
         $second = ($sum + sqrt($square)) / 2;
+        // An end that lies on the curve can come out beyond it by a digit; then it is the end that is meant.
+        $ends = [min(1.0, max(0.0, $first)), min(1.0, max(0.0, $second))];
+        if ($ends !== [$first, $second]) {
+            $ends = $ends[0] === 0.0 ? [0.0, $this->nearestBeyond($this->start, $ends[1])] : [$this->nearestBeyond($this->end, $ends[0]), 1.0];
+            if ($this->pointAt($ends[0])->distanceTo($this->pointAt($ends[1])) > $tolerance) {
+                return null;
+            }
+        }
 
-        return $first >= 0.0 && $second <= 1.0 && $second - $first > 1e-9 ? [$first, $second] : null;
+        return $ends[1] - $ends[0] > 1e-9 ? $ends : null;
+    }
+
+    /** The parameter near another one at which the curve comes nearest to a place. */
+    private function nearestBeyond(Vec $place, float $near): float
+    {
+        for ($round = 0; $round < 8; $round++) {
+            $velocity = $this->velocity($near);
+            $square = $velocity->dot($velocity);
+            $near = $square > 0.0 ? min(1.0, max(0.0, $near + $place->minus($this->pointAt($near))->dot($velocity) / $square)) : $near;
+        }
+
+        return $near;
     }
 
     /** The coordinate in the direction (x, y). */
@@ -224,20 +262,32 @@ final readonly class Cubic implements Curve
         ));
     }
 
+    /** @return array{float, float, float, float, float, float, float, float} x and y of the four control points */
+    public function coordinates(): array
+    {
+        return [$this->start->x, $this->start->y, $this->leaving->x, $this->leaving->y, $this->arriving->x, $this->arriving->y, $this->end->x, $this->end->y];
+    }
+
     /** The box of the control points, which holds the curve. */
     public function hull(): Bounds
     {
         return Bounds::around($this->start, $this->leaving, $this->arriving, $this->end);
     }
 
+    /** The length between two parameters, by five places on it. */
     private function quadrature(float $from, float $to): float
     {
+        [$ax, $ay, $bx, $by, $cx, $cy, $dx, $dy] = $this->coordinates();
         $sum = 0.0;
         foreach (self::GAUSS as [$node, $weight]) {
-            $sum += $weight * $this->velocity(($from + $to) / 2 + ($to - $from) / 2 * $node)->length();
+            $t = ($from + $to) / 2 + ($to - $from) / 2 * $node;
+            $s = 1 - $t;
+            $vx = $s * $s * ($bx - $ax) + 2 * $s * $t * ($cx - $bx) + $t * $t * ($dx - $cx);
+            $vy = $s * $s * ($by - $ay) + 2 * $s * $t * ($cy - $by) + $t * $t * ($dy - $cy);
+            $sum += $weight * sqrt($vx * $vx + $vy * $vy);
         }
 
-        return $sum * ($to - $from) / 2;
+        return 1.5 * $sum * ($to - $from);
     }
 
     private function lengthBetween(float $from, float $to, float $whole, int $depth): float

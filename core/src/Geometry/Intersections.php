@@ -15,6 +15,9 @@ final readonly class Intersections
     /** Below this share of a radius a difference of lengths has lost too many digits and is computed exactly. */
     private const CANCELLING = 1e-3;
 
+    /** Curves that stay within the tolerance of one another for this share of both run along one another; below it they touch. */
+    private const ALONG = 1e-2;
+
     private function __construct(private float $tolerance)
     {
     }
@@ -43,6 +46,11 @@ final readonly class Intersections
     private function between(Curve $one, Curve $other): array
     {
         $found = $this->endsOn($one, $other);
+        if ($one instanceof Cubic && $other instanceof Cubic) {
+            foreach (CubicMeetings::find($one, $other, $this->tolerance) as [$s, $t]) {
+                $found[] = [$one->pointAt($s), $s, $t];
+            }
+        }
         foreach ($this->candidates($one, $other) as $place) {
             $s = $this->parameter($one, $place);
             $t = $this->parameter($other, $place);
@@ -51,6 +59,9 @@ final readonly class Intersections
             }
         }
         usort($found, static fn (array $a, array $b): int => [$a[1], $a[2]] <=> [$b[1], $b[2]]);
+        if ($one instanceof Cubic || $other instanceof Cubic) {
+            $found = $this->joined($found, $one, $other);
+        }
         $meetings = [];
         foreach ($found as [$place, $s, $t]) {
             foreach ($meetings as $known) {
@@ -63,6 +74,65 @@ final readonly class Intersections
         }
 
         return $meetings;
+    }
+
+    /**
+     * Curves that touch stay within the tolerance of one another for a while, and each place of that while is a meeting: of those that follow one
+     * another without the curves parting in between one is left, or, where they run along one another, the first and the last.
+     *
+     * @param  list<array{Vec, float, float}>  $found  in order along $one
+     * @return list<array{Vec, float, float}>
+     */
+    private function joined(array $found, Curve $one, Curve $other): array
+    {
+        $joined = $group = [];
+        foreach ($found as $meeting) {
+            if ($group !== [] && ! $this->staysClose($one, $other, $group[count($group) - 1][1], $meeting[1])) {
+                array_push($joined, ...$this->told($group, $one, $other));
+                $group = [];
+            }
+            $group[] = $meeting;
+        }
+
+        return [...$joined, ...$this->told($group, $one, $other)];
+    }
+
+    private function staysClose(Curve $one, Curve $other, float $from, float $to): bool
+    {
+        foreach ([0.5, 0.21, 0.77] as $share) {
+            $place = $one->pointAt($from + ($to - $from) * $share);
+            if ($other->pointAt($other->nearest($place))->distanceTo($place) > $this->tolerance) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param  list<array{Vec, float, float}>  $group  of meetings between which the curves do not part
+     * @return list<array{Vec, float, float}>
+     */
+    private function told(array $group, Curve $one, Curve $other): array
+    {
+        if (count($group) < 2) {
+            return $group;
+        }
+        $first = $group[0];
+        $last = $group[count($group) - 1];
+        $isEnd = static fn (array $meeting): bool => in_array($meeting[1], [0.0, 1.0], true) || in_array($meeting[2], [0.0, 1.0], true);
+        if ($last[1] - $first[1] > self::ALONG && abs($last[2] - $first[2]) > self::ALONG) {
+            // What lies in between is cut where a curve ends.
+            return [$first, ...array_filter(array_slice($group, 1, -1), $isEnd), $last];
+        }
+        foreach ($group as $meeting) {
+            if ($isEnd($meeting)) {
+                return [$meeting];
+            }
+        }
+        $off = array_map(fn (array $meeting): float => $other->pointAt($other->nearest($meeting[0]))->distanceTo($meeting[0]), $group);
+
+        return [$group[(int) array_search(min($off), $off, true)]];
     }
 
     /**
@@ -101,7 +171,7 @@ final readonly class Intersections
             $one instanceof Line && $other instanceof Arc => $this->ofLineAndCircle($one, $other->circle()),
             $one instanceof Arc && $other instanceof Line => $this->ofLineAndCircle($other, $one->circle()),
             $one instanceof Arc && $other instanceof Arc => $this->ofCircles($one->circle(), $other->circle()),
-            $one instanceof Cubic && $other instanceof Cubic => $this->ofCubics($one, $other),
+            $one instanceof Cubic && $other instanceof Cubic => [],
             $one instanceof Cubic => $this->ofCubicAnd($one, $other),
             $other instanceof Cubic => $this->ofCubicAnd($other, $one),
             default => throw new \LogicException('There are lines, arcs and cubics.'),
@@ -182,12 +252,6 @@ final readonly class Intersections
         }
 
         return array_map($cubic->pointAt(...), $roots);
-    }
-
-    /** @return list<Vec> */
-    private function ofCubics(Cubic $one, Cubic $other): array
-    {
-        return CubicMeetings::find($one, $other, $this->tolerance);
     }
 
     /** The parameter of a place that lies on the curve as a line or circle would go on, or null where it lies beyond the ends. */

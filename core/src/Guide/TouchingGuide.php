@@ -46,6 +46,9 @@ final class TouchingGuide
         }
         $things = count($guides) === 2 && $radius === null ? [...$guides, $near] : $guides;
         $found = TouchingCircles::all($things, $radius);
+        if ($found === [] && $radius !== null && count($guides) === 2) {
+            $found = self::fittingEverywhere($guides[0], $guides[1], $radius, $near);
+        }
         if ($found === []) {
             throw new Degenerate($radius === null
                 ? 'no circle touches these guides'.(count($guides) === 2 ? ' and goes through the place' : '')
@@ -58,6 +61,45 @@ final class TouchingGuide
         usort($found, static fn (Circle $a, Circle $b): int => [self::misses($a, $guides), $byNear($a)] <=> [self::misses($b, $guides), $byNear($b)]);
 
         return $found[0];
+    }
+
+    /**
+     * Between circles around one centre, and between parallel lines, a radius fits everywhere or nowhere. Of all places the one nearest to the
+     * place that is asked for is taken, among equals the one straight up.
+     *
+     * @return list<Circle>
+     */
+    private static function fittingEverywhere(Curve $one, Curve $other, float $radius, Vec $near): array
+    {
+        $size = max($one->bounds()->with($other->bounds())->size(), $radius);
+        if ($one instanceof Arc && $other instanceof Arc && $one->center()->distanceTo($other->center()) <= self::ON * $size) {
+            $way = $near->minus($one->center());
+            $out = $way->length() > self::ON * $size ? $way->unit() : new Vec(0.0, -1.0);
+            $fitting = [];
+            foreach ([abs($one->radius() - $radius), $one->radius() + $radius] as $reach) {
+                foreach ([abs($other->radius() - $radius), $other->radius() + $radius] as $wanted) {
+                    if (abs($reach - $wanted) <= self::ON * $size) {
+                        $fitting[] = new Circle($one->center()->plus($out->times($reach)), $radius);
+                    }
+                }
+            }
+
+            return $fitting;
+        }
+        if (! $one instanceof Line || ! $other instanceof Line || abs($one->tangentAt(0.0)->cross($other->tangentAt(0.0))) > self::ON) {
+            return [];
+        }
+        $along = $one->tangentAt(0.0);
+        $aside = $along->quarterTurned();
+        $apart = $other->start()->minus($one->start())->dot($aside);
+        $foot = $one->start()->plus($along->times($near->minus($one->start())->dot($along)));
+        if (abs(abs($apart) - 2 * $radius) <= self::ON * $size) {
+            return [new Circle($foot->plus($aside->times($apart / 2)), $radius)];
+        }
+        // Twice the same line: it is touched from either side, and above comes first.
+        $up = $aside->y < 0.0 || ($aside->y === 0.0 && $aside->x < 0.0) ? $aside : $aside->times(-1.0);
+
+        return abs($apart) <= self::ON * $size ? [new Circle($foot->plus($up->times($radius)), $radius), new Circle($foot->minus($up->times($radius)), $radius)] : [];
     }
 
     /** @throws Degenerate */

@@ -29,6 +29,9 @@ final readonly class Kinds
             new Kind\Guide\SpiralKind,
             new Kind\Guide\OverlayKind,
             new Kind\Part\PartFromCellsKind,
+            new Kind\Look\StyleKind,
+            new Kind\Copy\RepeatAroundKind,
+            new Kind\Look\OrderKind,
             new Kind\Part\OutlineKind,
             new Kind\Part\CirclePartKind,
             new Kind\Part\EllipseKind,
@@ -45,10 +48,7 @@ final readonly class Kinds
             new Kind\Place\MirrorKind,
             new Kind\Place\ResizeKind,
             new Kind\Place\OntoKind,
-            new Kind\Copy\RepeatAroundKind,
             new Kind\Copy\RepeatAlongKind,
-            new Kind\Look\StyleKind,
-            new Kind\Look\OrderKind,
         ] as $kind) {
             $kinds[$kind->name()] = $kind;
         }
