@@ -10,6 +10,7 @@ use Sternbild\Core\Evaluation\ResultCache;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Scope;
 
 /** Plans to test with. */
 final class Sample
@@ -79,5 +80,14 @@ final class Sample
             ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 'g1.sectors'],
             ['id' => 's1', 'kind' => 'style', 'of' => ['r1'], 'fill' => 'lagoon'],
         ]);
+    }
+
+    /** What a step behind all others of a scene could see. */
+    public static function scope(Scene $scene): Scope
+    {
+        $scope = new Scope($scene->plan, $scene->labels);
+        array_map($scope->learn(...), $scene->known);
+
+        return $scope;
     }
 }

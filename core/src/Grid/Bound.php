@@ -10,7 +10,7 @@ use Sternbild\Core\Geometry\Vec;
 /** One thing that a cell of an overlay is held by: the cell of a grid that it lies in, or the side of something on which it lies. */
 final readonly class Bound
 {
-    private function __construct(public string $key, private ?Grid $grid, private ?Side $side, private string $wanted)
+    private function __construct(public string $key, private ?Grid $grid, private ?Side $side, public string $wanted)
     {
     }
 
@@ -25,19 +25,15 @@ final readonly class Bound
         return new self($key, null, $side, $inside ? 'in' : 'out');
     }
 
-    /** Whether a place agrees with it. */
-    public function isMetBy(Vec $place): bool
+    /** Where a place lies; what is held lies there that is wanted. */
+    public function at(Vec $place): string
     {
-        return $this->grid === null
-            ? ($this->side?->holds($place) === true ? 'in' : 'out') === $this->wanted
-            : self::cellOf($this->grid, $place) === $this->wanted;
+        return $this->grid === null ? ($this->side?->holds($place) === true ? 'in' : 'out') : self::cellOf($this->grid, $place);
     }
 
-    /** The cell; beyond the grid the square of coordinates, which go on. */
+    /** The cell; all that lies beyond the grid is one, since no line of it divides that. */
     private static function cellOf(Grid $grid, Vec $place): string
     {
-        $cell = $grid->cellAt($place);
-
-        return $cell === null ? implode(',', array_map(floor(...), $grid->coordinatesAt($place))) : "#$cell";
+        return (string) ($grid->cellAt($place) ?? 'beyond');
     }
 }

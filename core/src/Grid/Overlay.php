@@ -27,8 +27,17 @@ final class Overlay extends Tiling
     /** Of cells that agree equally the nearest are compared by their edges; so many of them, by a place inside. */
     private const COMPARED = 12;
 
+    /** Cells in the same cells of the grids beyond which they are told apart by their edges and their places alone. */
+    private const RIVALS = 200;
+
     /** @var array<int, string> */
     private array $addresses = [];
+
+    /** @var array<string, array<string, list<int>>> cells by where they lie in a grid or beside a guide, as far as it was asked for */
+    private array $sorted = [];
+
+    /** @var array<string, list<int>>|null worked out when first asked for */
+    private ?array $rivals = null;
 
     /** @var array<int, Vec> a place inside every cell, as far as it was asked for */
     private array $inside = [];
@@ -98,22 +107,45 @@ final class Overlay extends Tiling
         if ($around !== null && $unlike === []) {
             return new HeldCell($around, []);
         }
-        $least = count($unlike);
-        $best = $around !== null && $least < count($bounds) ? [$around] : [];
-        for ($face = 0, $count = $this->arrangement->faceCount(); $face < $count; $face++) {
-            $here = count($this->unlike($face, $bounds));
-            if ($here < $least) {
-                [$least, $best] = [$here, [$face]];
-            } elseif ($here === $least && $least < count($bounds) && ($best[0] ?? null) !== $around) {
-                $best[] = $face;
+        $agreed = [];
+        foreach ($bounds as $bound) {
+            foreach ($this->cellsAt($bound) as $cell) {
+                $agreed[$cell] = ($agreed[$cell] ?? 0) + 1;
             }
         }
-        if ($best === []) {
+        if ($agreed === []) {
             return null;
         }
-        $cell = count($best) === 1 ? $best[0] : $this->nearest($best, $place);
+        $best = array_keys($agreed, max($agreed), true);
+        $cell = match (true) {
+            $around !== null && in_array($around, $best, true) => $around,
+            count($best) === 1 => $best[0],
+            default => $this->nearest($best, $place),
+        };
 
         return new HeldCell($cell, $this->unlike($cell, $bounds));
+    }
+
+    /** @return list<int> the cells that agree with one thing */
+    private function cellsAt(Bound $bound): array
+    {
+        // Of what lies here it is the same for every question; other steps can change while this overlay stays.
+        if (! isset($this->frames[$bound->key]) && ! isset($this->sides[$bound->key])) {
+            return $this->sorted($bound)[$bound->wanted] ?? [];
+        }
+
+        return ($this->sorted[$bound->key] ??= $this->sorted($bound))[$bound->wanted] ?? [];
+    }
+
+    /** @return array<string, list<int>> all cells by where they lie */
+    private function sorted(Bound $bound): array
+    {
+        $sorted = [];
+        for ($cell = 0, $count = $this->arrangement->faceCount(); $cell < $count; $cell++) {
+            $sorted[$bound->at($this->inside($cell))][] = $cell;
+        }
+
+        return $sorted;
     }
 
     public function cellAddress(int $cell): string
@@ -144,7 +176,7 @@ final class Overlay extends Tiling
     {
         $place = $this->inside($cell);
 
-        return array_values(array_filter($bounds, static fn (Bound $bound): bool => ! $bound->isMetBy($place)));
+        return array_values(array_filter($bounds, static fn (Bound $bound): bool => $bound->at($place) !== $bound->wanted));
     }
 
     /** @param  non-empty-list<int>  $cells */
@@ -181,16 +213,82 @@ final class Overlay extends Tiling
         [$u, $v] = $this->written($cell, $grid, $place);
         $address = '~'.($grid === null ? '' : "$frame:")."$u,$v";
         $sides = [];
-        foreach ($this->bounding($cell) as $source) {
-            if (isset($this->sides[$source])) {
-                $sides[] = ($this->sides[$source]->holds($place) ? '' : '-').$source;
-            } elseif ($source !== $frame && isset($this->frames[$source])) {
-                [$u, $v] = $this->written($cell, $this->frames[$source], $place);
+        foreach ($this->laid() as $source => $other) {
+            if ($source !== $frame) {
+                [$u, $v] = $this->written($cell, $other, $place);
                 $address .= ";$source:$u,$v";
             }
         }
+        foreach ($this->bounding($cell) as $source) {
+            if (isset($this->sides[$source])) {
+                $sides[$source] = $this->sides[$source]->holds($place);
+            }
+        }
+        $sides += $this->tellingApart($cell, $place, $sides);
+        $said = array_map(static fn (string $source): string => ($sides[$source] ? '' : '-').$source, array_keys($sides));
 
-        return $sides === [] ? $address : "$address;".implode(',', $sides);
+        return $said === [] ? $address : "$address;".implode(',', $said);
+    }
+
+    /**
+     * What does not run along the edge of a cell, but tells it from others in the same cells of the grids and on the same sides: when numbers
+     * change, these come nearer.
+     *
+     * @param  array<string, bool>  $sides  that are said already
+     * @return array<string, bool>
+     */
+    private function tellingApart(int $cell, Vec $place, array $sides): array
+    {
+        $rivals = $this->rivals()[$this->inGrids($place)] ?? [];
+        if (count($rivals) > self::RIVALS) {
+            return [];
+        }
+        $more = [];
+        foreach ($rivals as $rival) {
+            if ($rival === $cell) {
+                continue;
+            }
+            $there = $this->inside($rival);
+            $differs = fn (string $source, bool $side): bool => $this->sides[$source]->holds($there) !== $side;
+            foreach ($sides + $more as $source => $side) {
+                if ($differs((string) $source, $side)) {
+                    continue 2;
+                }
+            }
+            foreach ($this->sides as $source => $side) {
+                $here = $side->holds($place);
+                if ($differs($source, $here)) {
+                    $more[$source] = $here;
+                    break;
+                }
+            }
+        }
+
+        return $more;
+    }
+
+    /** @return array<string, Grid> the grids among what is laid over one another */
+    private function laid(): array
+    {
+        return array_intersect_key($this->frames, array_flip($this->sources));
+    }
+
+    /** @return array<string, list<int>> cells of the overlay by the cells of the grids that they lie in */
+    private function rivals(): array
+    {
+        if ($this->rivals === null) {
+            $this->rivals = [];
+            for ($cell = 0, $count = $this->arrangement->faceCount(); $cell < $count; $cell++) {
+                $this->rivals[$this->inGrids($this->inside($cell))][] = $cell;
+            }
+        }
+
+        return $this->rivals;
+    }
+
+    private function inGrids(Vec $place): string
+    {
+        return implode(' ', array_map(static fn (Grid $grid): string => (string) ($grid->cellAt($place) ?? '-'), $this->frames));
     }
 
     /** @return list<string> what runs along the edge of a cell, in the order in which it was laid over one another */

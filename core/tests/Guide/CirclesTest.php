@@ -151,4 +151,26 @@ final class CirclesTest extends TestCase
             }
         }
     }
+
+    public function test_between_circles_around_one_centre_a_radius_that_fits_everywhere_is_put_nearest_to_the_place(): void
+    {
+        $rings = [Arc::fullCircle(new Circle(new Vec(400, 400), 100)), Arc::fullCircle(new Circle(new Vec(400, 400), 40))];
+        $right = TouchingGuide::find($rings, 30, new Vec(900, 400));
+        self::assertEqualsWithDelta([470.0, 400.0], [$right->center->x, $right->center->y], 1e-9);
+        // From the middle all are equally near; the one straight up is taken.
+        $up = TouchingGuide::find($rings, 30, new Vec(400, 400));
+        self::assertEqualsWithDelta([400.0, 330.0], [$up->center->x, $up->center->y], 1e-9);
+        // With radius 70 it lies around the smaller one, inside the larger.
+        $around = TouchingGuide::find($rings, 70, new Vec(400, 0));
+        self::assertEqualsWithDelta([400.0, 370.0], [$around->center->x, $around->center->y], 1e-9);
+    }
+
+    public function test_between_parallel_lines_half_their_distance_fits_everywhere(): void
+    {
+        $lines = [new Line(new Vec(0, 100), new Vec(800, 100)), new Line(new Vec(700, 200), new Vec(100, 200))];
+        $circle = TouchingGuide::find($lines, 50, new Vec(330, 20));
+        self::assertEqualsWithDelta([330.0, 150.0], [$circle->center->x, $circle->center->y], 1e-9);
+        $this->expectExceptionMessage('no circle of this radius touches both guides');
+        TouchingGuide::find($lines, 49, new Vec(330, 20));
+    }
 }

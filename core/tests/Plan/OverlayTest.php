@@ -11,7 +11,6 @@ use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Field\CellsField;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanEdit;
-use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Tests\Sample;
@@ -209,7 +208,7 @@ final class OverlayTest extends TestCase
                 for ($cell = 0; $cell < $overlay->cellCount(); $cell++) {
                     $address = $id.$overlay->cellAddress($cell);
                     self::assertTrue(Address::isOfCells($address), $address);
-                    $picked = (new CellsField('cells', 'cells'))->resolve([$address], self::scope($scene));
+                    $picked = (new CellsField('cells', 'cells'))->resolve([$address], Sample::scope($scene));
                     self::assertSame([$id => [$cell]], $picked->cells, $address);
                 }
             }
@@ -257,13 +256,5 @@ final class OverlayTest extends TestCase
         $text = static fn (string $id): string => Sentence::text($scene->plan->steps[$id], $scene->plan, $scene->labels);
         self::assertSame('Line through ring 2, spoke 3 of grid 1 and 5, 7, reaching no farther.', $text('c1'));
         self::assertSame('Circle around crossing 2 of line 1 and grid 1, radius 3.', $text('c2'));
-    }
-
-    private static function scope(Scene $scene): Scope
-    {
-        $scope = new Scope($scene->plan, $scene->labels);
-        array_map($scope->learn(...), $scene->known);
-
-        return $scope;
     }
 }
