@@ -54,7 +54,7 @@ final readonly class Naming
             default => match (true) {
                 $kind?->pointWords() !== null && $kind->pointWords() !== [] && $address->coordinates !== [] => self::point($kind->pointWords(), $address->coordinates)." of $label",
                 $address->spot !== null => "the corner of $label near ".$this->spot($address->spot),
-                $address->coordinates === [] || str_contains($raw, '.') => 'the place at '.self::numbers($address->numbers)." of $label",
+                $address->coordinates === [] || $kind?->chapter() === Chapter::Ground => 'the place at '.self::numbers($address->numbers)." of $label",
                 default => "point {$address->coordinates[0]} of $label",
             },
         };

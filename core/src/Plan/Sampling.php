@@ -30,9 +30,9 @@ final class Sampling
         return $among === [] ? 'none' : $among[$this->lot->getInt(0, count($among) - 1)][0];
     }
 
-    public function has(Role $role): bool
+    public function has(Role ...$roles): bool
     {
-        return array_filter($this->earlier, static fn (array $step): bool => $step[1] === $role) !== [];
+        return array_filter($this->earlier, static fn (array $step): bool => in_array($step[1], $roles, true)) !== [];
     }
 
     /** A number of one decimal. */

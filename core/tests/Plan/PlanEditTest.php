@@ -106,4 +106,37 @@ final class PlanEditTest extends TestCase
     {
         return PlanEdit::apply(Sample::rosette(), $operations, Kinds::all());
     }
+
+    public function test_laying_a_plan_renames_steps_where_fields_name_them_and_no_colours_or_words(): void
+    {
+        // Ids that are words of the format and names of colours, too.
+        $steps = [
+            ['id' => 'ink', 'kind' => 'grid.polar', 'center' => ['sheet.width/2', 400], 'radius' => 300, 'rings' => 5, 'sectors' => 10, 'axis' => 'sector'],
+            ['id' => 'sector', 'kind' => 'part.cells', 'name' => 'ink', 'cells' => ['ink#2,*']],
+            ['id' => 'front', 'kind' => 'repeat.around', 'of' => ['sector'], 'center' => 'ink@0', 'count' => 'ink.sectors'],
+            ['id' => 'multiply', 'kind' => 'style', 'of' => ['front'], 'fill' => 'ink', 'stroke' => ['color' => 'front', 'width' => 'ink.ring/9'], 'blend' => 'multiply'],
+            ['id' => 'order', 'kind' => 'order', 'of' => ['front[2]'], 'to' => 'front'],
+        ];
+        $lay = ['op' => 'lay', 'name' => 'Words', 'steps' => $steps, 'palette' => ['front' => '#112233']];
+        $plan = PlanEdit::apply(Sample::plan([Sample::polar()]), [$lay], Kinds::all())->plan();
+        $laid = array_slice((array) $plan['steps'], 1);
+        self::assertSame(['g2', 'p1', 'r1', 's1', 'd1'], array_column($laid, 'id'));
+        self::assertSame(['sector', 'ink'], [$laid[0]['axis'], $laid[1]['name']]);
+        self::assertSame([['g2#2,*'], ['p1'], 'g2@0', 'g2.sectors'], [$laid[1]['cells'], $laid[2]['of'], $laid[2]['center'], $laid[2]['count']]);
+        self::assertSame([['r1'], 'ink', ['color' => 'front', 'width' => 'g2.ring/9'], 'multiply'], [$laid[3]['of'], $laid[3]['fill'], $laid[3]['stroke'], $laid[3]['blend']]);
+        self::assertSame([['r1[2]'], 'front'], [$laid[4]['of'], $laid[4]['to']]);
+    }
+
+    public function test_the_history_calls_steps_and_parameters_what_the_plan_calls_them(): void
+    {
+        $plan = Sample::plan([Sample::polar(), Sample::polar(['id' => 'g2', 'name' => 'rim']), Sample::rectangular(['id' => 'g3'])]);
+        foreach ([
+            'Change origin of grid 3' => ['op' => 'set', 'id' => 'g3', 'field' => 'origin', 'value' => [0, 0]],
+            'Change sectors of rim' => ['op' => 'set', 'id' => 'g2', 'field' => 'sectors', 'value' => 9],
+            'Move grid 3' => ['op' => 'move', 'id' => 'g3', 'before' => 'g1'],
+            'Delete grid 1' => ['op' => 'remove', 'ids' => ['g1']],
+        ] as $label => $operation) {
+            self::assertSame($label, PlanEdit::apply($plan, [$operation], Kinds::all())->label());
+        }
+    }
 }

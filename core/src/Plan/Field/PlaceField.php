@@ -181,18 +181,25 @@ final class PlaceField extends Field
     {
         $free = static fn (): array => [$lot->number(0, 800), $lot->number(0, 800)];
 
-        return match ($lot->whole(0, 15)) {
-            0 => $lot->step(Role::Grid).'@'.$lot->whole(0, 6).','.$lot->whole(0, 12),
-            1 => $lot->step(Role::Grid, Role::Guide).'@0',
-            2 => $lot->step(Role::Grid).'#'.$lot->whole(1, 6).','.$lot->whole(1, 12).'!',
-            3 => $lot->step(Role::Part, Role::Guide).'!',
-            4 => $lot->step(Role::Part).'@'.$lot->whole(1, 4),
-            5 => $lot->step(Role::Part, Role::Overlay).'@'.implode(',', $free()),
-            6 => $lot->step(Role::Guide, Role::Part).'*'.$lot->step(Role::Guide, Role::Part).'/1',
-            7 => $lot->step(Role::Part, Role::Guide).'['.$lot->whole(1, 3).']!',
-            8 => ['of' => $free(), 'by' => [$lot->number(-50, 50), $lot->number(-50, 50)]],
-            9 => ['between' => [$free(), $free()], 'share' => $lot->number(0, 1)],
-            10 => $lot->step(Role::Guide).'@0.'.$lot->whole(1, 9),
+        // Of what there is something is named now and then; where nothing is, that is for messages only.
+        $named = match ($lot->whole(0, 19)) {
+            0 => [[Role::Grid], static fn (string $id): string => $id.'@'.$lot->whole(0, 2).','.$lot->whole(0, 2)],
+            1 => [[Role::Guide], static fn (string $id): string => $id.'@0.'.$lot->whole(0, 9)],
+            2 => [[Role::Grid], static fn (string $id): string => $id.'#'.$lot->whole(1, 3).','.$lot->whole(1, 3).'!'],
+            3 => [[Role::Part, Role::Guide], static fn (string $id): string => "$id!"],
+            4 => [[Role::Part], static fn (string $id): string => $id.'@'.$lot->whole(1, 4)],
+            5 => [[Role::Part, Role::Overlay], static fn (string $id): string => $id.'@'.implode(',', $free())],
+            6 => [[Role::Guide, Role::Part], static fn (string $id): string => $id.'*'.$lot->step(Role::Guide, Role::Part).'/1'],
+            7 => [[Role::Part, Role::Guide], static fn (string $id): string => $id.'['.$lot->whole(1, 3).']!'],
+            default => null,
+        };
+        if ($named !== null && ($lot->has(...$named[0]) || $lot->chance(10))) {
+            return $named[1]($lot->step(...$named[0]));
+        }
+
+        return match ($lot->whole(0, 9)) {
+            0 => ['of' => $free(), 'by' => [$lot->number(-50, 50), $lot->number(-50, 50)]],
+            1 => ['between' => [$free(), $free()], 'share' => $lot->number(0, 1)],
             default => $free(),
         };
     }
