@@ -7,6 +7,7 @@ import { LiveBends } from './LiveBends';
 import { LiveColour } from './LiveColour';
 import { LiveNumber } from './LiveNumber';
 import { LivePlace } from './LivePlace';
+import { LivePlaces } from './LivePlaces';
 import { LiveSteps } from './LiveSteps';
 
 /** A parameter in a sentence, with the editor that its type asks for. */
@@ -54,23 +55,31 @@ export function LiveField({ step, piece, field, findings }: { step: Step; piece:
             );
         case 'places': {
             const places: unknown[] = Array.isArray(piece.raw) ? piece.raw : [];
+            const one = (raw: unknown, k: number) => (
+                <LivePlace
+                    piece={{ raw, text: placeText({ ...piece, raw, text: piece.items?.[k] ?? '', field: `${field.name}.${k}` }, step), label: `point ${k + 1} of ${step.label}` }}
+                    step={step.id}
+                    onCommit={(value) => commit(places.map((old, i) => (i === k ? value : old)))}
+                />
+            );
+            const wrongs = findings.filter((finding) => finding.level === 'error' && (finding.field === field.name || finding.field?.startsWith(`${field.name}.`)));
             return (
                 <>
-                    {places.map((raw, k) => {
-                        const wrongHere = findings.find((finding) => finding.field === `${field.name}.${k}` && finding.level === 'error')?.message;
-                        return (
+                    {places.length > 3 ? (
+                        <LivePlaces label={label} text={piece.text}>
+                            {places.map(one)}
+                        </LivePlaces>
+                    ) : (
+                        places.map((raw, k) => (
                             <span key={k}>
                                 {k > 0 && (k === places.length - 1 ? ' and ' : ', ')}
-                                <LivePlace
-                                    piece={{ raw, text: placeText({ ...piece, raw, text: piece.items?.[k] ?? '', field: `${field.name}.${k}` }, step), label: `point ${k + 1} of ${step.label}` }}
-                                    step={step.id}
-                                    onCommit={(value) => commit(places.map((old, i) => (i === k ? value : old)))}
-                                />
-                                {wrongHere !== undefined && <Wrong text={wrongHere} />}
+                                {one(raw, k)}
                             </span>
-                        );
-                    })}
-                    {wrong !== undefined && <Wrong text={wrong} />}
+                        ))
+                    )}
+                    {wrongs.map((finding) => (
+                        <Wrong key={finding.message} text={finding.message} />
+                    ))}
                 </>
             );
         }

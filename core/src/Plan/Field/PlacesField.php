@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
@@ -14,6 +16,9 @@ use Sternbild\Core\Plan\Unusable;
 /** Several places, in order. */
 final class PlacesField extends Field
 {
+    /** More places are counted in a sentence, not told one by one. */
+    public const SPELT_OUT = 3;
+
     /** More come from no hand. */
     public const MOST = 2000;
 
@@ -95,6 +100,11 @@ final class PlacesField extends Field
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
         $texts = $this->items($raw, $plan, $labels);
+        if (count($texts) > self::SPELT_OUT) {
+            $on = array_unique(array_map(static fn (mixed $place): string => is_string($place) ? Address::idsIn($place)[0] : '', is_array($raw) ? $raw : []));
+
+            return count($texts).' points'.(count($on) === 1 && $on[0] !== '' ? ' of '.(new Naming($plan, $labels))->step($on[0]) : '');
+        }
         $last = array_pop($texts);
 
         return $texts === [] ? (string) $last : implode(', ', $texts)." and $last";
