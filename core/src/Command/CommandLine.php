@@ -21,7 +21,7 @@ final readonly class CommandLine
 {
     private const USAGE = <<<'TEXT'
         sternbild scene PLAN [--pretty]
-        sternbild render PLAN OUT.svg|OUT.png|OUT.pdf [--scale N] [--with-grid]
+        sternbild render PLAN OUT.svg|OUT.png|OUT.pdf [--scale N] [--with-grid] [--with-uses]
         sternbild check PLAN
         sternbild schema
         PLAN is a file, or - for standard input.
@@ -91,10 +91,10 @@ final readonly class CommandLine
                 $options['scale'] = array_shift($words) ?? throw new \UnexpectedValueException('--scale needs a number behind it');
             } elseif (str_starts_with($word, '--scale=')) {
                 $options['scale'] = substr($word, 8);
-            } elseif (in_array($word, ['--pretty', '--with-grid'], true)) {
+            } elseif (in_array($word, ['--pretty', '--with-grid', '--with-uses'], true)) {
                 $options[substr($word, 2)] = '';
             } elseif (str_starts_with($word, '--')) {
-                throw new \UnexpectedValueException("$word is not an option; there are --pretty, --scale and --with-grid");
+                throw new \UnexpectedValueException("$word is not an option; there are --pretty, --scale, --with-grid and --with-uses");
             } else {
                 $places[] = $word;
             }
@@ -138,7 +138,11 @@ final readonly class CommandLine
      */
     private function render(Scene $scene, string $file, array $options): void
     {
-        $svg = isset($options['with-grid']) ? SvgDrawing::writeWithGrids($scene) : SvgDrawing::write($scene);
+        $svg = match (true) {
+            isset($options['with-grid']) => SvgDrawing::writeWithGrids($scene),
+            isset($options['with-uses']) => SvgDrawing::writeWithUses($scene),
+            default => SvgDrawing::write($scene),
+        };
         $picture = match (strtolower(pathinfo($file, PATHINFO_EXTENSION))) {
             'svg' => $svg,
             'png' => Raster::png($svg, self::scale($scene, $options['scale'] ?? '1')),

@@ -80,7 +80,7 @@ final readonly class Evaluator
 
         $drawing = new Drawing($plan, $known, $sources, $usedUp);
 
-        return new Scene($plan, $labels, $known, $drawing->arranged(), $drawing->usedUp(), $findings);
+        return new Scene($plan, $labels, $known, $drawing->arranged(), $sources, $drawing->usedUp(), $findings);
     }
 
     /**

@@ -28,6 +28,7 @@ final readonly class Scene
      * @param  array<string, string>  $labels  what messages call the steps, by id
      * @param  array<string, Evaluated>  $known  results by step id, in order
      * @param  list<DrawnPart>  $drawing  from back to front
+     * @param  array<string, list<Evaluated>>  $sources  what each step is made of
      * @param  array<string, true>  $usedUp  ids of steps that are not shown by themselves any more
      * @param  list<Finding>  $findings
      */
@@ -36,6 +37,7 @@ final readonly class Scene
         public array $labels,
         public array $known,
         public array $drawing,
+        public array $sources,
         public array $usedUp,
         public array $findings,
     ) {
@@ -88,7 +90,16 @@ final readonly class Scene
             }
         }
 
-        return new Snapper($guides, array_filter($this->grids(), $this->isShown(...), ARRAY_FILTER_USE_KEY), $labels + $this->labels, $this->plan->tolerance(), $parts, $frames);
+        $sources = [];
+        foreach (array_keys($parts) as $id) {
+            foreach ($this->sources[$id] ?? [] as $source) {
+                if ($source->result instanceof Part) {
+                    $sources[$id][$source->id] = $source->result;
+                }
+            }
+        }
+
+        return new Snapper($guides, array_filter($this->grids(), $this->isShown(...), ARRAY_FILTER_USE_KEY), $labels + $this->labels, $this->plan->tolerance(), $parts, $frames, $sources);
     }
 
     /**

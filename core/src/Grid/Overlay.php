@@ -119,8 +119,8 @@ final class Overlay extends Tiling
         $best = array_keys($agreed, max($agreed), true);
         $cell = match (true) {
             $around !== null && in_array($around, $best, true) => $around,
-            count($best) === 1 => $best[0],
-            default => $this->nearest($best, $place),
+            count($best) > 1 => $this->nearest($best, $place),
+            default => $best[0],
         };
 
         return new HeldCell($cell, $this->unlike($cell, $bounds));

@@ -9,7 +9,7 @@ namespace Sternbild\Core\Plan;
  *
  * `g1#3,4` a cell, `g1#3,4!` its centre, `g1@2,5` an intersection, `g1~2.5,3` a place in the coordinates of a grid, `c1@0.25` a place at a share
  * of the way along a guide, `p1@2` the second of a part's places, `p1@g1:2,3` the corner of a part or the point of an overlay that is nearest to
- * a place, `p1!` and `c1!` centres, `c1*c2/1` and `c1*c2@g1:2,3` crossings, `p1~120,80` the piece of a part around a place, and
+ * a place, `p1@g1:2,3;a1,a2` the one of them where the outlines of two others meet, `p1!` and `c1!` centres, `c1*c2/1` and `c1*c2@g1:2,3` crossings, `p1~120,80` the piece of a part around a place, and
  * `o1~g1:2.5,3.5;g2:1.2,7.7;c1,-c2` the cell of an overlay that a place, cells and sides hold. Where a step is named, a copy can be: `r1[3]@2`.
  */
 final readonly class Address
@@ -19,7 +19,7 @@ final readonly class Address
     private const SIDE = '-?'.Reference::PATTERN;
 
     /** What a plan can write for a place. */
-    public const PATTERN = '^'.Reference::PATTERN.'(?:'.self::CELL.'!?|@\d{1,9}(?:,\d{1,9}){0,2}|@[01]\.\d{1,12}|@'.Spot::PATTERN.'|!'
+    public const PATTERN = '^'.Reference::PATTERN.'(?:'.self::CELL.'!?|@\d{1,9}(?:,\d{1,9}){0,2}|@[01]\.\d{1,12}|@'.Spot::PATTERN.'(?:;'.Reference::PATTERN.'(?:,'.Reference::PATTERN.')?)?|!'
         .'|\*'.Reference::PATTERN.'(?:\/\d{1,6}|@'.Spot::PATTERN.')|~'.Spot::PATTERN.')$';
 
     /** What it can write for cells. */
@@ -35,6 +35,7 @@ final readonly class Address
      * @param  Reference|null  $other  the second one of two that cross
      * @param  list<float>  $numbers  what stands behind `@`, as numbers
      * @param  Spot|null  $spot  the place that is meant, or near which it is
+     * @param  list<Reference>  $along  of a corner the parts on whose outlines it lies
      */
     private function __construct(
         public Reference $of,
@@ -44,6 +45,7 @@ final readonly class Address
         public ?Reference $other = null,
         public array $numbers = [],
         public ?Spot $spot = null,
+        public array $along = [],
     ) {
     }
 
@@ -114,6 +116,12 @@ final readonly class Address
 
     private static function at(Reference $of, string $rest): self
     {
+        $mark = strpos($rest, ';');
+        if ($mark !== false) {
+            $along = array_map(Reference::parse(...), explode(',', substr($rest, $mark + 1)));
+
+            return new self($of, '@', spot: Spot::parse(substr($rest, 0, $mark)), along: array_values(array_filter($along)));
+        }
         $parts = explode(',', $rest);
         $spot = count($parts) === 2 ? Spot::parse($rest) : null;
         if ($spot?->grid !== null) {

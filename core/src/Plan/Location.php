@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
@@ -16,6 +17,9 @@ use Sternbild\Core\Shape\Part;
 /** Where the places lie that a plan writes as addresses. */
 final readonly class Location
 {
+    /** A corner within so many tolerances of an outline lies on it: crossings are merged within a few. */
+    private const ON = 64;
+
     /**
      * @param  string  $field  that faults are shown at
      * @param  string  $what  is looked for, as messages call it
@@ -84,7 +88,7 @@ final readonly class Location
     private function corner(Part $part, Address $address): Vec
     {
         if ($address->spot !== null) {
-            return self::nearest($part->corners(), $this->ofSpot($address->spot));
+            return self::nearest($this->cornersAlong($part, $address->along), $this->ofSpot($address->spot));
         }
         $number = count($address->coordinates) === 1 ? (int) $address->coordinates[0] : 0;
         $count = count($part->places);
@@ -92,6 +96,42 @@ final readonly class Location
         return $part->places[$number - 1] ?? throw new NoSuchPlace($count === 0
             ? 'it was said without places; its corners are found by p1@x,y'
             : "place $number does not exist: there are 1 to $count");
+    }
+
+    /**
+     * The corners of a part where the outlines of those that it was made of meet; all of them where there is none.
+     *
+     * @param  list<Reference>  $along
+     * @return list<Vec>
+     */
+    private function cornersAlong(Part $part, array $along): array
+    {
+        $corners = $part->corners();
+        try {
+            foreach ($along as $reference) {
+                $source = $this->scope->referenced($reference, $this->field)->result;
+                $curves = self::curves($source) ?? [];
+                $corners = array_filter($corners, fn (Vec $corner): bool => self::isOn($curves, $corner, self::ON * $this->scope->plan->tolerance()->distance));
+            }
+        } catch (FieldFault) {
+            // What is gone no longer tells corners apart; the place does.
+            return $part->corners();
+        }
+
+        return $corners === [] ? $part->corners() : array_values($corners);
+    }
+
+    /** @param  list<Curve>  $curves */
+    private static function isOn(array $curves, Vec $place, float $within): bool
+    {
+        $here = Bounds::around($place);
+        foreach ($curves as $curve) {
+            if ($curve->bounds()->meets($here, $within) && $curve->pointAt($curve->nearest($place))->distanceTo($place) <= $within) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -14,6 +14,7 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Crossings;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Shape\Part;
 
 /**
@@ -27,6 +28,9 @@ final class Snapper
 
     /** What an end of a line can be said to miss. */
     public const MEETABLE = ['intersection', 'corner', 'crossing', 'tangent', 'circle-centre', 'end', 'edge'];
+
+    /** A corner within so many tolerances of an outline lies on it. */
+    private const ON = 64;
 
     /** Digits of a share of a way and of a grid's coordinates. */
     private const DIGITS = 9;
@@ -43,6 +47,7 @@ final class Snapper
      * @param  array<string, string>  $labels
      * @param  array<string, Part>  $parts
      * @param  array<string, array{string, Grid}>  $frames  for parts the grid in whose coordinates their corners are held, with its id
+     * @param  array<string, array<string, Part>>  $sources  for parts those that they were made of, by how plans name them
      */
     public function __construct(
         private readonly array $guides,
@@ -51,6 +56,7 @@ final class Snapper
         private readonly Tolerance $tolerance,
         private readonly array $parts = [],
         private readonly array $frames = [],
+        private readonly array $sources = [],
     ) {
     }
 
@@ -125,7 +131,7 @@ final class Snapper
             foreach ($mesh->x as $point => $x) {
                 if (abs($x - $place->x) <= $reach && abs($mesh->y[$point] - $place->y) <= $reach) {
                     $coordinates = implode(',', $grid->pointCoordinates($point));
-                    $found[] = $this->candidate('intersection', new Vec($x, $mesh->y[$point]), "$id@$coordinates", self::pointName($grid, $grid->pointCoordinates($point))." of $label", $place);
+                    $found[] = $this->candidate('intersection', new Vec($x, $mesh->y[$point]), "$id@$coordinates", Naming::point($grid->pointWords(), $grid->pointCoordinates($point))." of $label", $place);
                 }
             }
         }
@@ -146,7 +152,7 @@ final class Snapper
         $cell = isset($allowed['cell-centre']) ? $grid->cellAt($place) : null;
         if ($cell !== null) {
             $coordinates = $grid->cellCoordinates($cell);
-            $words = implode(', ', array_map(static fn (string $word, int $value): string => "$word $value", $grid->cellWords(), $coordinates));
+            $words = Naming::worded($grid->cellWords(), $coordinates, 'cell');
             $found[] = $this->candidate('cell-centre', $grid->cellOutlines($cell)[0]->centroid(), "$id#".implode(',', $coordinates).'!', "the middle of $words of $label", $place);
         }
         if (isset($allowed['edge'])) {
@@ -245,11 +251,24 @@ final class Snapper
                 [$frame, $grid] = $this->frames[$id] ?? [null, null];
                 [$u, $v] = $grid === null ? [$corner->x, $corner->y] : $grid->coordinatesAt($corner);
                 $spot = implode(',', array_map(self::plain(...), [$u, $v]));
-                $found[] = $this->candidate('corner', $corner, "$id@".($frame === null ? '' : "$frame:").$spot, "a corner of {$this->labels[$id]}", $place);
+                $found[] = $this->candidate('corner', $corner, "$id@".($frame === null ? '' : "$frame:").$spot.$this->along($id, $corner), "a corner of {$this->labels[$id]}", $place);
             }
         }
 
         return $found;
+    }
+
+    /** Which two of the parts that a part was made of have their outlines meet at a corner: `;p1,p2`. */
+    private function along(string $id, Vec $corner): string
+    {
+        $on = [];
+        foreach ($this->sources[$id] ?? [] as $name => $source) {
+            if (count($on) < 2 && self::nearestOn($source->allCurves(), $corner, self::ON * $this->tolerance->distance) !== null) {
+                $on[] = $name;
+            }
+        }
+
+        return count($on) === 2 ? ';'.implode(',', $on) : '';
     }
 
     private static function plain(float $number): string
@@ -268,12 +287,6 @@ final class Snapper
     private function linesOf(string $id, Grid $grid): array
     {
         return $this->lines[$id] ??= $grid->lines();
-    }
-
-    /** @param  list<int>  $coordinates */
-    private static function pointName(Grid $grid, array $coordinates): string
-    {
-        return $coordinates === [0] ? 'the centre' : implode(', ', array_map(static fn (string $word, int $value): string => "$word $value", $grid->pointWords(), $coordinates));
     }
 
     private static function inGrid(string $id, Grid $grid, Vec $place): string

@@ -6,11 +6,13 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Tests\Sample;
 
 /** Every form in which a plan writes a place: where it lies, what it is called, which steps it names. */
@@ -26,6 +28,8 @@ final class PlacesTest extends TestCase
         ['id' => 'p2', 'kind' => 'part.circle', 'center' => [300, 300], 'radius' => 50],
         ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1', 'p2'], 'by' => [200, 0], 'count' => 3],
         ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1', 'g2']],
+        ['id' => 'p3', 'kind' => 'part.rectangle', 'corners' => [[120, 0], [200, 200]]],
+        ['id' => 'k1', 'kind' => 'cut', 'from' => 'p1', 'with' => ['p3'], 'keep' => true],
     ];
 
     /** @return iterable<string, array{mixed, float, float, string, list<string>}> */
@@ -33,6 +37,7 @@ final class PlacesTest extends TestCase
     {
         yield 'the second place of a part' => ['p1@2', 140, 30, 'point 2 of frame', ['p1']];
         yield 'the corner nearest to a place' => ['p1@90,100', 140, 80, 'the corner of frame near 90, 100', ['p1']];
+        yield 'where the outlines of two parts meet' => ['k1@0,0;p1,p3', 120, 30, 'the corner of cut 1 near 0, 0', ['k1', 'p1', 'p3']];
         yield 'in the coordinates of a grid, which go on' => ['p1@g1:-0.9,-0.8', 20, 30, 'the corner of frame near -0.9, -0.8 of grid 1', ['p1', 'g1']];
         yield 'the point of an overlay nearest to a place' => ['o1@295,110', 300, 100, 'the corner of overlay 1 near 295, 110', ['o1']];
         yield 'the point of an overlay in a grid' => ['o1@g1:1.95,0.1', 300, 100, 'the corner of overlay 1 near 1.95, 0.1 of grid 1', ['o1', 'g1']];
@@ -113,5 +118,68 @@ final class PlacesTest extends TestCase
         self::assertTrue(Address::isOfCells($address));
         self::assertSame(['o1', 'g1', 'g2', 'c1', 'c2', 'r1'], Address::idsIn($address));
         self::assertSame('o9~g8:2.5,3.5;g2:1.2,7.7;c1,-c7,-r6[3].2', Address::renamed($address, ['o1' => 'o9', 'g1' => 'g8', 'c2' => 'c7', 'r1' => 'r6']));
+    }
+
+    /** Two shapes by lot on a grid, cut from one another; every corner where they cross is held, and all their numbers are changed. */
+    public function test_a_corner_is_found_again_where_the_same_two_outlines_meet(): void
+    {
+        $asked = 0;
+        for ($seed = 1; $seed <= 200; $seed++) {
+            $before = Sample::scene(Sample::plan(self::twoShapes($seed, 0.0)));
+            $snapper = $before->snapper();
+            $held = [];
+            foreach (($before->parts()['k1'] ?? null)?->corners() ?? [] as $corner) {
+                $raw = $snapper->near($corner, 1e-6, ['corner'])[0]->raw ?? '';
+                if (is_string($raw) && preg_match('/^k1@g1:.*;p1,p2$/', $raw) === 1) {
+                    $held[] = $raw;
+                }
+            }
+            for ($change = 1; $change <= 50; $change += 16) {
+                $after = Sample::scene(Sample::plan(self::twoShapes($seed, $change * 0.006)));
+                $part = $after->parts()['k1'] ?? null;
+                $meet = static fn (Vec $place): bool => self::liesOn($after->parts()['p1'], $place) && self::liesOn($after->parts()['p2'], $place);
+                if ($part === null || array_filter($part->corners(), $meet) === []) {
+                    continue;
+                }
+                foreach ($held as $raw) {
+                    $asked++;
+                    $place = (new PlaceField('at', 'the corner'))->resolve($raw, Sample::scope($after));
+                    self::assertTrue($meet($place), "seed $seed, change $change: $raw");
+                }
+            }
+        }
+        self::assertGreaterThan(1000, $asked);
+    }
+
+    private static function liesOn(Part $part, Vec $place): bool
+    {
+        foreach ($part->allCurves() as $curve) {
+            if ($curve->pointAt($curve->nearest($place))->distanceTo($place) < 1e-7) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function twoShapes(int $seed, float $change): array
+    {
+        mt_srand($seed);
+        $at = static fn (): array => [mt_rand(250, 550), mt_rand(250, 550)];
+        $size = static fn (): float => mt_rand(80, 220) * (1 + $change * mt_rand(-10, 10) / 10);
+        $shape = static fn (string $id): array => match (mt_rand(0, 2)) {
+            0 => ['id' => $id, 'kind' => 'part.circle', 'center' => $at(), 'radius' => $size()],
+            1 => ['id' => $id, 'kind' => 'part.polygon', 'center' => $at(), 'radius' => $size(), 'corners' => mt_rand(3, 7), 'turn' => 100 * $change],
+            default => ['id' => $id, 'kind' => 'part.ellipse', 'center' => $at(), 'radii' => [$size(), $size()], 'angle' => 60 * $change],
+        };
+
+        return [
+            ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [100, 100], 'columns' => 6, 'rows' => 6, 'size' => [600 * (1 + $change), 600]],
+            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => 'g1@3,3', 'radius' => 20],
+            [...$shape('p1'), 'center' => ['of' => 'g1@3,3', 'by' => [mt_rand(-90, 90), mt_rand(-90, 90)]]],
+            $shape('p2'),
+            ['id' => 'k1', 'kind' => 'cut', 'from' => 'p1', 'with' => ['p2']],
+        ];
     }
 }
