@@ -18,17 +18,22 @@ echo $row("join of {$ours['cells']} cells, evaluation included (median of 10)", 
 echo $row('  the same by polygon-clipping (best of 3)', $ms($clipping['best']), '');
 echo $row('  the same by Shapely, unary_union (best of 5)', $ms($shapely['best']), '');
 echo $row('  faster than the faster of the two', sprintf('%.1f times', min($clipping['best'], $shapely['best']) / $ours['median']), 'at least 4 times');
-foreach ([24, 30] as $n) {
-    [$cut, $geos] = [$results['cut']["polygon $n"], $results['cut by GEOS']["polygon $n"]];
-    echo $row("regular $n-gon with its diagonals: {$cut['faces']} faces, {$cut['crossings']} crossings", $ms($cut['best']), $n === 24 ? '9,024 faces, 7,297 crossings' : '');
-    echo $row("  the same by GEOS: {$geos['faces']} faces", $ms($geos['best']), '');
-    echo $row('  faster than GEOS', sprintf('%.1f times', $geos['best'] / $cut['best']), 'not slower');
+$geos = $results['cut by GEOS'];
+$aims = ['polygon' => 'at most 1', 'circles' => 'at most 1', 'segments' => 'at most 1.5', 'grid' => 'at most 1'];
+foreach ($geos as $name => $theirs) {
+    $cut = $results['cut'][$name];
+    echo $row("$name: {$cut['faces']} faces", $ms($cut['best']), $name === 'polygon 24' ? '9,024 faces' : '');
+    echo $row("  the same by GEOS: {$theirs['faces']} faces; noding alone", $ms($theirs['noding']), '');
+    echo $row('  over noding alone', sprintf('%.2f', $cut['best'] / $theirs['noding']), $aims[explode(' ', $name)[0]]);
+    echo $row('  over noding and polygonizing', sprintf('%.2f', $cut['best'] / $theirs['best']), '');
 }
 echo $row('  peak memory', sprintf('%.0f MB', $results['cut']['memory']), 'under 400 MB');
-[$cut, $geos] = [$results['cut']['circles'], $results['cut by GEOS']['circles']];
-echo $row("100 circles as true arcs: {$cut['faces']} faces", $ms($cut['best']), '');
-echo $row("  the same by GEOS, as 128-gons: {$geos['faces']} faces", $ms($geos['best']), '');
-echo $row('  faster than GEOS', sprintf('%.1f times', $geos['best'] / $cut['best']), 'at least 2 times');
+foreach ($results['combine'] as $name => $ours) {
+    echo $row("$name: {$ours['nodes']} nodes (median of 5)", $ms($ours['median']), '');
+    foreach (['pathkit' => $results['combine by PathKit'], ...$results['combine flattened']] as $library => $theirs) {
+        echo $row("  by $library: {$theirs[$name]['nodes']} nodes", $ms($theirs[$name]['best']), sprintf('%.1f times as fast, %.1f times the nodes', $theirs[$name]['best'] / $ours['median'], $theirs[$name]['nodes'] / max(1, $ours['nodes'])));
+    }
+}
 $growth = $results['cut']['growth'];
 foreach ($growth as $n => $each) {
     echo $row("random segments, $n: time over (n + k) log n", sprintf('%.2f µs', $each), '');

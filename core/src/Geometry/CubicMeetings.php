@@ -67,6 +67,11 @@ final class CubicMeetings
             $turnA = self::turn($a);
             $turnB = self::turn($b);
             if ($turnA !== null && $turnB !== null) {
+                if (self::onlyJoin($a, $b, atan($turnA) + atan($turnB))) {
+                    $this->found[] = self::joint($s0, $s1, $a, $t0, $t1, $b);
+
+                    continue;
+                }
                 if (! self::canBeParallel($a, $b, atan($turnA) + atan($turnB))) {
                     if ($this->cross($s0, $s1, $a, $t0, $t1, $b)) {
                         continue;
@@ -173,6 +178,42 @@ final class CubicMeetings
         }
 
         return $dx === 0.0 && $dy === 0.0 ? null : $most;
+    }
+
+    /**
+     * Whether two calm pieces begin or end at the same place to the last bit, and leave it in directions that keep them apart.
+     *
+     * @param  list<float>  $a
+     * @param  list<float>  $b
+     * @param  float  $turn  by which both leave their chords together, radians
+     */
+    private static function onlyJoin(array $a, array $b, float $turn): bool
+    {
+        foreach ([[0, 0], [0, 6], [6, 0], [6, 6]] as [$k, $m]) {
+            if ($a[$k] === $b[$m] && $a[$k + 1] === $b[$m + 1]) {
+                $ax = $a[6 - $k] - $a[$k];
+                $ay = $a[7 - $k] - $a[$k + 1];
+                $bx = $b[6 - $m] - $b[$m];
+                $by = $b[7 - $m] - $b[$m + 1];
+
+                return atan2(abs($ax * $by - $ay * $bx), $ax * $bx + $ay * $by) > $turn + 1e-6;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<float>  $a
+     * @param  list<float>  $b
+     * @return array{float, float} the parameters of the end that both have
+     */
+    private static function joint(float $s0, float $s1, array $a, float $t0, float $t1, array $b): array
+    {
+        $first = ($a[0] === $b[0] && $a[1] === $b[1]) || ($a[0] === $b[6] && $a[1] === $b[7]);
+        [$x, $y] = $first ? [$a[0], $a[1]] : [$a[6], $a[7]];
+
+        return [$first ? $s0 : $s1, $b[0] === $x && $b[1] === $y ? $t0 : $t1];
     }
 
     /**

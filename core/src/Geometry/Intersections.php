@@ -143,19 +143,20 @@ final readonly class Intersections
     private function endsOn(Curve $one, Curve $other): array
     {
         $found = [];
-        foreach ([0.0, 1.0] as $end) {
-            if (! self::isClosed($one)) {
-                $place = $one->pointAt($end);
-                $t = $other->nearest($place);
-                if ($other->pointAt($t)->distanceTo($place) <= $this->tolerance) {
-                    $found[] = [$place, $end, $t];
-                }
+        foreach ([[$one, $other, true], [$other, $one, false]] as [$from, $on, $forward]) {
+            if (self::isClosed($from)) {
+                continue;
             }
-            if (! self::isClosed($other)) {
-                $place = $other->pointAt($end);
-                $s = $one->nearest($place);
-                if ($one->pointAt($s)->distanceTo($place) <= $this->tolerance) {
-                    $found[] = [$place, $s, $end];
+            // The box first: the nearest place on a cubic takes its time, and most ends are nowhere near.
+            $box = $on instanceof Cubic ? $on->hull()->grownBy($this->tolerance) : null;
+            foreach ([0.0, 1.0] as $end) {
+                $place = $end === 0.0 ? $from->start() : $from->end();
+                if ($box !== null && ($place->x < $box->left || $place->x > $box->right || $place->y < $box->top || $place->y > $box->bottom)) {
+                    continue;
+                }
+                $t = $on->nearest($place);
+                if ($on->pointAt($t)->distanceTo($place) <= $this->tolerance) {
+                    $found[] = $forward ? [$place, $end, $t] : [$place, $t, $end];
                 }
             }
         }
