@@ -40,18 +40,23 @@ final readonly class ExportController
      */
     public function file(Request $request, Sheet $sheet): Response
     {
-        /** @var array{format: string, scale?: float|string, grid?: bool|string} $given */
+        /** @var array{format: string, scale?: float|string, grid?: bool|string, uses?: bool|string} $given */
         $given = $request->validate([
             'format' => ['required', 'in:svg,png,pdf,json'],
             'scale' => ['sometimes', 'numeric', 'gt:0', 'max:100'],
             'grid' => ['sometimes', 'boolean'],
+            'uses' => ['sometimes', 'boolean'],
         ]);
         $plan = $sheet->headRevision()->plan;
         if ($given['format'] === 'json') {
             return self::download($sheet, 'json', 'application/json', PlanJson::pretty($plan));
         }
         $scene = $this->planning->scene($plan);
-        $svg = $request->boolean('grid') ? SvgDrawing::writeWithGrids($scene) : SvgDrawing::write($scene);
+        $svg = match (true) {
+            $request->boolean('grid') => SvgDrawing::writeWithGrids($scene),
+            $request->boolean('uses') => SvgDrawing::writeWithUses($scene),
+            default => SvgDrawing::write($scene),
+        };
 
         return match ($given['format']) {
             'png' => self::download($sheet, 'png', 'image/png', Raster::png($svg, self::scale($scene->plan, (float) ($given['scale'] ?? 1)))),

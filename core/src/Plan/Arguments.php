@@ -8,6 +8,7 @@ use Sternbild\Core\Geometry\Bend;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Shape\Part;
 
@@ -97,6 +98,12 @@ final readonly class Arguments
     public function guides(string $field): array
     {
         return array_values(array_map(fn (Evaluated $step): Guide => $step->result instanceof Guide ? $step->result : throw $this->misdeclared($field), $this->steps($field)));
+    }
+
+    /** @return list<Grid> */
+    public function grids(string $field): array
+    {
+        return array_values(array_map(fn (Evaluated $step): Grid => $step->result instanceof Grid ? $step->result : throw $this->misdeclared($field), $this->steps($field)));
     }
 
     /** @return list<Bend|null> */

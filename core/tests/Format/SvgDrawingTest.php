@@ -92,4 +92,14 @@ final class SvgDrawingTest extends TestCase
         self::assertStringNotContainsString('id="g1"', SvgDrawing::write($scene));
         self::assertStringContainsString('<path id="g1" fill="none"', SvgDrawing::writeWithGrids($scene));
     }
+
+    public function test_opacities_and_stroke_widths_have_no_more_digits_than_show(): void
+    {
+        $plan = Sample::rosette();
+        $plan['steps'][3] += ['opacity' => '1/3', 'stroke' => ['color' => 'ink', 'width' => '1e-5+2/3']];
+        $svg = SvgDrawing::write(Sample::scene($plan));
+        self::assertStringContainsString('<path opacity="0.3333" d=', $svg);
+        self::assertStringContainsString('stroke-width="0.6667"', $svg);
+        self::assertDoesNotMatchRegularExpression('/ d="[^"]*[eE]/', $svg);
+    }
 }

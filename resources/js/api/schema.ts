@@ -928,6 +928,8 @@ export interface paths {
                 format: "svg" | "png" | "pdf" | "json";
                 scale?: number;
                 grid?: "0" | "1";
+                /** @description Copies as uses of one shape, in SVG. */
+                uses?: "0" | "1";
             };
             header?: never;
             path: {
@@ -942,6 +944,8 @@ export interface paths {
                     format: "svg" | "png" | "pdf" | "json";
                     scale?: number;
                     grid?: "0" | "1";
+                    /** @description Copies as uses of one shape, in SVG. */
+                    uses?: "0" | "1";
                 };
                 header?: never;
                 path: {

@@ -37,7 +37,7 @@ final class SpiralKind extends GuideKind
 
     public function evaluate(Arguments $given): Guide
     {
-        $grid = $given->step('on')->result;
+        $grid = $given->grids('on')[0];
 
         return $grid instanceof GoldenSquares
             ? Guide::run(new Run($grid->spiral()))
