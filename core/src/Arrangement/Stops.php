@@ -275,10 +275,55 @@ final class Stops
         return ($angle < 0.0 ? $angle + 2 * M_PI : $angle) / (2 * M_PI);
     }
 
+    /**
+     * Whether two arcs that follow one another have no more in common than the end that both have to the last bit: their circles cross once more, at
+     * the mirror image of that end, and that lies on neither or on one of them only.
+     */
+    private function onlyJoin(Arc $one, Arc $other): bool
+    {
+        [$a, $b] = [$one->center(), $other->center()];
+        [$p, $q] = [$one->start(), $one->end()];
+        [$u, $v] = [$other->start(), $other->end()];
+        $joint = match (true) {
+            ($q->x === $u->x && $q->y === $u->y) || ($q->x === $v->x && $q->y === $v->y) => $q,
+            ($p->x === $u->x && $p->y === $u->y) || ($p->x === $v->x && $p->y === $v->y) => $p,
+            default => null,
+        };
+        $dx = $b->x - $a->x;
+        $dy = $b->y - $a->y;
+        $square = $dx * $dx + $dy * $dy;
+        if ($joint === null || $square === 0.0) {
+            return false;
+        }
+        $aside = ($dx * ($joint->y - $a->y) - $dy * ($joint->x - $a->x)) / $square;
+        $clear = self::CLEAR * ($one->radius() + $other->radius());
+        // Circles that nearly touch there, or run along one another, are looked at more closely; the sine of their angle is d·h/(r·s).
+        $half = abs($aside) * sqrt($square);
+        if ($half < $clear || $half * sqrt($square) < 10 * self::GRAZING * $one->radius() * $other->radius()) {
+            return false;
+        }
+        $x = $joint->x + 2 * $aside * $dy;
+        $y = $joint->y - 2 * $aside * $dx;
+        foreach ([[$p, $q], [$u, $v]] as [$start, $end]) {
+            // Clockwise on the screen an arc lies to the left of its chord.
+            $cx = $end->x - $start->x;
+            $cy = $end->y - $start->y;
+            if ($cx * ($y - $start->y) - $cy * ($x - $start->x) > $clear * sqrt($cx * $cx + $cy * $cy)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Two runs of any kind. */
     private function meet(int $run, int $other): void
     {
         [$one, $two] = [$this->runs->curves[$run], $this->runs->curves[$other]];
+        // Whole circles have no end that is a place already.
+        if ($one instanceof Arc && $two instanceof Arc && ! $one->isFullCircle() && ! $two->isFullCircle() && $this->onlyJoin($one, $two)) {
+            return;
+        }
         foreach (Intersections::within($this->tolerance, $one, $two) as $meeting) {
             $place = $this->put($run, $meeting->at, $meeting->s);
             $this->on[$other][$place] = $meeting->t;

@@ -85,7 +85,7 @@ final readonly class Kinds
             'label' => $kind->label(),
             'chapter' => $kind->chapter()->value,
             'fields' => array_map(static fn (Field\Field $field): array => $field->describe(), $kind->fields()),
-            'offers' => array_map(static fn (Offer $offer): array => [...get_object_vars($offer), 'preset' => (object) $offer->preset], $kind->offers()),
+            'offers' => array_map(static fn (Offer $offer): array => $offer->describe(), $kind->offers()),
         ], $this->list());
     }
 }

@@ -10,10 +10,14 @@ final readonly class Offer
     /**
      * @param  string  $label  the verb
      * @param  'cells'|'parts'|'points'|'guides'|'ground'  $from  the pick that it needs; `guides` are guides and grids, `ground` is none
+     * @param  Family  $family  of verbs that it stands in
+     * @param  int<1, 9>  $key  its number there, which it keeps whatever else is offered
+     * @param  non-empty-string  $words  everyday words, with commas between, by which people look for it
      * @param  string|null  $takes  the field that the pick goes into; two of them joined by + take one each
-     * @param  array<string, mixed>  $preset  parameters of the new step. `{center}`, `{count}`, `{near}`, `{centre}`, `{lines}` and `{colour}` in them stand for what
-     *                                        fits the pick best: the centre of its grid, its number of sectors, where it was clicked last, the
-     *                                        centre of what is picked, the grids and guides there are, the first palette colour
+     * @param  array<string, mixed>  $preset  parameters of the new step. `{center}`, `{count}`, `{near}`, `{centre}`, `{lines}` and `{colour}` in
+     *                                        them stand for what fits the pick best: the centre of its grid, its number of sectors, where it
+     *                                        was clicked last, the centre of what is picked, the grids and guides there are, the first palette
+     *                                        colour
      * @param  list<string>  $asks  fields that are asked for before the step is made
      * @param  string|null  $picture  SVG path data in a square of 48, for offers shown as pictures
      * @param  string|null  $replaces  a field: where a step of the same kind for the same pick already says it, that one is changed instead
@@ -23,6 +27,9 @@ final readonly class Offer
     public function __construct(
         public string $label,
         public string $from,
+        public Family $family,
+        public int $key,
+        public string $words,
         public ?string $takes = null,
         public array $preset = [],
         public array $asks = [],
@@ -32,5 +39,20 @@ final readonly class Offer
         public int $most = 1_000_000,
         public bool $fromCells = false,
     ) {
+    }
+
+    /**
+     * What the interface gets.
+     *
+     * @return array<string, mixed>
+     */
+    public function describe(): array
+    {
+        return [
+            ...get_object_vars($this),
+            'family' => $this->family->value,
+            'words' => array_map(trim(...), explode(',', $this->words)),
+            'preset' => (object) $this->preset,
+        ];
     }
 }

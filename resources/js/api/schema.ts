@@ -1294,6 +1294,12 @@ export interface components {
             most: number;
             /** @description Whether picked cells can be made a part for it at once. */
             fromCells: boolean;
+            /** @enum {unknown} */
+            family: "make" | "guide" | "shape" | "combine" | "copy" | "place" | "look" | "measure" | "order";
+            /** @description Its number in its family, which it keeps. */
+            key: number;
+            /** @description Everyday words by which people look for it. */
+            words: string[];
         };
         Kind: {
             kind: string;

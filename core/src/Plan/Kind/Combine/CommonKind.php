@@ -7,6 +7,7 @@ namespace Sternbild\Core\Plan\Kind\Combine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Combination;
@@ -23,7 +24,7 @@ final class CommonKind extends OperandsKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Common', from: 'parts', takes: 'of')];
+        return [new Offer(label: 'Common', from: 'parts', family: Family::Combine, key: 3, words: 'intersect, intersection, overlap, clip, crop, shared area, and', takes: 'of')];
     }
 
     public function evaluate(Arguments $given): Part

@@ -7,6 +7,7 @@ namespace Sternbild\Core\Plan\Kind\Combine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\Offer;
@@ -31,7 +32,7 @@ final class CutKind extends PartOperation
 
     public function offers(): array
     {
-        return [new Offer(label: 'Cut from the first', from: 'parts', takes: 'from+with', least: 2)];
+        return [new Offer(label: 'Cut from the first', from: 'parts', family: Family::Combine, key: 2, words: 'subtract, minus, difference, punch, cut out, remove, hole, clip away', takes: 'from+with', least: 2)];
     }
 
     public function sources(Arguments $given): array

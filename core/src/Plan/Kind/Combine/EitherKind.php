@@ -7,6 +7,7 @@ namespace Sternbild\Core\Plan\Kind\Combine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Combination;
@@ -23,7 +24,7 @@ final class EitherKind extends OperandsKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Either', from: 'parts', takes: 'of')];
+        return [new Offer(label: 'Either', from: 'parts', family: Family::Combine, key: 4, words: 'exclude, xor, exclusion, symmetric difference, invert overlap, knock out', takes: 'of')];
     }
 
     public function evaluate(Arguments $given): Part

@@ -7,6 +7,7 @@ namespace Sternbild\Core\Plan\Kind\Combine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Combination;
@@ -23,7 +24,7 @@ final class JoinKind extends OperandsKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Join', from: 'parts', takes: 'of')];
+        return [new Offer(label: 'Join', from: 'parts', family: Family::Combine, key: 1, words: 'union, unite, merge, weld, add, fuse, combine', takes: 'of')];
     }
 
     public function evaluate(Arguments $given): Part

@@ -12,6 +12,7 @@ use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
@@ -36,7 +37,7 @@ final class SplitKind extends PartOperation
 
     public function offers(): array
     {
-        return [new Offer(label: 'Split…', from: 'parts', takes: 'of', preset: ['by' => '{lines}'], asks: ['by'])];
+        return [new Offer(label: 'Split…', from: 'parts', family: Family::Combine, key: 5, words: 'divide, slice, knife, cut into pieces, break apart, scissors', takes: 'of', preset: ['by' => '{lines}'], asks: ['by'])];
     }
 
     public function evaluate(Arguments $given): Part

@@ -9,6 +9,7 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\FieldFault;
@@ -44,8 +45,8 @@ final class RepeatAlongKind extends CopyKind
         $preset = ['by' => ['sheet.width/8', 0], 'count' => 3];
 
         return [
-            new Offer(label: 'Along…', from: 'parts', takes: 'of', preset: $preset, asks: ['by', 'count', 'across', 'rows', 'factor']),
-            new Offer(label: 'Along…', from: 'guides', takes: 'of', preset: $preset, asks: ['by', 'count', 'across', 'rows', 'factor']),
+            new Offer(label: 'Along…', from: 'parts', family: Family::Copy, key: 2, words: 'duplicate, step and repeat, row, array, linear pattern, copies, grid of copies', takes: 'of', preset: $preset, asks: ['by', 'count', 'across', 'rows', 'factor']),
+            new Offer(label: 'Along…', from: 'guides', family: Family::Copy, key: 2, words: 'duplicate, step and repeat, row, array, linear pattern, copies, grid of copies', takes: 'of', preset: $preset, asks: ['by', 'count', 'across', 'rows', 'factor']),
         ];
     }
 

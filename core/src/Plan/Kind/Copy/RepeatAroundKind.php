@@ -9,6 +9,7 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\SwitchField;
@@ -47,8 +48,8 @@ final class RepeatAroundKind extends CopyKind
         $preset = ['center' => '{center}', 'count' => '{count}'];
 
         return [
-            new Offer(label: 'Around…', from: 'parts', takes: 'of', preset: $preset, asks: ['center', 'count', 'mirror'], fromCells: true),
-            new Offer(label: 'Around…', from: 'guides', takes: 'of', preset: $preset, asks: ['center', 'count', 'mirror']),
+            new Offer(label: 'Around…', from: 'parts', family: Family::Copy, key: 1, words: 'radial repeat, rotate copies, array, mandala, petals, circular pattern, duplicate around', takes: 'of', preset: $preset, asks: ['center', 'count', 'mirror'], fromCells: true),
+            new Offer(label: 'Around…', from: 'guides', family: Family::Copy, key: 1, words: 'radial repeat, rotate copies, array, mandala, petals, circular pattern, duplicate around', takes: 'of', preset: $preset, asks: ['center', 'count', 'mirror']),
         ];
     }
 

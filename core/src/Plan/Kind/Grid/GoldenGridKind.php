@@ -10,6 +10,7 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
@@ -65,8 +66,7 @@ final class GoldenGridKind extends GridKind
     public function offers(): array
     {
         return [new Offer(
-            label: 'Golden grid',
-            from: 'ground',
+            label: 'Golden grid', from: 'ground', family: Family::Make, key: 5, words: 'golden ratio, phi, proportion, sections, spiral, golden section',
             preset: ['origin' => [0, 0], 'size' => ['sheet.width', 'sheet.height'], 'form' => 'sections', 'depth' => 1],
             asks: ['form', 'from', 'depth', 'turn', 'circles'],
             picture: 'M6 6H42V42H6ZM19.75 6V42M28.25 6V42M6 19.75H42M6 28.25H42',

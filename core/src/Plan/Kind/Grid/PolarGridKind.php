@@ -9,6 +9,7 @@ use Sternbild\Core\Grid\PolarGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
@@ -54,8 +55,7 @@ final class PolarGridKind extends GridKind
     public function offers(): array
     {
         return [new Offer(
-            label: 'Polar grid',
-            from: 'ground',
+            label: 'Polar grid', from: 'ground', family: Family::Make, key: 1, words: 'rings, radial, circular, concentric, sectors, mandala, spokes, round grid',
             preset: [
                 'center' => PlaceField::SHEET_CENTER,
                 'radius' => 'min(sheet.width, sheet.height)*0.4',

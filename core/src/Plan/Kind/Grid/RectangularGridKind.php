@@ -10,6 +10,7 @@ use Sternbild\Core\Grid\RectangularGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
@@ -57,8 +58,7 @@ final class RectangularGridKind extends GridKind
     public function offers(): array
     {
         return [new Offer(
-            label: 'Rectangular grid',
-            from: 'ground',
+            label: 'Rectangular grid', from: 'ground', family: Family::Make, key: 2, words: 'columns, rows, square grid, layout, raster, modules, table, gutters',
             preset: [
                 'origin' => ['sheet.width/10', 'sheet.height/10'],
                 'columns' => 8,

@@ -9,6 +9,7 @@ use Sternbild\Core\Grid\TriangularGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
@@ -50,8 +51,7 @@ final class TriangularGridKind extends GridKind
     public function offers(): array
     {
         return [new Offer(
-            label: 'Triangular grid',
-            from: 'ground',
+            label: 'Triangular grid', from: 'ground', family: Family::Make, key: 4, words: 'triangles, hexagon, isometric, honeycomb, tessellation, sixty degrees',
             // Rows are √3/2 of a side apart, so that nine are about as high as eight sides are wide.
             preset: ['origin' => ['sheet.width/10', 'sheet.height/10'], 'side' => 'min(sheet.width, sheet.height)/10', 'columns' => 8, 'rows' => 9, 'field' => 'rectangle'],
             asks: ['field', 'angle', 'columns', 'rows'],

@@ -10,6 +10,7 @@ use Sternbild\Core\Grid\TwoAxisGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
@@ -54,8 +55,7 @@ final class TwoAxisGridKind extends GridKind
     public function offers(): array
     {
         return [new Offer(
-            label: 'Two-axis grid',
-            from: 'ground',
+            label: 'Two-axis grid', from: 'ground', family: Family::Make, key: 3, words: 'isometric, axonometric, slanted, oblique, lozenges, diagonal grid, angled',
             // Isometric axes stand at 30° to the horizontal (ISO 5456-3).
             preset: ['origin' => ['sheet.width/2', 'sheet.height/4'], 'angles' => [30, 150], 'spacing' => ['min(sheet.width, sheet.height)/16', 'min(sheet.width, sheet.height)/16'], 'columns' => 8, 'rows' => 8],
             asks: ['columns', 'rows'],

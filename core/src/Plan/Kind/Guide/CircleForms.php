@@ -12,6 +12,7 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Guide\TouchingGuide;
 use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
@@ -53,14 +54,14 @@ final class CircleForms
     }
 
     /** @return list<Offer> */
-    public static function offers(string $noun): array
+    public static function offers(string $noun, Family $family): array
     {
         return [
-            new Offer(label: "$noun, centre and radius", from: 'points', takes: 'center', preset: ['radius' => 'min(sheet.width, sheet.height)/8'], asks: ['radius'], least: 1, most: 1),
-            new Offer(label: "$noun, centre and point", from: 'points', takes: 'center+on', least: 2, most: 2),
-            new Offer(label: "$noun through three", from: 'points', takes: 'through', least: 3, most: 3),
-            new Offer(label: 'Fit a '.strtolower($noun), from: 'points', takes: 'fit', least: 3, most: 2000),
-            new Offer(label: 'Touching '.strtolower($noun), from: 'guides', takes: 'touching', preset: ['near' => '{near}'], asks: ['radius', 'near'], least: 1, most: 3),
+            new Offer(label: "$noun, centre and radius", from: 'points', family: $family, key: 4, words: 'circle, round, ring, compass, radius, disc, dot', takes: 'center', preset: ['radius' => 'min(sheet.width, sheet.height)/8'], asks: ['radius'], least: 1, most: 1),
+            new Offer(label: "$noun, centre and point", from: 'points', family: $family, key: 4, words: 'circle, compass, radius to point, round, disc, rim', takes: 'center+on', least: 2, most: 2),
+            new Offer(label: "$noun through three", from: 'points', family: $family, key: 5, words: 'three points, circumscribed circle, circumcircle, through points, round, circle', takes: 'through', least: 3, most: 3),
+            new Offer(label: 'Fit a '.strtolower($noun), from: 'points', family: $family, key: 6, words: 'best fit, regression, least squares, approximate circle, trace circle, average circle', takes: 'fit', least: 3, most: 2000),
+            new Offer(label: 'Touching '.strtolower($noun), from: 'guides', family: $family, key: 4, words: 'tangent circle, touch, inscribed, apollonius, nestle, kissing circle', takes: 'touching', preset: ['near' => '{near}'], asks: ['radius', 'near'], least: 1, most: 3),
         ];
     }
 

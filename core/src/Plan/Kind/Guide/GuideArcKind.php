@@ -10,6 +10,7 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
@@ -31,7 +32,7 @@ final class GuideArcKind extends GuideKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Arc', from: 'points', takes: 'through', least: 3, most: 3)];
+        return [new Offer(label: 'Arc', from: 'points', family: Family::Guide, key: 7, words: 'arc, curve, bow, part of a circle, three point arc, bend', takes: 'through', least: 3, most: 3)];
     }
 
     public function evaluate(Arguments $given): Guide

@@ -9,6 +9,7 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Step;
 
 /** A circle: around a centre, through three points, fitted to many, or touching other guides. */
@@ -27,7 +28,7 @@ final class GuideCircleKind extends GuideKind
 
     public function offers(): array
     {
-        return CircleForms::offers('Circle');
+        return CircleForms::offers('Circle', Family::Guide);
     }
 
     public function evaluate(Arguments $given): Guide

@@ -13,6 +13,7 @@ use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
@@ -39,8 +40,8 @@ final class OverlayKind extends Kind
     public function offers(): array
     {
         return [
-            new Offer(label: 'Overlay', from: 'guides', takes: 'of', least: 1, most: 10_000),
-            new Offer(label: 'Overlay', from: 'parts', takes: 'of', least: 1, most: 10_000),
+            new Offer(label: 'Overlay', from: 'guides', family: Family::Make, key: 1, words: 'cells, intersect lines, cut the plane, divide, live regions, faces, mesh', takes: 'of', least: 1, most: 10_000),
+            new Offer(label: 'Overlay', from: 'parts', family: Family::Combine, key: 6, words: 'cells, cut the plane, divide, regions, faces, intersect outlines', takes: 'of', least: 1, most: 10_000),
         ];
     }
 

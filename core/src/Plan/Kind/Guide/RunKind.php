@@ -11,6 +11,7 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\BendsField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
@@ -38,7 +39,7 @@ final class RunKind extends GuideKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Run', from: 'points', takes: 'points', least: 2, most: self::MOST)];
+        return [new Offer(label: 'Run', from: 'points', family: Family::Guide, key: 8, words: 'polyline, open path, way, route, zigzag, track, open line', takes: 'points', least: 2, most: self::MOST)];
     }
 
     public function evaluate(Arguments $given): Guide

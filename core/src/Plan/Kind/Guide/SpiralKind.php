@@ -10,6 +10,7 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
@@ -32,7 +33,7 @@ final class SpiralKind extends GuideKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Spiral', from: 'guides', takes: 'on', most: 1)];
+        return [new Offer(label: 'Spiral', from: 'guides', family: Family::Guide, key: 5, words: 'golden spiral, fibonacci, snail, shell, volute, coil', takes: 'on', most: 1)];
     }
 
     public function evaluate(Arguments $given): Guide

@@ -9,6 +9,7 @@ use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
@@ -43,8 +44,8 @@ final class OrderKind extends Kind
     public function offers(): array
     {
         return [
-            new Offer(label: 'To the front', from: 'parts', takes: 'of', preset: ['to' => 'front']),
-            new Offer(label: 'To the back', from: 'parts', takes: 'of', preset: ['to' => 'back']),
+            new Offer(label: 'To the front', from: 'parts', family: Family::Order, key: 1, words: 'bring forward, on top, raise, above, front, layer up', takes: 'of', preset: ['to' => 'front']),
+            new Offer(label: 'To the back', from: 'parts', family: Family::Order, key: 2, words: 'send backward, behind, lower, below, underneath, layer down', takes: 'of', preset: ['to' => 'back']),
         ];
     }
 

@@ -9,6 +9,7 @@ use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\DashField;
@@ -58,10 +59,9 @@ final class StyleKind extends Kind
     public function offers(): array
     {
         return [
-            new Offer(label: 'Fill', from: 'parts', takes: 'of', preset: ['fill' => '{colour}'], asks: ['fill'], replaces: 'fill', fromCells: true),
+            new Offer(label: 'Fill', from: 'parts', family: Family::Look, key: 1, words: 'colour, color, paint, tint, shade, background', takes: 'of', preset: ['fill' => '{colour}'], asks: ['fill'], replaces: 'fill', fromCells: true),
             new Offer(
-                label: 'Stroke',
-                from: 'parts',
+                label: 'Stroke', from: 'parts', family: Family::Look, key: 2, words: 'outline, border, line weight, contour, edge, thickness',
                 takes: 'of',
                 preset: ['stroke' => ['color' => '{colour}', 'width' => 'min(sheet.width, sheet.height)/200']],
                 asks: ['stroke.color', 'stroke.width'],

@@ -9,6 +9,7 @@ use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Kind\Guide\CircleForms;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
@@ -29,7 +30,7 @@ final class CirclePartKind extends PartKind
 
     public function offers(): array
     {
-        return CircleForms::offers('Disc');
+        return CircleForms::offers('Disc', Family::Make);
     }
 
     public function evaluate(Arguments $given): Part

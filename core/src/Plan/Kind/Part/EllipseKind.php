@@ -12,6 +12,7 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
@@ -40,8 +41,7 @@ final class EllipseKind extends PartKind
     public function offers(): array
     {
         return [new Offer(
-            label: 'Ellipse',
-            from: 'points',
+            label: 'Ellipse', from: 'points', family: Family::Make, key: 7, words: 'oval, squashed circle, egg, round, ovoid',
             takes: 'center',
             preset: ['radii' => ['min(sheet.width, sheet.height)/6', 'min(sheet.width, sheet.height)/9']],
             asks: ['radii', 'angle'],

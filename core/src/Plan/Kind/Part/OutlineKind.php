@@ -9,6 +9,7 @@ use Sternbild\Core\Geometry\CannotBend;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\BendsField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
@@ -37,7 +38,7 @@ final class OutlineKind extends PartKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Outline', from: 'points', takes: 'points', least: 3, most: self::MOST)];
+        return [new Offer(label: 'Outline', from: 'points', family: Family::Make, key: 1, words: 'polygon, path, shape, pen, closed path, contour, draw', takes: 'points', least: 3, most: self::MOST)];
     }
 
     public function evaluate(Arguments $given): Part

@@ -8,6 +8,7 @@ use Sternbild\Core\Mesh\CellJoin;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\CellsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
@@ -36,7 +37,7 @@ final class PartFromCellsKind extends PartKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Make a part', from: 'cells', takes: 'cells')];
+        return [new Offer(label: 'Make a part', from: 'cells', family: Family::Make, key: 1, words: 'merge cells, fill cells, shape from cells, build, create, unite cells', takes: 'cells')];
     }
 
     public function evaluate(Arguments $given): Part

@@ -7,6 +7,7 @@ namespace Sternbild\Core\Plan\Kind\Part;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
@@ -34,7 +35,7 @@ final class PieceKind extends PartKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Piece…', from: 'parts', takes: 'of', preset: ['at' => ['{near}']], asks: ['at'], most: 1)];
+        return [new Offer(label: 'Piece…', from: 'parts', family: Family::Shape, key: 1, words: 'region, fragment, pick out, take a piece, island, component', takes: 'of', preset: ['at' => ['{near}']], asks: ['at'], most: 1)];
     }
 
     public function evaluate(Arguments $given): Part

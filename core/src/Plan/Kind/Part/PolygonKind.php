@@ -9,6 +9,7 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Offer;
@@ -42,10 +43,9 @@ final class PolygonKind extends PartKind
         $preset = ['radius' => 'min(sheet.width, sheet.height)/6', 'corners' => 6];
 
         return [
-            new Offer(label: 'Polygon', from: 'points', takes: 'center', preset: $preset, asks: ['radius', 'corners', 'turn'], most: 1),
+            new Offer(label: 'Polygon', from: 'points', family: Family::Make, key: 8, words: 'hexagon, pentagon, triangle, octagon, regular shape, ngon', takes: 'center', preset: $preset, asks: ['radius', 'corners', 'turn'], most: 1),
             new Offer(
-                label: 'Star',
-                from: 'points',
+                label: 'Star', from: 'points', family: Family::Make, key: 9, words: 'rays, sparkle, asterisk, burst, points, badge',
                 takes: 'center',
                 preset: [...$preset, 'corners' => 5, 'inner' => 'min(sheet.width, sheet.height)/16'],
                 asks: ['radius', 'corners', 'inner', 'turn'],

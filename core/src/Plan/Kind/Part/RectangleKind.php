@@ -10,6 +10,7 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
@@ -41,10 +42,9 @@ final class RectangleKind extends PartKind
     public function offers(): array
     {
         return [
-            new Offer(label: 'Rectangle', from: 'points', takes: 'corners', least: 2, most: 2),
+            new Offer(label: 'Rectangle', from: 'points', family: Family::Make, key: 2, words: 'box, square, bar, block, oblong, frame', takes: 'corners', least: 2, most: 2),
             new Offer(
-                label: 'Rectangle of a size',
-                from: 'points',
+                label: 'Rectangle of a size', from: 'points', family: Family::Make, key: 3, words: 'box, square, bar, block, width and height, sized box',
                 takes: 'origin',
                 preset: ['size' => ['sheet.width/4', 'sheet.height/6']],
                 asks: ['size', 'angle'],

@@ -28,7 +28,7 @@ final class MirrorKind extends TransformKind
 
     public function offers(): array
     {
-        return self::forBoth('Mirror…', ['axis' => [['sheet.width/2', 0], ['sheet.width/2', 'sheet.height']], 'copy' => true], ['axis']);
+        return self::forBoth('Mirror…', 4, 'flip, reflect, reflection, symmetry, flop, reverse', ['axis' => [['sheet.width/2', 0], ['sheet.width/2', 'sheet.height']], 'copy' => true], ['axis']);
     }
 
     protected function map(Arguments $given): Affine

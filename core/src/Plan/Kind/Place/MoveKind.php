@@ -29,7 +29,7 @@ final class MoveKind extends TransformKind
 
     public function offers(): array
     {
-        return [...self::forBoth('Move by…', ['by' => ['sheet.width/10', 0]], ['by']), ...self::forBoth('Move to…', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
+        return [...self::forBoth('Move by…', 1, 'shift, nudge, translate, offset, slide, displace', ['by' => ['sheet.width/10', 0]], ['by']), ...self::forBoth('Move to…', 2, 'snap to, position, place at, bring to, translate, align', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
     }
 
     protected function map(Arguments $given): Affine

@@ -34,7 +34,7 @@ final class ResizeKind extends TransformKind
 
     public function offers(): array
     {
-        return self::forBoth('Resize…', ['about' => '{centre}', 'factor' => 1.5], ['factor', 'about']);
+        return self::forBoth('Resize…', 5, 'scale, enlarge, shrink, grow, stretch, size, smaller', ['about' => '{centre}', 'factor' => 1.5], ['factor', 'about']);
     }
 
     protected function map(Arguments $given): Affine

@@ -7,6 +7,7 @@ namespace Sternbild\Core\Plan\Kind\Place;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
@@ -49,15 +50,16 @@ abstract class TransformKind extends CopyKind
     /**
      * The same offer for parts and for guides.
      *
+     * @param  int<1, 9>  $key
+     * @param  non-empty-string  $words  with commas between
      * @param  array<string, mixed>  $preset
      * @param  list<string>  $asks
      * @return list<Offer>
      */
-    final protected static function forBoth(string $label, array $preset, array $asks): array
+    final protected static function forBoth(string $label, int $key, string $words, array $preset, array $asks): array
     {
-        return [
-            new Offer(label: $label, from: 'parts', takes: 'of', preset: $preset, asks: [...$asks, 'copy']),
-            new Offer(label: $label, from: 'guides', takes: 'of', preset: $preset, asks: [...$asks, 'copy']),
-        ];
+        return array_map(static fn (string $from): Offer => new Offer(
+            label: $label, from: $from, family: Family::Place, key: $key, words: $words, takes: 'of', preset: $preset, asks: [...$asks, 'copy'],
+        ), ['parts', 'guides']);
     }
 }

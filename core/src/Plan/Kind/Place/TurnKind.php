@@ -29,7 +29,7 @@ final class TurnKind extends TransformKind
 
     public function offers(): array
     {
-        return self::forBoth('Turn…', ['about' => '{centre}', 'angle' => 90], ['angle', 'about']);
+        return self::forBoth('Turn…', 3, 'rotate, spin, pivot, tilt, swing, angle', ['about' => '{centre}', 'angle' => 90], ['angle', 'about']);
     }
 
     protected function map(Arguments $given): Affine
