@@ -27,20 +27,20 @@ test('two grids and a circle are laid over one another, cells of the overlay bec
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(3);
     await pickPoints(desk, [[400, 400]]);
-    await page.getByRole('button', { name: 'Circle, centre and radius' }).click();
+    await desk.verb('guide', 'Circle, centre and radius');
     await page.getByLabel('radius', { exact: true }).fill('150');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(4);
     // The circle, the polar grid by its rim and the rectangular one by its frame.
     await pickLines(desk, [[400, 250], [400 + 320 * Math.sin(Math.PI / 10), 400 - 320 * Math.cos(Math.PI / 10)], [80, 120]]);
-    await page.getByRole('button', { name: 'Overlay' }).click();
+    await desk.verb('make', 'Overlay');
     await desk.revision(5);
     expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'o1', kind: 'overlay', of: ['g1', 'g2', 'c1'] });
 
     await page.mouse.click(...(await desk.at(470, 420)));
     await page.mouse.click(...(await desk.at(520, 430)));
     await expect(page.locator('[data-picked="2"]')).toHaveCount(1);
-    await page.getByRole('button', { name: 'Make a part' }).click();
+    await desk.verb('make', 'Make a part');
     await desk.revision(6);
     const cells = (await desk.stored()).plan.steps.at(-1)?.['cells'] as string[];
     expect(cells).toHaveLength(2);
@@ -64,7 +64,7 @@ test('a circle is fitted to five clicked places, another goes through three, and
     // On a circle of radius 200 around the centre, give or take the pixel of the screen.
     const around = [10, 80, 150, 230, 310].map((degrees): [number, number] => [400 + 200 * Math.cos((degrees * Math.PI) / 180), 400 + 200 * Math.sin((degrees * Math.PI) / 180)]);
     await pickPoints(desk, around);
-    await page.getByRole('button', { name: 'Fit a circle' }).click();
+    await desk.verb('guide', 'Fit a circle');
     await desk.revision(2);
     const { plan, scene } = await desk.stored();
     expect(plan.steps[0]?.['fit']).toHaveLength(5);
@@ -72,14 +72,14 @@ test('a circle is fitted to five clicked places, another goes through three, and
     expect(numbers['radius']).toBeCloseTo(200, -0.3);
 
     await pickPoints(desk, [[100, 100], [200, 60], [300, 120]]);
-    await page.getByRole('button', { name: 'Circle through three' }).click();
+    await desk.verb('guide', 'Circle through three');
     await desk.revision(3);
     // The centre of the fitted circle is a place to snap to.
     await page.getByRole('radio', { name: 'points' }).click();
     await page.mouse.move(...(await desk.at(403, 398)));
     await expect(page.getByText('the centre of circle 1')).toBeVisible();
     await pickPoints(desk, [[402, 399], [700, 700]]);
-    await page.getByRole('button', { name: 'Circle, centre and point' }).click();
+    await desk.verb('guide', 'Circle, centre and point');
     await desk.revision(4);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'guide.circle', center: 'c1!' });
 });
@@ -90,7 +90,7 @@ test('a circle is dragged until it touches another, and a third one touches both
     let revision = 1;
     for (const [x, y, radius] of [[250, 400, 150], [600, 200, 80]] as const) {
         await pickPoints(desk, [[x, y]]);
-        await page.getByRole('button', { name: 'Circle, centre and radius' }).click();
+        await desk.verb('guide', 'Circle, centre and radius');
         await page.getByLabel('radius', { exact: true }).fill(String(radius));
         await page.getByRole('button', { name: 'Do it' }).click();
         await desk.revision(++revision);
@@ -108,7 +108,7 @@ test('a circle is dragged until it touches another, and a third one touches both
     expect(Math.hypot(x - 250, y - 400)).toBeCloseTo(230, 9);
 
     await pickLines(desk, [[250, 250], [x, y - 80]]);
-    await page.getByRole('button', { name: 'Touching circle' }).click();
+    await desk.verb('guide', 'Touching circle');
     await page.getByLabel('radius', { exact: true }).fill('60');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
@@ -126,7 +126,7 @@ test('outlines alone show by how much two circles miss, and the finding lets the
     let revision = 1;
     for (const [x, radius] of [[250, 150], [550, '149.6']] as const) {
         await pickPoints(desk, [[x, 400]]);
-        await page.getByRole('button', { name: 'Circle, centre and radius' }).click();
+        await desk.verb('guide', 'Circle, centre and radius');
         await page.getByLabel('radius', { exact: true }).fill(String(radius));
         await page.getByRole('button', { name: 'Do it' }).click();
         await desk.revision(++revision);
@@ -178,7 +178,7 @@ test('points and lines are picked by keyboard alone', async ({ page }) => {
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Enter');
-    await page.keyboard.press('1');
+    for (const key of ['0', '2', '1']) await page.keyboard.press(key);
     await page.getByRole('button', { name: 'Do it' }).press('Enter');
     await desk.revision(3);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'guide.line', through: ['g1@0,0', 'g1@1,1'] });
@@ -189,7 +189,7 @@ test('points and lines are picked by keyboard alone', async ({ page }) => {
         await page.keyboard.press('ArrowRight');
         await page.keyboard.press('Enter');
     }
-    await page.getByRole('button', { name: 'Overlay' }).press('Enter');
+    for (const key of ['0', '1', '1']) await page.keyboard.press(key);
     await desk.revision(4);
     expect((await desk.stored()).plan.steps.at(-1)?.['of']).toEqual(['g1', 'c1']);
 });

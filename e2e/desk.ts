@@ -68,6 +68,15 @@ export class DeskPage {
         await this.page.mouse.up();
     }
 
+    /** Opens a family of verbs, where there are several, and presses one of its verbs. */
+    async verb(family: string, label: string): Promise<void> {
+        const choice = this.page.getByRole('radio', { name: family, exact: true });
+        const button = this.page.getByRole('region', { name: 'Verbs' }).getByRole('button', { name: new RegExp(`^\\d ?${label}$`) });
+        await expect(choice.or(button).first()).toBeVisible();
+        if (await choice.isVisible()) await choice.click();
+        await button.click();
+    }
+
     async layPolarGrid(): Promise<void> {
         await this.page.getByRole('button', { name: 'Polar grid' }).click();
         await this.page.getByRole('button', { name: 'Do it' }).click();

@@ -17,7 +17,7 @@ test('an end that misses an intersection is shown, closed, and taken back', asyn
     await point(desk, 1, 80, 80);
     await page.getByLabel('What points snap to').selectOption('nothing, free places');
     await point(desk, 2, 243, 163);
-    await page.getByRole('button', { name: /Line$/ }).click();
+    await desk.verb('guide', 'Line');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(3);
     const through = (await desk.stored()).plan.steps[1]?.['through'] as [string, [number, number]];
@@ -55,12 +55,12 @@ test('golden squares are cut, their circles cut cells in an overlay, and more sq
     await page.getByRole('radio', { name: 'lines' }).click();
     await page.mouse.click(...(await desk.at(0, 250)));
     await expect(page.locator('[data-picked="1"]')).toHaveCount(1);
-    await page.getByRole('button', { name: 'Overlay' }).click();
+    await desk.verb('make', 'Overlay');
     await desk.revision(3);
     // The disc in the first square: 800/φ is its side.
     const side = 800 / ((1 + Math.sqrt(5)) / 2);
     await page.mouse.click(...(await desk.at(side / 2, side / 2)));
-    await page.getByRole('button', { name: 'Make a part' }).click();
+    await desk.verb('make', 'Make a part');
     await desk.revision(4);
     const disc = Math.PI * (side / 2) ** 2;
     expect((await desk.measures('p1'))['area']).toBeCloseTo(disc, 4);

@@ -24,7 +24,7 @@ test('every family of grids is laid, walked over, and gives parts', async ({ pag
         await expect(page.getByText(family.cell, { exact: true })).toBeVisible();
         await page.keyboard.press('Enter');
         await page.keyboard.press('Shift+ArrowRight');
-        await page.getByRole('button', { name: 'Make a part' }).click();
+        await desk.verb('make', 'Make a part');
         await desk.revision(++revision);
         const { plan } = await desk.stored();
         expect(plan.steps.at(-2)).toMatchObject({ kind: family.kind });

@@ -15,12 +15,12 @@ test('a rosette by pointer: grid, cells, part, repeat, colour, twelve sectors, f
 
     await desk.dragAcross(await desk.around(96, 0), await desk.around(224, 0));
     await expect(page.getByText('3 cells of grid 1')).toBeVisible();
-    await page.getByRole('button', { name: 'Make a part' }).click();
+    await desk.verb('make', 'Make a part');
     await desk.revision(3);
-    await page.getByRole('button', { name: 'Around…' }).click();
+    await desk.verb('copy', 'Around…');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(4);
-    await page.getByRole('button', { name: 'Fill' }).click();
+    await desk.verb('look', 'Fill');
     await page.getByText('lagoon').first().waitFor();
     await page.locator('label[title="lagoon"]').click();
     await page.getByRole('button', { name: 'Do it' }).click();
@@ -88,12 +88,12 @@ test('the same rosette by keyboard alone', async ({ page }) => {
     await expect(page.getByText('3 cells of grid 1')).toBeVisible();
     await page.keyboard.press('1');
     await desk.revision(3);
-    await page.keyboard.press('3');
+    for (const key of ['0', '5', '1']) await page.keyboard.press(key);
     await expect(page.getByRole('heading', { name: 'Around' })).toBeVisible();
     await tabTo(page.getByRole('button', { name: 'Do it' }));
     await page.keyboard.press('Enter');
     await desk.revision(4);
-    await page.keyboard.press('1');
+    for (const key of ['0', '7', '1']) await page.keyboard.press(key);
     await expect(page.getByRole('heading', { name: 'Fill' })).toBeVisible();
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press('Enter');

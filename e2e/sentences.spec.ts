@@ -46,7 +46,7 @@ test('steps are named, muted, hidden, moved, deleted and brought back', async ({
     for (const [heading, number] of [[0, 3], [36, 4]] as const) {
         await page.getByRole('radio', { name: 'cells' }).click();
         await page.mouse.click(...(await desk.around(160, heading)));
-        await page.getByRole('button', { name: 'Make a part' }).click();
+        await desk.verb('make', 'Make a part');
         await desk.revision(number);
     }
     const menu = async (step: string, item: string): Promise<void> => {
@@ -89,10 +89,10 @@ test('cells are picked in whole rings, added to a part and taken from it', async
     await desk.newSheet('Picking');
     await desk.layPolarGrid();
     await desk.revision(2);
-    await page.getByRole('radio', { name: 'whole ring' }).click();
+    await page.getByLabel('How far a click reaches').selectOption('the whole ring');
     await page.mouse.click(...(await desk.around(300, 20)));
     await expect(page.getByText('10 cells of grid 1')).toBeVisible();
-    await page.getByRole('button', { name: 'Make a part' }).click();
+    await desk.verb('make', 'Make a part');
     await desk.revision(3);
     expect((await desk.stored()).plan.steps[1]).toMatchObject({ cells: ['g1#5,*'] });
 
@@ -101,7 +101,7 @@ test('cells are picked in whole rings, added to a part and taken from it', async
     expect(await desk.measures('p1')).toMatchObject({ pieces: 1, holes: 1, nodes: 0 });
 
     await page.getByRole('radio', { name: 'cells' }).click();
-    await page.getByRole('radio', { name: 'one by one' }).click();
+    await page.getByLabel('How far a click reaches').selectOption('one by one');
     await page.mouse.click(...(await desk.around(224, 0)));
     await page.getByRole('button', { name: 'Add to part 1' }).click();
     await desk.revision(5);

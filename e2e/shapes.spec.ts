@@ -1,10 +1,5 @@
-import { expect, type Locator, type Page, test } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { DeskPage } from './desk';
-
-/** A verb by its name; its key stands in front. */
-function verb(page: Page, name: string): Locator {
-    return page.getByRole('button', { name: new RegExp(`^\\d+ ?${name}$`) });
-}
 
 /** Picks places of the sheet one after another. */
 async function pickPoints(desk: DeskPage, places: [number, number][]): Promise<void> {
@@ -32,7 +27,7 @@ test('an icon is drawn from points of a grid, bent, cut, put in a row, and follo
     await desk.revision(2);
     // The grid of 8 × 8 begins at 80, 80 with cells of 80.
     await pickPoints(desk, [[160, 160], [320, 160], [320, 320], [160, 320]]);
-    await verb(page, 'Outline').click();
+    await desk.verb('make', 'Outline');
     await desk.revision(3);
     expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'p1', kind: 'part.outline', points: ['g1@1,1', 'g1@3,1', 'g1@3,3', 'g1@1,3'] });
     expect((await desk.measures('p1'))['area']).toBeCloseTo(160 * 160, 6);
@@ -50,12 +45,12 @@ test('an icon is drawn from points of a grid, bent, cut, put in a row, and follo
     expect((await desk.measures('p1'))['area']).toBeCloseTo(160 * 160 + (Math.PI * 80 ** 2) / 2, 6);
 
     await pickPoints(desk, [[240, 240]]);
-    await page.getByRole('button', { name: 'Disc, centre and radius' }).click();
+    await desk.verb('make', 'Disc, centre and radius');
     await page.getByLabel('radius', { exact: true }).fill('40');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(6);
     await pickParts(desk, [[180, 300], [240, 240]]);
-    await page.getByRole('button', { name: 'Cut from the first' }).click();
+    await desk.verb('combine', 'Cut from the first');
     await desk.revision(7);
     expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'k1', kind: 'cut', from: 'p1', with: ['p2'] });
     const icon = 160 * 160 + (Math.PI * 80 ** 2) / 2 - Math.PI * 40 ** 2;
@@ -63,7 +58,7 @@ test('an icon is drawn from points of a grid, bent, cut, put in a row, and follo
     expect((await desk.measures('k1'))['holes']).toBe(1);
 
     // What was made is picked; the next verb goes on with it.
-    await page.getByRole('button', { name: 'Along…' }).click();
+    await desk.verb('copy', 'Along…');
     await page.getByLabel('way, across', { exact: true }).fill('g1.cellw*2.5');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(8);
@@ -86,7 +81,7 @@ test('parts are joined, turned as a copy, mirrored and split by keyboard alone',
     await page.keyboard.press('Enter');
     await desk.sheet.focus();
     for (const key of ['ArrowRight', 'Enter', 'ArrowRight', 'ArrowDown', 'ArrowDown', 'Enter']) await page.keyboard.press(key);
-    await verb(page, 'Rectangle').press('Enter');
+    await page.keyboard.press('2');
     await desk.revision(3);
     expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'p1', kind: 'part.rectangle', corners: ['g1@0,0', 'g1@1,2'] });
     await page.getByRole('radio', { name: 'parts' }).focus();
@@ -94,7 +89,7 @@ test('parts are joined, turned as a copy, mirrored and split by keyboard alone',
     await desk.sheet.focus();
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press('Enter');
-    await page.getByRole('button', { name: 'Turn…' }).press('Enter');
+    for (const key of ['0', '6', '3']) await page.keyboard.press(key);
     await page.getByLabel('angle', { exact: true }).fill('45');
     await page.getByLabel('copy').press('Space');
     await page.getByRole('button', { name: 'Do it' }).press('Enter');
@@ -104,14 +99,14 @@ test('parts are joined, turned as a copy, mirrored and split by keyboard alone',
     await page.keyboard.press('Escape');
     for (const key of ['ArrowRight', 'Enter', 'ArrowRight', 'Enter']) await page.keyboard.press(key);
     await expect(page.locator('[data-picked="2"]')).toHaveCount(1);
-    await verb(page, 'Join').press('Enter');
+    for (const key of ['0', '4', '1']) await page.keyboard.press(key);
     await desk.revision(5);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'join', of: ['v1', 'p1'] });
     const joined = (await desk.measures('j1'))['area'] ?? 0;
     // They cover one another in part.
     expect(joined).toBeGreaterThan(80 * 160);
     expect(joined).toBeLessThan(2 * 80 * 160);
-    await page.getByRole('button', { name: 'Split…' }).press('Enter');
+    await page.keyboard.press('5');
     await page.getByRole('button', { name: 'Do it' }).press('Enter');
     await desk.revision(6);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'split', of: ['j1'], by: ['g1'] });
@@ -124,27 +119,27 @@ test('a guide is repeated around, its copies cut a part, and one of the pieces i
     const desk = new DeskPage(page);
     await desk.newSheet('Copies of a guide');
     await pickPoints(desk, [[400, 400], [400, 100]]);
-    await verb(page, 'Line').click();
+    await desk.verb('guide', 'Line');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     await page.getByRole('radio', { name: 'lines' }).click();
     await page.mouse.click(...(await desk.at(400, 250)));
-    await page.getByRole('button', { name: 'Around…' }).click();
+    await desk.verb('copy', 'Around…');
     await page.getByLabel('count', { exact: true }).fill('5');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(3);
     await pickPoints(desk, [[400, 400]]);
-    await page.getByRole('button', { name: 'Disc, centre and radius' }).click();
+    await desk.verb('make', 'Disc, centre and radius');
     await page.getByLabel('radius', { exact: true }).fill('200');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(4);
     await pickParts(desk, [[420, 380]]);
-    await page.getByRole('button', { name: 'Split…' }).click();
+    await desk.verb('combine', 'Split…');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(5);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'split', of: ['p1'], by: ['r1'] });
     expect(await desk.measures('s1')).toMatchObject({ pieces: 5 });
-    await page.getByRole('button', { name: 'Piece…' }).click();
+    await desk.verb('shape', 'Piece…');
     await page.getByRole('button', { name: /^places 1/ }).click();
     await page.getByRole('button', { name: 'a place clicked on the sheet' }).click();
     await page.mouse.click(...(await desk.at(480, 300)));

@@ -102,14 +102,14 @@ test('named numbers carry through the plan; parts are stroked and ordered', asyn
 
     await page.getByRole('radio', { name: 'parts' }).click();
     await page.mouse.click(...(await desk.around(180, 0)));
-    await page.getByRole('button', { name: 'Stroke' }).click();
+    await desk.verb('look', 'Stroke');
     await page.locator('label[title="brick"]').click();
     await page.getByLabel('stroke width', { exact: true }).fill('bar/10');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(8);
     await page.getByRole('radio', { name: 'parts' }).click();
     await page.mouse.click(...(await desk.around(180, 0)));
-    await page.getByRole('button', { name: 'To the back' }).click();
+    await desk.verb('order', 'To the back');
     await desk.revision(9);
     expect((await desk.stored()).plan.steps.slice(-2)).toMatchObject([
         { kind: 'style', of: ['p1'], stroke: { color: 'brick', width: 'bar/10' } },

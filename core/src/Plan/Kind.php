@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan;
 
 use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Result\Result;
+use Sternbild\Core\Result\Role;
 
 /**
  * One sort of step: its parameters, its sentence, its computation. An attribute says what it is called; Kinds registers it.
@@ -55,6 +56,12 @@ abstract class Kind
      * @throws FieldFault
      */
     abstract public function evaluate(Arguments $given): Result;
+
+    /** What its steps come to, as far as that does not hang on what they are made of: a part. */
+    public function makes(): Role
+    {
+        return Role::Part;
+    }
 
     /** Whether a pointer can snap to what it comes to. */
     public function offersPlaces(): bool

@@ -84,6 +84,7 @@ final readonly class Kinds
             'kind' => $kind->name(),
             'label' => $kind->label(),
             'chapter' => $kind->chapter()->value,
+            'makes' => $kind->makes()->value,
             'fields' => array_map(static fn (Field\Field $field): array => $field->describe(), $kind->fields()),
             'offers' => array_map(static fn (Offer $offer): array => $offer->describe(), $kind->offers()),
         ], $this->list());

@@ -6,6 +6,7 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Kinds;
@@ -47,6 +48,36 @@ final class KindsTest extends TestCase
             self::assertSame([], array_diff(array_keys($offer->preset), $outer));
         }
         self::assertSame([], array_diff($kind->presentation(), $names));
+    }
+
+    public function test_offers_that_stand_side_by_side_have_keys_of_their_own(): void
+    {
+        $taken = [];
+        foreach (Kinds::all()->list() as $kind) {
+            foreach ($kind->offers() as $offer) {
+                foreach (range($offer->least, min($offer->most, 12)) as $picked) {
+                    foreach ($offer->fromCells && $picked === 1 ? [$offer->from, 'cells'] : [$offer->from] as $from) {
+                        // With cells picked, two and three add to a part and take from it.
+                        $place = "{$from}, $picked picked: {$offer->family->value} {$offer->key}";
+                        self::assertArrayNotHasKey($place, $taken, "{$kind->name()} {$offer->label}");
+                        $taken[$place] = true;
+                        self::assertFalse($from === 'cells' && $offer->family === Family::Make && in_array($offer->key, [2, 3], true));
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(100, count($taken));
+    }
+
+    #[DataProvider('kinds')]
+    public function test_every_offer_is_found_by_five_everyday_words(Kind $kind): void
+    {
+        foreach ($kind->offers() as $offer) {
+            $words = $offer->describe()['words'];
+            self::assertIsArray($words);
+            self::assertGreaterThanOrEqual(5, count(array_unique($words)), $offer->label);
+            self::assertNotContains('', $words);
+        }
     }
 
     #[DataProvider('groundOffers')]

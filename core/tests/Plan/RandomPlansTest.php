@@ -12,7 +12,6 @@ use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Unusable;
-use Sternbild\Core\Result\Role;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Core\View\SceneNumbers;
 use Sternbild\Core\View\SceneView;
@@ -73,7 +72,7 @@ final class RandomPlansTest extends TestCase
                 $kind = Kinds::all()->get(['grid.polar', 'guide.circle', 'part.circle', 'part.polygon'][$k - 1]) ?? $kind;
             }
             $steps[] = $step = ['id' => "x$k", 'kind' => $kind->name(), ...self::parameters($kind, $sampling)];
-            $sampling->learn("x$k", self::role($kind));
+            $sampling->learn("x$k", $kind->makes());
             self::$made[$kind->name()] = (self::$made[$kind->name()] ?? 0) + 1;
             if ($sampling->chance(3)) {
                 $steps[$k - 1] = [...$step, ...$sampling->one([['muted' => true], ['hidden' => true], ['name' => 'Σ'], ['name' => '<i>'], ['id' => 'x1'], ['kind' => 'part.nothing'], ['radius' => INF], ['of' => ["x$k"]]])];
@@ -99,17 +98,5 @@ final class RandomPlansTest extends TestCase
         }
 
         return $parameters;
-    }
-
-    /** What a step of a kind most often comes to, by the first letter of its ids. */
-    private static function role(Kind $kind): Role
-    {
-        return match (true) {
-            str_starts_with($kind->name(), 'grid') => Role::Grid,
-            str_starts_with($kind->name(), 'guide') => Role::Guide,
-            $kind->name() === 'overlay' => Role::Overlay,
-            in_array($kind->name(), ['style', 'order'], true) => Role::Look,
-            default => Role::Part,
-        };
     }
 }

@@ -57,14 +57,21 @@ function csrfToken(): string {
  * @throws Problem
  */
 export async function request<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
-    let response: Response;
-    try {
-        response = await fetch(`/api/${path}`, {
+    const send = () =>
+        fetch(`/api/${path}`, {
             method,
             signal,
             headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': csrfToken() },
             body: body === undefined ? undefined : JSON.stringify(body),
         });
+    let response: Response;
+    try {
+        response = await send();
+        if (response.status === 419) {
+            // The session is another one than when the page was opened; any answer brings its token.
+            await fetch('/api/session', { signal, headers: { Accept: 'application/json' } });
+            response = await send();
+        }
     } catch (fault) {
         if (signal?.aborted) {
             throw fault;

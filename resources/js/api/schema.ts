@@ -1307,6 +1307,11 @@ export interface components {
             chapter: string;
             fields: components["schemas"]["Field"][];
             offers: components["schemas"]["Offer"][];
+            /**
+             * @description What its steps come to, as far as that does not hang on what they are made of.
+             * @enum {unknown}
+             */
+            makes: "grid" | "guide" | "overlay" | "part" | "look";
         };
         /** @description A piece of a sentence: words, or a parameter that can be edited in place. */
         Piece: {

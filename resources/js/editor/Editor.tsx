@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { type Kind, Problem, request, type SheetPage } from '../api/client';
@@ -7,7 +7,6 @@ import { Mark } from '../ui/Mark';
 import { Waiting } from '../ui/Waiting';
 import { type Desk, DeskContext, type PlaceWanted } from './desk';
 import { Findings } from './Findings';
-import { keepGeometry } from './geometry';
 import { HandOver } from './HandOver';
 import { KeptBanner } from './KeptBanner';
 import { PalettePanel } from './PalettePanel';
@@ -35,6 +34,12 @@ export function Editor() {
     const late = useLate(work.busy);
     const { page, scene, move } = work;
 
+    // Keys work on the sheet; whoever opens one is on it.
+    const isOpen = page !== undefined && kinds.data !== undefined;
+    useEffect(() => {
+        if (isOpen) sheet.current?.focus();
+    }, [isOpen]);
+
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
             const into = event.target as HTMLElement | null;
@@ -48,20 +53,11 @@ export function Editor() {
         return () => window.removeEventListener('keydown', onKey);
     }, [move]);
 
-    const bring = useMutation({
-        mutationFn: async (plan: string): Promise<Problem | null> => {
-            try {
-                const newer = await request<SheetPage>('PUT', `sheets/${id}/plan`, { base: page?.revision, change: crypto.randomUUID(), plan });
-                keepGeometry(newer.scene);
-                queries.setQueryData(['sheet', id], newer);
-                picking.clear();
-                return null;
-            } catch (fault) {
-                if (fault instanceof Problem) return fault;
-                throw fault;
-            }
-        },
-    });
+    async function bring(plan: string): Promise<Problem | null> {
+        const problem = await work.bring(plan);
+        if (problem === null) picking.clear();
+        return problem;
+    }
 
     if (work.error !== null) {
         const gone = work.error instanceof Problem && work.error.status === 404;
@@ -127,7 +123,7 @@ export function Editor() {
                         <button className="quiet w-[82px]" aria-pressed={outlines} title="Only outlines, to see whether they meet" onClick={() => setOutlines(!outlines)}>
                             {outlines ? 'In colour' : 'Outlines'}
                         </button>
-                        <HandOver bring={(plan) => bring.mutateAsync(plan)} />
+                        <HandOver bring={bring} />
                     </div>
                     {work.kept !== null && <KeptBanner kept={work.kept} busy={work.busy} onRetry={() => void work.retry()} onDrop={work.drop} />}
                 </header>

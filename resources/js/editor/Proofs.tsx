@@ -11,8 +11,8 @@ export function Proofs() {
     return (
         <section aria-label="Proofs" className="flex flex-col gap-3">
             <h2 className="heading">Proofs</h2>
-            <div className="flex items-end gap-3.5">
-                <Proof scene={scene} size={96} caption="96 px" />
+            <div className="flex items-end gap-3">
+                <Proof scene={scene} size={88} caption="88 px" />
                 <Proof scene={scene} size={32} caption="32" />
                 <Proof scene={scene} size={24} caption="24" />
                 <Proof scene={scene} size={16} caption="16" />

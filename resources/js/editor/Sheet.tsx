@@ -3,6 +3,7 @@ import { useDesk } from './desk';
 import { type Arrow, type GridShape, gridShape, guideShape, partShape } from './geometry';
 import { begin, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar } from './paint';
 import { type Hover, REACH } from './hover';
+import { PickModes } from './PickModes';
 import { pieceName } from './pieceName';
 import { type PickedPoint, usePick } from './pick';
 import { PlaceReadout } from './PlaceReadout';
@@ -349,7 +350,8 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
     const what = wantsPoint ? 'Click a place' : { parts: 'Click a part', lines: 'Click a grid or a guide; drag a circle by its line', cells: 'Click or drag across cells', points: '' }[pick.mode];
 
     return (
-        <div className="relative min-h-0 min-w-0 flex-1">
+        <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+            <div className="relative min-h-0 flex-1">
             <div
                 ref={box}
                 role="application"
@@ -383,20 +385,27 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
                 <canvas ref={hovered} {...layer} />
             </div>
             {outlines && <PlaceReadout seen={seen} scene={scene} />}
-            <p aria-live="polite" className="pointer-events-none absolute bottom-2 left-4 rounded bg-ground/85 px-1 font-serif text-[15px]">
-                {hover?.name ?? <span className="font-sans text-[12.5px] text-slate">{grids.length > 0 || scene.drawing.length > 0 ? what : ''}</span>}
+            <p aria-live="polite" className="pointer-events-none absolute bottom-0 left-4 max-w-[calc(100%-2rem)] truncate rounded bg-ground/90 py-0.5 font-serif text-[15px]" title={hover?.name}>
+                {hover?.name}
             </p>
-            <div className="absolute right-3 bottom-1.5 flex items-center gap-0.5 rounded bg-ground/85 text-[12.5px] text-slate tabular-nums">
-                <button className="quiet px-2 py-1.5" aria-label="Zoom out" onClick={() => zoomAt(0.8, size.width / 2, size.height / 2)}>
-                    −
-                </button>
-                <button className="quiet px-1 py-1.5 text-ink" onClick={fit}>
-                    Fit
-                </button>
-                <button className="quiet px-2 py-1.5" aria-label="Zoom in" onClick={() => zoomAt(1.25, size.width / 2, size.height / 2)}>
-                    +
-                </button>
-                <span className="min-w-12 text-right">{Math.round(view.scale * 100).toLocaleString('en')} %</span>
+            </div>
+            <div className="flex h-10 shrink-0 items-center gap-4 px-4">
+                <PickModes />
+                <p className="min-w-0 flex-1 truncate text-[12.5px] text-slate">
+                    <span className="max-[1440px]:hidden">{grids.length > 0 || scene.drawing.length > 0 ? what : ''}</span>
+                </p>
+                <div className="flex shrink-0 items-center gap-0.5 text-[12.5px] text-slate tabular-nums">
+                    <button className="quiet px-2 py-1.5" aria-label="Zoom out" onClick={() => zoomAt(0.8, size.width / 2, size.height / 2)}>
+                        −
+                    </button>
+                    <button className="quiet px-1 py-1.5 text-ink" onClick={fit}>
+                        Fit
+                    </button>
+                    <button className="quiet px-2 py-1.5" aria-label="Zoom in" onClick={() => zoomAt(1.25, size.width / 2, size.height / 2)}>
+                        +
+                    </button>
+                    <span className="min-w-12 text-right">{Math.round(view.scale * 100).toLocaleString('en')} %</span>
+                </div>
             </div>
         </div>
     );

@@ -1,5 +1,5 @@
 import { DropdownMenu } from 'radix-ui';
-import { Fragment, type KeyboardEvent, useState } from 'react';
+import { Fragment, type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { Finding, Kind, Step } from '../api/client';
 import { useDesk } from './desk';
 import { LiveField } from './LiveField';
@@ -23,7 +23,13 @@ export function StepRow({ step, number, kind, findings, before, afterNext, isFir
     const [naming, setNaming] = useState<string | null>(null);
     const [refused, setRefused] = useState<string | null>(null);
     const isSelected = selected === step.id;
+    const row = useRef<HTMLLIElement>(null);
     const hasMore = step.sentence.some((piece) => piece.optional && !piece.said);
+
+    // Picked on the sheet, its sentence comes into view.
+    useEffect(() => {
+        if (isSelected) row.current?.scrollIntoView({ block: 'nearest' });
+    }, [isSelected]);
 
     async function run(operations: Parameters<typeof change>[0]): Promise<void> {
         const problem = await change(operations);
@@ -59,7 +65,7 @@ export function StepRow({ step, number, kind, findings, before, afterNext, isFir
     const apart = findings.filter((finding) => finding.level !== 'error' || finding.field === null || !step.sentence.some((piece) => piece.said && piece.field !== null && shows(kind, piece.field) && (finding.field === piece.field || finding.field?.startsWith(`${piece.field}.`))));
 
     return (
-        <li className={`group relative flex items-start py-[5px] pr-4 ${isSelected ? 'bg-honey' : ''} ${step.muted ? 'opacity-55' : ''}`} data-step={step.id} onKeyDown={onKeyDown}>
+        <li ref={row} className={`group relative flex items-start py-[5px] pr-4 ${isSelected ? 'bg-honey' : ''} ${step.muted ? 'opacity-55' : ''}`} data-step={step.id} onKeyDown={onKeyDown}>
             {isSelected && <span className="absolute inset-y-0 left-0 w-[3px] bg-amber" />}
             <button
                 className="w-[50px] shrink-0 pt-[3px] pr-3.5 text-right text-[12px] text-slate tabular-nums hover:text-umber"

@@ -1,24 +1,36 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { AskBar } from './AskBar';
 import { problemText, useDesk } from './desk';
-import { gridShape } from './geometry';
-import { type Pick, type PickMode, type Reach, REACHES, usePick } from './pick';
+import { type Pick, type PickMode, usePick } from './pick';
 import { ReadyOnes } from './ReadyOnes';
-import { type Verb, verbsFor } from './verbs';
+import { SayIt } from './SayIt';
+import { answeredAnew, FAMILIES, type Family, type Saying, type Verb, verbsFor } from './verbs';
 
-const MODES: PickMode[] = ['cells', 'points', 'lines', 'parts'];
+/** What is picked by a saying that needs a certain pick. */
+const MODE_OF: Record<Saying['from'], PickMode | null> = { cells: 'cells', parts: 'parts', points: 'points', guides: 'lines', ground: null };
 
-/** First what the pointer picks, then the verbs that fit the pick. */
+/** The families of verbs that fit the pick, and the verbs of the open one. */
 export function VerbBar({ onDone }: { onDone: () => void }) {
     const { page, scene, kinds, picking, selected, change, preview, select, added } = useDesk();
     const pick = usePick(picking);
     const [asking, setAsking] = useState<Verb | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const [colour, setColour] = useState<string | null>(null);
+    const [opened, setOpened] = useState<Partial<Record<string, Family>>>({});
+    const [naming, setNaming] = useState(false);
+    const [saying, setSaying] = useState(false);
+    const [last, setLast] = useState<{ name: string; label: string; answers: Record<string, unknown> } | null>(null);
+    const bar = useRef<HTMLElement>(null);
     const verbs = useMemo(
         () => verbsFor({ page, scene, kinds, pick, picking, selected, colour }),
         [page, scene, kinds, pick, picking, selected, colour],
     );
+    const count = { cells: pick.count, parts: pick.parts.length, points: pick.points.length, lines: pick.lines.length }[pick.mode];
+    const sort = count === 0 ? 'ground' : pick.mode;
+    const families = FAMILIES.filter((family) => verbs.some((verb) => verb.family === family));
+    const family = families.find((one) => one === opened[sort]) ?? families[0];
+    const shown = verbs.filter((verb) => verb.family === family).sort((a, b) => a.key - b.key);
+    const again = last === null ? undefined : verbs.find((verb) => verb.name === last.name);
 
     async function run(verb: Verb, answers: Record<string, unknown>): Promise<void> {
         const refused = await change(verb.operations(answers));
@@ -26,15 +38,19 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
             setProblem(problemText(refused));
             return;
         }
-        const fill = answers['fill'] ?? answers['stroke.color'];
-        if (typeof fill === 'string') setColour(fill);
+        const looks = verb.family === 'look';
+        const chosen = Object.entries(answers).find(([field]) => verb.kind?.fields.find((one) => one.name === field)?.type === 'colour')?.[1];
+        if (typeof chosen === 'string') setColour(chosen);
+        setLast({ name: verb.name, label: verb.label, answers: answeredAnew(verb, answers) });
+        setOpened((old) => ({ ...old, [sort]: verb.family }));
         setProblem(null);
         setAsking(null);
         select(null);
         // What was made is picked, ready for the next verb; a look ends the sentence.
         const made = verb.picks ? added().at(-1) : undefined;
-        if (made !== undefined && fill === undefined) picking.pickParts([made]);
-        else picking.setMode(pick.mode === 'parts' ? 'cells' : pick.mode === 'lines' && verb.kind?.kind === 'overlay' ? 'cells' : pick.mode);
+        const next: PickMode = verb.cuts ? 'cells' : pick.mode === 'parts' ? 'cells' : pick.mode;
+        if (made !== undefined && !looks) picking.pickParts([made]);
+        else picking.setMode(next);
         onDone();
     }
 
@@ -47,26 +63,53 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         }
     }
 
+    function say({ name, from }: Saying): void {
+        setSaying(false);
+        const verb = verbs.find((one) => one.name === name);
+        const mode = MODE_OF[from];
+        if (verb !== undefined) begin(verb);
+        else if (mode === null) picking.clear();
+        else picking.setMode(mode);
+        if (verb === undefined) onDone();
+    }
+
+    function doAgain(): void {
+        if (again !== undefined && last !== null) void run(again, { ...again.start, ...last.answers });
+    }
+
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
             const into = event.target as HTMLElement | null;
-            if (event.ctrlKey || event.metaKey || event.altKey || asking !== null || into?.closest('input, select, textarea, [role=menu], [role=dialog]')) return;
-            const verb = verbs[Number(event.key) - 1];
-            if (/^[1-9]$/.test(event.key) && verb !== undefined) {
+            // Single keys work on the sheet and on the verbs only (WCAG 2.1.4).
+            const listens = into !== null && (into.getAttribute('role') === 'application' || bar.current?.contains(into) === true);
+            if (!listens || event.ctrlKey || event.metaKey || event.altKey || asking !== null || into.closest('input, select, textarea, [role=menu], [role=dialog]')) return;
+            if (event.key === '/') {
                 event.preventDefault();
-                begin(verb);
+                setSaying(true);
+            } else if (event.key === '.') {
+                event.preventDefault();
+                doAgain();
+            } else if (event.key === '0') {
+                event.preventDefault();
+                setNaming(true);
+            } else if (/^[1-9]$/.test(event.key)) {
+                event.preventDefault();
+                const number = Number(event.key);
+                if (naming) {
+                    const named = FAMILIES[number - 1];
+                    setNaming(false);
+                    if (named !== undefined && families.includes(named)) setOpened((old) => ({ ...old, [sort]: named }));
+                } else {
+                    const verb = shown.find((one) => one.key === number);
+                    if (verb !== undefined) begin(verb);
+                }
+            } else if (event.key === 'Escape') {
+                setNaming(false);
             }
         };
         window.addEventListener('keydown', onKey);
         return () => window.removeEventListener('keydown', onKey);
     });
-
-    const tilings = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'overlay') && !step.hidden);
-    const on = tilings.some((step) => step.id === pick.on) ? pick.on : null;
-    const grid = tilings.findLast((step) => (on === null || step.id === on) && (pick.cells.size === 0 || pick.cells.has(step.id)));
-    const words = gridShape(grid?.geometry)?.data.cellWords ?? [];
-    const picked = describePick(pick, (id) => scene.steps.find((step) => step.id === id)?.label ?? id);
-    const count = { cells: pick.count, parts: pick.parts.length, points: pick.points.length, lines: pick.lines.length }[pick.mode];
 
     if (asking !== null) {
         return (
@@ -84,75 +127,51 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         );
     }
 
+    const picked = describePick(pick, (id) => scene.steps.find((step) => step.id === id)?.label ?? id);
     return (
-        <section aria-label="Verbs" className="flex min-h-[88px] flex-col justify-center gap-2 border-t border-rule bg-paper px-4 py-2.5">
-            <div className="flex h-6 items-center gap-4 text-[13px] text-slate">
-                <span role="radiogroup" aria-label="What the pointer picks" className="flex items-center gap-3.5">
-                    Pick
-                    {MODES.map((mode) => (
-                        <button
-                            key={mode}
-                            role="radio"
-                            aria-checked={pick.mode === mode}
-                            className={`py-0.5 ${pick.mode === mode ? 'border-b-2 border-amber font-semibold text-ink' : 'border-b-2 border-transparent hover:text-ink'}`}
-                            onClick={() => picking.setMode(mode)}
-                        >
-                            {mode}
-                        </button>
-                    ))}
+        <section ref={bar} aria-label="Verbs" className="flex min-h-[88px] flex-col justify-center gap-2 border-t border-rule bg-paper px-4 py-2.5">
+            <div className="flex h-7 items-center gap-4 text-[13px] text-slate">
+                <span aria-live="polite" className="min-w-0 shrink truncate text-ink" data-picked={count} title={picked}>
+                    {picked === '' ? <span className="text-slate">With nothing picked</span> : `With ${picked}`}
                 </span>
-                {pick.mode === 'points' && (
-                    <label className="flex items-center gap-1.5">
-                        snapping to
-                        <select className="live font-serif text-[15px] text-ink" aria-label="What points snap to" value={pick.snapsTo} onChange={(event) => picking.setSnapsTo(event.target.value as Reach)}>
-                            {Object.keys(REACHES).map((reach) => (
-                                <option key={reach}>{reach}</option>
-                            ))}
-                        </select>
-                    </label>
-                )}
-                {pick.mode === 'cells' && tilings.length > 1 && (
-                    <label className="flex items-center gap-1.5">
-                        of
-                        <select className="live max-w-36 font-serif text-[15px] text-ink" aria-label="Whose cells the pointer picks" value={on ?? ''} onChange={(event) => picking.setOn(event.target.value === '' ? null : event.target.value)}>
-                            <option value="">what lies on top</option>
-                            {tilings.map((step) => (
-                                <option key={step.id} value={step.id}>
-                                    {step.label}
-                                </option>
-                            ))}
-                        </select>
-                    </label>
-                )}
-                {pick.mode === 'cells' && words.length > 1 && (
-                    <span role="radiogroup" aria-label="How far a click reaches" className="flex items-center gap-3.5 border-l border-rule pl-4">
-                        {[null, ...words.keys()].map((reach) => (
+                {(families.length > 1 || naming) && (
+                    <span role="radiogroup" aria-label="Families of verbs" className="flex shrink-0 items-center gap-3.5">
+                        {families.map((one) => (
                             <button
-                                key={reach ?? 'one'}
+                                key={one}
                                 role="radio"
-                                aria-checked={pick.reach === reach}
-                                className={`py-0.5 ${pick.reach === reach ? 'border-b-2 border-amber font-semibold text-ink' : 'border-b-2 border-transparent hover:text-ink'}`}
-                                onClick={() => picking.setReach(reach)}
+                                aria-checked={family === one}
+                                className={`flex items-center gap-1 border-b-2 py-0.5 ${family === one ? 'border-amber font-semibold text-ink' : 'border-transparent hover:text-ink'}`}
+                                onClick={() => setOpened((old) => ({ ...old, [sort]: one }))}
                             >
-                                {reach === null ? 'one by one' : `whole ${words[reach] ?? ''}`}
+                                {naming && <kbd className="rounded-sm bg-honey px-1 font-sans text-[11.5px] font-medium text-umber">{FAMILIES.indexOf(one) + 1}</kbd>}
+                                {one}
                             </button>
                         ))}
                     </span>
                 )}
-                <span aria-live="polite" className="ml-auto min-w-0 truncate text-ink" data-picked={count}>
-                    {picked}
-                </span>
+                <span className="flex-1" />
                 {count === 0 && <ReadyOnes onLaid={onDone} />}
-                {picked !== '' && (
+                {count > 0 && (
                     <button className="quiet -mr-2 py-1.5" onClick={() => picking.clear()}>
                         Clear
                     </button>
                 )}
+                <SayIt
+                    kinds={kinds}
+                    open={saying}
+                    onOpen={(next) => {
+                        setSaying(next);
+                        if (!next) onDone();
+                    }}
+                    fits={(name) => verbs.some((verb) => verb.name === name)}
+                    onSay={say}
+                />
             </div>
             <div className="flex flex-wrap items-center gap-1">
-                {verbs.map((verb, k) => (
-                    <button key={verb.key} className={`verb ${verb.picture ? 'gap-1 py-[5px] pr-1.5 pl-1 text-[13px] [&_kbd]:px-1' : ''}`} onClick={() => begin(verb)}>
-                        <kbd>{k + 1}</kbd>
+                {shown.map((verb) => (
+                    <button key={verb.name} className={`verb ${verb.picture ? 'gap-1 py-[5px] pr-1.5 pl-1 text-[13px] [&_kbd]:px-1' : ''}`} onClick={() => begin(verb)}>
+                        <kbd>{verb.key}</kbd>
                         {verb.picture && (
                             <svg viewBox="0 0 48 48" width="20" height="20" aria-hidden="true">
                                 <path d={verb.picture} fill="none" stroke="currentColor" strokeWidth="2" />
@@ -161,6 +180,12 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                         {verb.picture ? <GridName label={verb.label} /> : verb.label}
                     </button>
                 ))}
+                {again !== undefined && (
+                    <button className="verb" onClick={doAgain}>
+                        <kbd>.</kbd>
+                        Again: {again.label.replace('…', '').toLowerCase()}
+                    </button>
+                )}
                 {problem !== null && (
                     <span role="alert" className="rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
                         {problem}

@@ -11,7 +11,10 @@ class Topology {
     readonly outlines: number[][] = [];
     private numbers: Map<string, number> | undefined;
 
-    constructor(readonly data: GridTopology) {
+    constructor(
+        readonly hash: string,
+        readonly data: GridTopology,
+    ) {
         for (const edge of data.outlines) {
             if (edge === 0) this.outlines.push([]);
             else this.outlines.at(-1)?.push(edge);
@@ -44,6 +47,10 @@ export class GridShape {
     /** Addresses, words and ways of this grid. */
     get data(): GridTopology {
         return this.topology.data;
+    }
+
+    get topologyHash(): string {
+        return this.topology.hash;
     }
 
     path(cell: number): Path2D {
@@ -242,37 +249,81 @@ function worded(words: string[], address: string): string {
         .join(', ');
 }
 
-const MOST_KEPT = 300;
-const shapes = new Map<string, GridShape | PartShape | GuideShape | Topology>();
+type Shape = GridShape | PartShape | GuideShape;
 
-/** Takes in the geometry that came with a scene, and forgets the oldest of what it does not use. */
-export function keepGeometry(scene: Scene): void {
-    const entries = Object.entries(scene.geometry);
-    for (const [key, data] of entries) {
-        if ('outlines' in data) shapes.set(key, new Topology(data));
-    }
-    for (const [hash, data] of entries) {
-        if ('figures' in data) {
-            shapes.set(hash, new PartShape(data));
-        } else if ('path' in data) {
-            shapes.set(hash, new GuideShape(data));
-        } else if ('places' in data) {
-            const topology = shapes.get(data.topology);
-            if (topology instanceof Topology) shapes.set(hash, new GridShape(data.places, data.circles, data.bends, data.lines, topology));
+/** Who shows a scene. What either shows stays; the page's shapes are there when a preview ends. */
+export type Holder = 'page' | 'preview';
+
+/** How many shapes are kept beyond those that are shown. */
+const MOST_SPARE = 300;
+
+/** The shapes of the scenes, by hash. */
+export class ShapeStore {
+    private readonly shapes = new Map<string, Shape>();
+    private readonly topologies = new Map<string, Topology>();
+    private readonly held = new Map<Holder, ReadonlySet<string>>();
+    private readonly lent = new Set<readonly string[]>();
+
+    constructor(private readonly mostSpare = MOST_SPARE) {}
+
+    /** Takes in the geometry that came with a scene, for the one who shows it from now on. */
+    take(scene: Pick<Scene, 'geometry' | 'steps'>, holder: Holder): void {
+        const entries = Object.entries(scene.geometry);
+        for (const [key, data] of entries) {
+            if ('outlines' in data) this.topologies.set(key, new Topology(key, data));
         }
+        for (const [hash, data] of entries) {
+            const shape = this.made(data);
+            if (shape !== undefined) this.shapes.set(hash, shape);
+        }
+        this.held.set(holder, new Set(scene.steps.flatMap((step) => step.geometry ?? [])));
+        this.forget();
     }
-    if (shapes.size > MOST_KEPT) {
-        const used = new Set(scene.steps.map((step) => step.geometry));
-        for (const [hash, shape] of shapes) {
-            if (shapes.size <= MOST_KEPT / 2) break;
-            if (!used.has(hash) && !(shape instanceof Topology)) shapes.delete(hash);
+
+    /** Nobody shows what this one showed. */
+    end(holder: Holder): void {
+        this.held.delete(holder);
+    }
+
+    /** What need not be sent again. It all stays until it is given back, since the answer counts on it. */
+    lend(): readonly string[] {
+        const hashes = [...this.topologies.keys(), ...this.shapes.keys()];
+        this.lent.add(hashes);
+        return hashes;
+    }
+
+    giveBack(hashes: readonly string[]): void {
+        this.lent.delete(hashes);
+        this.forget();
+    }
+
+    get(hash: string): Shape | undefined {
+        return this.shapes.get(hash);
+    }
+
+    private made(data: Scene['geometry'][string]): Shape | undefined {
+        if ('figures' in data) return new PartShape(data);
+        if ('path' in data) return new GuideShape(data);
+        if (!('places' in data)) return undefined;
+        const topology = this.topologies.get(data.topology);
+        return topology === undefined ? undefined : new GridShape(data.places, data.circles, data.bends, data.lines, topology);
+    }
+
+    /** Lets go of the oldest that nobody shows and nobody waits for. */
+    private forget(): void {
+        const kept = new Set([...this.held.values(), ...this.lent].flatMap((hashes) => [...hashes]));
+        const spare = [...this.shapes.keys()].filter((hash) => !kept.has(hash));
+        if (spare.length <= this.mostSpare) return;
+        for (const hash of spare.slice(0, spare.length - this.mostSpare)) this.shapes.delete(hash);
+        const used = new Set([...this.shapes.values()].map((shape) => (shape instanceof GridShape ? shape.topologyHash : '')));
+        for (const hash of this.topologies.keys()) {
+            if (!used.has(hash) && !kept.has(hash)) this.topologies.delete(hash);
         }
     }
 }
 
-export function keptHashes(): string[] {
-    return [...shapes.keys()];
-}
+/** Of all that is open on this page. */
+export const shapes = new ShapeStore();
 
 export function gridShape(hash: string | null | undefined): GridShape | undefined {
     const shape = hash ? shapes.get(hash) : undefined;

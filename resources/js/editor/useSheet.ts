@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
 import { type Operation, type Preview, Problem, request, type Scene, type SheetPage } from '../api/client';
-import { keepGeometry, keptHashes } from './geometry';
+import { shapes } from './geometry';
 
 interface Entry {
     operations: Operation[];
@@ -10,7 +10,7 @@ interface Entry {
 
 /** Changes that were not accepted and are kept, to be offered again. */
 export interface Kept {
-    why: 'stale' | 'outage' | 'refused';
+    why: 'stale' | 'outage' | 'refused' | 'signed out';
     entries: Entry[];
     message: string;
 }
@@ -29,6 +29,8 @@ export interface SheetWork {
     preview: (operations: Operation[] | null) => Promise<Problem | null>;
     move: (way: 'undo' | 'redo') => Promise<void>;
     retry: () => Promise<void>;
+    /** Puts another plan, as text, in place of this one; gives the problem where it was refused. */
+    bring: (plan: string) => Promise<Problem | null>;
     drop: () => void;
 }
 
@@ -47,7 +49,7 @@ export function useSheet(id: string): SheetWork {
         queryKey: ['sheet', id],
         queryFn: async () => {
             const page = await request<SheetPage>('GET', `sheets/${id}`);
-            keepGeometry(page.scene);
+            shapes.take(page.scene, 'page');
             return page;
         },
         refetchOnMount: 'always',
@@ -60,25 +62,29 @@ export function useSheet(id: string): SheetWork {
 
     const accept = useCallback(
         (page: SheetPage) => {
-            keepGeometry(page.scene);
+            shapes.take(page.scene, 'page');
             queries.setQueryData(['sheet', id], page);
             asked.current++;
             flight.current?.abort();
+            shapes.end('preview');
             setPreviewed(null);
         },
         [queries, id],
     );
 
     const post = useCallback(
-        async (path: string, body: object): Promise<Problem | null> => {
+        async (path: string, body: object, method = 'POST'): Promise<Problem | null> => {
             const base = queries.getQueryData<SheetPage>(['sheet', id])?.revision;
+            const has = shapes.lend();
             try {
-                accept(await request<SheetPage>('POST', `sheets/${id}/${path}`, { base, has: keptHashes(), ...body }));
+                accept(await request<SheetPage>(method, `sheets/${id}/${path}`, { base, has, ...body }));
                 return null;
             } catch (fault) {
                 if (!(fault instanceof Problem)) throw fault;
                 if (fault.status === 409 && fault.body.sheet !== undefined) accept(fault.body.sheet);
                 return fault;
+            } finally {
+                shapes.giveBack(has);
             }
         },
         [queries, id, accept],
@@ -95,8 +101,9 @@ export function useSheet(id: string): SheetWork {
     const send = useCallback(
         async (entry: Entry): Promise<Problem | null> => {
             const problem = await post('changes', entry);
-            if (problem === null || (!problem.isOutage && problem.status !== 409)) return problem;
-            keep({ why: problem.status === 409 ? 'stale' : 'outage', message: problem.message, entries: [...(keptNow.current?.entries ?? []), entry] });
+            const why = problem === null ? null : whyKept(problem);
+            if (problem === null || why === null) return problem;
+            keep({ why, message: problem.message, entries: [...(keptNow.current?.entries ?? []), entry] });
             return null;
         },
         [post, keep],
@@ -139,20 +146,24 @@ export function useSheet(id: string): SheetWork {
             const mine = ++asked.current;
             flight.current?.abort();
             if (operations === null) {
+                shapes.end('preview');
                 setPreviewed(null);
                 return null;
             }
             const control = new AbortController();
             flight.current = control;
+            const has = shapes.lend();
             try {
-                const { scene } = await request<Preview>('POST', `sheets/${id}/preview`, { operations, has: keptHashes() }, control.signal);
+                const { scene } = await request<Preview>('POST', `sheets/${id}/preview`, { operations, has }, control.signal);
                 if (mine === asked.current) {
-                    keepGeometry(scene);
+                    shapes.take(scene, 'preview');
                     setPreviewed(scene);
                 }
                 return null;
             } catch (fault) {
                 return fault instanceof Problem && mine === asked.current ? fault : null;
+            } finally {
+                shapes.giveBack(has);
             }
         },
         [id],
@@ -162,10 +173,13 @@ export function useSheet(id: string): SheetWork {
         (way: 'undo' | 'redo') =>
             inTurn(async () => {
                 const problem = await post(way, {});
-                if (problem?.isOutage) keep({ why: 'outage', message: problem.message, entries: [] });
+                const why = problem === null ? null : whyKept(problem);
+                if (problem !== null && why !== null && why !== 'stale') keep({ why, message: problem.message, entries: [] });
             }),
         [inTurn, post, keep],
     );
+
+    const bring = useCallback((plan: string) => inTurn(() => post('plan', { plan, change: crypto.randomUUID() }, 'PUT')), [inTurn, post]);
 
     return {
         page: query.data,
@@ -178,6 +192,13 @@ export function useSheet(id: string): SheetWork {
         preview,
         move,
         retry,
+        bring,
         drop: () => keep(null),
     };
+}
+
+/** Why a change that was not made is kept; null where it was refused for good. */
+function whyKept(problem: Problem): Kept['why'] | null {
+    if (problem.status === 401) return 'signed out';
+    return problem.status === 409 ? 'stale' : problem.isOutage ? 'outage' : null;
 }

@@ -5,6 +5,8 @@ import type { View } from './paint';
 import { REACHES, usePick } from './pick';
 import { useLatest } from './useLatest';
 
+const NOTHING: Snap = { candidates: [], why: '' };
+
 /** The place that a pointer means, as the core decides; a free one where nothing is in reach. */
 export function useSnapping(view: View): { look: (x: number, y: number) => Promise<Hover | null>; take: (x: number, y: number) => Promise<Hover | null> } {
     const { page, picking, placeWanted } = useDesk();
@@ -12,14 +14,14 @@ export function useSnapping(view: View): { look: (x: number, y: number) => Promi
     const path = `sheets/${page.id}/snap`;
     const askLatest = useLatest<Snap>(path);
 
-    async function answered(x: number, y: number, ask: (body: object) => Promise<Snap | null>): Promise<Hover | null> {
+    async function answered(x: number, y: number, ask: (body: object) => Promise<Snap | 'overtaken'>): Promise<Hover | null> {
         const [sx, sy] = [(x - view.x) / view.scale, (y - view.y) / view.scale];
         const before = placeWanted?.before ?? null;
         // What stands behind a step in the plan it cannot refer to.
         const without = before === null ? [] : page.plan.steps.slice(page.plan.steps.findIndex((step) => step.id === before)).map((step) => step.id);
         const kinds = placeWanted === null ? REACHES[pick.snapsTo] : REACHES.everything;
-        const answer = kinds.length === 0 ? { candidates: [], why: '' } : await ask({ x: sx, y: sy, reach: REACH / view.scale, kinds, without });
-        if (answer === null) return null;
+        const answer = kinds.length === 0 ? NOTHING : await ask({ x: sx, y: sy, reach: REACH / view.scale, kinds, without });
+        if (answer === 'overtaken') return null;
         const [winner] = answer.candidates;
         if (winner !== undefined) {
             const [px = 0, py = 0] = winner.at;
@@ -31,7 +33,8 @@ export function useSnapping(view: View): { look: (x: number, y: number) => Promi
 
     return {
         // While the pointer moves only the last place counts; a click counts wherever the pointer goes next.
-        look: (x, y) => answered(x, y, askLatest),
-        take: (x, y) => answered(x, y, (body) => request<Snap>('POST', path, body).catch(() => null)),
+        look: (x, y) => answered(x, y, async (body) => (await askLatest(body)) ?? 'overtaken'),
+        // A click is never lost: where the question fails, it means the place itself.
+        take: (x, y) => answered(x, y, (body) => request<Snap>('POST', path, body).catch(() => NOTHING)),
     };
 }

@@ -3,10 +3,19 @@ import { gridUnder, stepOf } from './desk';
 import { gridShape } from './geometry';
 import { dissected, type Pick, type Picking } from './pick';
 
+export type Family = Offer['family'];
+
+/** In the order of the keys that open them. */
+export const FAMILIES: Family[] = ['make', 'guide', 'shape', 'combine', 'copy', 'place', 'look', 'measure', 'order'];
+
 /** A verb as the bar shows it. One with `asks` opens its questions first; the others are done at once. */
 export interface Verb {
-    key: string;
+    /** By which it is known again with another pick. */
+    name: string;
     label: string;
+    family: Family;
+    /** Its number in its family. */
+    key: number;
     picture?: string | null;
     kind?: Kind;
     asks: string[];
@@ -14,10 +23,10 @@ export interface Verb {
     operations: (answers: Record<string, unknown>) => Operation[];
     /** What the questions begin with. */
     start: Record<string, unknown>;
-    /** Done in the interface alone. */
-    local?: () => void;
-    /** Placeholder ids whose steps are picked afterwards. */
+    /** Whether what it makes is picked afterwards. */
     picks: boolean;
+    /** Whether what it makes has cells, which are picked next. */
+    cuts?: boolean;
 }
 
 interface Bench {
@@ -91,9 +100,9 @@ function fromCells(bench: Bench): Verb[] {
             const present = ((page.plan.steps.find((step) => step.id === target.id)?.[takes] as string[] | undefined) ?? []).slice();
             const added = [...new Set([...present, ...picking.addresses()])];
             const left = expanded(scene, present).filter((address) => !isPicked(pick, address));
-            verbs.push(plainVerb(`Add to ${target.label}`, [{ op: 'set', id: target.id, field: takes, value: added }]));
+            verbs.push(plainVerb(`Add to ${target.label}`, 'make', 2, [{ op: 'set', id: target.id, field: takes, value: added }]));
             if (left.length > 0 && left.length < expanded(scene, present).length) {
-                verbs.push(plainVerb(`Take from ${target.label}`, [{ op: 'set', id: target.id, field: takes, value: left }]));
+                verbs.push(plainVerb(`Take from ${target.label}`, 'make', 3, [{ op: 'set', id: target.id, field: takes, value: left }]));
             }
         }
     }
@@ -135,13 +144,16 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
         start[field] = nested(preset, field) ?? kind.fields.find((one) => one.name === field)?.default ?? null;
     }
     return {
-        key: `${kind.kind} ${offer.label}`,
+        name: `${kind.kind} ${offer.label}`,
         label: offer.label,
+        family: offer.family,
+        key: offer.key,
         picture: offer.picture,
         kind,
         asks: offer.asks,
         start,
         picks: offer.from === 'cells' || offer.from === 'parts',
+        cuts: kind.makes === 'overlay',
         operations: (answers) => {
             let step: Record<string, unknown> = { kind: kind.kind, ...preset };
             for (const [field, value] of Object.entries(answers)) step = withNested(step, field, value);
@@ -150,8 +162,35 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
     };
 }
 
-function plainVerb(label: string, operations: Operation[]): Verb {
-    return { key: label, label, asks: [], start: {}, picks: false, operations: () => operations };
+function plainVerb(label: string, family: Family, key: number, operations: Operation[]): Verb {
+    return { name: label, label, family, key, asks: [], start: {}, picks: false, operations: () => operations };
+}
+
+/** What can be done at all, with what is to be picked for it and the words by which people look for it. */
+export interface Saying {
+    name: string;
+    label: string;
+    family: Family;
+    words: string[];
+    from: Offer['from'];
+    least: number;
+}
+
+/** Every verb that there is, each once. */
+export function sayings(kinds: Kind[]): Saying[] {
+    const all = new Map<string, Saying>();
+    for (const kind of kinds) {
+        for (const { label, family, words, from, least } of kind.offers) {
+            const name = `${kind.kind} ${label}`;
+            if (!all.has(name)) all.set(name, { name, label, family, words, from, least });
+        }
+    }
+    return [...all.values()];
+}
+
+/** What was answered otherwise than the verb began with, to be answered so again with another pick. */
+export function answeredAnew(verb: Verb, answers: Record<string, unknown>): Record<string, unknown> {
+    return Object.fromEntries(Object.entries(answers).filter(([field, value]) => JSON.stringify(value) !== JSON.stringify(verb.start[field])));
 }
 
 /** The part that cells are added to: the selected one, else the last. */

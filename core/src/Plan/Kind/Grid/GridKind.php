@@ -10,10 +10,16 @@ use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Result\Role;
 
 /** What all families of grids have in common. */
 abstract class GridKind extends Kind
 {
+    public function makes(): Role
+    {
+        return Role::Grid;
+    }
+
     public function offersPlaces(): bool
     {
         return true;

@@ -21,12 +21,18 @@ use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Sides;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
+use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
 
 /** Grids and guides laid over one another, and the cells that their lines cut. */
 #[Called('overlay', label: 'Overlay', word: 'overlay', prefix: 'o', chapter: Chapter::Ground)]
 final class OverlayKind extends Kind
 {
+    public function makes(): Role
+    {
+        return Role::Overlay;
+    }
+
     public function fields(): array
     {
         return [StepsField::withLines('of', 'grids, guides and parts')];

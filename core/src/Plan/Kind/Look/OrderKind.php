@@ -17,11 +17,17 @@ use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Role;
 
 /** What lies over what. */
 #[Called('order', label: 'Order', word: 'order', prefix: 'd', chapter: Chapter::Look)]
 final class OrderKind extends Kind
 {
+    public function makes(): Role
+    {
+        return Role::Look;
+    }
+
     public function fields(): array
     {
         return [

@@ -19,12 +19,18 @@ use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Role;
 
 /** How parts look: fill, stroke, opacity, blend. Copies follow the part they were made from; a later step goes over an earlier one. */
 #[Called('style', label: 'Look', word: 'look', prefix: 's', chapter: Chapter::Look)]
 final class StyleKind extends Kind
 {
     private const LOOKS = ['fill', 'stroke.color', 'stroke.width', 'stroke.join', 'stroke.cap', 'stroke.dash', 'opacity', 'blend'];
+
+    public function makes(): Role
+    {
+        return Role::Look;
+    }
 
     /** @return list<Field> */
     public function fields(): array

@@ -1,0 +1,115 @@
+import { describe, expect, it } from 'vitest';
+import type { Kind, Operation, Scene, SheetPage, Step } from '../api/client';
+import { Picking } from '../editor/pick';
+import { answeredAnew, FAMILIES, sayings, type Verb, verbsFor } from '../editor/verbs';
+import { describedKinds } from './kinds';
+
+const kinds = describedKinds();
+
+/** A desk with grids, guides and parts on it, nothing picked. */
+function desk(planned: Record<string, unknown>[] = []) {
+    const steps = [
+        ...['g1', 'g2'].map((id) => ({ id, role: 'grid', label: id, of: [], geometry: null, usedUp: false })),
+        ...['c1', 'c2', 'c3'].map((id) => ({ id, role: 'guide', label: id, of: [], geometry: null, usedUp: false })),
+        ...['p1', 'p2', 'p3'].map((id) => ({ id, role: 'part', label: id, of: ['g1'], geometry: null, usedUp: false })),
+    ] as unknown as Step[];
+    const plan = { palette: { ink: '#1b2140' }, steps: [...steps.map(({ id }) => ({ id, kind: '' })), ...planned] };
+    return { page: { plan } as unknown as SheetPage, scene: { steps } as unknown as Scene, kinds, selected: null, colour: null, picking: new Picking() };
+}
+
+type Bench = ReturnType<typeof desk>;
+
+const verbs = (bench: Bench): Verb[] => verbsFor({ ...bench, pick: bench.picking.get() });
+
+const PICKS: Record<Kind['offers'][number]['from'], (bench: Bench, count: number) => void> = {
+    ground: () => undefined,
+    cells: ({ picking }, count) => picking.add('g1', '#', Array.from({ length: count }, (_, k) => `${k + 1},1`)),
+    parts: ({ picking }, count) => picking.pickParts(['p1', 'p2', 'p3'].slice(0, count)),
+    points: ({ picking }, count) => {
+        picking.setMode('points');
+        for (let k = 0; k < count; k++) picking.togglePoint({ raw: `g1@${k},0`, name: `point ${k}`, at: [k, 0] });
+    },
+    guides: ({ picking }, count) => {
+        picking.setMode('lines');
+        for (const id of ['c1', 'c2', 'c3'].slice(0, count)) picking.toggleLine(id, [1, 2]);
+    },
+};
+
+function picked(from: keyof typeof PICKS, count: number, planned: Record<string, unknown>[] = []): Bench {
+    const bench = desk(planned);
+    PICKS[from](bench, count);
+    return bench;
+}
+
+describe('verbs', () => {
+    const all = kinds.flatMap((kind) => kind.offers.map((offer) => ({ kind, offer, name: `${kind.kind} ${offer.label}` })));
+
+    it.each(all)('$name is there for its pick, and makes a step of its kind', ({ kind, offer, name }) => {
+        const bench = picked(offer.from, offer.least);
+        const roles = kind.fields.find((field) => field.name === offer.takes)?.roles ?? [];
+        if (offer.from === 'guides' && !roles.includes('guide')) {
+            bench.picking.setMode('lines');
+            bench.picking.toggleLine('g1', [1, 2]);
+        }
+        const verb = verbs(bench).find((one) => one.name === name && one.family === offer.family);
+        expect(verb?.key).toBe(offer.key);
+        const made = verb?.operations(verb.start).at(-1) as Operation & { op: 'add'; step: { kind: string } };
+        expect(made.op).toBe('add');
+        expect(made.step.kind).toBe(kind.kind);
+    });
+
+    it('keep their numbers, whatever else is picked', () => {
+        for (const from of Object.keys(PICKS) as (keyof typeof PICKS)[]) {
+            const keys = new Map<string, string>();
+            for (const count of [1, 2, 3]) {
+                const seen = new Set<string>();
+                for (const verb of verbs(picked(from, count))) {
+                    const place = `${verb.family} ${verb.key}`;
+                    expect(seen, `${from}, ${count}: ${verb.name}`).not.toContain(place);
+                    seen.add(place);
+                    expect(keys.get(verb.name) ?? place).toBe(place);
+                    keys.set(verb.name, place);
+                    expect(verb.key).toBeLessThanOrEqual(9);
+                    expect(FAMILIES).toContain(verb.family);
+                }
+            }
+        }
+    });
+
+    it('of cells make the part first', () => {
+        const fill = verbs(picked('cells', 2)).find((verb) => verb.label === 'Fill');
+        const operations = fill?.operations({ fill: 'ink' }) ?? [];
+        expect(operations).toMatchObject([
+            { op: 'add', step: { id: '+part', cells: ['g1#1,1', 'g1#2,1'] } },
+            { op: 'add', step: { of: ['+part'], fill: 'ink' } },
+        ]);
+    });
+
+    it('change a look that the same parts have, and say no second one', () => {
+        const [look] = kinds.flatMap((kind) => kind.offers.filter((offer) => offer.replaces !== null).map((offer) => ({ kind, offer })));
+        const field = look?.offer.replaces ?? '';
+        const bench = picked('parts', 2, [{ id: 's1', kind: look?.kind.kind, of: ['p1', 'p2'], [field]: 'ink' }]);
+        const verb = verbs(bench).find((one) => one.label === look?.offer.label);
+        expect(verb?.operations({ ...verb.start, [field]: 'brick' })[0]).toMatchObject({ op: 'set', id: 's1', field, value: 'brick' });
+    });
+
+    it('done again answer what was answered otherwise than they begin with', () => {
+        const verb = { start: { angle: 30, copy: null } } as unknown as Verb;
+        expect(answeredAnew(verb, { angle: 45, copy: null })).toEqual({ angle: 45 });
+        expect(answeredAnew(verb, { angle: 30, copy: true })).toEqual({ copy: true });
+    });
+
+    it('take lines in the order of the plan, whatever the order of the clicks', () => {
+        const bench = picked('guides', 0);
+        bench.picking.setMode('lines');
+        for (const id of ['c3', 'c1']) bench.picking.toggleLine(id, [0, 0]);
+        const overlay = verbs(bench).find((verb) => verb.cuts);
+        expect(overlay?.operations({})).toMatchObject([{ op: 'add', step: { of: ['c1', 'c3'] } }]);
+    });
+
+    it('can all be said, by five everyday words at least', () => {
+        const said = sayings(kinds);
+        expect(new Set(said.map((one) => one.name))).toEqual(new Set(all.map((one) => one.name)));
+        for (const one of said) expect(new Set(one.words).size, one.label).toBeGreaterThanOrEqual(5);
+    });
+});

@@ -1,0 +1,8 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+    test: {
+        include: ['resources/js/tests/**/*.test.ts'],
+        setupFiles: ['resources/js/tests/browser.ts'],
+    },
+});
