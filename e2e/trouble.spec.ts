@@ -92,3 +92,45 @@ test('plans are brought in and unusable ones refused with their place; a deleted
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('link', { name: 'Open Bringing in' })).toBeVisible();
 });
+
+test('a session that ends in mid-edit keeps the change, which is made after signing in on the spot', async ({ browser, baseURL }) => {
+    const own = await browser.newContext({ baseURL, storageState: { cookies: [], origins: [] } });
+    const page = await own.newPage();
+    const email = `ida${Date.now()}@sternbild.test`;
+    await page.goto('/register');
+    await page.getByLabel('Name').fill('Ida');
+    await page.getByLabel('E-mail address').fill(email);
+    await page.getByLabel('Password').fill('a long password');
+    await page.getByRole('button', { name: 'Open the account' }).click();
+    await expect(page.getByText('No sheet yet')).toBeVisible();
+    const desk = new DeskPage(page);
+    await desk.newSheet('Signed out');
+    await desk.layPolarGrid();
+    await desk.revision(2);
+
+    await own.clearCookies();
+    await desk.setNumber('sectors of grid 1', '14');
+    const banner = page.getByRole('alert').filter({ hasText: 'You are signed out.' });
+    await expect(banner).toContainText('Your change is kept');
+    await expect(page.getByText('Not saved', { exact: true })).toBeVisible();
+    await expect(banner.getByLabel('E-mail address')).toHaveValue(email);
+    await banner.getByLabel('Password').fill('not this one');
+    await banner.getByRole('button', { name: 'Sign in' }).click();
+    await expect(banner).toContainText('No account has this e-mail address and password.');
+    await banner.getByLabel('Password').fill('a long password');
+    await page.keyboard.press('Enter');
+    await desk.revision(3);
+    await expect(banner).toHaveCount(0);
+    expect((await desk.stored()).plan.steps[0]).toMatchObject({ sectors: 14 });
+    await own.close();
+});
+
+test('a click means its place even where the question for it fails', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('No answer');
+    await page.route('**/snap', (route) => route.abort());
+    await page.getByRole('radio', { name: 'points' }).click();
+    await page.mouse.click(...(await desk.at(200, 300)));
+    await expect(page.locator('[data-picked="1"]')).toHaveCount(1);
+    await expect(page.locator('[data-picked="1"]')).toContainText(/^With (199|200|201)/);
+});

@@ -6,6 +6,7 @@ namespace Sternbild\Core\Evaluation;
 
 use Sternbild\Core\Check\Checks;
 use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Plan\Arguments;
@@ -57,7 +58,7 @@ final readonly class Evaluator
                         throw new FieldFault('', 'limit', 'all grids and overlays together would have more than '.number_format(self::MOST_CELLS).' cells');
                     }
                 }
-                $known[$step->id] = new Evaluated($step->id, $hash, $result, $given->numbers(), self::frames($step, $known));
+                $known[$step->id] = new Evaluated($step->id, $hash, $result, $given->numbers(), self::frames($step, $known), places: self::places($step, $given));
                 $scope->learn($known[$step->id]);
                 $sources[$step->id] = $step->kind->sources($given);
                 if (! $step->kind->keepsSources($given)) {
@@ -100,6 +101,19 @@ final readonly class Evaluator
         }
 
         return $frames;
+    }
+
+    /** @return array<string, list<Vec>> the places that can be dragged on the sheet */
+    private static function places(Step $step, Arguments $given): array
+    {
+        $places = [];
+        foreach ($step->kind->fields() as $field) {
+            if ($field->handle() !== null && $given->has($field->name)) {
+                $places[$field->name] = $field->handle() === 'place' ? [$given->vec($field->name)] : $given->places($field->name);
+            }
+        }
+
+        return $places;
     }
 
     /** @throws FieldFault */

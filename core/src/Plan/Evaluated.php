@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Result\Measured;
 use Sternbild\Core\Result\Result;
 
@@ -16,6 +17,7 @@ final readonly class Evaluated
      * @param  array<string, self>  $frames  the grids that it is built on, directly or through others, by id
      * @param  string|null  $step  id of the step, where only some of what it comes to is meant
      * @param  list<int>|null  $figures  of its part that are meant; null for all
+     * @param  array<string, list<Vec>>  $places  where the places that it says came to lie, by field
      */
     public function __construct(
         public string $id,
@@ -25,6 +27,7 @@ final readonly class Evaluated
         public array $frames = [],
         public ?string $step = null,
         public ?array $figures = null,
+        public array $places = [],
     ) {
     }
 

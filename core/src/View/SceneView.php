@@ -8,6 +8,7 @@ use Sternbild\Core\Evaluation\DrawnPart;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PathData;
 use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Grid\Tiling;
@@ -23,6 +24,9 @@ use Sternbild\Core\Shape\Part;
 /** A scene as the interface gets it: sentences, geometry to draw and to pick from, findings. */
 final readonly class SceneView
 {
+    /** Of one field. */
+    private const MOST_PLACES = 200;
+
     private PathData $paths;
 
     private function __construct(private Scene $scene)
@@ -100,12 +104,24 @@ final readonly class SceneView
             'of' => $step->references(),
             // A part's size is asked for by name, and measured then; those of copies by the thousand would take their time.
             'numbers' => (object) ($known === null ? [] : [...$known->numbers, ...($known->result instanceof Measured && ! $known->result instanceof Part ? $known->result->quantities() : [])]),
+            'places' => (object) ($known === null ? [] : $this->places($known)),
             'usedUp' => isset($this->scene->usedUp[$step->id]),
             'shown' => $known !== null && $known->result instanceof Grid
                 ? ['as' => $step->raw('show') ?? 'lines', 'strength' => $known->numbers['strength'] ?? 0.3, 'block' => isset($known->numbers['block']) ? (int) $known->numbers['block'] : null]
                 : null,
             'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : $known->numbers),
         ];
+    }
+
+    /** @return array<string, list<float>> x and y of every place, by field; of outlines with places by the hundred none */
+    private function places(Evaluated $known): array
+    {
+        $decimals = $this->scene->plan->tolerance()->decimals;
+
+        return array_map(
+            static fn (array $places): array => array_merge(...array_map(static fn (Vec $place): array => [round($place->x, $decimals), round($place->y, $decimals)], $places)),
+            array_filter($known->places, static fn (array $places): bool => count($places) <= self::MOST_PLACES),
+        );
     }
 
     /** @return array{id: string, styles: list<array<string, mixed>>, figures: list<int>} every figure's number in `styles` */

@@ -13,6 +13,7 @@ use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Tests\Sample;
+use Sternbild\Core\View\SceneView;
 
 final class EvaluatorTest extends TestCase
 {
@@ -253,5 +254,26 @@ final class EvaluatorTest extends TestCase
     private static function errors(Scene $scene): array
     {
         return array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError()));
+    }
+
+    public function test_places_lie_where_grids_and_numbers_put_them_and_are_described_for_handles(): void
+    {
+        $scene = Sample::scene(Sample::plan([
+            ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [10, 20], 'columns' => 4, 'rows' => 4, 'cell' => [30, 40]],
+            ['id' => 'p1', 'kind' => 'part.outline', 'points' => ['g1@1,1', ['g1.cellw*3', 5], 'g1#2,2!']],
+            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => 'g1@2,0', 'radius' => 9],
+        ]));
+        $described = array_column(SceneView::describe($scene, [])['steps'], null, 'id');
+        self::assertEquals((object) ['points' => [40.0, 60.0, 90.0, 5.0, 55.0, 80.0]], $described['p1']['places']);
+        self::assertEquals((object) ['center' => [70.0, 20.0]], $described['c1']['places']);
+        self::assertEquals((object) ['origin' => [10.0, 20.0]], $described['g1']['places']);
+    }
+
+    public function test_outlines_through_hundreds_of_points_have_no_handles(): void
+    {
+        $points = array_map(static fn (int $k): array => [400 + 300 * cos($k / 100), 400 + 300 * sin($k / 100)], range(0, 300));
+        $scene = Sample::scene(Sample::plan([['id' => 'p1', 'kind' => 'part.outline', 'points' => $points]]));
+        self::assertCount(301, $scene->known['p1']->places['points']);
+        self::assertEquals((object) [], SceneView::describe($scene, [])['steps'][0]['places']);
     }
 }

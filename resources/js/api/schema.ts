@@ -1347,6 +1347,10 @@ export interface components {
             };
             shown: components["schemas"]["Shown"] | null;
             sentence: components["schemas"]["Piece"][];
+            /** @description Where the places that it says lie, x and y one after another, by field. */
+            places: {
+                [key: string]: number[];
+            };
             /** @description Whether other steps have used it up, so that it is not shown by itself. */
             usedUp: boolean;
         };

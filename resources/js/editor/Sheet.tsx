@@ -1,6 +1,7 @@
 import { type KeyboardEvent, type PointerEvent, type Ref, useImperativeHandle, useLayoutEffect, useRef, useState } from 'react';
 import { useDesk } from './desk';
 import { type Arrow, type GridShape, gridShape, guideShape, partShape } from './geometry';
+import { Handles } from './Handles';
 import { begin, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar } from './paint';
 import { type Hover, REACH } from './hover';
 import { PickModes } from './PickModes';
@@ -48,7 +49,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
     const wantsPoint = pick.mode === 'points' || placeWanted !== null;
     // What was hovered before the pointer began to pick something else is not shown any more.
     const suits = (one: Hover): boolean => {
-        if (one.point !== undefined) return wantsPoint;
+        if (one.point !== undefined) return wantsPoint || one.handle === true;
         if (one.line !== undefined) return pick.mode === 'lines';
         return one.part !== undefined ? pick.mode === 'parts' : pick.mode === 'cells';
     };
@@ -191,14 +192,20 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             return;
         }
         const found = under(x, y);
+        // A circle can be dragged by its line; all else is picked at once.
+        if (found?.line !== undefined && circle.take(found.line, x, y)) return;
+        if (found?.cells !== undefined) drag.current = { kind: isPicked(found) ? 'take' : 'add', x, y };
+        pickAt(x, y);
+    }
+
+    function pickAt(x: number, y: number): void {
+        const found = under(x, y);
         if (found?.line !== undefined) {
-            // A circle can be dragged by its line; all else is picked at once.
-            if (!circle.take(found.line, x, y)) takeLine(found.line, x, y);
+            takeLine(found.line, x, y);
         } else if (found?.part !== undefined) {
             picking.togglePart(found.part);
             select(found.part);
         } else if (found?.cells !== undefined) {
-            drag.current = { kind: isPicked(found) ? 'take' : 'add', x, y };
             put(found, isPicked(found) ? 'take' : 'add');
         } else if (pick.mode === 'parts' || pick.mode === 'lines') {
             picking.clear();
@@ -258,7 +265,10 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             setSpace(true);
         } else if (event.key === 'Escape') {
             if (placeWanted !== null) askPlace(null);
-            else picking.clear();
+            else {
+                picking.clear();
+                select(null);
+            }
         } else if (event.key === '+' || event.key === '=') {
             zoomAt(1.25, size.width / 2, size.height / 2);
         } else if (event.key === '-') {
@@ -384,6 +394,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
                 <canvas ref={picked} {...layer} />
                 <canvas ref={hovered} {...layer} />
             </div>
+            <Handles view={view} show={setHover} onClick={pickAt} />
             {outlines && <PlaceReadout seen={seen} scene={scene} />}
             <p aria-live="polite" className="pointer-events-none absolute bottom-0 left-4 max-w-[calc(100%-2rem)] truncate rounded bg-ground/90 py-0.5 font-serif text-[15px]" title={hover?.name}>
                 {hover?.name}

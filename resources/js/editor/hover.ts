@@ -14,6 +14,8 @@ export interface Hover {
     line?: string;
     /** Where a dragged circle touches others. */
     touches?: [number, number][];
+    /** Whether the point is where a handle is taken, not one to pick. */
+    handle?: boolean;
     name: string;
 }
 

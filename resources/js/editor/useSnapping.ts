@@ -7,8 +7,8 @@ import { useLatest } from './useLatest';
 
 const NOTHING: Snap = { candidates: [], why: '' };
 
-/** The place that a pointer means, as the core decides; a free one where nothing is in reach. */
-export function useSnapping(view: View): { look: (x: number, y: number) => Promise<Hover | null>; take: (x: number, y: number) => Promise<Hover | null> } {
+/** The place that a pointer means, as the core decides; a free one where nothing is in reach. For the place of a step that is `moved` only what stands before it counts. */
+export function useSnapping(view: View, moved: string | null = null): { look: (x: number, y: number) => Promise<Hover | null>; take: (x: number, y: number) => Promise<Hover | null> } {
     const { page, picking, placeWanted } = useDesk();
     const pick = usePick(picking);
     const path = `sheets/${page.id}/snap`;
@@ -16,10 +16,10 @@ export function useSnapping(view: View): { look: (x: number, y: number) => Promi
 
     async function answered(x: number, y: number, ask: (body: object) => Promise<Snap | 'overtaken'>): Promise<Hover | null> {
         const [sx, sy] = [(x - view.x) / view.scale, (y - view.y) / view.scale];
-        const before = placeWanted?.before ?? null;
+        const before = moved ?? placeWanted?.before ?? null;
         // What stands behind a step in the plan it cannot refer to.
         const without = before === null ? [] : page.plan.steps.slice(page.plan.steps.findIndex((step) => step.id === before)).map((step) => step.id);
-        const kinds = placeWanted === null ? REACHES[pick.snapsTo] : REACHES.everything;
+        const kinds = placeWanted === null && moved === null ? REACHES[pick.snapsTo] : REACHES.everything;
         const answer = kinds.length === 0 ? NOTHING : await ask({ x: sx, y: sy, reach: REACH / view.scale, kinds, without });
         if (answer === 'overtaken') return null;
         const [winner] = answer.candidates;

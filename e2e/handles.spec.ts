@@ -1,0 +1,80 @@
+import { expect, test } from '@playwright/test';
+import { DeskPage } from './desk';
+
+async function rectangle(desk: DeskPage): Promise<void> {
+    await desk.page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await desk.page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(2);
+    await desk.page.getByRole('radio', { name: 'points' }).click();
+    for (const [number, [x, y]] of ([[160, 160], [320, 240]] as const).entries()) {
+        await desk.page.mouse.click(...(await desk.at(x, y)));
+        await expect(desk.page.locator(`[data-picked="${number + 1}"]`)).toHaveCount(1);
+    }
+    await desk.verb('make', 'Rectangle');
+    await desk.revision(3);
+}
+
+test('a corner is dragged on the sheet and snaps; with the arrow keys it goes along the grid', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Handles');
+    await rectangle(desk);
+    expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'p1', kind: 'part.rectangle', corners: ['g1@1,1', 'g1@3,2'] });
+
+    await page.getByRole('button', { name: 'Step 2, rectangle 1', exact: true }).click();
+    const corner = page.getByRole('button', { name: /^corner 2 of rectangle 1/ });
+    // Not quite to the intersection at 480, 400.
+    await desk.dragAcross(await desk.at(320, 240), await desk.at(483, 397));
+    await desk.revision(4);
+    expect((await desk.stored()).plan.steps.at(-1)?.['corners']).toEqual(['g1@1,1', 'g1@5,4']);
+    expect((await desk.measures('p1'))['area']).toBeCloseTo(320 * 240, 6);
+
+    await corner.focus();
+    await page.keyboard.press('ArrowRight');
+    await desk.revision(5);
+    await page.keyboard.press('ArrowDown');
+    await desk.revision(6);
+    expect((await desk.stored()).plan.steps.at(-1)?.['corners']).toEqual(['g1@1,1', 'g1@6,5']);
+
+    // Taken and left with Escape it is where it was.
+    await page.mouse.move(...(await desk.at(560, 480)));
+    await page.mouse.down();
+    await page.mouse.move(...(await desk.at(640, 640)), { steps: 4 });
+    await expect(page.getByText(/^column 7, row 7 of grid 1: an intersection/)).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.mouse.up();
+    await expect(page.getByText('column 7, row 7 of grid 1')).toHaveCount(0);
+    expect((await desk.stored()).revision).toBe(6);
+    expect((await desk.stored()).plan.steps.at(-1)?.['corners']).toEqual(['g1@1,1', 'g1@6,5']);
+});
+
+test('a verb is said in everyday words and done again with another pick', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Said');
+    await rectangle(desk);
+    await desk.sheet.focus();
+    await page.keyboard.press('/');
+    await page.keyboard.type('rotate');
+    // Nothing is picked; what it needs is said, and picked next.
+    await expect(page.getByRole('listbox').getByRole('option').first()).toContainText('Turn');
+    await expect(page.getByRole('listbox').getByRole('option').first()).toContainText('pick parts');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('radio', { name: 'parts' })).toBeChecked();
+    await expect(desk.sheet).toBeFocused();
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Enter');
+    await expect(page.locator('[data-picked="1"]')).toHaveCount(1);
+    await page.keyboard.press('/');
+    await page.keyboard.type('rotate');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Turn' })).toBeVisible();
+    await page.getByLabel('angle', { exact: true }).fill('20');
+    await page.keyboard.press('Enter');
+    await desk.revision(4);
+    await expect(desk.sheet).toBeFocused();
+    await page.keyboard.press('.');
+    await desk.revision(5);
+    expect((await desk.stored()).plan.steps.slice(-2)).toMatchObject([
+        { kind: 'turn', of: ['p1'], angle: 20 },
+        { kind: 'turn', of: ['v1'], angle: 20 },
+    ]);
+});
