@@ -78,3 +78,49 @@ test('a verb is said in everyday words and done again with another pick', async 
         { kind: 'turn', of: ['v1'], angle: 20 },
     ]);
 });
+
+test('a verb is kept on: discs, cuts and parts by one pull each', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Pulls');
+    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(2);
+    await page.getByRole('radio', { name: 'points' }).click();
+    // Pressed at one place and let go at another: both are picked.
+    await desk.dragAcross(await desk.at(160, 160), await desk.at(160, 240));
+    await expect(page.locator('[data-picked="2"]')).toHaveCount(1);
+    await desk.verb('make', 'Disc, centre and point');
+    await desk.revision(3);
+    await desk.sheet.focus();
+    await page.keyboard.press('k');
+    await expect(page.getByRole('heading', { name: 'Disc, centre and point' })).toBeVisible();
+    let revision = 3;
+    for (const [x, y] of [[240, 160], [480, 160], [560, 160], [240, 480], [480, 560]] as const) {
+        await desk.dragAcross(await desk.at(x, y), await desk.at(x, y + 80));
+        await desk.revision(++revision);
+    }
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('heading', { name: 'Disc, centre and point' })).toHaveCount(0);
+    const discs = (await desk.stored()).plan.steps.slice(1);
+    expect(discs.map((step) => [step.kind, step['center'], step['on']])).toEqual(
+        [[1, 1], [2, 1], [5, 1], [6, 1], [2, 5], [5, 6]].map(([column = 0, row = 0]) => ['part.circle', `g1@${column},${row}`, `g1@${column},${row + 1}`]),
+    );
+
+    // The second disc out of the first by hand, then the fourth out of the third by a pull.
+    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.dragAcross(await desk.at(120, 160), await desk.at(280, 160));
+    await expect(page.locator('[data-picked="2"]')).toHaveCount(1);
+    await desk.verb('combine', 'Cut from the first');
+    await desk.revision(++revision);
+    await page.getByRole('button', { name: /Keep on: cut from the first/ }).click();
+    await desk.dragAcross(await desk.at(440, 160), await desk.at(600, 160));
+    await desk.revision(++revision);
+    await page.keyboard.press('Escape');
+    expect((await desk.stored()).plan.steps.slice(-2)).toMatchObject([
+        { kind: 'cut', from: 'p1', with: ['p2'] },
+        { kind: 'cut', from: 'p3', with: ['p4'] },
+    ]);
+    // Two discs of radius 80 whose centres lie 80 apart: lens of 2r²·(π/3 − √3/4).
+    const lens = 2 * 80 ** 2 * (Math.PI / 3 - Math.sqrt(3) / 4);
+    expect((await desk.measures('k2'))['area']).toBeCloseTo(Math.PI * 80 ** 2 - lens, 6);
+});

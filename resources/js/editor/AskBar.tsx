@@ -42,7 +42,7 @@ export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; probl
         <section aria-label={verb.label} className="border-t border-rule bg-paper px-4 py-2.5">
             <form
                 ref={form}
-                className="flex min-h-[67px] items-center gap-4"
+                className="flex min-h-[71px] items-center gap-4"
                 onSubmit={submit}
                 onKeyDown={(event) => {
                     if (event.key === 'Escape') {

@@ -8,6 +8,7 @@ import { Waiting } from '../ui/Waiting';
 import { type Desk, DeskContext, type PlaceWanted } from './desk';
 import { Findings } from './Findings';
 import { HandOver } from './HandOver';
+import type { Done } from './KeepOn';
 import { KeptBanner } from './KeptBanner';
 import { PalettePanel } from './PalettePanel';
 import { Picking } from './pick';
@@ -30,6 +31,8 @@ export function Editor() {
     const [gridsShown, setGridsShown] = useState(true);
     const [placeWanted, setPlaceWanted] = useState<PlaceWanted | null>(null);
     const [outlines, setOutlines] = useState(false);
+    const [last, setLast] = useState<Done | null>(null);
+    const [kept, setKept] = useState<Done | null>(null);
     const sheet = useRef<SheetHandle>(null);
     const late = useLate(work.busy);
     const { page, scene, move } = work;
@@ -94,6 +97,10 @@ export function Editor() {
         placeWanted,
         askPlace: setPlaceWanted,
         outlines,
+        last,
+        setLast,
+        kept,
+        setKept,
         lookAt: (x, y, scale) => sheet.current?.lookAt(x, y, scale),
     };
 

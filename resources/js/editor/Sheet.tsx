@@ -4,6 +4,7 @@ import { type Arrow, type GridShape, gridShape, guideShape, partShape } from './
 import { Handles } from './Handles';
 import { begin, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar } from './paint';
 import { type Hover, REACH } from './hover';
+import { KeepOn } from './KeepOn';
 import { PickModes } from './PickModes';
 import { pieceName } from './pieceName';
 import { type PickedPoint, usePick } from './pick';
@@ -22,6 +23,9 @@ export interface SheetHandle {
 
 const ARROWS: string[] = ['ArrowRight', 'ArrowLeft', 'ArrowUp', 'ArrowDown'] satisfies Arrow[];
 
+/** From how many pixels on a press and a release are two places. */
+const PULL = 12;
+
 const NOTHING = new Path2D();
 
 /** The drawing: shows the scene, and turns pointer and keys into picks. Three layers, so that hovering repaints next to nothing. */
@@ -36,7 +40,8 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
     const [cursor, setCursor] = useState<{ grid: string; address: string } | null>(null);
     const [pointCursor, setPointCursor] = useState<number | null>(null);
     const [space, setSpace] = useState(false);
-    const drag = useRef<{ kind: 'pan' | 'add' | 'take'; x: number; y: number } | null>(null);
+    const drag = useRef<{ kind: 'pan' | 'add' | 'take' | 'pull'; x: number; y: number } | null>(null);
+    const taking = useRef<Promise<unknown>>(Promise.resolve());
 
     const { width: sheetWidth, height: sheetHeight } = scene.sheet;
     const { view, size, fit, zoomAt, pan, lookAt } = useView(box, sheetWidth, sheetHeight);
@@ -187,15 +192,43 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             return;
         }
         if (event.button !== 0) return;
+        picking.setHeld(true);
         if (wantsPoint) {
-            void snapping.take(x, y).then((found) => takePoint(found?.point));
+            if (placeWanted === null) drag.current = { kind: 'pull', x, y };
+            takePlace(x, y);
             return;
         }
         const found = under(x, y);
         // A circle can be dragged by its line; all else is picked at once.
         if (found?.line !== undefined && circle.take(found.line, x, y)) return;
         if (found?.cells !== undefined) drag.current = { kind: isPicked(found) ? 'take' : 'add', x, y };
+        else if (found !== null) drag.current = { kind: 'pull', x, y };
         pickAt(x, y);
+    }
+
+    /** Pressed at one place and let go at another: both are picked. */
+    function letGo(event: PointerEvent): void {
+        const [x, y] = place(event);
+        const held = drag.current;
+        drag.current = null;
+        const clicked = circle.drop();
+        if (clicked !== null) {
+            takeLine(clicked, x, y);
+        } else if (held?.kind === 'pull' && Math.hypot(x - held.x, y - held.y) > PULL) {
+            if (wantsPoint) {
+                takePlace(x, y);
+            } else {
+                const [from, to] = [under(held.x, held.y), under(x, y)];
+                if ((to?.part ?? to?.line) !== undefined && (to?.part !== from?.part || to?.line !== from?.line)) pickAt(x, y);
+            }
+        }
+        picking.setHeld(false);
+    }
+
+    /** One after another, in the order of the clicks. */
+    function takePlace(x: number, y: number): void {
+        const found = snapping.take(x, y);
+        taking.current = taking.current.then(() => found).then((one) => takePoint(one?.point));
     }
 
     function pickAt(x: number, y: number): void {
@@ -244,7 +277,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             return;
         }
         let found = under(x, y);
-        if (held !== null) {
+        if (held !== null && held.kind !== 'pull') {
             // A fast pointer jumps; what lies on the way is picked, too.
             const far = Math.hypot(x - held.x, y - held.y);
             const stops = Math.min(200, Math.ceil(far / 4));
@@ -357,7 +390,6 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
 
     const ratio = typeof window === 'undefined' ? 1 : window.devicePixelRatio || 1;
     const layer = { width: Math.round(size.width * ratio), height: Math.round(size.height * ratio), className: 'pointer-events-none absolute inset-0 h-full w-full' };
-    const what = wantsPoint ? 'Click a place' : { parts: 'Click a part', lines: 'Click a grid or a guide; drag a circle by its line', cells: 'Click or drag across cells', points: '' }[pick.mode];
 
     return (
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
@@ -372,13 +404,10 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
                 style={{ cursor: space ? 'grab' : hover === null ? 'default' : 'crosshair' }}
                 onPointerDown={onPointerDown}
                 onPointerMove={onPointerMove}
-                onPointerUp={(event) => {
-                    drag.current = null;
-                    const clicked = circle.drop();
-                    if (clicked !== null) takeLine(clicked, ...place(event));
-                }}
+                onPointerUp={letGo}
                 onPointerCancel={() => {
                     drag.current = null;
+                    picking.setHeld(false);
                     circle.leave();
                 }}
                 onPointerLeave={() => setHover(null)}
@@ -402,9 +431,9 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             </div>
             <div className="flex h-10 shrink-0 items-center gap-4 px-4">
                 <PickModes />
-                <p className="min-w-0 flex-1 truncate text-[12.5px] text-slate">
-                    <span className="max-[1440px]:hidden">{grids.length > 0 || scene.drawing.length > 0 ? what : ''}</span>
-                </p>
+                <div className="flex min-w-0 flex-1 justify-end">
+                    <KeepOn onKept={() => box.current?.focus()} />
+                </div>
                 <div className="flex shrink-0 items-center gap-0.5 text-[12.5px] text-slate tabular-nums">
                     <button className="quiet px-2 py-1.5" aria-label="Zoom out" onClick={() => zoomAt(0.8, size.width / 2, size.height / 2)}>
                         −

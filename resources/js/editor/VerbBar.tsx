@@ -1,17 +1,16 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { AskBar } from './AskBar';
 import { problemText, useDesk } from './desk';
+import { keepOn, MODE_OF } from './KeepOn';
 import { type Pick, type PickMode, usePick } from './pick';
 import { ReadyOnes } from './ReadyOnes';
 import { SayIt } from './SayIt';
 import { answeredAnew, FAMILIES, type Family, type Saying, type Verb, verbsFor } from './verbs';
 
-/** What is picked by a saying that needs a certain pick. */
-const MODE_OF: Record<Saying['from'], PickMode | null> = { cells: 'cells', parts: 'parts', points: 'points', guides: 'lines', ground: null };
-
 /** The families of verbs that fit the pick, and the verbs of the open one. */
 export function VerbBar({ onDone }: { onDone: () => void }) {
-    const { page, scene, kinds, picking, selected, change, preview, select, added } = useDesk();
+    const desk = useDesk();
+    const { page, scene, kinds, picking, selected, change, preview, select, added, last, setLast, kept, setKept } = desk;
     const pick = usePick(picking);
     const [asking, setAsking] = useState<Verb | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
@@ -19,7 +18,6 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     const [opened, setOpened] = useState<Partial<Record<string, Family>>>({});
     const [naming, setNaming] = useState(false);
     const [saying, setSaying] = useState(false);
-    const [last, setLast] = useState<{ name: string; label: string; answers: Record<string, unknown> } | null>(null);
     const bar = useRef<HTMLElement>(null);
     const verbs = useMemo(
         () => verbsFor({ page, scene, kinds, pick, picking, selected, colour }),
@@ -41,7 +39,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         const looks = verb.family === 'look';
         const chosen = Object.entries(answers).find(([field]) => verb.kind?.fields.find((one) => one.name === field)?.type === 'colour')?.[1];
         if (typeof chosen === 'string') setColour(chosen);
-        setLast({ name: verb.name, label: verb.label, answers: answeredAnew(verb, answers) });
+        setLast({ name: verb.name, label: verb.label.replace('…', ''), from: verb.from, answers: answeredAnew(verb, answers) });
         setOpened((old) => ({ ...old, [sort]: verb.family }));
         setProblem(null);
         setAsking(null);
@@ -73,6 +71,15 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         if (verb === undefined) onDone();
     }
 
+    useEffect(() => {
+        const verb = kept === null || pick.held || count === 0 ? undefined : verbs.find((one) => one.name === kept.name);
+        if (kept === null || verb === undefined || picking.get() !== pick) return;
+        const operations = verb.operations({ ...verb.start, ...kept.answers });
+        // The next may be picked while this one is on its way.
+        picking.clear();
+        void change(operations).then((refused) => setProblem(refused === null ? null : problemText(refused)));
+    }, [kept, pick, count, verbs, picking, change]);
+
     function doAgain(): void {
         if (again !== undefined && last !== null) void run(again, { ...again.start, ...last.answers });
     }
@@ -103,8 +110,13 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                     const verb = shown.find((one) => one.key === number);
                     if (verb !== undefined) begin(verb);
                 }
+            } else if (event.key === 'k' && kept === null) {
+                event.preventDefault();
+                setProblem(null);
+                keepOn(desk);
             } else if (event.key === 'Escape') {
                 setNaming(false);
+                setKept(null);
             }
         };
         window.addEventListener('keydown', onKey);
@@ -127,9 +139,30 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         );
     }
 
+    if (kept !== null) {
+        return (
+            <section ref={bar} aria-label="Verbs" className="flex h-[92px] shrink-0 items-center gap-4 border-t border-rule bg-paper px-4 py-2.5">
+                <h2 className="font-serif text-[19px] leading-none font-semibold">{kept.label}</h2>
+                <p role="status" className="min-w-0 flex-1 text-[13px] text-slate">
+                    {problem ?? `Kept on: done with every new pick. Pressed at one place and let go at another, both are picked.`}
+                </p>
+                <button
+                    className="verb"
+                    onClick={() => {
+                        setKept(null);
+                        onDone();
+                    }}
+                >
+                    <kbd>Esc</kbd>
+                    That is all
+                </button>
+            </section>
+        );
+    }
+
     const picked = describePick(pick, (id) => scene.steps.find((step) => step.id === id)?.label ?? id);
     return (
-        <section ref={bar} aria-label="Verbs" className="flex min-h-[88px] flex-col justify-center gap-2 border-t border-rule bg-paper px-4 py-2.5">
+        <section ref={bar} aria-label="Verbs" className="flex h-[92px] shrink-0 flex-col justify-center gap-2 border-t border-rule bg-paper px-4 py-2.5">
             <div className="flex h-7 items-center gap-4 text-[13px] text-slate">
                 <span aria-live="polite" className="min-w-0 shrink truncate text-ink" data-picked={count} title={picked}>
                     {picked === '' ? <span className="text-slate">With nothing picked</span> : `With ${picked}`}
@@ -168,7 +201,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                     onSay={say}
                 />
             </div>
-            <div className="flex flex-wrap items-center gap-1">
+            <div className="flex items-center gap-1 overflow-x-auto">
                 {shown.map((verb) => (
                     <button key={verb.name} className={`verb ${verb.picture ? 'gap-1 py-[5px] pr-1.5 pl-1 text-[13px] [&_kbd]:px-1' : ''}`} onClick={() => begin(verb)}>
                         <kbd>{verb.key}</kbd>
@@ -181,9 +214,9 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                     </button>
                 ))}
                 {again !== undefined && (
-                    <button className="verb" onClick={doAgain}>
+                    <button className="verb" title={`Again: ${again.label.replace('…', '').toLowerCase()}, answered as before`} onClick={doAgain}>
                         <kbd>.</kbd>
-                        Again: {again.label.replace('…', '').toLowerCase()}
+                        Again
                     </button>
                 )}
                 {problem !== null && (

@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { Kind, Operation, Problem, Scene, SheetPage, Step } from '../api/client';
+import type { Done } from './KeepOn';
 import type { Picking } from './pick';
 
 /** Somebody who wants a place from the sheet. */
@@ -26,6 +27,12 @@ export interface Desk {
     /** Asks for a place to be clicked; null ends the asking. */
     askPlace: (wanted: PlaceWanted | null) => void;
     placeWanted: PlaceWanted | null;
+    /** The verb that was done last. */
+    last: Done | null;
+    setLast: (done: Done) => void;
+    /** The verb that is done with every new pick. */
+    kept: Done | null;
+    setKept: (done: Done | null) => void;
     /** Only outlines are drawn, to judge how they meet. */
     outlines: boolean;
     /** Puts a place of the sheet into the middle of the view; enlarged to `scale` where that is more. */

@@ -39,6 +39,8 @@ export interface Pick {
     readonly points: readonly PickedPoint[];
     /** Ids of grids and guides. */
     readonly lines: readonly string[];
+    /** Whether the pointer is down, so that more may be picked with it. */
+    readonly held: boolean;
     /** Where lines were clicked last, sheet units. */
     readonly near: [number, number] | null;
     readonly count: number;
@@ -52,7 +54,7 @@ export class Picking {
     private runs = new Map<string, string[]>();
     /** What stands between a grid's id and an address. */
     private readonly marks = new Map<string, string>();
-    private current: Pick = { mode: 'cells', reach: null, on: null, snapsTo: 'everything', cells: this.cells, runs: this.runs, parts: [], points: [], lines: [], near: null, count: 0 };
+    private current: Pick = { mode: 'cells', reach: null, on: null, snapsTo: 'everything', cells: this.cells, runs: this.runs, parts: [], points: [], lines: [], held: false, near: null, count: 0 };
     private readonly listeners = new Set<Listener>();
 
     readonly get = (): Pick => this.current;
@@ -107,6 +109,10 @@ export class Picking {
         this.cells.clear();
         this.runs.clear();
         this.tell(null, { mode: 'parts', parts, points: [], lines: [] });
+    }
+
+    setHeld(held: boolean): void {
+        if (held !== this.current.held) this.tell({ grid: '', addresses: [] }, { held });
     }
 
     setMode(mode: PickMode): void {

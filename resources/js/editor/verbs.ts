@@ -23,6 +23,8 @@ export interface Verb {
     operations: (answers: Record<string, unknown>) => Operation[];
     /** What the questions begin with. */
     start: Record<string, unknown>;
+    /** From what it is made; null where it is for the pick at hand only. */
+    from: Offer['from'] | null;
     /** Whether what it makes is picked afterwards. */
     picks: boolean;
     /** Whether what it makes has cells, which are picked next. */
@@ -152,6 +154,7 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
         kind,
         asks: offer.asks,
         start,
+        from: offer.from,
         picks: offer.from === 'cells' || offer.from === 'parts',
         cuts: kind.makes === 'overlay',
         operations: (answers) => {
@@ -163,7 +166,7 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
 }
 
 function plainVerb(label: string, family: Family, key: number, operations: Operation[]): Verb {
-    return { name: label, label, family, key, asks: [], start: {}, picks: false, operations: () => operations };
+    return { name: label, label, family, key, asks: [], start: {}, from: null, picks: false, operations: () => operations };
 }
 
 /** What can be done at all, with what is to be picked for it and the words by which people look for it. */
