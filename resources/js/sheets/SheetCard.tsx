@@ -21,8 +21,8 @@ export function SheetCard({ sheet, onChanged, onDeleted }: { sheet: SheetEntry; 
 
     return (
         <li className="group flex flex-col gap-3">
-            <Link to={`/sheets/${sheet.id}`} aria-label={`Open ${sheet.name}`} className="grid aspect-[4/3] place-items-center rounded border border-hairline bg-ground p-4 transition-colors hover:border-amber">
-                <img src={`/api/sheets/${sheet.id}/thumbnail.svg?revision=${sheet.revision}`} alt="" className="h-full max-h-full w-full bg-transparent object-contain drop-shadow-[0_1px_0_#cfc5b0]" />
+            <Link to={`/sheets/${sheet.id}`} aria-label={`Open ${sheet.name}`} className="relative block aspect-[4/3] rounded border border-hairline bg-ground transition-colors hover:border-amber">
+                <img src={`/api/sheets/${sheet.id}/thumbnail.svg?revision=${sheet.revision}`} alt="" className="absolute inset-4 size-[calc(100%-2rem)] bg-transparent object-contain drop-shadow-[0_1px_0_#cfc5b0]" />
             </Link>
             <div className="flex items-start gap-1">
                 <div className="min-w-0 flex-1">
