@@ -48,6 +48,19 @@ test('every screen is accessible', async ({ page, browser, baseURL }) => {
     await page.getByRole('button', { name: 'Outlines' }).click();
     await page.getByText('meet').waitFor();
     await isAccessible(page);
+    await page.getByRole('button', { name: 'In colour' }).click();
+    await page.getByRole('button', { name: /^Step 2, / }).click();
+    await page.getByRole('radio', { name: 'lines' }).click();
+    await page.locator('.handle').first().waitFor();
+    await isAccessible(page);
+    await desk.sheet.focus();
+    for (const [key, what] of [['?', page.getByRole('heading', { name: 'Keys' })], ['/', page.getByRole('listbox')]] as const) {
+        await page.keyboard.press(key);
+        await what.waitFor();
+        await isAccessible(page);
+        await page.keyboard.press('Escape');
+        await what.waitFor({ state: 'detached' });
+    }
     await page.goto('/sheets/00000000-0000-4000-8000-000000000000');
     await page.getByRole('heading', { name: 'No such sheet' }).waitFor();
     await isAccessible(page);

@@ -1,23 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { DeskPage } from './desk';
 
-/** Picks places one after another; each is told by the core before the next is clicked. */
-async function pickPoints(desk: DeskPage, places: [number, number][]): Promise<void> {
-    await desk.page.getByRole('radio', { name: 'points' }).click();
-    for (const [number, [x, y]] of places.entries()) {
-        await desk.page.mouse.click(...(await desk.at(x, y)));
-        await expect(desk.page.locator(`[data-picked="${number + 1}"]`)).toHaveCount(1);
-    }
-}
-
-async function pickLines(desk: DeskPage, places: [number, number][]): Promise<void> {
-    await desk.page.getByRole('radio', { name: 'lines' }).click();
-    for (const [number, [x, y]] of places.entries()) {
-        await desk.page.mouse.click(...(await desk.at(x, y)));
-        await expect(desk.page.locator(`[data-picked="${number + 1}"]`)).toHaveCount(1);
-    }
-}
-
 test('two grids and a circle are laid over one another, cells of the overlay become a part, and the part follows the grid', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Overlay');
@@ -26,13 +9,13 @@ test('two grids and a circle are laid over one another, cells of the overlay bec
     await page.getByRole('button', { name: 'Rectangular grid' }).click();
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(3);
-    await pickPoints(desk, [[400, 400]]);
+    await desk.pick('points', [[400, 400]]);
     await desk.verb('guide', 'Circle, centre and radius');
     await page.getByLabel('radius', { exact: true }).fill('150');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(4);
     // The circle, the polar grid by its rim and the rectangular one by its frame.
-    await pickLines(desk, [[400, 250], [400 + 320 * Math.sin(Math.PI / 10), 400 - 320 * Math.cos(Math.PI / 10)], [80, 120]]);
+    await desk.pick('lines', [[400, 250], [400 + 320 * Math.sin(Math.PI / 10), 400 - 320 * Math.cos(Math.PI / 10)], [80, 120]]);
     await desk.verb('make', 'Overlay');
     await desk.revision(5);
     expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'o1', kind: 'overlay', of: ['g1', 'g2', 'c1'] });
@@ -63,7 +46,7 @@ test('a circle is fitted to five clicked places, another goes through three, and
     await desk.newSheet('Circles');
     // On a circle of radius 200 around the centre, give or take the pixel of the screen.
     const around = [10, 80, 150, 230, 310].map((degrees): [number, number] => [400 + 200 * Math.cos((degrees * Math.PI) / 180), 400 + 200 * Math.sin((degrees * Math.PI) / 180)]);
-    await pickPoints(desk, around);
+    await desk.pick('points', around);
     await desk.verb('guide', 'Fit a circle');
     await desk.revision(2);
     const { plan, scene } = await desk.stored();
@@ -71,14 +54,14 @@ test('a circle is fitted to five clicked places, another goes through three, and
     const numbers = (scene.steps[0] as unknown as { numbers: Record<string, number> }).numbers;
     expect(numbers['radius']).toBeCloseTo(200, -0.3);
 
-    await pickPoints(desk, [[100, 100], [200, 60], [300, 120]]);
+    await desk.pick('points', [[100, 100], [200, 60], [300, 120]]);
     await desk.verb('guide', 'Circle through three');
     await desk.revision(3);
     // The centre of the fitted circle is a place to snap to.
     await page.getByRole('radio', { name: 'points' }).click();
     await page.mouse.move(...(await desk.at(403, 398)));
     await expect(page.getByText('the centre of circle 1')).toBeVisible();
-    await pickPoints(desk, [[402, 399], [700, 700]]);
+    await desk.pick('points', [[402, 399], [700, 700]]);
     await desk.verb('guide', 'Circle, centre and point');
     await desk.revision(4);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'guide.circle', center: 'c1!' });
@@ -89,7 +72,7 @@ test('a circle is dragged until it touches another, and a third one touches both
     await desk.newSheet('Touching');
     let revision = 1;
     for (const [x, y, radius] of [[250, 400, 150], [600, 200, 80]] as const) {
-        await pickPoints(desk, [[x, y]]);
+        await desk.pick('points', [[x, y]]);
         await desk.verb('guide', 'Circle, centre and radius');
         await page.getByLabel('radius', { exact: true }).fill(String(radius));
         await page.getByRole('button', { name: 'Do it' }).click();
@@ -107,7 +90,7 @@ test('a circle is dragged until it touches another, and a third one touches both
     const [x, y] = (await desk.stored()).plan.steps[1]?.['center'] as [number, number];
     expect(Math.hypot(x - 250, y - 400)).toBeCloseTo(230, 9);
 
-    await pickLines(desk, [[250, 250], [x, y - 80]]);
+    await desk.pick('lines', [[250, 250], [x, y - 80]]);
     await desk.verb('guide', 'Touching circle');
     await page.getByLabel('radius', { exact: true }).fill('60');
     await page.getByRole('button', { name: 'Do it' }).click();
@@ -125,7 +108,7 @@ test('outlines alone show by how much two circles miss, and the finding lets the
     await desk.newSheet('Outlines');
     let revision = 1;
     for (const [x, radius] of [[250, 150], [550, '149.6']] as const) {
-        await pickPoints(desk, [[x, 400]]);
+        await desk.pick('points', [[x, 400]]);
         await desk.verb('guide', 'Circle, centre and radius');
         await page.getByLabel('radius', { exact: true }).fill(String(radius));
         await page.getByRole('button', { name: 'Do it' }).click();

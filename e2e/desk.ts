@@ -77,6 +77,16 @@ export class DeskPage {
         await button.click();
     }
 
+    /** Picks places, lines or parts one after another; each is picked before the next is clicked. */
+    async pick(what: 'points' | 'lines' | 'parts', places: [number, number][]): Promise<void> {
+        await this.page.getByRole('radio', { name: what }).click();
+        await this.sheet.press('Escape');
+        for (const [number, [x, y]] of places.entries()) {
+            await this.page.mouse.click(...(await this.at(x, y)));
+            await expect(this.page.locator(`[data-picked="${number + 1}"]`)).toHaveCount(1);
+        }
+    }
+
     async layPolarGrid(): Promise<void> {
         await this.page.getByRole('button', { name: 'Polar grid' }).click();
         await this.page.getByRole('button', { name: 'Do it' }).click();

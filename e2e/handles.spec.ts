@@ -5,11 +5,7 @@ async function rectangle(desk: DeskPage): Promise<void> {
     await desk.page.getByRole('button', { name: 'Rectangular grid' }).click();
     await desk.page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
-    await desk.page.getByRole('radio', { name: 'points' }).click();
-    for (const [number, [x, y]] of ([[160, 160], [320, 240]] as const).entries()) {
-        await desk.page.mouse.click(...(await desk.at(x, y)));
-        await expect(desk.page.locator(`[data-picked="${number + 1}"]`)).toHaveCount(1);
-    }
+    await desk.pick('points', [[160, 160], [320, 240]]);
     await desk.verb('make', 'Rectangle');
     await desk.revision(3);
 }
@@ -123,4 +119,41 @@ test('a verb is kept on: discs, cuts and parts by one pull each', async ({ page 
     // Two discs of radius 80 whose centres lie 80 apart: lens of 2r²·(π/3 − √3/4).
     const lens = 2 * 80 ** 2 * (Math.PI / 3 - Math.sqrt(3) / 4);
     expect((await desk.measures('k2'))['area']).toBeCloseTo(Math.PI * 80 ** 2 - lens, 6);
+});
+
+test('parts are made by one click each, and merged by pressing on one and dragging across the others', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Merged');
+    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(2);
+    await page.mouse.click(...(await desk.at(120, 120)));
+    await page.keyboard.press('1');
+    await desk.revision(3);
+    await page.keyboard.press('k');
+    await page.mouse.click(...(await desk.at(200, 120)));
+    await desk.revision(4);
+    await page.mouse.click(...(await desk.at(280, 120)));
+    await desk.revision(5);
+    await page.keyboard.press('Escape');
+    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.dragAcross(await desk.at(120, 120), await desk.at(290, 120));
+    await expect(page.locator('[data-picked="3"]')).toHaveCount(1);
+    await desk.verb('combine', 'Join');
+    await desk.revision(6);
+    expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'j1', kind: 'join', of: ['p1', 'p2', 'p3'] });
+    expect(await desk.measures('j1')).toMatchObject({ pieces: 1, area: 3 * 80 * 80 });
+});
+
+test('all keys stand on one page', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Keys on a page');
+    await desk.sheet.focus();
+    await page.keyboard.press('?');
+    await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(desk.sheet).toBeFocused();
+    await page.keyboard.press('/');
+    await page.getByRole('button', { name: 'All keys' }).click();
+    await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
 });

@@ -1,24 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { DeskPage } from './desk';
 
-/** Picks places of the sheet one after another. */
-async function pickPoints(desk: DeskPage, places: [number, number][]): Promise<void> {
-    await desk.page.getByRole('radio', { name: 'points' }).click();
-    for (const [number, [x, y]] of places.entries()) {
-        await desk.page.mouse.click(...(await desk.at(x, y)));
-        await expect(desk.page.locator(`[data-picked="${number + 1}"]`)).toHaveCount(1);
-    }
-}
-
-async function pickParts(desk: DeskPage, places: [number, number][]): Promise<void> {
-    await desk.page.getByRole('radio', { name: 'parts' }).click();
-    await desk.sheet.press('Escape');
-    for (const [number, [x, y]] of places.entries()) {
-        await desk.page.mouse.click(...(await desk.at(x, y)));
-        await expect(desk.page.locator(`[data-picked="${number + 1}"]`)).toHaveCount(1);
-    }
-}
-
 test('an icon is drawn from points of a grid, bent, cut, put in a row, and follows the grid', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Icon');
@@ -26,7 +8,7 @@ test('an icon is drawn from points of a grid, bent, cut, put in a row, and follo
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     // The grid of 8 × 8 begins at 80, 80 with cells of 80.
-    await pickPoints(desk, [[160, 160], [320, 160], [320, 320], [160, 320]]);
+    await desk.pick('points', [[160, 160], [320, 160], [320, 320], [160, 320]]);
     await desk.verb('make', 'Outline');
     await desk.revision(3);
     expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'p1', kind: 'part.outline', points: ['g1@1,1', 'g1@3,1', 'g1@3,3', 'g1@1,3'] });
@@ -44,12 +26,12 @@ test('an icon is drawn from points of a grid, bent, cut, put in a row, and follo
     await page.keyboard.press('Escape');
     expect((await desk.measures('p1'))['area']).toBeCloseTo(160 * 160 + (Math.PI * 80 ** 2) / 2, 6);
 
-    await pickPoints(desk, [[240, 240]]);
+    await desk.pick('points', [[240, 240]]);
     await desk.verb('make', 'Disc, centre and radius');
     await page.getByLabel('radius', { exact: true }).fill('40');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(6);
-    await pickParts(desk, [[180, 300], [240, 240]]);
+    await desk.pick('parts', [[180, 300], [240, 240]]);
     await desk.verb('combine', 'Cut from the first');
     await desk.revision(7);
     expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'k1', kind: 'cut', from: 'p1', with: ['p2'] });
@@ -118,7 +100,7 @@ test('parts are joined, turned as a copy, mirrored and split by keyboard alone',
 test('a guide is repeated around, its copies cut a part, and one of the pieces is taken', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Copies of a guide');
-    await pickPoints(desk, [[400, 400], [400, 100]]);
+    await desk.pick('points', [[400, 400], [400, 100]]);
     await desk.verb('guide', 'Line');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
@@ -128,12 +110,12 @@ test('a guide is repeated around, its copies cut a part, and one of the pieces i
     await page.getByLabel('count', { exact: true }).fill('5');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(3);
-    await pickPoints(desk, [[400, 400]]);
+    await desk.pick('points', [[400, 400]]);
     await desk.verb('make', 'Disc, centre and radius');
     await page.getByLabel('radius', { exact: true }).fill('200');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(4);
-    await pickParts(desk, [[420, 380]]);
+    await desk.pick('parts', [[420, 380]]);
     await desk.verb('combine', 'Split…');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(5);

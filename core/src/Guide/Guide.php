@@ -10,6 +10,7 @@ use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Run;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Result\Copied;
 use Sternbild\Core\Result\Copies;
 use Sternbild\Core\Result\Mappable;
 use Sternbild\Core\Result\Role;
@@ -17,6 +18,8 @@ use Sternbild\Core\Result\Role;
 /** A helping line, circle, arc or run of them; of a repeat one run for every copy. */
 final readonly class Guide implements Mappable
 {
+    use Copied;
+
     /** The one curve that it is; null where it is a run of several, or has copies. */
     public ?Curve $curve;
 
@@ -98,27 +101,6 @@ final readonly class Guide implements Mappable
     public function single(): Curve
     {
         return $this->curve ?? throw new \LogicException('It is several curves.');
-    }
-
-    /**
-     * Every copy by its own name; itself where it has none.
-     *
-     * @return array<string, self>
-     */
-    public function named(string $id): array
-    {
-        if ($this->copies === null) {
-            return [$id => $this];
-        }
-        $named = [];
-        foreach ($this->copies->names($id) as $name => [$copy, $member]) {
-            $one = $this->copy($copy, $member);
-            if ($one !== null) {
-                $named[$name] = $one;
-            }
-        }
-
-        return $named;
     }
 
     /** @return list<Curve> */

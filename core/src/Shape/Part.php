@@ -9,6 +9,7 @@ use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Result\Copied;
 use Sternbild\Core\Result\Copies;
 use Sternbild\Core\Result\Mappable;
 use Sternbild\Core\Result\Remark;
@@ -17,6 +18,8 @@ use Sternbild\Core\Result\Role;
 /** A shape of the result: one or more figures, drawn in order. */
 final readonly class Part implements Mappable
 {
+    use Copied;
+
     /**
      * @param  non-empty-list<Figure>  $figures
      * @param  list<Vec>  $places  that it was said with: points of an outline, corners
@@ -148,27 +151,6 @@ final readonly class Part implements Mappable
         }
 
         return null;
-    }
-
-    /**
-     * Every copy by its own name; itself where it has none.
-     *
-     * @return array<string, self>
-     */
-    public function named(string $id): array
-    {
-        if ($this->copies === null) {
-            return [$id => $this];
-        }
-        $named = [];
-        foreach ($this->copies->names($id) as $name => [$copy, $member]) {
-            $one = $this->copy($copy, $member);
-            if ($one !== null) {
-                $named[$name] = $one;
-            }
-        }
-
-        return $named;
     }
 
     /** @return non-empty-list<Outline> of all figures, where they are */

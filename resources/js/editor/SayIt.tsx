@@ -5,7 +5,7 @@ import type { Kind } from '../api/client';
 import { type Saying, sayings } from './verbs';
 
 /** What people call it, in any usual word, and the verb of ours that does it. */
-export function SayIt({ kinds, open, onOpen, fits, onSay }: { kinds: Kind[]; open: boolean; onOpen: (open: boolean) => void; fits: (name: string) => boolean; onSay: (saying: Saying) => void }) {
+export function SayIt({ kinds, open, onOpen, fits, onSay, onKeys }: { kinds: Kind[]; open: boolean; onOpen: (open: boolean) => void; fits: (name: string) => boolean; onSay: (saying: Saying) => void; onKeys: () => void }) {
     const [typed, setTyped] = useState('');
     const all = sayings(kinds);
     const word = typed.trim().toLowerCase();
@@ -41,6 +41,9 @@ export function SayIt({ kinds, open, onOpen, fits, onSay }: { kinds: Kind[]; ope
                             })}
                         </Command.List>
                     </Command>
+                    <button className="flex w-full items-center justify-between border-t border-hairline px-3 py-2 text-[12.5px] text-slate hover:text-ink" onClick={onKeys}>
+                        All keys <kbd className="rounded-sm bg-honey px-1.5 py-[3px] font-sans text-[11.5px] leading-none font-medium text-umber">?</kbd>
+                    </button>
                 </Popover.Content>
             </Popover.Portal>
         </Popover.Root>

@@ -218,8 +218,8 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             if (wantsPoint) {
                 takePlace(x, y);
             } else {
-                const [from, to] = [under(held.x, held.y), under(x, y)];
-                if ((to?.part ?? to?.line) !== undefined && (to?.part !== from?.part || to?.line !== from?.line)) pickAt(x, y);
+                const line = under(x, y)?.line;
+                if (line !== undefined && line !== under(held.x, held.y)?.line) pickAt(x, y);
             }
         }
         picking.setHeld(false);
@@ -277,6 +277,10 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             return;
         }
         let found = under(x, y);
+        if (held?.kind === 'pull' && found?.part !== undefined && !picking.get().parts.includes(found.part)) {
+            // Pressed on one and drawn across others: all are picked, in that order.
+            if (Math.hypot(x - held.x, y - held.y) > PULL) picking.togglePart(found.part);
+        }
         if (held !== null && held.kind !== 'pull') {
             // A fast pointer jumps; what lies on the way is picked, too.
             const far = Math.hypot(x - held.x, y - held.y);

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { AskBar } from './AskBar';
 import { problemText, useDesk } from './desk';
+import { Keys } from './Keys';
 import { keepOn, MODE_OF } from './KeepOn';
 import { type Pick, type PickMode, usePick } from './pick';
 import { ReadyOnes } from './ReadyOnes';
@@ -18,6 +19,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     const [opened, setOpened] = useState<Partial<Record<string, Family>>>({});
     const [naming, setNaming] = useState(false);
     const [saying, setSaying] = useState(false);
+    const [keys, setKeys] = useState(false);
     const bar = useRef<HTMLElement>(null);
     const verbs = useMemo(
         () => verbsFor({ page, scene, kinds, pick, picking, selected, colour }),
@@ -93,6 +95,9 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
             if (event.key === '/') {
                 event.preventDefault();
                 setSaying(true);
+            } else if (event.key === '?') {
+                event.preventDefault();
+                setKeys(true);
             } else if (event.key === '.') {
                 event.preventDefault();
                 doAgain();
@@ -199,7 +204,12 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                     }}
                     fits={(name) => verbs.some((verb) => verb.name === name)}
                     onSay={say}
+                    onKeys={() => {
+                        setSaying(false);
+                        setKeys(true);
+                    }}
                 />
+                <Keys open={keys} onOpen={setKeys} onClosed={onDone} />
             </div>
             <div className="flex items-center gap-1 overflow-x-auto">
                 {shown.map((verb) => (

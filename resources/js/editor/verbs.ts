@@ -49,7 +49,7 @@ export function verbsFor(bench: Bench): Verb[] {
     if (pick.mode === 'parts' && pick.parts.length > 0) {
         return offers(kinds, 'parts')
             .filter(([, offer]) => offer.least <= pick.parts.length && pick.parts.length <= offer.most)
-            .map(([kind, offer]) => fromParts(bench, kind, offer, [...pick.parts], []));
+            .map(([kind, offer]) => fromParts(bench, kind, offer, [...pick.parts], null));
     }
     if (pick.mode === 'cells' && pick.count > 0) {
         return fromCells(bench);
@@ -99,36 +99,37 @@ function fromCells(bench: Bench): Verb[] {
         verbs.push(verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, id: NEW_PART, [takes]: picking.addresses() } }]));
         const target = targetPart(page, scene, kind.kind, selected);
         if (target !== undefined) {
-            const present = ((page.plan.steps.find((step) => step.id === target.id)?.[takes] as string[] | undefined) ?? []).slice();
-            const added = [...new Set([...present, ...picking.addresses()])];
-            const left = expanded(scene, present).filter((address) => !isPicked(pick, address));
-            verbs.push(plainVerb(`Add to ${target.label}`, 'make', 2, [{ op: 'set', id: target.id, field: takes, value: added }]));
-            if (left.length > 0 && left.length < expanded(scene, present).length) {
-                verbs.push(plainVerb(`Take from ${target.label}`, 'make', 3, [{ op: 'set', id: target.id, field: takes, value: left }]));
+            const present = (page.plan.steps.find((step) => step.id === target.id)?.[takes] as string[] | undefined) ?? [];
+            const cells = expanded(scene, present);
+            const set = (value: () => string[]) => () => [{ op: 'set' as const, id: target.id, field: takes, value: value() }];
+            // Of cells by the ten thousand nothing is listed before it is asked for.
+            verbs.push(plainVerb(`Add to ${target.label}`, 'make', 2, set(() => [...new Set([...present, ...picking.addresses()])])));
+            if (cells.some((address) => isPicked(pick, address)) && cells.some((address) => !isPicked(pick, address))) {
+                verbs.push(plainVerb(`Take from ${target.label}`, 'make', 3, set(() => cells.filter((address) => !isPicked(pick, address)))));
             }
         }
     }
     const [first] = made;
     if (first !== undefined) {
         const [kind, offer] = first;
-        const makePart: Operation = { op: 'add', step: { kind: kind.kind, id: NEW_PART, [offer.takes ?? 'cells']: picking.addresses() } };
+        const makePart = (): Operation => ({ op: 'add', step: { kind: kind.kind, id: NEW_PART, [offer.takes ?? 'cells']: picking.addresses() } });
         for (const [other, one] of offers(kinds, 'parts')) {
-            if (one.fromCells) verbs.push(fromParts(bench, other, one, [NEW_PART], [makePart]));
+            if (one.fromCells) verbs.push(fromParts(bench, other, one, [NEW_PART], makePart));
         }
     }
     return verbs;
 }
 
-function fromParts(bench: Bench, kind: Kind, offer: Offer, ids: string[], first: Operation[]): Verb {
+function fromParts(bench: Bench, kind: Kind, offer: Offer, ids: string[], first: (() => Operation) | null): Verb {
     const takes = offer.takes ?? 'of';
     const grid = ids[0] === NEW_PART ? [...bench.pick.cells.keys()][0] : ids[0];
     return verb(kind, offer, bench, grid ?? null, (step) => {
         // A look that the same parts have already is changed, not said twice.
-        const twin = first.length > 0 || offer.replaces === null ? undefined : twinOf(bench.page, kind.kind, takes, ids, offer.replaces);
+        const twin = first !== null || offer.replaces === null ? undefined : twinOf(bench.page, kind.kind, takes, ids, offer.replaces);
         if (twin !== undefined) {
             return offer.asks.map((field) => ({ op: 'set' as const, id: twin, field, value: nested(step, field) }));
         }
-        return [...first, { op: 'add', step: { ...step, id: '+new', ...taken(kind, takes, ids) } }];
+        return [...(first === null ? [] : [first()]), { op: 'add', step: { ...step, id: '+new', ...taken(kind, takes, ids) } }];
     });
 }
 
@@ -165,8 +166,8 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
     };
 }
 
-function plainVerb(label: string, family: Family, key: number, operations: Operation[]): Verb {
-    return { name: label, label, family, key, asks: [], start: {}, from: null, picks: false, operations: () => operations };
+function plainVerb(label: string, family: Family, key: number, operations: () => Operation[]): Verb {
+    return { name: label, label, family, key, asks: [], start: {}, from: null, picks: false, operations };
 }
 
 /** What can be done at all, with what is to be picked for it and the words by which people look for it. */
@@ -233,13 +234,21 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
     }
 }
 
+const spelt = new WeakMap<readonly string[], { shapes: unknown[]; cells: string[] }>();
+
 /** Addresses with their stars spelt out, as far as the grid is there. */
-function expanded(scene: Scene, addresses: string[]): string[] {
-    return addresses.flatMap((address) => {
+function expanded(scene: Scene, addresses: readonly string[]): string[] {
+    const grids = [...new Set(addresses.map((address) => dissected(address)[0]))];
+    const shapes = grids.map((grid) => gridShape(stepOf(scene, grid)?.geometry));
+    const known = spelt.get(addresses);
+    if (known !== undefined && known.shapes.every((shape, k) => shape === shapes[k])) return known.cells;
+    const cells = addresses.flatMap((address) => {
         const [grid, mark, rest] = dissected(address);
         if (!rest.includes('*')) return [address];
-        return (gridShape(stepOf(scene, grid)?.geometry)?.matching(rest) ?? []).map((one) => `${grid}${mark}${one}`);
+        return (shapes[grids.indexOf(grid)]?.matching(rest) ?? []).map((one) => `${grid}${mark}${one}`);
     });
+    spelt.set(addresses, { shapes, cells });
+    return cells;
 }
 
 function isPicked(pick: Pick, address: string): boolean {

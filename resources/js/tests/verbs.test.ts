@@ -93,6 +93,24 @@ describe('verbs', () => {
         expect(verb?.operations({ ...verb.start, [field]: 'brick' })[0]).toMatchObject({ op: 'set', id: 's1', field, value: 'brick' });
     });
 
+    it('of tens of thousands of cells list none before they are done', () => {
+        const bench = picked('cells', 0, [{ id: 'p4', kind: 'part.cells', cells: ['g1#1,1', 'g1#2,1', 'g1#900,1'] }]);
+        (bench.scene.steps as unknown[]).push({ id: 'p4', role: 'part', label: 'fourth', of: ['g1'], geometry: null });
+        bench.picking.add('g1', '#', Array.from({ length: 40_000 }, (_, k) => `${(k % 200) + 1},${Math.floor(k / 200) + 1}`));
+        let listed = 0;
+        const addresses = bench.picking.addresses.bind(bench.picking);
+        bench.picking.addresses = () => {
+            listed++;
+            return addresses();
+        };
+        const shown = verbs(bench);
+        expect(listed).toBe(0);
+        expect(shown.find((verb) => verb.label === 'Take from fourth')?.operations({})).toEqual([{ op: 'set', id: 'p4', field: 'cells', value: ['g1#900,1'] }]);
+        const [added] = shown.find((verb) => verb.label === 'Add to fourth')?.operations({}) ?? [];
+        expect((added as unknown as { value: string[] }).value).toHaveLength(40_001);
+        expect(listed).toBe(1);
+    });
+
     it('done again answer what was answered otherwise than they begin with', () => {
         const verb = { start: { angle: 30, copy: null } } as unknown as Verb;
         expect(answeredAnew(verb, { angle: 45, copy: null })).toEqual({ angle: 45 });

@@ -1,0 +1,97 @@
+import { Dialog } from 'radix-ui';
+
+const PAGES: { title: string; keys: [keys: string[], does: string][] }[] = [
+    {
+        title: 'On the sheet',
+        keys: [
+            [['←', '↑', '↓', '→'], 'walk over cells, points, lines or parts'],
+            [['Shift', 'arrow'], 'pick cells on the way'],
+            [['Enter'], 'pick what the walk stands on'],
+            [['Esc'], 'pick nothing; leave what is asked or kept on'],
+            [['F'], 'fit the view'],
+            [['+', '−'], 'zoom'],
+            [['Space', 'drag'], 'move the view'],
+        ],
+    },
+    {
+        title: 'Verbs',
+        keys: [
+            [['1', '…', '9'], 'the verb with this number'],
+            [['0', '1', '…', '9'], 'another family of verbs'],
+            [['/'], 'say it: find a verb by any word for it'],
+            [['.'], 'the last verb again, with this pick'],
+            [['K'], 'keep the last verb on, for every new pick'],
+            [['Enter'], 'do what is asked for'],
+        ],
+    },
+    {
+        title: 'In a sentence',
+        keys: [
+            [['↑', '↓'], 'a number up or down; with Shift by ten'],
+            [['Enter'], 'take what was typed'],
+            [['Esc'], 'leave it as it was'],
+            [['Alt', '↑'], 'the step before the one above'],
+            [['Alt', '↓'], 'the step behind the one below'],
+        ],
+    },
+    {
+        title: 'A place taken hold of',
+        keys: [
+            [['←', '↑', '↓', '→'], 'along the grid; a free place by 1, with Shift by 10'],
+            [['Esc'], 'leave it where it was'],
+        ],
+    },
+    {
+        title: 'Anywhere',
+        keys: [
+            [['Ctrl', 'Z'], 'undo'],
+            [['Ctrl', 'Shift', 'Z'], 'redo'],
+            [['?'], 'this page'],
+        ],
+    },
+];
+
+/** All keys on one page. */
+export function Keys({ open, onOpen, onClosed }: { open: boolean; onOpen: (open: boolean) => void; onClosed: () => void }) {
+    return (
+        <Dialog.Root open={open} onOpenChange={onOpen}>
+            <Dialog.Portal>
+                <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+                <Dialog.Content
+                    aria-describedby={undefined}
+                    onCloseAutoFocus={(event) => {
+                        event.preventDefault();
+                        onClosed();
+                    }}
+                    className="appear fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[780px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-lg bg-paper p-7 shadow-2xl"
+                >
+                    <div className="flex items-center justify-between">
+                        <Dialog.Title className="font-serif text-2xl leading-none font-semibold">Keys</Dialog.Title>
+                        <Dialog.Close className="quiet">Close</Dialog.Close>
+                    </div>
+                    <div className="mt-6 columns-2 gap-10">
+                        {PAGES.map(({ title, keys }) => (
+                            <section key={title} className="mb-6 break-inside-avoid">
+                                <h3 className="heading pb-2">{title}</h3>
+                                <dl className="flex flex-col gap-2">
+                                    {keys.map(([names, does]) => (
+                                        <div key={does} className="flex items-baseline gap-3">
+                                            <dt className="flex w-[118px] shrink-0 gap-1">
+                                                {names.map((name) => (
+                                                    <kbd key={name} className="rounded-sm bg-honey px-1.5 py-[3px] font-sans text-[11.5px] leading-none font-medium text-umber">
+                                                        {name}
+                                                    </kbd>
+                                                ))}
+                                            </dt>
+                                            <dd className="font-serif text-[15px] leading-snug">{does}</dd>
+                                        </div>
+                                    ))}
+                                </dl>
+                            </section>
+                        ))}
+                    </div>
+                </Dialog.Content>
+            </Dialog.Portal>
+        </Dialog.Root>
+    );
+}
