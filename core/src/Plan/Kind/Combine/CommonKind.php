@@ -24,7 +24,11 @@ final class CommonKind extends OperandsKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Common', from: 'parts', family: Family::Combine, key: 3, words: 'intersect, intersection, overlap, clip, crop, shared area, and', takes: 'of')];
+        return [new Offer(
+            label: 'Common', from: 'parts', family: Family::Combine, key: 3,
+            words: 'intersect, intersection, overlap, clip, crop, shared area, and',
+            takes: 'of',
+        )];
     }
 
     public function evaluate(Arguments $given): Part

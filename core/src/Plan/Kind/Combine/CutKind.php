@@ -32,7 +32,12 @@ final class CutKind extends PartOperation
 
     public function offers(): array
     {
-        return [new Offer(label: 'Cut from the first', from: 'parts', family: Family::Combine, key: 2, words: 'subtract, minus, difference, punch, cut out, remove, hole, clip away', takes: 'from+with', least: 2)];
+        return [new Offer(
+            label: 'Cut from the first', from: 'parts', family: Family::Combine, key: 2,
+            words: 'subtract, minus, difference, punch, cut out, remove, hole, clip away',
+            takes: 'from+with',
+            least: 2,
+        )];
     }
 
     public function sources(Arguments $given): array

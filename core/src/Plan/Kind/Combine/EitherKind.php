@@ -24,7 +24,11 @@ final class EitherKind extends OperandsKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Either', from: 'parts', family: Family::Combine, key: 4, words: 'exclude, xor, exclusion, symmetric difference, invert overlap, knock out', takes: 'of')];
+        return [new Offer(
+            label: 'Either', from: 'parts', family: Family::Combine, key: 4,
+            words: 'exclude, xor, exclusion, symmetric difference, invert overlap, knock out',
+            takes: 'of',
+        )];
     }
 
     public function evaluate(Arguments $given): Part

@@ -24,7 +24,11 @@ final class JoinKind extends OperandsKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Join', from: 'parts', family: Family::Combine, key: 1, words: 'union, unite, merge, weld, add, fuse, combine', takes: 'of')];
+        return [new Offer(
+            label: 'Join', from: 'parts', family: Family::Combine, key: 1,
+            words: 'union, unite, merge, weld, add, fuse, combine',
+            takes: 'of',
+        )];
     }
 
     public function evaluate(Arguments $given): Part

@@ -37,7 +37,13 @@ final class SplitKind extends PartOperation
 
     public function offers(): array
     {
-        return [new Offer(label: 'Split…', from: 'parts', family: Family::Combine, key: 5, words: 'divide, slice, knife, cut into pieces, break apart, scissors', takes: 'of', preset: ['by' => '{lines}'], asks: ['by'])];
+        return [new Offer(
+            label: 'Split…', from: 'parts', family: Family::Combine, key: 5,
+            words: 'divide, slice, knife, cut into pieces, break apart, scissors',
+            takes: 'of',
+            preset: ['by' => '{lines}'],
+            asks: ['by'],
+        )];
     }
 
     public function evaluate(Arguments $given): Part

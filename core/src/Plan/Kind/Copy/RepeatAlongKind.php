@@ -45,8 +45,20 @@ final class RepeatAlongKind extends CopyKind
         $preset = ['by' => ['sheet.width/8', 0], 'count' => 3];
 
         return [
-            new Offer(label: 'Along…', from: 'parts', family: Family::Copy, key: 2, words: 'duplicate, step and repeat, row, array, linear pattern, copies, grid of copies', takes: 'of', preset: $preset, asks: ['by', 'count', 'across', 'rows', 'factor']),
-            new Offer(label: 'Along…', from: 'guides', family: Family::Copy, key: 2, words: 'duplicate, step and repeat, row, array, linear pattern, copies, grid of copies', takes: 'of', preset: $preset, asks: ['by', 'count', 'across', 'rows', 'factor']),
+            new Offer(
+                label: 'Along…', from: 'parts', family: Family::Copy, key: 2,
+                words: 'duplicate, step and repeat, row, array, linear pattern, copies, grid of copies',
+                takes: 'of',
+                preset: $preset,
+                asks: ['by', 'count', 'across', 'rows', 'factor'],
+            ),
+            new Offer(
+                label: 'Along…', from: 'guides', family: Family::Copy, key: 2,
+                words: 'duplicate, step and repeat, row, array, linear pattern, copies, grid of copies',
+                takes: 'of',
+                preset: $preset,
+                asks: ['by', 'count', 'across', 'rows', 'factor'],
+            ),
         ];
     }
 

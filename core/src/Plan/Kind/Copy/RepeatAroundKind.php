@@ -48,8 +48,21 @@ final class RepeatAroundKind extends CopyKind
         $preset = ['center' => '{center}', 'count' => '{count}'];
 
         return [
-            new Offer(label: 'Around…', from: 'parts', family: Family::Copy, key: 1, words: 'radial repeat, rotate copies, array, mandala, petals, circular pattern, duplicate around', takes: 'of', preset: $preset, asks: ['center', 'count', 'mirror'], fromCells: true),
-            new Offer(label: 'Around…', from: 'guides', family: Family::Copy, key: 1, words: 'radial repeat, rotate copies, array, mandala, petals, circular pattern, duplicate around', takes: 'of', preset: $preset, asks: ['center', 'count', 'mirror']),
+            new Offer(
+                label: 'Around…', from: 'parts', family: Family::Copy, key: 1,
+                words: 'radial repeat, rotate copies, array, mandala, petals, circular pattern, duplicate around',
+                takes: 'of',
+                preset: $preset,
+                asks: ['center', 'count', 'mirror'],
+                fromCells: true,
+            ),
+            new Offer(
+                label: 'Around…', from: 'guides', family: Family::Copy, key: 1,
+                words: 'radial repeat, rotate copies, array, mandala, petals, circular pattern, duplicate around',
+                takes: 'of',
+                preset: $preset,
+                asks: ['center', 'count', 'mirror'],
+            ),
         ];
     }
 

@@ -57,11 +57,45 @@ final class CircleForms
     public static function offers(string $noun, Family $family): array
     {
         return [
-            new Offer(label: "$noun, centre and radius", from: 'points', family: $family, key: 4, words: 'circle, round, ring, compass, radius, disc, dot', takes: 'center', preset: ['radius' => 'min(sheet.width, sheet.height)/8'], asks: ['radius'], least: 1, most: 1),
-            new Offer(label: "$noun, centre and point", from: 'points', family: $family, key: 4, words: 'circle, compass, radius to point, round, disc, rim', takes: 'center+on', least: 2, most: 2),
-            new Offer(label: "$noun through three", from: 'points', family: $family, key: 5, words: 'three points, circumscribed circle, circumcircle, through points, round, circle', takes: 'through', least: 3, most: 3),
-            new Offer(label: 'Fit a '.strtolower($noun), from: 'points', family: $family, key: 6, words: 'best fit, regression, least squares, approximate circle, trace circle, average circle', takes: 'fit', least: 3, most: 2000),
-            new Offer(label: 'Touching '.strtolower($noun), from: 'guides', family: $family, key: 4, words: 'tangent circle, touch, inscribed, apollonius, nestle, kissing circle', takes: 'touching', preset: ['near' => '{near}'], asks: ['radius', 'near'], least: 1, most: 3),
+            new Offer(
+                label: "$noun, centre and radius", from: 'points', family: $family, key: 4,
+                words: 'circle, round, ring, compass, radius, disc, dot',
+                takes: 'center',
+                preset: ['radius' => 'min(sheet.width, sheet.height)/8'],
+                asks: ['radius'],
+                least: 1,
+                most: 1,
+            ),
+            new Offer(
+                label: "$noun, centre and point", from: 'points', family: $family, key: 4,
+                words: 'circle, compass, radius to point, round, disc, rim',
+                takes: 'center+on',
+                least: 2,
+                most: 2,
+            ),
+            new Offer(
+                label: "$noun through three", from: 'points', family: $family, key: 5,
+                words: 'three points, circumscribed circle, circumcircle, through points, round, circle',
+                takes: 'through',
+                least: 3,
+                most: 3,
+            ),
+            new Offer(
+                label: 'Fit a '.strtolower($noun), from: 'points', family: $family, key: 6,
+                words: 'best fit, regression, least squares, approximate circle, trace circle, average circle',
+                takes: 'fit',
+                least: 3,
+                most: 2000,
+            ),
+            new Offer(
+                label: 'Touching '.strtolower($noun), from: 'guides', family: $family, key: 4,
+                words: 'tangent circle, touch, inscribed, apollonius, nestle, kissing circle',
+                takes: 'touching',
+                preset: ['near' => '{near}'],
+                asks: ['radius', 'near'],
+                least: 1,
+                most: 3,
+            ),
         ];
     }
 

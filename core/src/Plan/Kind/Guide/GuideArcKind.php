@@ -32,7 +32,13 @@ final class GuideArcKind extends GuideKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Arc', from: 'points', family: Family::Guide, key: 7, words: 'arc, curve, bow, part of a circle, three point arc, bend', takes: 'through', least: 3, most: 3)];
+        return [new Offer(
+            label: 'Arc', from: 'points', family: Family::Guide, key: 7,
+            words: 'arc, curve, bow, part of a circle, three point arc, bend',
+            takes: 'through',
+            least: 3,
+            most: 3,
+        )];
     }
 
     public function evaluate(Arguments $given): Guide

@@ -76,13 +76,63 @@ final class GuideLineKind extends GuideKind
     public function offers(): array
     {
         return [
-            new Offer(label: 'Line', from: 'points', family: Family::Guide, key: 1, words: 'straight line, segment, rule, connect, stroke, edge, ray', takes: 'through', preset: ['extend' => 'none'], asks: ['extend'], least: 2, most: 2),
-            new Offer(label: 'Line at an angle', from: 'points', family: Family::Guide, key: 2, words: 'slanted line, angled line, direction, tilt, diagonal, degrees', takes: 'at', preset: ['angle' => 45], asks: ['angle'], most: 1),
-            new Offer(label: 'Halve the angle', from: 'points', family: Family::Guide, key: 3, words: 'bisector, bisect, middle of angle, half angle, mitre line', takes: 'halves', least: 3, most: 3),
-            new Offer(label: 'Line beside', from: 'guides', family: Family::Guide, key: 1, words: 'parallel, offset line, copy line, rail, distance line, alongside', takes: 'beside', preset: ['distance' => 'min(sheet.width, sheet.height)/20'], asks: ['distance', 'extend'], most: 1),
-            new Offer(label: 'Square to it', from: 'guides', family: Family::Guide, key: 2, words: 'perpendicular, normal, right angle, ninety degrees, upright, drop a line', takes: 'square', preset: ['at' => '{near}'], asks: ['at', 'extend'], most: 1),
-            new Offer(label: 'Touching line', from: 'guides', family: Family::Guide, key: 3, words: 'tangent, tangent line, touch, belt, grazing, common tangent', takes: 'touching', preset: ['through' => ['{near}']], asks: ['through', 'extend'], most: 1),
-            new Offer(label: 'Touching line', from: 'guides', family: Family::Guide, key: 3, words: 'tangent, tangent line, touch, belt, grazing, common tangent', takes: 'touching', preset: ['near' => '{near}'], asks: ['near', 'extend'], least: 2, most: 2),
+            new Offer(
+                label: 'Line', from: 'points', family: Family::Guide, key: 1,
+                words: 'straight line, segment, rule, connect, stroke, edge, ray',
+                takes: 'through',
+                preset: ['extend' => 'none'],
+                asks: ['extend'],
+                least: 2,
+                most: 2,
+            ),
+            new Offer(
+                label: 'Line at an angle', from: 'points', family: Family::Guide, key: 2,
+                words: 'slanted line, angled line, direction, tilt, diagonal, degrees',
+                takes: 'at',
+                preset: ['angle' => 45],
+                asks: ['angle'],
+                most: 1,
+            ),
+            new Offer(
+                label: 'Halve the angle', from: 'points', family: Family::Guide, key: 3,
+                words: 'bisector, bisect, middle of angle, half angle, mitre line',
+                takes: 'halves',
+                least: 3,
+                most: 3,
+            ),
+            new Offer(
+                label: 'Line beside', from: 'guides', family: Family::Guide, key: 1,
+                words: 'parallel, offset line, copy line, rail, distance line, alongside',
+                takes: 'beside',
+                preset: ['distance' => 'min(sheet.width, sheet.height)/20'],
+                asks: ['distance', 'extend'],
+                most: 1,
+            ),
+            new Offer(
+                label: 'Square to it', from: 'guides', family: Family::Guide, key: 2,
+                words: 'perpendicular, normal, right angle, ninety degrees, upright, drop a line',
+                takes: 'square',
+                preset: ['at' => '{near}'],
+                asks: ['at', 'extend'],
+                most: 1,
+            ),
+            new Offer(
+                label: 'Touching line', from: 'guides', family: Family::Guide, key: 3,
+                words: 'tangent, tangent line, touch, belt, grazing, common tangent',
+                takes: 'touching',
+                preset: ['through' => ['{near}']],
+                asks: ['through', 'extend'],
+                most: 1,
+            ),
+            new Offer(
+                label: 'Touching line', from: 'guides', family: Family::Guide, key: 3,
+                words: 'tangent, tangent line, touch, belt, grazing, common tangent',
+                takes: 'touching',
+                preset: ['near' => '{near}'],
+                asks: ['near', 'extend'],
+                least: 2,
+                most: 2,
+            ),
         ];
     }
 

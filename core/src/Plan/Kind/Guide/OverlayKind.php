@@ -46,8 +46,20 @@ final class OverlayKind extends Kind
     public function offers(): array
     {
         return [
-            new Offer(label: 'Overlay', from: 'guides', family: Family::Make, key: 1, words: 'cells, intersect lines, cut the plane, divide, live regions, faces, mesh', takes: 'of', least: 1, most: 10_000),
-            new Offer(label: 'Overlay', from: 'parts', family: Family::Combine, key: 6, words: 'cells, cut the plane, divide, regions, faces, intersect outlines', takes: 'of', least: 1, most: 10_000),
+            new Offer(
+                label: 'Overlay', from: 'guides', family: Family::Make, key: 1,
+                words: 'cells, intersect lines, cut the plane, divide, live regions, faces, mesh',
+                takes: 'of',
+                least: 1,
+                most: 10_000,
+            ),
+            new Offer(
+                label: 'Overlay', from: 'parts', family: Family::Combine, key: 6,
+                words: 'cells, cut the plane, divide, regions, faces, intersect outlines',
+                takes: 'of',
+                least: 1,
+                most: 10_000,
+            ),
         ];
     }
 

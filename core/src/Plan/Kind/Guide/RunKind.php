@@ -39,7 +39,13 @@ final class RunKind extends GuideKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Run', from: 'points', family: Family::Guide, key: 8, words: 'polyline, open path, way, route, zigzag, track, open line', takes: 'points', least: 2, most: self::MOST)];
+        return [new Offer(
+            label: 'Run', from: 'points', family: Family::Guide, key: 8,
+            words: 'polyline, open path, way, route, zigzag, track, open line',
+            takes: 'points',
+            least: 2,
+            most: self::MOST,
+        )];
     }
 
     public function evaluate(Arguments $given): Guide

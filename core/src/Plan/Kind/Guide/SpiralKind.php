@@ -33,7 +33,12 @@ final class SpiralKind extends GuideKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Spiral', from: 'guides', family: Family::Guide, key: 5, words: 'golden spiral, fibonacci, snail, shell, volute, coil', takes: 'on', most: 1)];
+        return [new Offer(
+            label: 'Spiral', from: 'guides', family: Family::Guide, key: 5,
+            words: 'golden spiral, fibonacci, snail, shell, volute, coil',
+            takes: 'on',
+            most: 1,
+        )];
     }
 
     public function evaluate(Arguments $given): Guide

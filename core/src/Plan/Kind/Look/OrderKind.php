@@ -50,8 +50,18 @@ final class OrderKind extends Kind
     public function offers(): array
     {
         return [
-            new Offer(label: 'To the front', from: 'parts', family: Family::Order, key: 1, words: 'bring forward, on top, raise, above, front, layer up', takes: 'of', preset: ['to' => 'front']),
-            new Offer(label: 'To the back', from: 'parts', family: Family::Order, key: 2, words: 'send backward, behind, lower, below, underneath, layer down', takes: 'of', preset: ['to' => 'back']),
+            new Offer(
+                label: 'To the front', from: 'parts', family: Family::Order, key: 1,
+                words: 'bring forward, on top, raise, above, front, layer up',
+                takes: 'of',
+                preset: ['to' => 'front'],
+            ),
+            new Offer(
+                label: 'To the back', from: 'parts', family: Family::Order, key: 2,
+                words: 'send backward, behind, lower, below, underneath, layer down',
+                takes: 'of',
+                preset: ['to' => 'back'],
+            ),
         ];
     }
 

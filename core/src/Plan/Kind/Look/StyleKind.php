@@ -65,7 +65,15 @@ final class StyleKind extends Kind
     public function offers(): array
     {
         return [
-            new Offer(label: 'Fill', from: 'parts', family: Family::Look, key: 1, words: 'colour, color, paint, tint, shade, background', takes: 'of', preset: ['fill' => '{colour}'], asks: ['fill'], replaces: 'fill', fromCells: true),
+            new Offer(
+                label: 'Fill', from: 'parts', family: Family::Look, key: 1,
+                words: 'colour, color, paint, tint, shade, background',
+                takes: 'of',
+                preset: ['fill' => '{colour}'],
+                asks: ['fill'],
+                replaces: 'fill',
+                fromCells: true,
+            ),
             new Offer(
                 label: 'Stroke', from: 'parts', family: Family::Look, key: 2, words: 'outline, border, line weight, contour, edge, thickness',
                 takes: 'of',

@@ -38,7 +38,13 @@ final class OutlineKind extends PartKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Outline', from: 'points', family: Family::Make, key: 1, words: 'polygon, path, shape, pen, closed path, contour, draw', takes: 'points', least: 3, most: self::MOST)];
+        return [new Offer(
+            label: 'Outline', from: 'points', family: Family::Make, key: 1,
+            words: 'polygon, path, shape, pen, closed path, contour, draw',
+            takes: 'points',
+            least: 3,
+            most: self::MOST,
+        )];
     }
 
     public function evaluate(Arguments $given): Part

@@ -37,7 +37,11 @@ final class PartFromCellsKind extends PartKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Make a part', from: 'cells', family: Family::Make, key: 1, words: 'merge cells, fill cells, shape from cells, build, create, unite cells', takes: 'cells')];
+        return [new Offer(
+            label: 'Make a part', from: 'cells', family: Family::Make, key: 1,
+            words: 'merge cells, fill cells, shape from cells, build, create, unite cells',
+            takes: 'cells',
+        )];
     }
 
     public function evaluate(Arguments $given): Part

@@ -35,7 +35,14 @@ final class PieceKind extends PartKind
 
     public function offers(): array
     {
-        return [new Offer(label: 'Piece…', from: 'parts', family: Family::Shape, key: 1, words: 'region, fragment, pick out, take a piece, island, component', takes: 'of', preset: ['at' => ['{near}']], asks: ['at'], most: 1)];
+        return [new Offer(
+            label: 'Piece…', from: 'parts', family: Family::Shape, key: 1,
+            words: 'region, fragment, pick out, take a piece, island, component',
+            takes: 'of',
+            preset: ['at' => ['{near}']],
+            asks: ['at'],
+            most: 1,
+        )];
     }
 
     public function evaluate(Arguments $given): Part

@@ -43,7 +43,14 @@ final class PolygonKind extends PartKind
         $preset = ['radius' => 'min(sheet.width, sheet.height)/6', 'corners' => 6];
 
         return [
-            new Offer(label: 'Polygon', from: 'points', family: Family::Make, key: 8, words: 'hexagon, pentagon, triangle, octagon, regular shape, ngon', takes: 'center', preset: $preset, asks: ['radius', 'corners', 'turn'], most: 1),
+            new Offer(
+                label: 'Polygon', from: 'points', family: Family::Make, key: 8,
+                words: 'hexagon, pentagon, triangle, octagon, regular shape, ngon',
+                takes: 'center',
+                preset: $preset,
+                asks: ['radius', 'corners', 'turn'],
+                most: 1,
+            ),
             new Offer(
                 label: 'Star', from: 'points', family: Family::Make, key: 9, words: 'rays, sparkle, asterisk, burst, points, badge',
                 takes: 'center',

@@ -42,7 +42,13 @@ final class RectangleKind extends PartKind
     public function offers(): array
     {
         return [
-            new Offer(label: 'Rectangle', from: 'points', family: Family::Make, key: 2, words: 'box, square, bar, block, oblong, frame', takes: 'corners', least: 2, most: 2),
+            new Offer(
+                label: 'Rectangle', from: 'points', family: Family::Make, key: 2,
+                words: 'box, square, bar, block, oblong, frame',
+                takes: 'corners',
+                least: 2,
+                most: 2,
+            ),
             new Offer(
                 label: 'Rectangle of a size', from: 'points', family: Family::Make, key: 3, words: 'box, square, bar, block, width and height, sized box',
                 takes: 'origin',
