@@ -134,3 +134,24 @@ test('palette colours are named, changed and used by many', async ({ page }) => 
     expect(plan.palette).not.toHaveProperty('lagoon');
     expect(plan.steps.filter((step) => step['fill'] === 'harbour')).toHaveLength(1);
 });
+
+test('sentences are found by what they say, and keep their numbers', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Open Wayfinding icons', exact: true }).click();
+    await expect(desk.sheet).toBeVisible();
+    const { plan } = await desk.stored();
+    const rows = page.getByRole('navigation', { name: 'Plan' }).locator('[data-step]');
+    await expect(rows).toHaveCount(plan.steps.length);
+    await page.getByLabel('Find in the plan').fill('Cut ');
+    const cuts = plan.steps.filter((step) => step.kind === 'cut').map((step) => step.id);
+    await expect(rows).toHaveCount(cuts.length);
+    expect(await rows.evaluateAll((found) => found.map((row) => row.getAttribute('data-step')))).toEqual(cuts);
+    await expect(page.getByText(`${cuts.length} of ${plan.steps.length} sentences`)).toBeVisible();
+    const first = plan.steps.findIndex((step) => step.kind === 'cut') + 1;
+    await expect(rows.first().getByRole('button', { name: new RegExp(`^Step ${first}, `) })).toBeVisible();
+    await page.getByLabel('Find in the plan').fill('no such words');
+    await expect(page.getByText('No sentence says that.')).toBeVisible();
+    await page.getByLabel('Find in the plan').press('Escape');
+    await expect(rows).toHaveCount(plan.steps.length);
+});

@@ -1,16 +1,24 @@
 import { Fragment, useState } from 'react';
+import type { Step } from '../api/client';
 import { useDesk } from './desk';
 import { LiveColour } from './LiveColour';
 import { LiveNumber } from './LiveNumber';
 import { StepRow } from './StepRow';
 import { ValueRows } from './ValueRows';
 
+/** A plan of so many steps is seen at once. */
+const MANY = 8;
+
 /** The plan: its sentences in order, in chapters. */
 export function PlanPanel() {
     const { scene, page, kinds, change, preview } = useDesk();
     const [unitProblem, setUnitProblem] = useState<string | null>(null);
     const { sheet } = page.plan as unknown as { sheet: { width: number | string; height: number | string; unit: string; background: string | null } };
-    const steps = scene.steps;
+    const [sought, setSought] = useState('');
+    const wanted = sought.trim().toLowerCase();
+    const numbered = scene.steps.map((step, k) => ({ step, k }));
+    const steps = wanted === '' ? numbered : numbered.filter(({ step }) => said(step).includes(wanted));
+    const at = (k: number): string | null => scene.steps[k]?.id ?? null;
     const side = (field: 'width' | 'height') => (
         <LiveNumber
             label={`${field} of the sheet`}
@@ -24,7 +32,20 @@ export function PlanPanel() {
 
     return (
         <nav aria-label="Plan" className="min-h-0 overflow-x-hidden overflow-y-auto border-r border-rule bg-paper pb-6">
-            <h2 className="heading pt-5 pb-2 pl-[50px]">Ground</h2>
+            <div className="flex items-center justify-between pt-5 pr-4 pb-2 pl-[50px]">
+                <h2 className="heading">Ground</h2>
+                {scene.steps.length > MANY && (
+                    <input
+                        type="search"
+                        aria-label="Find in the plan"
+                        placeholder="Find"
+                        className="boxed -my-1.5 w-28 py-1 text-[13px] [&::-webkit-search-cancel-button]:hidden"
+                        value={sought}
+                        onChange={(event) => setSought(event.target.value)}
+                        onKeyDown={(event) => event.key === 'Escape' && setSought('')}
+                    />
+                )}
+            </div>
             <div className="py-[5px] pr-4 pl-[50px] font-serif text-[16px] leading-[1.55]">
                 Sheet {side('width')} × {side('height')}{' '}
                 <select
@@ -48,27 +69,37 @@ export function PlanPanel() {
             </div>
             <ValueRows />
             <ol>
-                {steps.map((step, k) => (
+                {steps.map(({ step, k }, row) => (
                     <Fragment key={step.id}>
-                        {(steps[k - 1]?.chapter ?? 'Ground') !== step.chapter && <li className="heading pt-4 pb-2 pl-[50px]">{step.chapter}</li>}
+                        {(steps[row - 1]?.step.chapter ?? 'Ground') !== step.chapter && <li className="heading pt-4 pb-2 pl-[50px]">{step.chapter}</li>}
                         <StepRow
                             step={step}
                             number={k + 1}
                             kind={kinds.find((kind) => kind.kind === step.kind)}
                             findings={scene.findings.filter((finding) => finding.step === step.id)}
-                            before={steps[k - 1]?.id ?? null}
-                            afterNext={steps[k + 2]?.id ?? null}
+                            before={at(k - 1)}
+                            afterNext={at(k + 2)}
                             isFirst={k === 0}
-                            isLast={k === steps.length - 1}
+                            isLast={k === scene.steps.length - 1}
                         />
                     </Fragment>
                 ))}
             </ol>
-            {steps.length === 0 && (
+            {wanted !== '' && (
+                <p role="status" className="py-3 pr-6 pl-[50px] text-[12.5px] text-slate">
+                    {steps.length === 0 ? 'No sentence says that.' : `${steps.length} of ${scene.steps.length} sentences`}
+                </p>
+            )}
+            {scene.steps.length === 0 && (
                 <p className="py-3 pr-6 pl-[50px] font-serif text-[16px] leading-snug text-slate italic">
                     The plan is empty. Lay a grid below the sheet; every step then becomes a sentence here, and every number in it stays live.
                 </p>
             )}
         </nav>
     );
+}
+
+/** What a sentence says, to be searched. */
+function said(step: Step): string {
+    return [step.name ?? '', step.label, ...step.sentence.filter((piece) => piece.said).map((piece) => piece.text)].join(' ').toLowerCase();
 }
