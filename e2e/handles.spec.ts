@@ -31,6 +31,11 @@ test('a corner is dragged on the sheet and snaps; with the arrow keys it goes al
     await desk.revision(6);
     expect((await desk.stored()).plan.steps.at(-1)?.['corners']).toEqual(['g1@1,1', 'g1@6,5']);
 
+    // Onto the other corner it cannot go: that is said, and it is where it was.
+    await desk.dragAcross(await desk.at(560, 480), await desk.at(160, 160));
+    await expect(page.locator('p[aria-live]', { hasText: 'the outline encloses nothing' })).toBeVisible();
+    expect((await desk.stored()).plan.steps.at(-1)?.['corners']).toEqual(['g1@1,1', 'g1@6,5']);
+
     // Taken and left with Escape it is where it was.
     await page.mouse.move(...(await desk.at(560, 480)));
     await page.mouse.down();

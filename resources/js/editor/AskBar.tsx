@@ -188,6 +188,7 @@ function TypedInput({ label, shown = false, value, optional, onChange }: { label
         </label>
     );
 }
+
 /** A number where it is one, nothing where nothing stands, else arithmetic. */
 function typed(text: string): number | string | null {
     if (text.trim() === '') return null;

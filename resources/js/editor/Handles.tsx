@@ -1,6 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import type { Kind, Operation, SheetPage, Step } from '../api/client';
-import { stepOf, useDesk } from './desk';
+import { problemText, stepOf, useDesk } from './desk';
 import { type Arrow, gridShape } from './geometry';
 import { type Hover, tellable } from './hover';
 import type { View } from './paint';
@@ -93,9 +93,16 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
         show(null);
         if (found?.point === undefined) return;
         setHeld({ name: nameOf(handle), at: found.point.at });
-        const refused = await change([placed(page, of, kind, handle, found.point.raw)]);
+        await put(handle, of, found.point.raw);
         setHeld(null);
-        if (refused !== null) void preview(null);
+    }
+
+    /** Makes the change; where that is refused, says why, and it is where it was. */
+    async function put(handle: Handle, of: Step, raw: unknown): Promise<void> {
+        const refused = await change([placed(page, of, kind, handle, raw)]);
+        if (refused === null) return;
+        void preview(null);
+        show({ name: problemText(refused), handle: true });
     }
 
     function leave(): void {
@@ -122,7 +129,7 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
         const now = { handle: nameOf(handle), raw: next.raw, at: next.at };
         meant.current = now;
         show({ point: { raw: next.raw, name: next.name, at: next.at }, name: next.name, handle: true });
-        await change([placed(page, of, kind, handle, next.raw)]);
+        await put(handle, of, next.raw);
         if (meant.current === now) meant.current = null;
     }
 

@@ -54,7 +54,8 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
     const wantsPoint = pick.mode === 'points' || placeWanted !== null;
     // What was hovered before the pointer began to pick something else is not shown any more.
     const suits = (one: Hover): boolean => {
-        if (one.point !== undefined) return wantsPoint || one.handle === true;
+        if (one.handle === true) return true;
+        if (one.point !== undefined) return wantsPoint;
         if (one.line !== undefined) return pick.mode === 'lines';
         return one.part !== undefined ? pick.mode === 'parts' : pick.mode === 'cells';
     };

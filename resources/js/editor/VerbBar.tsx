@@ -69,7 +69,8 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         const mode = MODE_OF[from];
         if (verb !== undefined) begin(verb);
         else if (mode === null) picking.clear();
-        else picking.setMode(mode);
+        // What is picked for it already stays.
+        else if (pick.mode !== mode) picking.setMode(mode);
         if (verb === undefined) onDone();
     }
 
@@ -115,7 +116,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                     const verb = shown.find((one) => one.key === number);
                     if (verb !== undefined) begin(verb);
                 }
-            } else if (event.key === 'k' && kept === null) {
+            } else if (event.key.toLowerCase() === 'k' && kept === null) {
                 event.preventDefault();
                 setProblem(null);
                 keepOn(desk);
@@ -149,7 +150,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
             <section ref={bar} aria-label="Verbs" className="flex h-[92px] shrink-0 items-center gap-4 border-t border-rule bg-paper px-4 py-2.5">
                 <h2 className="font-serif text-[19px] leading-none font-semibold">{kept.label}</h2>
                 <p role="status" className="min-w-0 flex-1 text-[13px] text-slate">
-                    {problem ?? `Kept on: done with every new pick. Pressed at one place and let go at another, both are picked.`}
+                    {problem ?? 'Kept on: done with every new pick. Pressed at one place and let go at another, both are picked.'}
                 </p>
                 <button
                     className="verb"

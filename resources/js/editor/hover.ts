@@ -14,7 +14,7 @@ export interface Hover {
     line?: string;
     /** Where a dragged circle touches others. */
     touches?: [number, number][];
-    /** Whether the point is where a handle is taken, not one to pick. */
+    /** Whether it is about a place taken hold of, not about one to pick. */
     handle?: boolean;
     name: string;
 }

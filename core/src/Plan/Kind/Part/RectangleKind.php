@@ -82,6 +82,5 @@ final class RectangleKind extends PartKind
         }
 
         return self::outlined(BentWay::curves($corners, [], true), $corners, $given, $given->has('corners') ? 'corners' : 'size');
-
     }
 }
