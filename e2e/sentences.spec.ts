@@ -142,16 +142,17 @@ test('sentences are found by what they say, and keep their numbers', async ({ pa
     await expect(desk.sheet).toBeVisible();
     const { plan } = await desk.stored();
     const rows = page.getByRole('navigation', { name: 'Plan' }).locator('[data-step]');
-    await expect(rows).toHaveCount(plan.steps.length);
+    // Of a long plan only those in view are drawn.
+    await expect(page.getByText(`${plan.steps.length} steps`)).toBeVisible();
     await page.getByLabel('Find in the plan').fill('Cut ');
     const cuts = plan.steps.filter((step) => step.kind === 'cut').map((step) => step.id);
     await expect(rows).toHaveCount(cuts.length);
     expect(await rows.evaluateAll((found) => found.map((row) => row.getAttribute('data-step')))).toEqual(cuts);
-    await expect(page.getByText(`${cuts.length} of ${plan.steps.length} sentences`)).toBeVisible();
+    await expect(page.getByText(`${cuts.length} of ${plan.steps.length}`, { exact: true })).toBeVisible();
     const first = plan.steps.findIndex((step) => step.kind === 'cut') + 1;
     await expect(rows.first().getByRole('button', { name: new RegExp(`^Step ${first}, `) })).toBeVisible();
     await page.getByLabel('Find in the plan').fill('no such words');
     await expect(page.getByText('No sentence says that.')).toBeVisible();
     await page.getByLabel('Find in the plan').press('Escape');
-    await expect(rows).toHaveCount(plan.steps.length);
+    await expect(rows.first()).toHaveAttribute('data-step', plan.steps[0]?.id ?? '');
 });

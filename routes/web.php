@@ -31,6 +31,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('changes', [PlanController::class, 'change']);
             Route::post('preview', [PlanController::class, 'preview']);
             Route::post('snap', [LookController::class, 'snap']);
+            Route::post('snap-places', [LookController::class, 'snapPlaces']);
             Route::post('settle', [LookController::class, 'settle']);
             Route::post('close-up', [LookController::class, 'closeUp']);
             Route::put('plan', [PlanController::class, 'replace']);

@@ -16,7 +16,7 @@ final readonly class SheetPages
     }
 
     /**
-     * @param  array<array-key, mixed>  $has  hashes of geometry that the editor has already
+     * @param  array<array-key, mixed>  $has  hashes of what the editor has already: geometry, sentences, looks, steps as they are written
      * @return array<string, mixed>
      *
      * @throws Unusable
@@ -46,13 +46,20 @@ final readonly class SheetPages
      */
     private function with(Sheet $sheet, ?string $undo, array $plan, Scene $scene, array $has): array
     {
+        $plan = PlanJson::ordered($plan);
+        $known = array_flip(array_filter($has, is_string(...)));
+        $steps = is_array($plan['steps']) ? array_values($plan['steps']) : [];
+        $written = array_map(SceneView::hashOf(...), $steps);
+        $plan['steps'] = array_map(static fn (mixed $step, string $hash): mixed => isset($known[$hash]) ? $hash : $step, $steps, $written);
+
         return [
             'id' => $sheet->id,
             'name' => $sheet->name,
             'revision' => $sheet->head,
             'undo' => $undo,
             'redo' => $this->book->following($sheet)?->label,
-            'plan' => PlanJson::ordered($plan),
+            'plan' => $plan,
+            'written' => $written,
             'scene' => SceneView::describe($scene, $has),
         ];
     }

@@ -1,14 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { Navigate, Route, Routes } from 'react-router';
 import { Door } from './account/Door';
-import { request, type Session } from './api/client';
+import { answer, api } from './api/client';
 import { Editor } from './editor/Editor';
 import { SheetList } from './sheets/SheetList';
 import { FullPage } from './ui/FullPage';
 import { Waiting } from './ui/Waiting';
 
 export function App() {
-    const session = useQuery({ queryKey: ['session'], queryFn: () => request<Session>('GET', 'session') });
+    const session = useQuery({ queryKey: ['session'], queryFn: () => answer(api.GET('/api/session')) });
     if (session.isPending) {
         return <Waiting what="Opening Sternbild" />;
     }

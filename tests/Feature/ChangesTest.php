@@ -123,6 +123,53 @@ final class ChangesTest extends TestCase
         self::assertCount(1, (array) $one->json('scene.geometry'));
     }
 
+    public function test_sentences_looks_and_steps_that_are_there_already_are_said_by_their_hash(): void
+    {
+        $page = $this->getJson("/api/sheets/{$this->sheet->id}");
+        $steps = (array) $page->json('scene.steps');
+        $drawing = (array) $page->json('scene.drawing');
+        $written = (array) $page->json('written');
+        $has = [...array_keys((array) $page->json('scene.geometry')), ...array_column($steps, 'hash'), ...array_column($drawing, 'hash'), ...$written];
+        $made = $this->change($this->sheet, 1, [['op' => 'set', 'id' => 'g1', 'field' => 'radius', 'value' => 280]], ['has' => $has])->assertOk();
+        // The grid is another sentence; the part and the look say the same as before, and the repeat draws another figure in the same look.
+        self::assertSame('g1', $made->json('scene.steps.0.id'));
+        self::assertNotSame($steps[0]['hash'], $made->json('scene.steps.0.hash'));
+        self::assertSame($steps[3]['hash'], $made->json('scene.steps.3'));
+        self::assertSame(array_column($drawing, 'hash'), $made->json('scene.drawing'));
+        self::assertSame(280, $made->json('plan.steps.0.radius'));
+        self::assertSame(array_slice($written, 1), array_slice((array) $made->json('plan.steps'), 1));
+    }
+
+    public function test_a_preview_of_one_number_in_a_long_plan_says_little_beyond_the_geometry_that_changed(): void
+    {
+        $plan = self::rosette();
+        for ($k = 2; $k <= 90; $k++) {
+            $ring = 1 + $k % 5;
+            $plan['steps'][] = ['id' => "p$k", 'kind' => 'part.cells', 'cells' => ["g1#$ring,".(1 + $k % 10)]];
+            $plan['steps'][] = ['id' => "s$k", 'kind' => 'style', 'of' => ["p$k"], 'fill' => 'ink'];
+        }
+        $plan['steps'][] = ['id' => 'p200', 'kind' => 'part.circle', 'center' => [400, 400], 'radius' => 30];
+        $sheet = $this->sheet($plan);
+        $page = $this->getJson("/api/sheets/$sheet->id");
+        $hashes = static fn (string $list): array => array_column((array) $page->json($list), 'hash');
+        $has = [...array_keys((array) $page->json('scene.geometry')), ...$hashes('scene.steps'), ...$hashes('scene.drawing'), ...(array) $page->json('written')];
+        $change = [['op' => 'set', 'id' => 'p200', 'field' => 'radius', 'value' => 31]];
+        $preview = $this->postJson("/api/sheets/$sheet->id/preview", ['operations' => $change, 'has' => $has])->assertOk();
+        $geometry = strlen(json_encode($preview->json('scene.geometry'), JSON_THROW_ON_ERROR));
+        self::assertLessThan(10_000, strlen((string) $preview->getContent()) - $geometry);
+        self::assertLessThan(2000, $geometry);
+    }
+
+    public function test_chapters_are_named_and_moved_as_changes_of_the_plan(): void
+    {
+        $this->change($this->sheet, 1, [['op' => 'chapter', 'from' => 'p1', 'name' => 'Star']])->assertOk()
+            ->assertJsonPath('plan.chapters', [['name' => 'Star', 'from' => 'p1']])
+            ->assertJsonPath('scene.chapters.1', ['name' => 'Star', 'from' => 'p1', 'named' => true, 'steps' => 3]);
+        // What stands before the grid it is built on is refused, and the chapter stays where it was.
+        $this->change($this->sheet, 2, [['op' => 'move-chapter', 'from' => 'p1', 'before' => 'g1']])->assertUnprocessable();
+        $this->getJson("/api/sheets/{$this->sheet->id}")->assertJsonPath('plan.steps.0.id', 'g1')->assertJsonPath('undo', 'Name chapter Star');
+    }
+
     public function test_a_plan_brought_in_replaces_the_old_one_as_one_revision(): void
     {
         $plan = self::rosette();

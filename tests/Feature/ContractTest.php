@@ -40,6 +40,7 @@ final class ContractTest extends TestCase
         $sheet = $this->sheet(self::guided());
         $this->assertIs('SheetPage', $this->getJson("/api/sheets/$sheet->id")->getContent());
         $this->assertIs('Snap', $this->postJson("/api/sheets/$sheet->id/snap", ['x' => 400, 'y' => 398, 'reach' => 9])->assertOk()->getContent());
+        $this->assertIs('SnapPlaces', $this->postJson("/api/sheets/$sheet->id/snap-places")->assertOk()->getContent());
         $this->assertIs('Settled', $this->postJson("/api/sheets/$sheet->id/settle", ['id' => 'c1', 'x' => 400, 'y' => 398, 'reach' => 9])->assertOk()->getContent());
         $this->assertIs('CloseUp', $this->postJson("/api/sheets/$sheet->id/close-up", ['left' => 0, 'top' => 0, 'right' => 800, 'bottom' => 800])->assertOk()->getContent());
         foreach ((array) json_decode((string) $this->getJson('/api/constructions')->getContent())->constructions as $construction) {

@@ -18,6 +18,21 @@ final class PlacesTest extends TestCase
         $snap(['x' => 403, 'y' => 396, 'reach' => 10, 'without' => ['g1', 'c1']])->assertOk()->assertJsonPath('candidates', []);
     }
 
+    public function test_all_places_to_snap_to_are_told_once_and_then_only_what_changed(): void
+    {
+        $this->actingAs($this->person());
+        $sheet = $this->sheet(self::guided());
+        $all = $this->postJson("/api/sheets/$sheet->id/snap-places")->assertOk()->assertJsonPath('complete', true)->assertJsonPath('ranks.intersection', 0);
+        $groups = (array) $all->json('groups');
+        self::assertSame($groups, array_keys((array) $all->json('known')));
+        $this->postJson("/api/sheets/$sheet->id/snap-places", ['has' => $groups])->assertOk()->assertJsonPath('groups', $groups)->assertJsonPath('known', []);
+        $this->change($sheet, 1, [['op' => 'set', 'id' => 'c2', 'field' => 'name', 'value' => 'rail']])->assertOk();
+        $again = $this->postJson("/api/sheets/$sheet->id/snap-places", ['has' => $groups])->assertOk();
+        foreach ((array) $again->json('known') as $known) {
+            self::assertContains('c2', $known[0]['of']);
+        }
+    }
+
     public function test_a_circle_settles_beside_what_it_nearly_touches(): void
     {
         $this->actingAs($this->person());

@@ -53,6 +53,14 @@ final readonly class LookController
         ]);
     }
 
+    /** All that can be snapped to, so that what follows the pointer need not ask. */
+    public function snapPlaces(Request $request, Sheet $sheet): JsonResponse
+    {
+        $request->validate(['has' => ['sometimes', 'array', 'max:50000']]);
+
+        return new JsonResponse($this->lines($sheet)->snapPlaces($request->array('has')));
+    }
+
     public function settle(Request $request, Sheet $sheet): JsonResponse
     {
         $request->validate(['id' => ['required', 'string'], 'x' => self::COORDINATE, 'y' => self::COORDINATE, 'reach' => ['required', 'numeric', 'gte:0', 'max:100000000']]);

@@ -17,6 +17,7 @@ use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Snap\Settling;
 use Sternbild\Core\Snap\Snapper;
+use Sternbild\Core\Snap\SnapPlaces;
 
 /** What a plan comes to. */
 final readonly class Scene
@@ -100,6 +101,26 @@ final readonly class Scene
         }
 
         return new Snapper($guides, array_filter($this->grids(), $this->isShown(...), ARRAY_FILTER_USE_KEY), $labels + $this->labels, $this->plan->tolerance(), $parts, $frames, $sources);
+    }
+
+    /**
+     * All places that a pointer can snap to, of guides and parts.
+     *
+     * @param  array<array-key, mixed>  $has  hashes of what the receiver knows already
+     * @return array{groups: list<string>, known: object, complete: bool, ranks: array<string, int>}
+     */
+    public function snapPlaces(array $has): array
+    {
+        $snapper = $this->snapper();
+        $prints = [];
+        foreach ([...array_keys($snapper->guides), ...array_keys($snapper->grids), ...array_keys($snapper->parts)] as $name) {
+            $id = explode('[', (string) $name)[0];
+            $known = $this->known[$id];
+            $sources = array_map(static fn (Evaluated $source): string => $source->id, $this->sources[$id] ?? []);
+            $prints[$name] = implode("\n", [$name, $this->labels[$id], $this->plan->tolerance()->decimals, $known->fingerprint(), ...$sources]);
+        }
+
+        return SnapPlaces::list($snapper, $prints, $has);
     }
 
     /**

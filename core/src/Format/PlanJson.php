@@ -9,7 +9,7 @@ use Sternbild\Core\Plan\PlanReader;
 /** Plans as JSON text, their keys in the order of the published format, so that equal plans are equal texts. */
 final class PlanJson
 {
-    private const TOP = ['format', 'version', 'sheet', 'values', 'palette', 'steps'];
+    private const TOP = ['format', 'version', 'sheet', 'values', 'palette', 'chapters', 'steps'];
 
     private const SHEET = ['width', 'height', 'unit', 'background', 'checks'];
 

@@ -43,6 +43,12 @@ final class PlanSchema
                 ],
                 'values' => ['type' => 'object', 'additionalProperties' => $number],
                 'palette' => ['type' => 'object', 'additionalProperties' => ['type' => 'string', 'pattern' => ColourField::HEX]],
+                'chapters' => ['type' => 'array', 'items' => [
+                    'type' => 'object',
+                    'required' => ['name', 'from'],
+                    'additionalProperties' => false,
+                    'properties' => ['name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80], 'from' => ['$ref' => '#/$defs/id']],
+                ]],
                 'steps' => ['type' => 'array', 'maxItems' => PlanReader::MOST_STEPS, 'items' => ['oneOf' => array_map(self::step(...), $kinds->list())]],
             ],
             '$defs' => [

@@ -15,6 +15,7 @@ final readonly class Plan
      * @param  array<string, string>  $palette  #rrggbb by name
      * @param  array<string, Step>  $steps  by id, in order
      * @param  Limits  $limits  from which on checks speak up
+     * @param  array<string, string>  $chapters  names by the id of the step that each begins with
      */
     public function __construct(
         public float $width,
@@ -25,6 +26,7 @@ final readonly class Plan
         public array $palette,
         public array $steps,
         public Limits $limits,
+        public array $chapters = [],
     ) {
     }
 
@@ -48,7 +50,57 @@ final readonly class Plan
             }
         }
 
-        return new self($this->width, $this->height, $this->unit, $this->background, $this->values, $this->palette, array_intersect_key($this->steps, $kept), $this->limits);
+        return new self($this->width, $this->height, $this->unit, $this->background, $this->values, $this->palette, array_intersect_key($this->steps, $kept), $this->limits, $this->chapters);
+    }
+
+    /**
+     * The steps under their headings: each chapter, or, in a plan that names none, what each stretch of it is for.
+     *
+     * @return list<Section>
+     */
+    public function sections(): array
+    {
+        $headings = $this->chapters === [] ? $this->headings() : array_fill_keys(array_slice(array_keys($this->steps), 0, 1), Chapter::Ground->value);
+        $begun = [];
+        foreach (array_keys($this->steps) as $id) {
+            $name = $this->chapters[$id] ?? $headings[$id] ?? null;
+            if ($name !== null) {
+                $begun[] = [$name, $id, isset($this->chapters[$id]), 1];
+            } elseif ($begun !== []) {
+                $begun[count($begun) - 1][3]++;
+            }
+        }
+
+        return array_map(static fn (array $one): Section => new Section(...$one), $begun);
+    }
+
+    /**
+     * Where the ground ends, and from where on nothing is constructed any more, and then nothing repeated. What is laid between parts stands among
+     * them.
+     *
+     * @return array<string, string> what begins with a step, by its id
+     */
+    private function headings(): array
+    {
+        $order = array_flip(array_column(Chapter::cases(), 'value'));
+        $isGround = true;
+        $sorts = [];
+        foreach ($this->steps as $id => $step) {
+            $isGround = $isGround && $step->kind->chapter() === Chapter::Ground;
+            $sorts[$id] = $isGround ? 0 : max(1, $order[$step->kind->chapter()->value]);
+        }
+        $headings = [];
+        $lowest = count($order);
+        foreach (array_reverse($sorts) as $id => $sort) {
+            if ($sort >= $lowest && $headings !== []) {
+                $headings = [$id => $headings[array_key_first($headings)]] + array_slice($headings, 1, null, true);
+            } else {
+                $lowest = $sort;
+                $headings = [$id => Chapter::cases()[$sort]->value] + $headings;
+            }
+        }
+
+        return $headings;
     }
 
     public function tolerance(): Tolerance

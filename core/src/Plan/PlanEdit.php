@@ -12,11 +12,13 @@ namespace Sternbild\Core\Plan;
  * | `{op: "add", step, before?}` | puts a step in; an id that begins with `+` is replaced by a free one, also where later operations name it |
  * | `{op: "set", id, field, value}` | sets a parameter, or `name`, `muted`, `hidden`; null takes it away |
  * | `{op: "remove", ids}` | takes steps out |
- * | `{op: "move", id, before}` | moves a step before another, or to the end for null |
+ * | `{op: "move", id, before, leads?}` | moves a step before another, or to the end for null; one that leads is the first of the chapter that began with the other |
+ * | `{op: "chapter", from, name}` | names the chapter that begins with a step, or lets one begin there; null gives its steps to the one before |
+ * | `{op: "move-chapter", from, before}` | moves the steps of a chapter before another step, or to the end for null |
  * | `{op: "sheet", field, value}` | sets a property of the sheet |
  * | `{op: "value", name, value}` | sets a named number; null takes it away |
  * | `{op: "colour", name, value}` | sets a palette colour; null takes it away |
- * | `{op: "lay", name, steps, palette}` | puts several steps in that refer to one another; they get free ids, everywhere they are named, and the colours that the plan lacks come along |
+ * | `{op: "lay", name, steps, palette, before?}` | puts several steps in that refer to one another; they get free ids, everywhere they are named, and the colours that the plan lacks come along |
  * | `{op: "rename-colour", name, to}` | renames one, everywhere it is used |
  *
  * It does not check the outcome: PlanReader does.
@@ -100,12 +102,14 @@ final class PlanEdit
             'set' => $this->set($operation, $pointer),
             'remove' => $this->remove($operation, $pointer),
             'move' => $this->move($operation, $pointer),
+            'chapter' => $this->nameChapter($operation, $pointer),
+            'move-chapter' => $this->moveChapter($operation, $pointer),
             'sheet' => $this->setSheet($operation, $pointer),
             'value' => $this->setNamed('values', $operation, $pointer),
             'colour' => $this->setNamed('palette', $operation, $pointer),
             'rename-colour' => $this->renameColour($operation, $pointer),
             'lay' => $this->lay($operation, $pointer),
-            default => throw Unusable::at("$pointer/op", 'one of add, set, remove, move, sheet, value, colour, rename-colour, lay'),
+            default => throw Unusable::at("$pointer/op", 'one of add, set, remove, move, chapter, move-chapter, sheet, value, colour, rename-colour, lay'),
         };
     }
 
@@ -157,7 +161,9 @@ final class PlanEdit
             $old = self::idOf($step);
             $step = $this->renamed($step, $new);
             $step['id'] = $new[$old] = $this->freeId($step['kind']);
-            $this->plan['steps'] = [...$this->steps(), $step];
+            $steps = $this->steps();
+            array_splice($steps, $this->indexBefore($operation, $pointer, $steps), 0, [$step]);
+            $this->plan['steps'] = $steps;
             $this->added[] = $step['id'];
             $this->touched[$step['id']] = true;
         }
@@ -228,8 +234,10 @@ final class PlanEdit
             $index = $this->indexOf($id, "$pointer/ids/$number");
             $steps = $this->steps();
             $this->labels[] = 'Delete '.$this->labelOf($steps[$index]);
+            $chapters = Chapters::of($this->plan)->without(self::idOf($steps[$index]), $this->ids());
             array_splice($steps, $index, 1);
             $this->plan['steps'] = $steps;
+            $this->putChapters($chapters);
         }
     }
 
@@ -243,9 +251,75 @@ final class PlanEdit
         $index = $this->indexOf($operation['id'] ?? null, "$pointer/id");
         $steps = $this->steps();
         $this->labels[] = 'Move '.$this->labelOf($steps[$index]);
+        $chapters = Chapters::of($this->plan)->without(self::idOf($steps[$index]), $this->ids());
         [$step] = array_splice($steps, $index, 1);
-        array_splice($steps, $this->indexBefore($operation, $pointer, $steps), 0, [$step]);
+        $at = $this->indexBefore($operation, $pointer, $steps);
+        if (($operation['leads'] ?? false) === true && isset($steps[$at])) {
+            $chapters = $chapters->led(self::idOf($step), self::idOf($steps[$at]));
+        }
+        array_splice($steps, $at, 0, [$step]);
         $this->plan['steps'] = $steps;
+        $this->putChapters($chapters);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $operation
+     *
+     * @throws Unusable
+     */
+    private function nameChapter(array $operation, string $pointer): void
+    {
+        $index = $this->indexOf($operation['from'] ?? null, "$pointer/from");
+        $name = $operation['name'] ?? null;
+        if ($name !== null && (! is_string($name) || ! PlanReader::isName($name))) {
+            throw Unusable::at("$pointer/name", 'a name without markup (< >) and control characters, or null');
+        }
+        $chapters = Chapters::of($this->plan);
+        $from = self::idOf($this->steps()[$index]);
+        $this->labels[] = $name === null ? "Dissolve chapter {$chapters->nameOf($from)}" : "Name chapter $name";
+        $this->putChapters($chapters->named($from, $name));
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $operation
+     *
+     * @throws Unusable
+     */
+    private function moveChapter(array $operation, string $pointer): void
+    {
+        $index = $this->indexOf($operation['from'] ?? null, "$pointer/from");
+        $chapters = Chapters::of($this->plan);
+        $steps = $this->steps();
+        $from = self::idOf($steps[$index]);
+        $name = $chapters->nameOf($from);
+        if ($name === null) {
+            throw Unusable::at("$pointer/from", 'the first step of a chapter');
+        }
+        $moved = array_splice($steps, $index, count($chapters->steps($from, $this->ids())));
+        $at = $this->indexBefore($operation, $pointer, $steps);
+        if ($at > 0 && isset($steps[$at]) && $chapters->nameOf(self::idOf($steps[$at])) === null) {
+            throw Unusable::at("$pointer/before", 'the first step of another chapter, or null for the end');
+        }
+        array_splice($steps, $at, 0, $moved);
+        $this->plan['steps'] = $steps;
+        $this->putChapters($chapters);
+        $this->labels[] = "Move chapter $name";
+    }
+
+    private function putChapters(Chapters $chapters): void
+    {
+        $listed = $chapters->listed($this->ids());
+        if ($listed === []) {
+            unset($this->plan['chapters']);
+        } else {
+            $this->plan['chapters'] = $listed;
+        }
+    }
+
+    /** @return list<string> */
+    private function ids(): array
+    {
+        return array_map(self::idOf(...), $this->steps());
     }
 
     /**

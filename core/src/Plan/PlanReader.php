@@ -22,6 +22,8 @@ final readonly class PlanReader
 
     private const LONGEST_NAME = 80;
 
+    private const NAME = 'a name of 1 to '.self::LONGEST_NAME.' characters without markup (< >) and control characters';
+
     public function __construct(private Kinds $kinds)
     {
     }
@@ -64,8 +66,9 @@ final readonly class PlanReader
         if (($plan['version'] ?? null) !== self::VERSION) {
             throw Unusable::at('/version', (string) self::VERSION);
         }
-        self::onlyKeys($plan, ['format', 'version', 'sheet', 'values', 'palette', 'steps'], '');
+        self::onlyKeys($plan, ['format', 'version', 'sheet', 'values', 'palette', 'chapters', 'steps'], '');
         [$width, $height, $unit, $background] = self::sheet($plan['sheet'] ?? null);
+        $steps = $this->steps($plan['steps'] ?? null);
 
         return new Plan(
             $width,
@@ -74,8 +77,9 @@ final readonly class PlanReader
             $background,
             Values::of(self::values($plan['values'] ?? []), $width, $height, $unit),
             self::palette($plan['palette'] ?? [], $background),
-            $this->steps($plan['steps'] ?? null),
+            $steps,
             self::limits($plan['sheet'], $width, $height, $unit),
+            self::chapters($plan['chapters'] ?? [], $steps),
         );
     }
 
@@ -207,6 +211,37 @@ final readonly class PlanReader
     }
 
     /**
+     * @param  array<string, Step>  $steps
+     * @return array<string, string>
+     *
+     * @throws Unusable
+     */
+    private static function chapters(mixed $chapters, array $steps): array
+    {
+        if (! is_array($chapters) || ! array_is_list($chapters)) {
+            throw Unusable::at('/chapters', 'a list of chapters, each with name and from');
+        }
+        $read = [];
+        foreach ($chapters as $index => $chapter) {
+            $pointer = "/chapters/$index";
+            if (! is_array($chapter)) {
+                throw Unusable::at($pointer, 'a chapter: an object with name and from');
+            }
+            self::onlyKeys($chapter, ['name', 'from'], $pointer);
+            if (! is_string($chapter['name'] ?? null) || ! self::isName($chapter['name'])) {
+                throw Unusable::at("$pointer/name", self::NAME);
+            }
+            $from = $chapter['from'] ?? null;
+            if (! is_string($from) || ! isset($steps[$from]) || isset($read[$from])) {
+                throw Unusable::at("$pointer/from", 'the id of a step of the plan with which no other chapter begins');
+            }
+            $read[$from] = $chapter['name'];
+        }
+
+        return $read;
+    }
+
+    /**
      * @return array<string, Step>
      *
      * @throws Unusable
@@ -256,7 +291,7 @@ final readonly class PlanReader
         }
         $name = $raw['name'] ?? null;
         if ($name !== null && (! is_string($name) || ! self::isName($name))) {
-            throw Unusable::at("$pointer/name", 'a name of 1 to '.self::LONGEST_NAME.' characters without markup (< >) and control characters');
+            throw Unusable::at("$pointer/name", self::NAME);
         }
         foreach (['muted', 'hidden'] as $switch) {
             if (isset($raw[$switch]) && ! is_bool($raw[$switch])) {

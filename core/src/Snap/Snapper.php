@@ -50,11 +50,11 @@ final class Snapper
      * @param  array<string, array<string, Part>>  $sources  for parts those that they were made of, by how plans name them
      */
     public function __construct(
-        private readonly array $guides,
-        private readonly array $grids,
+        public readonly array $guides,
+        public readonly array $grids,
         private readonly array $labels,
         private readonly Tolerance $tolerance,
-        private readonly array $parts = [],
+        public readonly array $parts = [],
         private readonly array $frames = [],
         private readonly array $sources = [],
     ) {
@@ -100,6 +100,43 @@ final class Snapper
         usort($found, static fn (Candidate $a, Candidate $b): int => [$a->rank(), $a->distance] <=> [$b->rank(), $b->distance]);
 
         return $found;
+    }
+
+    /**
+     * The points of a guide or a part, wherever they lie: ends, middles, centres, corners.
+     *
+     * @return list<Candidate>
+     */
+    public function pointsOf(string $id): array
+    {
+        $all = array_flip(self::KINDS);
+        unset($all['edge']);
+        $found = [];
+        $origin = new Vec(0.0, 0.0);
+        if (isset($this->guides[$id])) {
+            $found = $this->ofGuide($id, $this->guides[$id], $origin, INF, $all);
+            if ($this->guides[$id]->curve instanceof Arc) {
+                $found[] = $this->candidate('circle-centre', $this->guides[$id]->center(), "$id!", "the centre of {$this->labels[$id]}", $origin);
+            }
+        }
+
+        return isset($this->parts[$id]) ? [...$found, ...$this->ofPart($id, $this->parts[$id], $origin, INF, $all)] : $found;
+    }
+
+    /**
+     * Where a guide meets another one, or the lines of a grid, wherever that is.
+     *
+     * @return list<Candidate>
+     */
+    public function meetingsOf(string $id, string $other): array
+    {
+        return $this->meet($id, $other, $this->curvesOf($other), new Vec(0.0, 0.0));
+    }
+
+    /** @return list<Curve> of a guide or a grid */
+    public function curvesOf(string $id): array
+    {
+        return isset($this->guides[$id]) ? $this->guides[$id]->curves() : $this->linesOf($id, $this->grids[$id]);
     }
 
     /**
@@ -210,14 +247,27 @@ final class Snapper
                 }
             }
             foreach ($others as $other => $curves) {
-                foreach ($this->meetings($guides[$id], $curves) as $number => $meeting) {
-                    $kind = $meeting->tangent ? 'tangent' : 'crossing';
-                    if (isset($allowed[$kind])) {
-                        $name = ($meeting->tangent ? 'where ' : 'crossing of ')."{$this->labels[$id]} and {$this->labels[$other]}".($meeting->tangent ? ' touch' : '');
-                        $found[] = $this->candidate($kind, $meeting->at, "$id*$other/".($number + 1), $name, $place);
+                foreach ($this->meet($id, (string) $other, $curves, $place) as $candidate) {
+                    if (isset($allowed[$candidate->kind])) {
+                        $found[] = $candidate;
                     }
                 }
             }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<Curve>  $curves  of the other guide or grid
+     * @return list<Candidate> in the order in which plans count them
+     */
+    private function meet(string $id, string $other, array $curves, Vec $place): array
+    {
+        $found = [];
+        foreach ($this->meetings($this->guides[$id], $curves) as $number => $meeting) {
+            $name = ($meeting->tangent ? 'where ' : 'crossing of ')."{$this->labels[$id]} and {$this->labels[$other]}".($meeting->tangent ? ' touch' : '');
+            $found[] = $this->candidate($meeting->tangent ? 'tangent' : 'crossing', $meeting->at, "$id*$other/".($number + 1), $name, $place);
         }
 
         return $found;

@@ -15,6 +15,7 @@ use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Mesh\Mesh;
 use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Section;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Measured;
@@ -27,6 +28,9 @@ final readonly class SceneView
     /** Of one field. */
     private const MOST_PLACES = 200;
 
+    /** Of the hash of a geometry: 64 bits, as many as of all others. */
+    private const DIGITS = 16;
+
     private PathData $paths;
 
     private function __construct(private Scene $scene)
@@ -35,7 +39,9 @@ final readonly class SceneView
     }
 
     /**
-     * @param  array<array-key, mixed>  $has  hashes of the geometry that the receiver has already, which is left out
+     * Every sentence, look and geometry has a hash. What the receiver has already is said by that alone, or left out.
+     *
+     * @param  array<array-key, mixed>  $has  hashes of what the receiver has
      * @return array<string, mixed>
      */
     public static function describe(Scene $scene, array $has): array
@@ -77,11 +83,30 @@ final readonly class SceneView
                 'checks' => ['sliver' => $plan->limits->sliver, 'miss' => $plan->limits->miss],
             ],
             'values' => (object) $plan->values->all(),
-            'steps' => array_map($this->step(...), array_values($plan->steps)),
-            'drawing' => array_map($this->drawn(...), $this->scene->drawing),
+            'chapters' => array_map(static fn (Section $section): array => get_object_vars($section), $plan->sections()),
+            'steps' => array_map(fn (Step $step): array|string => self::once($this->step($step), $has), array_values($plan->steps)),
+            'drawing' => array_map(fn (DrawnPart $drawn): array|string => self::once($this->drawn($drawn), $has), $this->scene->drawing),
             'geometry' => (object) $geometry,
             'findings' => $this->scene->findings,
         ];
+    }
+
+    /** What tells one sentence, look or written step from all others. */
+    public static function hashOf(mixed $said): string
+    {
+        return hash('xxh64', json_encode($said, JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * @param  array<string, mixed>  $said
+     * @param  array<string, int>  $has
+     * @return array<string, mixed>|string with its hash, or the hash alone where the receiver has it
+     */
+    private static function once(array $said, array $has): array|string
+    {
+        $hash = self::hashOf($said);
+
+        return isset($has[$hash]) ? $hash : ['hash' => $hash, ...$said];
     }
 
     /** @return array<string, mixed> */
@@ -96,7 +121,6 @@ final readonly class SceneView
             'kind' => $step->kind->name(),
             'label' => $this->scene->labels[$step->id],
             'name' => $step->name,
-            'chapter' => $step->kind->chapter()->value,
             'muted' => $step->muted,
             'hidden' => $step->hidden,
             'role' => $role === null ? 'none' : $role->value,
@@ -150,7 +174,7 @@ final readonly class SceneView
     /** Geometry is rounded for the sheet that it lies on, so the sheet's tolerance is part of its hash. */
     private function hash(Evaluated $known): string
     {
-        return $known->hash.'-'.$this->scene->plan->tolerance()->decimals;
+        return substr($known->hash, 0, self::DIGITS).'-'.$this->scene->plan->tolerance()->decimals;
     }
 
     /** @return array<string, mixed> */
@@ -165,7 +189,7 @@ final readonly class SceneView
     /**
      * Every shape once, and for each figure which one it is and the map that brings it where it is.
      *
-     * @return array{shapes: list<string>, figures: list<non-empty-array<int|float>>}
+     * @return array{shapes: list<string>, boxes: list<list<float>>, figures: list<non-empty-array<int|float>>, copies: list<int>|null}
      */
     private function figures(Part $part): array
     {
@@ -177,14 +201,31 @@ final readonly class SceneView
             $sizes[$number] = max($sizes[$number] ?? 1.0, abs($figure->map->a) + abs($figure->map->c), abs($figure->map->b) + abs($figure->map->d));
             $figures[] = $figure->map->isIdentity() ? [$number] : array_merge([$number], $figure->map->toArray());
         }
-        $paths = [];
+        $paths = $boxes = [];
         foreach ($shapes as $number => $shape) {
+            $boxes[] = $shape->bounds()->toArray();
             // What is shown enlarged has as many digits as it needs there.
             $decimals = $this->scene->plan->tolerance()->decimals + (int) ceil(log10($sizes[$number]));
             $paths[] = (new PathData($decimals))->ofOutlines($shape->outlines);
         }
 
-        return ['shapes' => $paths, 'figures' => $figures];
+        return ['shapes' => $paths, 'boxes' => $boxes, 'figures' => $figures, 'copies' => self::copies($part)];
+    }
+
+    /** @return list<int>|null of a repeat the number of the copy that each figure belongs to */
+    private static function copies(Part $part): ?array
+    {
+        if ($part->copies === null) {
+            return null;
+        }
+        $copies = array_fill(0, count($part->figures), 1);
+        foreach (array_keys($part->copies->places) as $copy) {
+            foreach ($part->figuresOf($copy + 1, null) as $figure) {
+                $copies[$figure] = $copy + 1;
+            }
+        }
+
+        return array_values($copies);
     }
 
     /** @return array{path: string, center: array{float, float}|null, radius: float|null} */

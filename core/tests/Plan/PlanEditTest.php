@@ -8,6 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Section;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Tests\Sample;
 
@@ -138,5 +140,96 @@ final class PlanEditTest extends TestCase
         ] as $label => $operation) {
             self::assertSame($label, PlanEdit::apply($plan, [$operation], Kinds::all())->label());
         }
+    }
+
+    public function test_chapters_are_named_renamed_and_dissolved(): void
+    {
+        $edit = self::apply([
+            ['op' => 'chapter', 'from' => 'p1', 'name' => 'Rosette'],
+            ['op' => 'chapter', 'from' => 's1', 'name' => 'Colour'],
+            ['op' => 'chapter', 'from' => 'p1', 'name' => 'Star'],
+        ]);
+        self::assertSame([['name' => 'Star', 'from' => 'p1'], ['name' => 'Colour', 'from' => 's1']], $edit->plan()['chapters']);
+        self::assertSame([['Ground', 'g1', false, 1], ['Star', 'p1', true, 2], ['Colour', 's1', true, 1]], self::sections($edit));
+        $less = PlanEdit::apply($edit->plan(), [['op' => 'chapter', 'from' => 's1', 'name' => null]], Kinds::all());
+        self::assertSame([['Ground', 'g1', false, 1], ['Star', 'p1', true, 3]], self::sections($less));
+        $none = PlanEdit::apply($less->plan(), [['op' => 'chapter', 'from' => 'p1', 'name' => null]], Kinds::all());
+        self::assertArrayNotHasKey('chapters', $none->plan());
+    }
+
+    public function test_a_chapter_whose_first_step_goes_begins_with_the_next_and_ends_with_its_last(): void
+    {
+        $plan = self::apply([['op' => 'chapter', 'from' => 'p1', 'name' => 'Star'], ['op' => 'chapter', 'from' => 's1', 'name' => 'Colour']])->plan();
+        $after = static fn (array ...$operations): array => PlanEdit::apply($plan, $operations, Kinds::all())->plan()['chapters'] ?? [];
+        self::assertSame([['name' => 'Star', 'from' => 'r1'], ['name' => 'Colour', 'from' => 's1']], $after(['op' => 'remove', 'ids' => ['p1']]));
+        self::assertSame([['name' => 'Colour', 'from' => 's1']], $after(['op' => 'remove', 'ids' => ['p1', 'r1']]));
+        self::assertSame([['name' => 'Star', 'from' => 'p1']], $after(['op' => 'remove', 'ids' => ['s1']]));
+        // Moved out of it, the next one leads; moved to its head, it leads itself.
+        self::assertSame([['name' => 'Star', 'from' => 'r1'], ['name' => 'Colour', 'from' => 's1']], $after(['op' => 'move', 'id' => 'p1', 'before' => null]));
+        self::assertSame([['name' => 'Star', 'from' => 'r1'], ['name' => 'Colour', 'from' => 's1']], $after(['op' => 'move', 'id' => 'r1', 'before' => 'p1', 'leads' => true]));
+        self::assertSame([['name' => 'Star', 'from' => 'p1'], ['name' => 'Colour', 'from' => 's1']], $after(['op' => 'move', 'id' => 'r1', 'before' => 'p1']));
+    }
+
+    public function test_a_chapter_is_moved_as_a_whole(): void
+    {
+        $plan = self::apply([
+            ['op' => 'add', 'step' => Sample::part('p2', ['g1#1,1'])],
+            ['op' => 'add', 'step' => Sample::part('p3', ['g1#2,1'])],
+            ['op' => 'chapter', 'from' => 'p1', 'name' => 'Star'],
+            ['op' => 'chapter', 'from' => 'p2', 'name' => 'Middle'],
+        ])->plan();
+        $moved = PlanEdit::apply($plan, [['op' => 'move-chapter', 'from' => 'p2', 'before' => 'p1']], Kinds::all())->plan();
+        self::assertSame(['g1', 'p2', 'p3', 'p1', 'r1', 's1'], array_column($moved['steps'], 'id'));
+        self::assertSame([['name' => 'Middle', 'from' => 'p2'], ['name' => 'Star', 'from' => 'p1']], $moved['chapters']);
+        $back = PlanEdit::apply($moved, [['op' => 'move-chapter', 'from' => 'p2', 'before' => null]], Kinds::all())->plan();
+        self::assertSame($plan, $back);
+    }
+
+    public function test_without_chapters_the_ground_the_construction_and_the_looks_have_headings_of_their_own(): void
+    {
+        $style = static fn (string $id): array => ['id' => $id, 'kind' => 'style', 'of' => ['p1'], 'fill' => 'ink'];
+        $circle = ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [1, 2], 'radius' => 3];
+        $edit = self::apply([
+            ['op' => 'add', 'step' => $circle, 'before' => 'p1'],
+            ['op' => 'add', 'step' => $style('s2'), 'before' => 'r1'],
+            ['op' => 'add', 'step' => ['id' => 'c2'] + $circle, 'before' => 'r1'],
+            ['op' => 'add', 'step' => $style('s3')],
+        ]);
+        // What is laid, or looked at, between the parts stands among them.
+        self::assertSame(['g1', 'c1', 'p1', 's2', 'c2', 'r1', 's1', 's3'], array_column($edit->plan()['steps'], 'id'));
+        self::assertSame([['Ground', 'g1', false, 2], ['Construction', 'p1', false, 3], ['Repeat', 'r1', false, 1], ['Look', 's1', false, 2]], self::sections($edit));
+        self::assertSame([], self::sections(self::apply([['op' => 'remove', 'ids' => ['g1', 'p1', 'r1', 's1']]])));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function faultyChapters(): iterable
+    {
+        yield 'no such step' => [['op' => 'chapter', 'from' => 'x9', 'name' => 'A'], '/operations/0/from'];
+        yield 'markup in the name' => [['op' => 'chapter', 'from' => 'p1', 'name' => '<b>'], '/operations/0/name'];
+        yield 'no chapter begins there' => [['op' => 'move-chapter', 'from' => 'p1', 'before' => null], '/operations/0/from'];
+    }
+
+    /** @param  array<string, mixed>  $operation */
+    #[DataProvider('faultyChapters')]
+    public function test_faulty_chapters_are_refused_by_name(array $operation, string $pointer): void
+    {
+        try {
+            self::apply([$operation]);
+            self::fail('It was taken.');
+        } catch (Unusable $fault) {
+            self::assertSame($pointer, $fault->pointer);
+        }
+    }
+
+    public function test_a_chapter_cannot_be_moved_into_another(): void
+    {
+        $this->expectExceptionMessage('the first step of another chapter');
+        self::apply([['op' => 'chapter', 'from' => 's1', 'name' => 'Colour'], ['op' => 'move-chapter', 'from' => 's1', 'before' => 'r1']]);
+    }
+
+    /** @return list<array{string, string, bool, int}> */
+    private static function sections(PlanEdit $edit): array
+    {
+        return array_map(static fn (Section $one): array => [$one->name, $one->from, $one->named, $one->steps], (new PlanReader(Kinds::all()))->fromArray($edit->plan())->sections());
     }
 }

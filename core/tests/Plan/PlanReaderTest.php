@@ -51,6 +51,11 @@ final class PlanReaderTest extends TestCase
         yield 'a value that hangs on itself' => [$top('values', ['a' => 'a']), '/values/a', 'hangs on itself'];
         yield 'a value named like a function' => [$top('values', ['sin' => 4]), '/values/sin', 'name'];
         yield 'a wrong colour' => [$top('palette', ['lagoon' => '#12']), '/palette/lagoon', '#rrggbb'];
+        yield 'chapters that are no list' => [$top('chapters', ['a' => 1]), '/chapters', 'a list of chapters'];
+        yield 'a chapter without a name' => [$top('chapters', [['from' => 'p1']]), '/chapters/0/name', 'a name of 1 to 80'];
+        yield 'a chapter that begins nowhere' => [$top('chapters', [['name' => 'Wing', 'from' => 'x9']]), '/chapters/0/from', 'id of a step'];
+        yield 'two chapters with one beginning' => [$top('chapters', [['name' => 'A', 'from' => 'p1'], ['name' => 'B', 'from' => 'p1']]), '/chapters/1/from', 'no other chapter begins'];
+        yield 'a chapter with more' => [$top('chapters', [['name' => 'A', 'from' => 'p1', 'to' => 'p1']]), '/chapters/0/to', 'name, from'];
         yield 'a colour name with markup' => [$top('palette', ['<b>' => '#112233']), '/palette/<b>', 'colour name'];
         yield 'steps that are no list' => [$top('steps', ['a' => 1]), '/steps', 'list'];
         yield 'an unknown kind' => [$step(1, 'kind', 'part.spline'), '/steps/1/kind', 'part.cells'];

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
-import { Problem, request, type Session } from '../api/client';
+import { answer, api, Problem } from '../api/client';
 import { Mark } from '../ui/Mark';
 import { Plate } from './Plate';
 
@@ -10,7 +10,7 @@ export function Door({ way }: { way: 'sign-in' | 'register' }) {
     const queries = useQueryClient();
     const [given, setGiven] = useState({ name: '', email: '', password: '' });
     const enter = useMutation({
-        mutationFn: () => request<Session>('POST', way, given),
+        mutationFn: () => answer(way === 'register' ? api.POST('/api/register', { body: given }) : api.POST('/api/sign-in', { body: given })),
         onSuccess: (session) => queries.setQueryData(['session'], session),
     });
     const problem = enter.error instanceof Problem ? enter.error : undefined;

@@ -1,12 +1,12 @@
-import type { components } from './schema';
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
 
-type Schemas = components['schemas'];
+/** What the API document describes, by name. */
+export type Schemas = components['schemas'];
 export type Session = Schemas['Session'];
 export type SheetEntry = Schemas['SheetEntry'];
-export type SheetPage = Schemas['SheetPage'];
-export type Preview = Schemas['Preview'];
-export type Scene = Schemas['Scene'];
 export type Step = Schemas['Step'];
+export type Section = Schemas['Section'];
 export type Piece = Schemas['Piece'];
 export type Kind = Schemas['Kind'];
 export type Field = Schemas['Field'];
@@ -15,6 +15,7 @@ export type Operation = Schemas['Operation'];
 export type Finding = Schemas['Finding'];
 export type Style = Schemas['Style'];
 export type Drawn = Schemas['Drawn'];
+export type PlanStep = Schemas['PlanStep'];
 export type GridGeometry = Schemas['GridGeometry'];
 export type GridTopology = Schemas['GridTopology'];
 export type PartGeometry = Schemas['PartGeometry'];
@@ -24,6 +25,12 @@ export type Snap = Schemas['Snap'];
 export type Settled = Schemas['Settled'];
 export type CloseUp = Schemas['CloseUp'];
 export type Construction = Schemas['Construction'];
+
+/** As answers say them, with what was said by its hash alone put in. */
+export type Scene = Omit<Schemas['Scene'], 'steps' | 'drawing'> & { steps: Step[]; drawing: Drawn[] };
+export type Plan = Omit<Schemas['Plan'], 'steps'> & { steps: PlanStep[] };
+export type SheetPage = Omit<Schemas['SheetPage'], 'plan' | 'scene'> & { plan: Plan; scene: Scene };
+
 type ProblemBody = Partial<Schemas['Problem']>;
 
 /** What the server said went wrong, or that it said nothing (`status` 0). */
@@ -46,46 +53,58 @@ export class Problem extends Error {
     }
 }
 
-function csrfToken(): string {
-    const found = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie);
-    return found?.[1] === undefined ? '' : decodeURIComponent(found[1]);
-}
+/** The API as its document describes it. `answer` takes out of what its calls give what is wanted. */
+export const api = createClient<paths>({ baseUrl: globalThis.location?.origin ?? '', fetch: reach });
 
 /**
- * One request to the API.
+ * What a call gave.
  *
  * @throws Problem
  */
-export async function request<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
-    const send = () =>
-        fetch(`/api/${path}`, {
-            method,
-            signal,
-            headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': csrfToken() },
-            body: body === undefined ? undefined : JSON.stringify(body),
-        });
-    let response: Response;
+export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+    const { data, error, response } = await call;
+    if (!response.ok || data === undefined) throw refused(response, error);
+    return data;
+}
+
+/**
+ * For calls that give nothing.
+ *
+ * @throws Problem
+ */
+export async function done(call: Promise<{ error?: unknown; response: Response }>): Promise<void> {
+    const { error, response } = await call;
+    if (!response.ok) throw refused(response, error);
+}
+
+function refused(response: Response, error: unknown): Problem {
+    const body: ProblemBody = isProblem(error) ? error : {};
+    // What a server that broke says of itself helps nobody.
+    return new Problem(response.status, response.status >= 500 && body.problem === undefined ? {} : body);
+}
+
+function isProblem(error: unknown): error is ProblemBody {
+    return error !== null && typeof error === 'object' && 'message' in error;
+}
+
+/** One request, with the token of the session; once more where that was another one than when the page was opened. */
+async function reach(request: Request): Promise<Response> {
+    const send = (): Promise<Response> => {
+        const sent = new Request(request.clone(), { headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': csrfToken() } });
+        return fetch(sent);
+    };
     try {
-        response = await send();
-        if (response.status === 419) {
-            // The session is another one than when the page was opened; any answer brings its token.
-            await fetch('/api/session', { signal, headers: { Accept: 'application/json' } });
-            response = await send();
-        }
+        const response = await send();
+        if (response.status !== 419) return response;
+        await fetch('/api/session', { headers: { Accept: 'application/json' } });
+        return await send();
     } catch (fault) {
-        if (signal?.aborted) {
-            throw fault;
-        }
+        if (request.signal.aborted) throw fault;
         throw new Problem(0, {});
     }
-    if (response.status === 204) {
-        return undefined as T;
-    }
-    const isJson = response.headers.get('Content-Type')?.includes('json') ?? false;
-    const answer: unknown = isJson ? await response.json() : {};
-    if (!response.ok) {
-        const given = answer as ProblemBody;
-        throw new Problem(response.status, response.status >= 500 && given.problem === undefined ? {} : given);
-    }
-    return answer as T;
+}
+
+function csrfToken(): string {
+    const found = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie);
+    return found?.[1] === undefined ? '' : decodeURIComponent(found[1]);
 }

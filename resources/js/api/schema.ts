@@ -278,8 +278,10 @@ export interface paths {
                 content: {
                     "application/json": {
                         name: string;
-                        width?: number;
-                        height?: number;
+                        /** @description A number, or text that is one. */
+                        width?: number | string;
+                        /** @description A number, or text that is one. */
+                        height?: number | string;
                         unit?: string;
                         plan?: string;
                     };
@@ -1013,13 +1015,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": {
-                        x: number;
-                        y: number;
-                        reach: number;
-                        kinds?: string[];
-                        without?: string[];
-                    };
+                    "application/json": components["schemas"]["SnapQuestion"];
                 };
             };
             responses: {
@@ -1230,6 +1226,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{sheet}/snap-places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** All places of guides and parts that a pointer can snap to */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        has?: string[];
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SnapPlaces"];
+                    };
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1331,11 +1391,11 @@ export interface components {
             block: number | null;
         };
         Step: {
+            hash: string;
             id: string;
             kind: string;
             label: string;
             name: string | null;
-            chapter: string;
             muted: boolean;
             hidden: boolean;
             /** @enum {unknown} */
@@ -1368,6 +1428,7 @@ export interface components {
         };
         /** @description A part as it is drawn: for every figure the number of its style; -1 for those that were used up. */
         Drawn: {
+            hash: string;
             id: string;
             styles: components["schemas"]["Style"][];
             figures: number[];
@@ -1420,6 +1481,10 @@ export interface components {
             shapes: string[];
             figures: number[][];
             measures: components["schemas"]["Measures"];
+            /** @description Of every shape left, top, right and bottom. */
+            boxes: number[][];
+            /** @description Of a repeat the number of the copy that each figure belongs to, from 1. */
+            copies: number[] | null;
         };
         Finding: {
             step: string;
@@ -1443,18 +1508,19 @@ export interface components {
                 miss: number;
             };
         };
-        /** @description Geometry is listed by hash; what the request says it has already is left out. */
+        /** @description What the request says it has already is not said again: sentences and looks are given by their hash alone, and geometry, which is listed by hash, is left out. */
         Scene: {
             sheet: components["schemas"]["SheetMeasures"];
             values: {
                 [key: string]: number;
             };
-            steps: components["schemas"]["Step"][];
-            drawing: components["schemas"]["Drawn"][];
+            steps: (components["schemas"]["Step"] | string)[];
+            drawing: (components["schemas"]["Drawn"] | string)[];
             geometry: {
                 [key: string]: components["schemas"]["GridGeometry"] | components["schemas"]["GridTopology"] | components["schemas"]["PartGeometry"] | components["schemas"]["GuideGeometry"];
             };
             findings: components["schemas"]["Finding"][];
+            chapters: components["schemas"]["Section"][];
         };
         PlanStep: {
             id: string;
@@ -1463,22 +1529,24 @@ export interface components {
         } & {
             [key: string]: unknown;
         };
-        /** @description As docs/plan-format.md has it. */
+        /** @description As docs/plan-format.md has it; steps that the request says it has are given by their hash alone. */
         Plan: {
             /** @constant */
             format: "sternbild-plan";
             /** @constant */
             version: 1;
-            sheet: {
-                [key: string]: unknown;
-            };
+            sheet: components["schemas"]["PlanSheet"];
             values: {
                 [key: string]: number | string;
             };
             palette: {
                 [key: string]: string;
             };
-            steps: components["schemas"]["PlanStep"][];
+            steps: (components["schemas"]["PlanStep"] | string)[];
+            chapters?: {
+                name: string;
+                from: string;
+            }[];
         };
         SheetPage: {
             id: string;
@@ -1489,6 +1557,8 @@ export interface components {
             plan: components["schemas"]["Plan"];
             scene: components["schemas"]["Scene"];
             added?: string[];
+            /** @description The hash of every step of the plan, in its order. */
+            written: string[];
         };
         Preview: {
             scene: components["schemas"]["Scene"];
@@ -1515,6 +1585,17 @@ export interface components {
             /** @constant */
             op: "move";
             id: string;
+            before: string | null;
+            leads?: boolean;
+        } | {
+            /** @constant */
+            op: "chapter";
+            from: string;
+            name: string | null;
+        } | {
+            /** @constant */
+            op: "move-chapter";
+            from: string;
             before: string | null;
         } | {
             /** @constant */
@@ -1545,6 +1626,7 @@ export interface components {
             palette: {
                 [key: string]: string;
             };
+            before?: string | null;
         };
         Problem: {
             /** @enum {unknown} */
@@ -1616,6 +1698,52 @@ export interface components {
             palette: {
                 [key: string]: string;
             };
+        };
+        /** @description A chapter, or, in a plan that names none, a run of steps of one sort. */
+        Section: {
+            name: string;
+            from: string;
+            named: boolean;
+            steps: number;
+        };
+        PlanSheet: {
+            width: number | string;
+            height: number | string;
+            /** @enum {unknown} */
+            unit: "px" | "mm" | "cm" | "in" | "pt";
+            background?: string | null;
+            checks?: {
+                sliver?: number | string;
+                miss?: number | string;
+            };
+        };
+        /** @description Places of one kind and name, x and y one after another, and how a plan writes each. */
+        SnapGroup: {
+            of: string[];
+            /** @enum {unknown} */
+            kind: "intersection" | "corner" | "crossing" | "tangent" | "midpoint" | "cell-centre" | "circle-centre" | "part-centre" | "end" | "edge";
+            name: string;
+            raws: unknown[];
+            places: number[];
+        };
+        SnapPlaces: {
+            groups: string[];
+            known: {
+                [key: string]: components["schemas"]["SnapGroup"][];
+            };
+            /** @description Whether these are all; where not, the server is asked place by place. */
+            complete: boolean;
+            /** @description The rule: of what lies within reach, what has the lowest rank wins, and of these the nearest. */
+            ranks: {
+                [key: string]: number;
+            };
+        };
+        SnapQuestion: {
+            x: number;
+            y: number;
+            reach: number;
+            kinds?: ("intersection" | "corner" | "crossing" | "tangent" | "midpoint" | "cell-centre" | "circle-centre" | "part-centre" | "end" | "edge")[];
+            without?: string[];
         };
     };
     responses: never;

@@ -1,31 +1,33 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { type Kind, Problem, request, type SheetPage } from '../api/client';
+import { answer, api, Problem, type SheetPage } from '../api/client';
 import { FullPage } from '../ui/FullPage';
 import { Mark } from '../ui/Mark';
 import { Waiting } from '../ui/Waiting';
-import { type Desk, DeskContext, type PlaceWanted } from './desk';
-import { Findings } from './Findings';
+import { type Acts, ActsContext, type Desk, DeskContext, PaletteContext, type PlaceWanted } from './desk';
+import { Findings } from './proofs/Findings';
 import { HandOver } from './HandOver';
-import type { Done } from './KeepOn';
+import type { Done } from './verbs/KeepOn';
 import { KeptBanner } from './KeptBanner';
-import { PalettePanel } from './PalettePanel';
-import { Picking } from './pick';
-import { PlanPanel } from './PlanPanel';
-import { Proofs } from './Proofs';
-import { Sheet, type SheetHandle } from './Sheet';
+import { PalettePanel } from './proofs/PalettePanel';
+import { Picking } from './pick/pick';
+import { PlanPanel } from './plan/PlanPanel';
+import { Proofs } from './proofs/Proofs';
+import { Sheet, type SheetHandle } from './layers/Sheet';
 import { SheetTitle } from './SheetTitle';
 import { useLate } from './useLate';
-import { useSheet } from './useSheet';
-import { VerbBar } from './VerbBar';
+import { useSnapPlaces } from './pick/useSnapPlaces';
+import { useWorkedOn } from './plan/useWorkedOn';
+import { useSheet } from './scene/useSheet';
+import { VerbBar } from './verbs/VerbBar';
 
 /** The editor of one sheet: plan, sheet, verbs, proofs. */
 export function Editor() {
     const { id = '' } = useParams();
     const queries = useQueryClient();
     const work = useSheet(id);
-    const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => request<{ kinds: Kind[] }>('GET', 'kinds') });
+    const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => answer(api.GET('/api/kinds')) });
     const picking = useMemo(() => new Picking(), []);
     const [selected, select] = useState<string | null>(null);
     const [gridsShown, setGridsShown] = useState(true);
@@ -35,6 +37,8 @@ export function Editor() {
     const [kept, setKept] = useState<Done | null>(null);
     const sheet = useRef<SheetHandle>(null);
     const late = useLate(work.busy);
+    const snapPlaces = useSnapPlaces(work.page);
+    const chapter = useWorkedOn(work);
     const { page, scene, move } = work;
 
     // Keys work on the sheet; whoever opens one is on it.
@@ -84,7 +88,10 @@ export function Editor() {
         scene,
         kinds: kinds.data.kinds,
         picking,
-        change: work.change,
+        change: chapter.change,
+        working: chapter.working,
+        workOn: chapter.workOn,
+        worked: chapter.worked,
         added: () => {
             const now = queries.getQueryData<SheetPage>(['sheet', id]);
             const parts = new Set(now?.scene.steps.filter((step) => step.role === 'part').map((step) => step.id));
@@ -94,6 +101,7 @@ export function Editor() {
         selected,
         select,
         gridsShown,
+        snapPlaces,
         placeWanted,
         askPlace: setPlaceWanted,
         outlines,
@@ -105,7 +113,7 @@ export function Editor() {
     };
 
     return (
-        <DeskContext value={desk}>
+        <Shared desk={desk}>
             <div className="grid h-full grid-cols-[320px_minmax(0,1fr)_236px] grid-rows-[auto_minmax(0,1fr)]">
                 <header className="col-span-3 border-b border-rule bg-paper">
                     <div className="flex h-12 items-center gap-3 pr-2.5 pl-[18px]">
@@ -145,6 +153,23 @@ export function Editor() {
                     <PalettePanel />
                 </aside>
             </div>
-        </DeskContext>
+        </Shared>
+    );
+}
+
+/** What the regions of the editor share, each part for those that hang on it. */
+function Shared({ desk, children }: { desk: Desk; children: ReactNode }) {
+    const { page, scene, picking, change, preview, select, askPlace } = desk;
+    const latest = useRef({ page, scene });
+    useLayoutEffect(() => {
+        latest.current = { page, scene };
+    });
+    const acts = useMemo<Acts>(() => ({ picking, change, preview, select, askPlace, now: () => latest.current }), [picking, change, preview, select, askPlace]);
+    return (
+        <ActsContext value={acts}>
+            <PaletteContext value={page.plan.palette}>
+                <DeskContext value={desk}>{children}</DeskContext>
+            </PaletteContext>
+        </ActsContext>
     );
 }

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Problem, request, type Session } from '../api/client';
-import type { Kept } from './useSheet';
+import { answer, api, Problem, type Session } from '../api/client';
+import type { Kept } from './scene/SheetChanges';
 
 /** Says that changes were not taken, and offers them again. */
 export function KeptBanner({ kept, busy, onRetry, onDrop }: { kept: Kept; busy: boolean; onRetry: () => void; onDrop: () => void }) {
@@ -41,7 +41,7 @@ function SignInAgain({ onEntered }: { onEntered: () => void }) {
     const [email, setEmail] = useState(queries.getQueryData<Session>(['session'])?.person?.email ?? '');
     const [password, setPassword] = useState('');
     const enter = useMutation({
-        mutationFn: () => request<Session>('POST', 'sign-in', { email, password }),
+        mutationFn: () => answer(api.POST('/api/sign-in', { body: { email, password } })),
         onSuccess: (session) => {
             queries.setQueryData(['session'], session);
             onEntered();

@@ -1,13 +1,13 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type CSSProperties, useState } from 'react';
-import { request, type SheetEntry, type SheetPage } from '../api/client';
+import { answer, api, type SheetPage } from '../api/client';
 
 /** The sheet's name, changed in place. */
 export function SheetTitle({ id, name }: { id: string; name: string }) {
     const queries = useQueryClient();
     const [typed, setTyped] = useState<string | null>(null);
     const rename = useMutation({
-        mutationFn: (next: string) => request<SheetEntry>('PATCH', `sheets/${id}`, { name: next }),
+        mutationFn: (next: string) => answer(api.PATCH('/api/sheets/{sheet}', { params: { path: { sheet: id } }, body: { name: next } })),
         onSuccess: (entry) => queries.setQueryData<SheetPage>(['sheet', id], (page) => page && { ...page, name: entry.name }),
     });
 

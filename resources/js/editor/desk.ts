@@ -1,7 +1,8 @@
 import { createContext, useContext } from 'react';
 import type { Kind, Operation, Problem, Scene, SheetPage, Step } from '../api/client';
-import type { Done } from './KeepOn';
-import type { Picking } from './pick';
+import type { Done } from './verbs/KeepOn';
+import type { Picking } from './pick/pick';
+import type { SnapIndex } from './pick/SnapIndex';
 
 /** Somebody who wants a place from the sheet. */
 export interface PlaceWanted {
@@ -24,6 +25,8 @@ export interface Desk {
     selected: string | null;
     select: (step: string | null) => void;
     gridsShown: boolean;
+    /** What can be snapped to, as far as it is known beforehand. */
+    snapPlaces: SnapIndex | null;
     /** Asks for a place to be clicked; null ends the asking. */
     askPlace: (wanted: PlaceWanted | null) => void;
     placeWanted: PlaceWanted | null;
@@ -33,20 +36,46 @@ export interface Desk {
     /** The verb that is done with every new pick. */
     kept: Done | null;
     setKept: (done: Done | null) => void;
+    /** The first step of the chapter that is worked on alone; null while all are. */
+    working: string | null;
+    workOn: (from: string | null) => void;
+    /** Ids of its steps: all others are faded and not picked. */
+    worked: ReadonlySet<string> | null;
     /** Only outlines are drawn, to judge how they meet. */
     outlines: boolean;
     /** Puts a place of the sheet into the middle of the view; enlarged to `scale` where that is more. */
     lookAt: (x: number, y: number, scale?: number) => void;
 }
 
+/** What can be done, and how things are when it is. Unlike the desk it stays the same object, so that sentences need not be drawn anew for each preview. */
+export interface Acts extends Pick<Desk, 'picking' | 'change' | 'preview' | 'select' | 'askPlace'> {
+    now: () => Pick<Desk, 'page' | 'scene'>;
+}
+
+export const ActsContext = createContext<Acts | null>(null);
+
+export function useActs(): Acts {
+    return inEditor(useContext(ActsContext));
+}
+
+/** #rrggbb by name. */
+export const PaletteContext = createContext<Record<string, string>>({});
+
+export function usePalette(): Record<string, string> {
+    return useContext(PaletteContext);
+}
+
 export const DeskContext = createContext<Desk | null>(null);
 
 export function useDesk(): Desk {
-    const desk = useContext(DeskContext);
-    if (desk === null) {
+    return inEditor(useContext(DeskContext));
+}
+
+function inEditor<T>(given: T | null): T {
+    if (given === null) {
         throw new Error('This belongs into the editor.');
     }
-    return desk;
+    return given;
 }
 
 export function stepOf(scene: Scene, id: string): Step | undefined {

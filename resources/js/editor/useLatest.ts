@@ -1,24 +1,23 @@
 import { useCallback, useRef } from 'react';
-import { request } from '../api/client';
 
 /**
  * Questions to the server of which only the last one counts: one is on its way at a time, and of those asked meanwhile the last one goes next.
  * An answer that is overtaken, or that does not come, is null.
  */
-export function useLatest<T>(path: string): (body: object) => Promise<T | null> {
+export function useLatest<Question, Answer>(ask: (question: Question) => Promise<Answer>): (question: Question) => Promise<Answer | null> {
     const running = useRef(false);
-    const waiting = useRef<{ body: object; tell: (answer: T | null) => void } | null>(null);
+    const waiting = useRef<{ question: Question; tell: (answer: Answer | null) => void } | null>(null);
 
     return useCallback(
-        (body: object) =>
-            new Promise<T | null>((tell) => {
+        (question: Question) =>
+            new Promise<Answer | null>((tell) => {
                 waiting.current?.tell(null);
-                waiting.current = { body, tell };
+                waiting.current = { question, tell };
                 const go = async (): Promise<void> => {
                     while (waiting.current !== null) {
                         const now = waiting.current;
                         waiting.current = null;
-                        const answer = await request<T>('POST', path, now.body).catch(() => null);
+                        const answer = await ask(now.question).catch(() => null);
                         now.tell(waiting.current === null ? answer : null);
                     }
                 };
@@ -27,6 +26,6 @@ export function useLatest<T>(path: string): (body: object) => Promise<T | null> 
                     void go().finally(() => (running.current = false));
                 }
             }),
-        [path],
+        [ask],
     );
 }

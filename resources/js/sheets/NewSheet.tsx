@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { Problem, request, type SheetEntry } from '../api/client';
+import { answer, api, Problem } from '../api/client';
 import { PRESETS, UNITS } from './presets';
 
 /** The dialog for a new sheet: a size, or a plan brought along as a file. */
@@ -11,8 +11,13 @@ export function NewSheet({ open, onOpenChange }: { open: boolean; onOpenChange: 
     const [given, setGiven] = useState({ name: '', width: '800', height: '800', unit: 'px' });
     const [file, setFile] = useState<File | null>(null);
     const create = useMutation({
-        mutationFn: async () =>
-            request<SheetEntry>('POST', 'sheets', file === null ? { ...given, name: given.name || 'Untitled sheet' } : { name: given.name || file.name.replace(/\.json$/i, ''), plan: await file.text() }),
+        mutationFn: async () => {
+            const body =
+                file === null
+                    ? { ...given, name: given.name || 'Untitled sheet' }
+                    : { name: given.name || file.name.replace(/\.json$/i, ''), plan: await file.text() };
+            return answer(api.POST('/api/sheets', { body }));
+        },
         onSuccess: (sheet) => void navigate(`/sheets/${sheet.id}`),
     });
     const problem = create.error instanceof Problem ? create.error : undefined;

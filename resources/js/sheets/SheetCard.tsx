@@ -2,19 +2,17 @@ import { useMutation } from '@tanstack/react-query';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { request, type SheetEntry } from '../api/client';
+import { answer, api, done, type SheetEntry } from '../api/client';
 
 /** One sheet in the list: its drawing as it is now, its name, and what can be done with it. */
 export function SheetCard({ sheet, onChanged, onDeleted }: { sheet: SheetEntry; onChanged: () => void; onDeleted: () => void }) {
     const [name, setName] = useState<string | null>(null);
-    const act = useMutation({
-        mutationFn: ({ method, path, body }: { method: string; path: string; body?: unknown }) => request(method, `sheets/${sheet.id}${path}`, body),
-        onSuccess: onChanged,
-    });
+    const params = { path: { sheet: sheet.id } };
+    const act = useMutation({ mutationFn: (work: () => Promise<unknown>) => work(), onSuccess: onChanged });
 
     function rename() {
         if (name !== null && name.trim() !== '' && name !== sheet.name) {
-            act.mutate({ method: 'PATCH', path: '', body: { name } });
+            act.mutate(() => answer(api.PATCH('/api/sheets/{sheet}', { params, body: { name } })));
         }
         setName(null);
     }
@@ -63,10 +61,10 @@ export function SheetCard({ sheet, onChanged, onDeleted }: { sheet: SheetEntry; 
                             <DropdownMenu.Item className="menu-item" onSelect={() => setName(sheet.name)}>
                                 Rename
                             </DropdownMenu.Item>
-                            <DropdownMenu.Item className="menu-item" onSelect={() => act.mutate({ method: 'POST', path: '/duplicate' })}>
+                            <DropdownMenu.Item className="menu-item" onSelect={() => act.mutate(() => answer(api.POST('/api/sheets/{sheet}/duplicate', { params })))}>
                                 Duplicate
                             </DropdownMenu.Item>
-                            <DropdownMenu.Item className="menu-item text-brick" onSelect={() => act.mutate({ method: 'DELETE', path: '' }, { onSuccess: onDeleted })}>
+                            <DropdownMenu.Item className="menu-item text-brick" onSelect={() => act.mutate(() => done(api.DELETE('/api/sheets/{sheet}', { params })), { onSuccess: onDeleted })}>
                                 Delete
                             </DropdownMenu.Item>
                         </DropdownMenu.Content>

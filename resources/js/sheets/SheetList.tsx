@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { request, type Session, type SheetEntry } from '../api/client';
+import { answer, api, done, type Session, type SheetEntry } from '../api/client';
 import { Mark } from '../ui/Mark';
 import { NewSheet } from './NewSheet';
 import { SheetCard } from './SheetCard';
@@ -12,11 +12,11 @@ export function SheetList({ person }: { person: NonNullable<Session['person']> }
     const [creating, setCreating] = useState(false);
     const sheets = useQuery({
         queryKey: ['sheets'],
-        queryFn: () => request<{ sheets: SheetEntry[] }>('GET', 'sheets'),
+        queryFn: () => answer(api.GET('/api/sheets')),
         refetchOnMount: 'always',
     });
     const signOut = useMutation({
-        mutationFn: () => request('POST', 'sign-out'),
+        mutationFn: () => done(api.POST('/api/sign-out')),
         onSuccess: () => {
             queries.clear();
             queries.setQueryData(['session'], { person: null });
@@ -24,7 +24,7 @@ export function SheetList({ person }: { person: NonNullable<Session['person']> }
     });
     const again = () => queries.invalidateQueries({ queryKey: ['sheets'] });
     const restore = useMutation({
-        mutationFn: (sheet: SheetEntry) => request('POST', `sheets/${sheet.id}/restore`),
+        mutationFn: (sheet: SheetEntry) => answer(api.POST('/api/sheets/{sheet}/restore', { params: { path: { sheet: sheet.id } } })),
         onSuccess: () => {
             setDeleted(null);
             void again();

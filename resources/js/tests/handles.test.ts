@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { SheetPage, Step } from '../api/client';
-import { handlesOf, placed } from '../editor/Handles';
+import { handlesOf, placed } from '../editor/handles/Handles';
 import { describedKinds } from './kinds';
 
 const kinds = describedKinds();

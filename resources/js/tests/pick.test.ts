@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dissected, Picking } from '../editor/pick';
+import { dissected, Picking } from '../editor/pick/pick';
 
 describe('the pick', () => {
     it('writes whole runs with a star, until one of their cells is taken out', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Scene } from '../api/client';
-import { GridShape, PartShape, ShapeStore } from '../editor/geometry';
+import { GridShape, PartShape, ShapeStore } from '../editor/scene/geometry';
 
 type Given = Pick<Scene, 'geometry' | 'steps'>;
 

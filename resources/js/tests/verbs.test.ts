@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Kind, Operation, Scene, SheetPage, Step } from '../api/client';
-import { Picking } from '../editor/pick';
-import { answeredAnew, FAMILIES, sayings, type Verb, verbsFor } from '../editor/verbs';
+import { Picking } from '../editor/pick/pick';
+import { answeredAnew, FAMILIES, sayings, type Verb, verbsFor } from '../editor/verbs/verbs';
 import { describedKinds } from './kinds';
 
 const kinds = describedKinds();

@@ -1,0 +1,169 @@
+import { type CSSProperties, type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import type { Field, Problem } from '../../api/client';
+import { problemText } from '../desk';
+
+interface Props {
+    label: string;
+    /** As the plan has it: a number or arithmetic. */
+    raw: unknown;
+    /** What it came to. */
+    value: number | null;
+    measure: Field['measure'];
+    onPreview: (value: number | string | null) => Promise<Problem | null>;
+    onCommit: (value: number | string) => Promise<Problem | null>;
+    /** What is wrong with it as it stands in the plan. */
+    wrong?: string;
+}
+
+const REFERENCE = /^[a-z][a-z0-9]*\.([a-z]+)$/;
+
+/** A number edited in place: typed, stepped with the arrow keys, or dragged sideways. */
+export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wrong }: Props) {
+    const [typed, setTyped] = useState<string | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const field = useRef<HTMLInputElement>(null);
+    const scrub = useRef<{ x: number; from: number; moved: boolean } | null>(null);
+    const typedNow = useRef<string | null>(null);
+    const turn = useRef(0);
+    // What stood there when typing began: only what differs from it is a change.
+    const before = useRef('');
+
+    const written = raw === null || raw === undefined ? '' : String(raw);
+    const isFormula = typeof raw === 'string' && Number.isNaN(Number(raw));
+    const unit = measure === 'angle' ? '°' : '';
+    const shown = isFormula ? (REFERENCE.exec(written)?.[1] ?? (value === null ? written : plain(value) + unit)) : written + (written === '' ? '' : unit);
+
+    function type(text: string | null): void {
+        typedNow.current = text;
+        setTyped(text);
+    }
+
+    function read(text: string): number | string {
+        const trimmed = text.trim().replace(/°$/, '');
+        return trimmed !== '' && !Number.isNaN(Number(trimmed)) ? Number(trimmed) : trimmed;
+    }
+
+    async function tryOut(text: string): Promise<void> {
+        type(text);
+        const mine = ++turn.current;
+        if (text.trim() === '') return;
+        const refused = await onPreview(read(text));
+        // What was typed or committed since then has its own answer.
+        if (mine === turn.current) setProblem(refused === null ? null : problemText(refused));
+    }
+
+    async function commit(): Promise<void> {
+        const text = typedNow.current;
+        if (text === null || text.trim() === '' || text === before.current) {
+            cancel();
+            return;
+        }
+        turn.current++;
+        const refused = await onCommit(read(text));
+        if (refused === null) {
+            const focused = document.activeElement === field.current;
+            before.current = text;
+            type(focused ? text : null);
+            setProblem(null);
+        } else if (typedNow.current === text) {
+            // Unless it was given up or typed over while the server thought about it.
+            setProblem(problemText(refused));
+            void onPreview(null);
+        }
+    }
+
+    function cancel(): void {
+        if (typedNow.current !== null) void onPreview(null);
+        turn.current++;
+        type(null);
+        setProblem(null);
+    }
+
+    function stepBy(event: { shiftKey: boolean; altKey: boolean }, sign: number): void {
+        const from = Number(typedNow.current ?? NaN);
+        const start = Number.isNaN(from) ? (value ?? 0) : from;
+        const size = measure === 'count' ? (event.shiftKey ? 10 : 1) : measure === 'factor' ? 0.05 : event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
+        void tryOut(plain(start + sign * size));
+    }
+
+    function onKeyDown(event: KeyboardEvent): void {
+        event.stopPropagation();
+        if (event.key === 'Enter') {
+            void commit().then(() => field.current?.select());
+        } else if (event.key === 'Escape') {
+            cancel();
+            field.current?.blur();
+        } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+            event.preventDefault();
+            stepBy(event, event.key === 'ArrowUp' ? 1 : -1);
+        }
+    }
+
+    function onPointerDown(event: PointerEvent): void {
+        if (document.activeElement !== field.current && event.button === 0) {
+            before.current = written;
+            scrub.current = { x: event.clientX, from: value ?? 0, moved: false };
+            event.currentTarget.setPointerCapture(event.pointerId);
+        }
+    }
+
+    function onPointerMove(event: PointerEvent): void {
+        if (scrub.current === null) return;
+        const far = event.clientX - scrub.current.x;
+        if (Math.abs(far) < 4 && !scrub.current.moved) return;
+        scrub.current.moved = true;
+        const size = measure === 'factor' ? 0.01 : 1;
+        const steps = measure === 'count' ? Math.round(far / 10) : Math.round(far / 2);
+        void tryOut(plain(scrub.current.from + steps * size));
+    }
+
+    function onPointerUp(): void {
+        const held = scrub.current;
+        scrub.current = null;
+        if (held === null) return;
+        if (held.moved) void commit();
+        else field.current?.focus();
+    }
+
+    const fault = problem ?? wrong;
+    return (
+        <span className="inline-flex max-w-full flex-wrap items-baseline">
+            <input
+                ref={field}
+                className={`live field-sizing ${isFormula && typed === null ? 'formula' : ''} ${fault === undefined || fault === null ? '' : 'wrong'}`}
+                style={{ '--chars': (typed ?? shown).length } as CSSProperties}
+                aria-label={label}
+                aria-invalid={Boolean(fault)}
+                title={isFormula ? `${written} = ${value === null ? 'no result' : plain(value)}` : undefined}
+                spellCheck={false}
+                autoComplete="off"
+                value={typed ?? shown}
+                onFocus={(event) => {
+                    before.current = written;
+                    type(written);
+                    const input = event.currentTarget;
+                    requestAnimationFrame(() => input.select());
+                }}
+                onChange={(event) => void tryOut(event.target.value)}
+                onBlur={() => void commit()}
+                onKeyDown={onKeyDown}
+                onPointerDown={onPointerDown}
+                onPointerMove={onPointerMove}
+                onPointerUp={onPointerUp}
+                onPointerCancel={onPointerUp}
+                // The field gets the focus once it is clear that the number is not dragged.
+                onMouseDown={(event) => scrub.current !== null && event.preventDefault()}
+                onDragStart={(event) => event.preventDefault()}
+            />
+            {fault && (
+                <span role="alert" className="basis-full rounded bg-blush px-1.5 py-1 font-sans text-[12.5px] leading-snug text-brick">
+                    {fault}
+                </span>
+            )}
+        </span>
+    );
+}
+
+function plain(value: number): string {
+    return String(Math.round(value * 1e6) / 1e6);
+}

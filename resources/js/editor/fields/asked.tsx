@@ -1,0 +1,53 @@
+import type { CSSProperties } from 'react';
+import type { Field } from '../../api/client';
+import { stepOf, useDesk } from '../desk';
+
+/** What a question before a step is made is given, whatever its type. */
+export interface Asked {
+    field: Field;
+    value: unknown;
+    onChange: (value: unknown) => void;
+}
+
+/** A number or arithmetic, typed. */
+export function TypedInput({ label, shown = false, value, optional, onChange }: { label: string; shown?: boolean; value: unknown; optional: boolean; onChange: (value: number | string | null) => void }) {
+    const text = typeof value === 'number' || typeof value === 'string' ? String(value) : '';
+    return (
+        <label className="flex items-center gap-2">
+            {shown ? label : <span className="sr-only">{label}</span>}
+            <input
+                className="boxed field-sizing max-w-72 min-w-10 px-2 tabular-nums"
+                spellCheck={false}
+                style={{ '--chars': Math.max(3, text.length) } as CSSProperties}
+                value={text}
+                placeholder={optional ? 'any' : undefined}
+                onChange={(event) => onChange(typed(event.target.value))}
+            />
+        </label>
+    );
+}
+
+/** What is not asked for in words, but said on the sheet. */
+export function Unasked({ label }: { label: string }) {
+    return <span className="text-slate">{label}: on the sheet</span>;
+}
+
+/** A number where it is one, nothing where nothing stands, else arithmetic. */
+export function typed(text: string): number | string | null {
+    if (text.trim() === '') return null;
+    return Number.isNaN(Number(text)) ? text : Number(text);
+}
+
+/** How people read a place that is not in the plan yet. */
+export function usePlaceText(): (value: unknown) => string {
+    const { scene } = useDesk();
+    return (value) => {
+        if (Array.isArray(value)) {
+            const isMiddle = value[0] === 'sheet.width/2' && value[1] === 'sheet.height/2';
+            return isMiddle ? 'the centre of the sheet' : value.map((one: unknown) => (typeof one === 'number' ? Math.round(one * 100) / 100 : String(one))).join(', ');
+        }
+        if (typeof value !== 'string') return 'not given';
+        const centre = /^([a-z][a-z0-9]*)(@0|!)$/.exec(value);
+        return centre === null ? value : `the centre of ${stepOf(scene, centre[1] ?? '')?.label ?? value}`;
+    };
+}

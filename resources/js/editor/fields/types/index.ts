@@ -1,0 +1,34 @@
+import type { ComponentType } from 'react';
+import type { Field } from '../../../api/client';
+import type { Asked } from '../asked';
+import type { Edited } from '../LiveField';
+import * as bends from './bends';
+import * as cells from './cells';
+import * as choice from './choice';
+import * as colour from './colour';
+import * as lengths from './lengths';
+import * as number from './number';
+import * as pair from './pair';
+import * as place from './place';
+import * as places from './places';
+import * as step from './step';
+import * as steps from './steps';
+import * as switches from './switch';
+
+interface FieldType {
+    /** Edits it in its sentence. */
+    Edit: ComponentType<Edited>;
+    /** Asks for it before a step is made. */
+    Ask: ComponentType<Asked>;
+}
+
+/** Every type of field that the API knows; one that is missing does not compile. */
+const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, lengths, number, pair, place, places, step, steps, switch: switches };
+
+export function editorOf(type: Field['type']): ComponentType<Edited> {
+    return TYPES[type].Edit;
+}
+
+export function questionOf(type: Field['type']): ComponentType<Asked> {
+    return TYPES[type].Ask;
+}

@@ -1,0 +1,27 @@
+import { useDesk } from '../../desk';
+import type { Asked } from '../asked';
+import type { Edited } from '../LiveField';
+import { LiveSteps } from '../LiveSteps';
+
+export function Edit({ step, label, piece, field, commit }: Edited) {
+    return <LiveSteps label={label} text={piece.text} raw={piece.raw} step={step.id} roles={field.roles ?? ['part']} single onCommit={([id]) => void commit(id)} />;
+}
+
+export function Ask({ field, value, onChange }: Asked) {
+    const { scene } = useDesk();
+    return (
+        <label className="flex items-center gap-2">
+            {field.label}
+            <select className="boxed" value={typeof value === 'string' ? value : ''} onChange={(event) => onChange(event.target.value === '' ? null : event.target.value)}>
+                <option value="">none</option>
+                {scene.steps
+                    .filter((step) => (field.roles ?? []).includes(step.role))
+                    .map(({ id, label }) => (
+                        <option key={id} value={id}>
+                            {label}
+                        </option>
+                    ))}
+            </select>
+        </label>
+    );
+}

@@ -1,0 +1,79 @@
+import { type RefObject, useLayoutEffect, useRef } from 'react';
+import type { Scene } from '../../api/client';
+import type { Hover } from '../pick/hover';
+import type { Picking } from '../pick/pick';
+import { type GridShape, gridShape } from '../scene/geometry';
+import {
+    begin, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar, type View,
+} from './paint';
+import type { Seen } from './useCloseUp';
+
+interface Shown {
+    scene: Scene;
+    view: View;
+    size: { width: number; height: number };
+}
+
+/** A sheet of glass over the others, as large as the box that all lie in. */
+function Glass({ canvas, size }: { canvas: RefObject<HTMLCanvasElement | null>; size: Shown['size'] }) {
+    const ratio = window.devicePixelRatio || 1;
+    return <canvas ref={canvas} width={Math.round(size.width * ratio)} height={Math.round(size.height * ratio)} className="pointer-events-none absolute inset-0 h-full w-full" />;
+}
+
+/** The drawing and its grids. */
+export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worked }: Shown & { gridsShown: boolean; outlines: boolean; seen: Seen | null; worked: ReadonlySet<string> | null }) {
+    const canvas = useRef<HTMLCanvasElement>(null);
+    useLayoutEffect(() => {
+        if (canvas.current === null) return;
+        const context = begin(canvas.current, view);
+        paintSheet(context, scene);
+        context.save();
+        context.beginPath();
+        context.rect(0, 0, scene.sheet.width, scene.sheet.height);
+        context.clip();
+        if (!outlines) paintDrawing(context, scene, undefined, worked);
+        context.restore();
+        if (outlines && seen === null) paintOutlines(context, scene, view.scale);
+        if (outlines && seen !== null) paintCloseUp(context, seen, view);
+        if (gridsShown && !outlines) paintGrids(context, scene, view.scale, worked);
+    }, [scene, view, size, gridsShown, outlines, seen, worked]);
+    return <Glass canvas={canvas} size={size} />;
+}
+
+/** What is picked. Added cells are painted over what is there; everything else repaints the layer. */
+export function PickLayer({ scene, view, size, picking }: Shown & { picking: Picking }) {
+    const canvas = useRef<HTMLCanvasElement>(null);
+    useLayoutEffect(() => {
+        const glass = canvas.current;
+        if (glass === null) return;
+        const repaint = () => paintPick(begin(glass, view), scene, picking.get(), view.scale);
+        repaint();
+        return picking.subscribe((added) => {
+            const shape = added === null ? undefined : gridShape(scene.steps.find((step) => step.id === added.grid)?.geometry);
+            const context = glass.getContext('2d');
+            if (added !== null && shape !== undefined && context !== null) paintCells(context, shape, added.addresses, view.scale);
+            else repaint();
+        });
+    }, [scene, view, size, picking]);
+    return <Glass canvas={canvas} size={size} />;
+}
+
+/** What lies under the pointer, or where the keyboard stands. Its canvas also answers what lies where. */
+export function HoverLayer({ scene, view, size, hover, cursor, outlines, canvas }: Shown & { hover: Hover | null; cursor: { grid: string; address: string } | null; outlines: boolean; canvas: RefObject<HTMLCanvasElement | null> }) {
+    useLayoutEffect(() => {
+        if (canvas.current === null) return;
+        const context = begin(canvas.current, view);
+        const gridOf = (id: string | undefined): GridShape | undefined => gridShape(scene.steps.find((step) => step.id === id)?.geometry);
+        const shape = gridOf(hover?.grid);
+        // Between outlines nothing is to hide how they meet.
+        if (shape !== undefined && hover?.cells !== undefined && !outlines) paintHoveredCells(context, shape, hover.cells, view.scale);
+        if (hover?.point !== undefined) paintStar(context, ...hover.point.at, view.scale);
+        if (hover?.line !== undefined) paintLine(context, scene, hover.line, view.scale, 2.4);
+        for (const [x, y] of hover?.touches ?? []) paintStar(context, x, y, view.scale);
+        if (hover?.part !== undefined) outlinePart(context, scene, hover.part, view.scale, 1.4);
+        const standing = gridOf(cursor?.grid);
+        const cell = cursor === null ? undefined : standing?.cell(cursor.address);
+        if (standing !== undefined && cell !== undefined) paintHoveredCells(context, standing, [cell], view.scale);
+    }, [scene, view, size, hover, cursor, outlines, canvas]);
+    return <Glass canvas={canvas} size={size} />;
+}

@@ -1,0 +1,133 @@
+import { type KeyboardEvent, type Ref, useImperativeHandle, useRef, useState } from 'react';
+import { useDesk } from '../desk';
+import { Handles } from '../handles/Handles';
+import type { Hover } from '../pick/hover';
+import { usePick } from '../pick/pick';
+import { PickModes } from '../pick/PickModes';
+import { useHits } from '../pick/useHits';
+import { usePutting } from '../pick/usePutting';
+import { useWalk } from '../pick/useWalk';
+import type { Arrow } from '../scene/geometry';
+import { KeepOn } from '../verbs/KeepOn';
+import { BaseLayer, HoverLayer, PickLayer } from './Layers';
+import { PlaceReadout } from './PlaceReadout';
+import { useCloseUp } from './useCloseUp';
+import { usePointer } from './usePointer';
+import { useView } from './useView';
+import { Zoom } from './Zoom';
+
+export interface SheetHandle {
+    fit: () => void;
+    zoom: (factor: number) => void;
+    lookAt: (x: number, y: number, scale?: number) => void;
+    focus: () => void;
+}
+
+const ARROWS: string[] = ['ArrowRight', 'ArrowLeft', 'ArrowUp', 'ArrowDown'] satisfies Arrow[];
+
+const ZOOM = 1.25;
+
+/** The drawing: shows the scene, and turns pointer and keys into picks. */
+export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
+    const { page, scene, picking, gridsShown, outlines, placeWanted, askPlace, select, worked } = useDesk();
+    const { mode } = usePick(picking);
+    const box = useRef<HTMLDivElement>(null);
+    const canvas = useRef<HTMLCanvasElement>(null);
+    const [hovering, show] = useState<Hover | null>(null);
+    const [space, setSpace] = useState(false);
+
+    const { view, size, fit, zoomAt, pan, lookAt } = useView(box, scene.sheet.width, scene.sheet.height);
+    const seen = useCloseUp(page.id, outlines, scene, view, size);
+    const hit = useHits();
+    const putting = usePutting();
+    const hover = hovering !== null && suits(hovering) ? hovering : null;
+    const walk = useWalk(hit, putting, hover, show);
+    const pointer = usePointer({ box, canvas, view, pan, panning: space, hit, putting, show });
+    const zoom = (factor: number) => zoomAt(factor, size.width / 2, size.height / 2);
+
+    /** What was hovered before the pointer began to pick something else is not shown any more. */
+    function suits(one: Hover): boolean {
+        if (one.handle === true) return true;
+        if (one.point !== undefined) return hit.wantsPoint;
+        if (one.line !== undefined) return mode === 'lines';
+        return one.part !== undefined ? mode === 'parts' : mode === 'cells';
+    }
+
+    useImperativeHandle(handle, () => ({ fit, zoom, lookAt, focus: () => box.current?.focus() }));
+
+    function onKeyDown(event: KeyboardEvent): void {
+        if (event.key === ' ') {
+            event.preventDefault();
+            setSpace(true);
+        } else if (event.key === 'Escape') {
+            if (placeWanted !== null) askPlace(null);
+            else {
+                picking.clear();
+                select(null);
+            }
+        } else if (event.key === '+' || event.key === '=') {
+            zoom(ZOOM);
+        } else if (event.key === '-') {
+            zoom(1 / ZOOM);
+        } else if (event.key === 'f') {
+            fit();
+        } else if (ARROWS.includes(event.key)) {
+            event.preventDefault();
+            walk.arrow(event.key as Arrow, event.shiftKey);
+        } else if (event.key === 'Enter') {
+            event.preventDefault();
+            walk.press();
+        }
+    }
+
+    const shown = { scene, view, size };
+    return (
+        <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+            <div className="relative min-h-0 flex-1">
+                <div
+                    ref={box}
+                    role="application"
+                    aria-label="Sheet. Arrow keys walk over cells, points, lines or parts, Enter picks, Shift with an arrow picks on the way, F fits the view."
+                    tabIndex={0}
+                    data-view={`${view.scale} ${view.x} ${view.y}`}
+                    className="absolute inset-0 touch-none overflow-hidden focus-visible:outline-offset-[-3px]"
+                    style={{ cursor: space ? 'grab' : hover === null ? 'default' : 'crosshair' }}
+                    onPointerDown={(event) => {
+                        walk.leave();
+                        pointer.down(event);
+                    }}
+                    onPointerMove={pointer.move}
+                    onPointerUp={pointer.up}
+                    onPointerCancel={pointer.leave}
+                    onPointerLeave={() => show(null)}
+                    onKeyDown={onKeyDown}
+                    onKeyUp={(event) => event.key === ' ' && setSpace(false)}
+                    onBlur={() => {
+                        setSpace(false);
+                        walk.leave();
+                    }}
+                >
+                    <BaseLayer {...shown} gridsShown={gridsShown} outlines={outlines} seen={seen} worked={worked} />
+                    <PickLayer {...shown} picking={picking} />
+                    <HoverLayer {...shown} hover={hover} cursor={walk.cursor} outlines={outlines} canvas={canvas} />
+                </div>
+                <Handles view={view} show={show} onClick={pointer.pickAt} />
+                {outlines && <PlaceReadout seen={seen} scene={scene} />}
+                <p
+                    aria-live="polite"
+                    className="pointer-events-none absolute bottom-0 left-4 max-w-[calc(100%-2rem)] truncate rounded bg-ground/90 py-0.5 font-serif text-[15px]"
+                    title={hover?.name}
+                >
+                    {hover?.name}
+                </p>
+            </div>
+            <div className="flex h-10 shrink-0 items-center gap-4 px-4">
+                <PickModes />
+                <div className="flex min-w-0 flex-1 justify-end">
+                    <KeepOn onKept={() => box.current?.focus()} />
+                </div>
+                <Zoom scale={view.scale} onOut={() => zoom(1 / ZOOM)} onFit={fit} onIn={() => zoom(ZOOM)} />
+            </div>
+        </div>
+    );
+}

@@ -1,0 +1,295 @@
+import type { Scene, Style } from '../../api/client';
+import { type GridShape, gridShape, guideShape, type PartShape, partShape } from '../scene/geometry';
+import { copyIn, type Pick, placeIn, stepIn } from '../pick/pick';
+import type { Seen } from './useCloseUp';
+
+/** Where the sheet lies in the view: screen = sheet · scale + (x, y), in CSS pixels. */
+export interface View {
+    scale: number;
+    x: number;
+    y: number;
+}
+
+const INK = '#1b2140';
+const AMBER = '#b87400';
+const HONEY = 'rgba(242, 179, 61, .42)';
+export const PAPER = '#fffdf8';
+
+/** Sets the canvas to the sheet's coordinates, cleared. */
+export function begin(canvas: HTMLCanvasElement, view: View): CanvasRenderingContext2D {
+    const context = canvas.getContext('2d');
+    if (context === null) {
+        throw new Error('This browser cannot draw on a canvas.');
+    }
+    const ratio = window.devicePixelRatio || 1;
+    context.setTransform(1, 0, 0, 1, 0, 0);
+    context.clearRect(0, 0, canvas.width, canvas.height);
+    context.setTransform(view.scale * ratio, 0, 0, view.scale * ratio, view.x * ratio, view.y * ratio);
+    return context;
+}
+
+export function paintSheet(context: CanvasRenderingContext2D, scene: Scene): void {
+    const { width, height, background } = scene.sheet;
+    context.fillStyle = background ?? PAPER;
+    context.fillRect(0, 0, width, height);
+}
+
+/** How strongly is drawn what is not worked on. */
+const FADED = 0.22;
+
+/** @param worked ids of the steps that are worked on alone; all else is faded */
+export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, restyle: (style: Style) => Style = (style) => style, worked: ReadonlySet<string> | null = null): void {
+    const geometry = new Map(scene.steps.map((step) => [step.id, step.geometry]));
+    for (const drawn of scene.drawing) {
+        const part = partShape(geometry.get(drawn.id));
+        const strength = worked === null || worked.has(drawn.id) ? 1 : FADED;
+        part?.figures.forEach((figure, number) => {
+            const style = drawn.styles[drawn.figures[number] ?? 0];
+            if (style !== undefined) paintFigure(context, figure, restyle(strength === 1 ? style : { ...style, opacity: style.opacity * strength }));
+        });
+    }
+}
+
+function paintFigure(context: CanvasRenderingContext2D, figure: Path2D, style: Style): void {
+    context.globalAlpha = style.opacity;
+    context.globalCompositeOperation = style.blend === 'normal' ? 'source-over' : (style.blend as GlobalCompositeOperation);
+    if (style.fill !== 'none') {
+        context.fillStyle = style.fill;
+        context.fill(figure);
+    }
+    if (style.stroke !== 'none' && style.strokeWidth > 0) {
+        context.strokeStyle = style.stroke;
+        context.lineWidth = style.strokeWidth;
+        context.lineJoin = style.join;
+        context.lineCap = style.cap;
+        context.setLineDash(style.dash);
+        context.stroke(figure);
+        context.setLineDash([]);
+    }
+    context.globalAlpha = 1;
+    context.globalCompositeOperation = 'source-over';
+}
+
+/** Ink, or paper where the ground is dark. */
+function lineColour(background: string | null): string {
+    const [red = 255, green = 255, blue = 255] = (background?.match(/[0-9a-f]{2}/gi) ?? []).map((pair) => parseInt(pair, 16));
+    return 0.299 * red + 0.587 * green + 0.114 * blue < 110 ? PAPER : INK;
+}
+
+export function paintGrids(context: CanvasRenderingContext2D, scene: Scene, scale: number, worked: ReadonlySet<string> | null = null): void {
+    const colour = lineColour(scene.sheet.background);
+    paintGuides(context, scene, scale, colour, worked);
+    for (const step of scene.steps) {
+        const shape = step.role === 'grid' && !step.hidden ? gridShape(step.geometry) : undefined;
+        if (shape === undefined || step.shown === null) continue;
+        if (step.shown.block !== null) paintBlocks(context, shape, step.shown.block, colour, step.shown.strength);
+        context.globalAlpha = step.shown.strength;
+        if (step.shown.as === 'lines') {
+            context.strokeStyle = colour;
+            context.lineWidth = 1 / scale;
+            context.stroke(shape.lines);
+        } else {
+            paintPoints(context, shape, step.shown.as, colour, scale);
+        }
+        context.globalAlpha = 1;
+    }
+}
+
+const GUIDES = 0.62;
+
+/** Guides are dashed, so that nobody takes them for a part of the result. */
+function paintGuides(context: CanvasRenderingContext2D, scene: Scene, scale: number, colour: string, worked: ReadonlySet<string> | null = null): void {
+    context.strokeStyle = colour;
+    context.lineWidth = 1.1 / scale;
+    context.setLineDash([6 / scale, 4 / scale]);
+    for (const step of scene.steps) {
+        const shape = step.role === 'guide' && !step.hidden && !step.usedUp ? guideShape(step.geometry) : undefined;
+        context.globalAlpha = worked === null || worked.has(step.id) ? GUIDES : GUIDES * FADED;
+        if (shape !== undefined) context.stroke(shape.path);
+    }
+    context.setLineDash([]);
+    context.globalAlpha = 1;
+}
+
+/** Hairlines of all that has an outline. */
+export function paintOutlines(context: CanvasRenderingContext2D, scene: Scene, scale: number): void {
+    context.strokeStyle = INK;
+    context.lineWidth = 1 / scale;
+    for (const drawn of scene.drawing) {
+        for (const figure of partShape(scene.steps.find((step) => step.id === drawn.id)?.geometry)?.figures ?? []) context.stroke(figure);
+    }
+    paintGuides(context, scene, scale, INK);
+}
+
+/** Outlines worked out for the view they were asked for, and the shortest way between the two nearest. */
+export function paintCloseUp(context: CanvasRenderingContext2D, { window, closeUp }: Seen, view: View): void {
+    const ratio = globalThis.devicePixelRatio || 1;
+    const width = (window.right - window.left) * view.scale;
+    const left = view.x + window.left * view.scale;
+    const top = view.y + window.top * view.scale;
+    context.save();
+    context.setTransform(ratio, 0, 0, ratio, left * ratio, top * ratio);
+    context.strokeStyle = INK;
+    context.lineWidth = 1.2;
+    for (const { points } of closeUp.curves) {
+        context.beginPath();
+        for (let i = 0; i < points.length; i += 2) context.lineTo((points[i] ?? 0) * width, (points[i + 1] ?? 0) * width);
+        context.stroke();
+    }
+    for (const gap of closeUp.gaps) {
+        const [from, to] = [gap.from, gap.to].map(([x = 0, y = 0]): [number, number] => [(x - window.left) * view.scale, (y - window.top) * view.scale]);
+        if (from !== undefined && to !== undefined) {
+            context.strokeStyle = AMBER;
+            context.lineWidth = 2;
+            context.beginPath();
+            context.moveTo(...from);
+            context.lineTo(...to);
+            context.stroke();
+            paintStar(context, ...from, 1);
+            if (Math.hypot(to[0] - from[0], to[1] - from[1]) > 6) paintStar(context, ...to, 1);
+        }
+    }
+    context.restore();
+}
+
+/** A grid or a guide, marked. */
+export function paintLine(context: CanvasRenderingContext2D, scene: Scene, id: string, scale: number, width: number): void {
+    const geometry = scene.steps.find((step) => step.id === id)?.geometry;
+    const path = guideShape(geometry)?.path ?? gridShape(geometry)?.lines;
+    if (path === undefined) return;
+    context.strokeStyle = AMBER;
+    context.lineWidth = width / scale;
+    context.stroke(path);
+}
+
+/** Every other block of so many cells a side, shaded as a checkerboard. */
+function paintBlocks(context: CanvasRenderingContext2D, shape: GridShape, block: number, colour: string, strength: number): void {
+    context.globalAlpha = strength / 4;
+    context.fillStyle = colour;
+    shape.data.cells.forEach((address, cell) => {
+        const sum = address.split(',').reduce((total, one) => total + Math.floor((Number(one) - 1) / block), 0);
+        if (sum % 2 === 0) context.fill(shape.path(cell));
+    });
+}
+
+function paintPoints(context: CanvasRenderingContext2D, shape: GridShape, as: 'dots' | 'crosses', colour: string, scale: number): void {
+    const { places } = shape;
+    const arm = (as === 'dots' ? 1.6 : 4) / scale;
+    context.beginPath();
+    for (let i = 0; i < places.length; i += 2) {
+        const x = places[i] ?? 0;
+        const y = places[i + 1] ?? 0;
+        if (as === 'dots') {
+            context.moveTo(x + arm, y);
+            context.arc(x, y, arm, 0, 2 * Math.PI);
+        } else {
+            context.moveTo(x - arm, y);
+            context.lineTo(x + arm, y);
+            context.moveTo(x, y - arm);
+            context.lineTo(x, y + arm);
+        }
+    }
+    context.fillStyle = context.strokeStyle = colour;
+    context.lineWidth = 1 / scale;
+    if (as === 'dots') context.fill();
+    else context.stroke();
+}
+
+/** Marks cells as picked, over what is painted already. */
+export function paintCells(context: CanvasRenderingContext2D, shape: GridShape, addresses: Iterable<string>, scale: number): void {
+    context.fillStyle = HONEY;
+    context.strokeStyle = AMBER;
+    context.lineWidth = 1.5 / scale;
+    for (const address of addresses) {
+        const cell = shape.cell(address);
+        if (cell === undefined) continue;
+        context.fill(shape.path(cell));
+        context.stroke(shape.path(cell));
+    }
+}
+
+export function paintPick(context: CanvasRenderingContext2D, scene: Scene, pick: Pick, scale: number): void {
+    for (const [grid, addresses] of pick.cells) {
+        const shape = gridShape(scene.steps.find((step) => step.id === grid)?.geometry);
+        if (shape !== undefined) paintCells(context, shape, addresses, scale);
+    }
+    for (const id of pick.parts) {
+        outlinePart(context, scene, id, scale, 2.2);
+    }
+    for (const id of pick.lines) {
+        paintLine(context, scene, id, scale, 1.8);
+    }
+    pick.points.forEach((point, k) => {
+        paintStar(context, ...point.at, scale);
+        if (pick.points.length > 1) paintNumber(context, k + 1, ...point.at, scale);
+    });
+}
+
+/** A part, or a copy or a piece of it, marked around. */
+export function outlinePart(context: CanvasRenderingContext2D, scene: Scene, name: string, scale: number, width: number): void {
+    const part = partShape(scene.steps.find((step) => step.id === stepIn(name))?.geometry);
+    if (part === undefined) return;
+    for (const outline of marked(context, part, name)) {
+        context.lineJoin = 'round';
+        context.strokeStyle = PAPER;
+        context.lineWidth = (width + 2.4) / scale;
+        context.stroke(outline);
+        context.strokeStyle = AMBER;
+        context.lineWidth = width / scale;
+        context.stroke(outline);
+    }
+}
+
+function marked(context: CanvasRenderingContext2D, part: PartShape, name: string): Path2D[] {
+    const copy = copyIn(name);
+    const figures = copy === null ? [...part.figures.keys()] : part.figuresOf(copy);
+    const at = placeIn(name);
+    if (at === null) return figures.flatMap((figure) => part.figures[figure] ?? []);
+    // Places are told apart in sheet units, whatever the canvas is scaled to.
+    context.save();
+    context.setTransform(1, 0, 0, 1, 0, 0);
+    const outlines = figures.flatMap((figure) => part.around(context, figure, ...at));
+    context.restore();
+    return outlines;
+}
+
+/** Which one of several points it is. */
+function paintNumber(context: CanvasRenderingContext2D, number: number, x: number, y: number, scale: number): void {
+    context.font = `600 ${12.5 / scale}px 'Instrument Sans Variable', sans-serif`;
+    context.lineJoin = 'round';
+    context.lineWidth = 3 / scale;
+    context.strokeStyle = PAPER;
+    context.strokeText(String(number), x + 9 / scale, y - 8 / scale);
+    context.fillStyle = AMBER;
+    context.fillText(String(number), x + 9 / scale, y - 8 / scale);
+}
+
+/** The cell under the pointer, before it is picked. */
+export function paintHoveredCells(context: CanvasRenderingContext2D, shape: GridShape, cells: number[], scale: number): void {
+    context.fillStyle = 'rgba(242, 179, 61, .18)';
+    context.strokeStyle = AMBER;
+    context.lineWidth = 2 / scale;
+    for (const cell of cells) {
+        context.fill(shape.path(cell));
+        context.stroke(shape.path(cell));
+    }
+}
+
+/** An intersection, as a small four-rayed star. */
+export function paintStar(context: CanvasRenderingContext2D, x: number, y: number, scale: number): void {
+    const long = 10 / scale;
+    const short = 2.6 / scale;
+    context.beginPath();
+    for (let ray = 0; ray < 4; ray++) {
+        const angle = (ray * Math.PI) / 2;
+        context.lineTo(x + long * Math.sin(angle), y - long * Math.cos(angle));
+        context.lineTo(x + short * Math.SQRT2 * Math.sin(angle + Math.PI / 4), y - short * Math.SQRT2 * Math.cos(angle + Math.PI / 4));
+    }
+    context.closePath();
+    context.lineJoin = 'miter';
+    context.strokeStyle = PAPER;
+    context.lineWidth = 2.4 / scale;
+    context.stroke();
+    context.fillStyle = AMBER;
+    context.fill();
+}

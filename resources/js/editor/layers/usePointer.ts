@@ -1,0 +1,153 @@
+import { type PointerEvent, type RefObject, useRef } from 'react';
+import { useDesk } from '../desk';
+import { useCircleDrag } from '../handles/useCircleDrag';
+import type { Hover } from '../pick/hover';
+import { usePick } from '../pick/pick';
+import type { HitWork } from '../pick/useHits';
+import type { Putting } from '../pick/usePutting';
+import { useSnapping } from '../pick/useSnapping';
+import type { View } from './paint';
+
+/** From how many pixels on a press and a release are two places. */
+const PULL = 12;
+
+/** Between two places that a pointer was seen at, one is looked at each so many pixels. */
+const STRIDE = 4;
+
+const MOST_STOPS = 200;
+
+interface Given {
+    box: RefObject<HTMLElement | null>;
+    /** Answers what lies where. */
+    canvas: RefObject<HTMLCanvasElement | null>;
+    view: View;
+    pan: (dx: number, dy: number) => void;
+    /** Whether the sheet is moved, not picked from. */
+    panning: boolean;
+    hit: HitWork;
+    putting: Putting;
+    show: (hover: Hover | null | ((old: Hover | null) => Hover | null)) => void;
+}
+
+/** What the pointer does on the sheet: hovers, picks, picks on the way, pulls from one place to another, drags circles, moves the sheet. */
+export function usePointer({ box, canvas, view, pan, panning, hit, putting, show }: Given) {
+    const { picking, placeWanted } = useDesk();
+    const { mode } = usePick(picking);
+    const snapping = useSnapping(view);
+    const circle = useCircleDrag(view, show);
+    const drag = useRef<{ kind: 'pan' | 'add' | 'take' | 'pull'; x: number; y: number } | null>(null);
+    const taking = useRef<Promise<unknown>>(Promise.resolve());
+    const { wantsPoint } = hit;
+
+    function place(event: PointerEvent): [number, number] {
+        const corner = box.current?.getBoundingClientRect();
+        return [event.clientX - (corner?.left ?? 0), event.clientY - (corner?.top ?? 0)];
+    }
+
+    function onSheet(x: number, y: number): [number, number] {
+        return [(x - view.x) / view.scale, (y - view.y) / view.scale];
+    }
+
+    function under(x: number, y: number): Hover | null {
+        const context = canvas.current?.getContext('2d');
+        return context ? hit.under(context, ...onSheet(x, y), view.scale) : null;
+    }
+
+    /** One after another, in the order of the clicks. */
+    function takePlace(x: number, y: number): void {
+        const found = snapping.take(x, y);
+        taking.current = taking.current.then(() => found).then((one) => putting.point(one?.point));
+    }
+
+    function pickAt(x: number, y: number): void {
+        const found = under(x, y);
+        if (found?.line !== undefined) putting.line(found.line, onSheet(x, y));
+        else if (found?.part !== undefined) putting.part(found.part);
+        else if (found?.cells !== undefined) putting.cells(found, putting.isPicked(found) ? 'take' : 'add');
+        else if (mode === 'parts' || mode === 'lines') picking.clear();
+    }
+
+    function down(event: PointerEvent): void {
+        const [x, y] = place(event);
+        box.current?.setPointerCapture(event.pointerId);
+        if (panning || event.button === 1) {
+            drag.current = { kind: 'pan', x, y };
+            return;
+        }
+        if (event.button !== 0) return;
+        picking.setHeld(true);
+        if (wantsPoint) {
+            if (placeWanted === null) drag.current = { kind: 'pull', x, y };
+            takePlace(x, y);
+            return;
+        }
+        const found = under(x, y);
+        // A circle can be dragged by its line; all else is picked at once.
+        if (found?.line !== undefined && circle.take(found.line, x, y)) return;
+        if (found?.cells !== undefined) drag.current = { kind: putting.isPicked(found) ? 'take' : 'add', x, y };
+        else if (found !== null) drag.current = { kind: 'pull', x, y };
+        pickAt(x, y);
+    }
+
+    /** Pressed at one place and let go at another: both are picked. */
+    function up(event: PointerEvent): void {
+        const [x, y] = place(event);
+        const held = drag.current;
+        drag.current = null;
+        const clicked = circle.drop();
+        if (clicked !== null) {
+            putting.line(clicked, onSheet(x, y));
+        } else if (held?.kind === 'pull' && Math.hypot(x - held.x, y - held.y) > PULL) {
+            const line = under(x, y)?.line;
+            if (wantsPoint) takePlace(x, y);
+            else if (line !== undefined && line !== under(held.x, held.y)?.line) pickAt(x, y);
+        }
+        picking.setHeld(false);
+    }
+
+    /** A fast pointer jumps; what lies on the way is picked, too. */
+    function along(from: { x: number; y: number; kind: 'add' | 'take' }, x: number, y: number): void {
+        const stops = Math.min(MOST_STOPS, Math.ceil(Math.hypot(x - from.x, y - from.y) / STRIDE));
+        for (let stop = 1; stop <= stops; stop++) {
+            const t = stop / stops;
+            const passed = under(from.x + (x - from.x) * t, from.y + (y - from.y) * t);
+            if (passed?.cells !== undefined && putting.isPicked(passed) === (from.kind === 'take')) putting.cells(passed, from.kind);
+        }
+    }
+
+    function move(event: PointerEvent): void {
+        const [x, y] = place(event);
+        const held = drag.current;
+        if (held?.kind === 'pan') {
+            pan(x - held.x, y - held.y);
+            drag.current = { ...held, x, y };
+            return;
+        }
+        if (circle.isHeld()) {
+            void circle.move(x, y);
+            return;
+        }
+        if (wantsPoint) {
+            void snapping.look(x, y).then((found) => found !== null && show(found));
+            return;
+        }
+        const found = under(x, y);
+        if (held?.kind === 'pull' && found?.part !== undefined && !picking.get().parts.includes(found.part)) {
+            // Pressed on one and drawn across others: all are picked, in that order.
+            if (Math.hypot(x - held.x, y - held.y) > PULL) picking.togglePart(found.part);
+        }
+        if (held !== null && held.kind !== 'pull') {
+            along({ ...held, kind: held.kind === 'take' ? 'take' : 'add' }, x, y);
+            drag.current = { ...held, x, y };
+        }
+        show((old) => (old?.name === found?.name && old?.grid === found?.grid && old?.part === found?.part && old?.line === found?.line ? old : found));
+    }
+
+    function leave(): void {
+        drag.current = null;
+        picking.setHeld(false);
+        circle.leave();
+    }
+
+    return { down, move, up, leave, pickAt };
+}

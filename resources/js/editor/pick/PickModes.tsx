@@ -1,0 +1,69 @@
+import { useDesk } from '../desk';
+import { gridShape } from '../scene/geometry';
+import { type PickMode, type Reach, REACHES, usePick, type Whole, WHOLES } from './pick';
+
+const MODES: PickMode[] = ['cells', 'points', 'lines', 'parts'];
+
+/** What the pointer picks, and how far it reaches. */
+export function PickModes() {
+    const { scene, picking } = useDesk();
+    const pick = usePick(picking);
+    const tilings = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'overlay') && !step.hidden);
+    const on = tilings.some((step) => step.id === pick.on) ? pick.on : null;
+    const grid = tilings.findLast((step) => (on === null || step.id === on) && (pick.cells.size === 0 || pick.cells.has(step.id)));
+    const words = gridShape(grid?.geometry)?.data.cellWords ?? [];
+    return (
+        <div className="flex h-7 shrink-0 items-center gap-4 text-[13px] text-slate">
+            <span role="radiogroup" aria-label="What the pointer picks" className="flex items-center gap-3.5">
+                Pick
+                {MODES.map((mode) => (
+                    <Choice key={mode} chosen={pick.mode === mode} onChoose={() => picking.setMode(mode)}>
+                        {mode}
+                    </Choice>
+                ))}
+            </span>
+            {pick.mode === 'points' && (
+                <select className="live font-serif text-[15px] text-ink" aria-label="What points snap to" value={pick.snapsTo} onChange={(event) => picking.setSnapsTo(event.target.value as Reach)}>
+                    {Object.keys(REACHES).map((reach) => (
+                        <option key={reach}>{reach}</option>
+                    ))}
+                </select>
+            )}
+            {pick.mode === 'parts' && (
+                <select className="live font-serif text-[15px] text-ink" aria-label="What of a part the pointer picks" value={pick.whole} onChange={(event) => picking.setWhole(event.target.value as Whole)}>
+                    {WHOLES.map((whole) => (
+                        <option key={whole}>{whole}</option>
+                    ))}
+                </select>
+            )}
+            {pick.mode === 'cells' && tilings.length > 1 && (
+                <select className="live max-w-36 font-serif text-[15px] text-ink" aria-label="Whose cells the pointer picks" value={on ?? ''} onChange={(event) => picking.setOn(event.target.value === '' ? null : event.target.value)}>
+                    <option value="">of what lies on top</option>
+                    {tilings.map((step) => (
+                        <option key={step.id} value={step.id}>
+                            of {step.label}
+                        </option>
+                    ))}
+                </select>
+            )}
+            {pick.mode === 'cells' && words.length > 1 && (
+                <select className="live font-serif text-[15px] text-ink" aria-label="How far a click reaches" value={pick.reach ?? ''} onChange={(event) => picking.setReach(event.target.value === '' ? null : Number(event.target.value))}>
+                    <option value="">one by one</option>
+                    {words.map((word, reach) => (
+                        <option key={word} value={reach}>
+                            the whole {word}
+                        </option>
+                    ))}
+                </select>
+            )}
+        </div>
+    );
+}
+
+function Choice({ chosen, onChoose, children }: { chosen: boolean; onChoose: () => void; children: string }) {
+    return (
+        <button role="radio" aria-checked={chosen} className={`border-b-2 py-0.5 whitespace-nowrap ${chosen ? 'border-amber font-semibold text-ink' : 'border-transparent hover:text-ink'}`} onClick={onChoose}>
+            {children}
+        </button>
+    );
+}

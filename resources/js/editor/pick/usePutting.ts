@@ -1,0 +1,53 @@
+import { stepOf, useDesk } from '../desk';
+import { gridShape } from '../scene/geometry';
+import type { Hover } from './hover';
+import { type PickedPoint, stepIn } from './pick';
+
+export interface Putting {
+    cells: (found: Hover, way: 'add' | 'take') => void;
+    isPicked: (found: Hover) => boolean;
+    /** A place: for whoever asked for one, else picked. */
+    point: (point: PickedPoint | undefined) => void;
+    line: (id: string, near: [number, number]) => void;
+    part: (name: string) => void;
+}
+
+/** Putting what was pointed at into the pick, or taking it out. */
+export function usePutting(): Putting {
+    const { scene, picking, placeWanted, askPlace, select } = useDesk();
+    const shapeOf = ({ grid = '' }: Hover) => gridShape(stepOf(scene, grid)?.geometry);
+
+    return {
+        cells: (found, way) => {
+            const shape = shapeOf(found);
+            if (found.grid === undefined || shape === undefined || found.cells === undefined) return;
+            const addresses = found.cells.map((cell) => shape.address(cell));
+            if (way === 'add') picking.add(found.grid, shape.data.mark, addresses, found.run);
+            else picking.take(found.grid, addresses);
+        },
+        isPicked: (found) => {
+            const shape = shapeOf(found);
+            const { grid, cells = [] } = found;
+            return grid !== undefined && shape !== undefined && cells.every((cell) => picking.has(grid, shape.address(cell)));
+        },
+        point: (point) => {
+            if (point === undefined) return;
+            // Of a place along a line that was not asked for only the coordinates are known.
+            const raw = point.raw ?? point.at;
+            if (placeWanted === null) {
+                picking.togglePoint({ ...point, raw });
+                return;
+            }
+            placeWanted.take(raw);
+            askPlace(null);
+        },
+        line: (id, near) => {
+            picking.toggleLine(id, near);
+            select(id);
+        },
+        part: (name) => {
+            picking.togglePart(name);
+            select(stepIn(name));
+        },
+    };
+}

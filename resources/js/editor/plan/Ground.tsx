@@ -1,0 +1,52 @@
+import { useState } from 'react';
+import { useDesk } from '../desk';
+import { LiveColour } from '../fields/LiveColour';
+import { LiveNumber } from '../fields/LiveNumber';
+import { ValueRows } from './ValueRows';
+
+const UNITS = ['px', 'mm', 'cm', 'in', 'pt'];
+
+/** What all stands on: the sheet, and the numbers that have names. */
+export function Ground() {
+    const { scene, page, change, preview } = useDesk();
+    const [problem, setProblem] = useState<string | null>(null);
+    const { sheet } = page.plan;
+    const side = (field: 'width' | 'height') => (
+        <LiveNumber
+            label={`${field} of the sheet`}
+            raw={sheet[field]}
+            value={scene.sheet[field]}
+            measure="length"
+            onPreview={(value) => preview(value === null ? null : [{ op: 'sheet', field, value }])}
+            onCommit={(value) => change([{ op: 'sheet', field, value }])}
+        />
+    );
+    const background = (colour: string) => [{ op: 'sheet' as const, field: 'background' as const, value: colour === 'none' ? null : colour }];
+
+    return (
+        <div className="pt-2 pb-1.5">
+            <div className="py-[5px] pr-4 pl-[50px] font-serif text-[16px] leading-[1.55]">
+                Sheet {side('width')} × {side('height')}{' '}
+                <select
+                    className="live"
+                    aria-label="Unit of the sheet"
+                    value={sheet.unit}
+                    onChange={(event) => void change([{ op: 'sheet', field: 'unit', value: event.target.value }]).then((refused) => setProblem(refused?.message ?? null))}
+                >
+                    {UNITS.map((unit) => (
+                        <option key={unit}>{unit}</option>
+                    ))}
+                </select>{' '}
+                on{' '}
+                <LiveColour
+                    label="Background of the sheet"
+                    raw={sheet.background ?? 'none'}
+                    onPreview={(colour) => void preview(colour === null ? null : background(colour))}
+                    onCommit={(colour) => void change(background(colour))}
+                />
+                .{problem !== null && <p className="text-brick">{problem}</p>}
+            </div>
+            <ValueRows />
+        </div>
+    );
+}

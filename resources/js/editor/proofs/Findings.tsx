@@ -1,0 +1,82 @@
+import { useState } from 'react';
+import type { Finding } from '../../api/client';
+import { problemText, useDesk } from '../desk';
+import { LiveNumber } from '../fields/LiveNumber';
+
+/** Pixels of the screen that what was found is shown at, at least. */
+const SHOWN_AT = 60;
+
+/** What the checks found, what mends it, and from which measure on they speak up. */
+export function Findings() {
+    const { scene } = useDesk();
+    return (
+        <section aria-label="Findings" className="flex flex-col gap-1.5">
+            <h2 className="heading mb-1">Findings</h2>
+            {scene.findings.length === 0 && <p className="font-serif text-[15px] leading-snug text-slate italic">Nothing is wrong.</p>}
+            <ul>
+                {scene.findings.map((finding) => (
+                    <One key={`${finding.step} ${finding.field} ${finding.message}`} finding={finding} />
+                ))}
+            </ul>
+            {scene.steps.some((step) => step.role === 'guide' || step.role === 'overlay') && <Limits />}
+        </section>
+    );
+}
+
+function One({ finding }: { finding: Finding }) {
+    const { scene, change, select, lookAt, selected } = useDesk();
+    const [refused, setRefused] = useState<string | null>(null);
+    const { remedy } = finding;
+    return (
+        <li className="border-t border-hairline py-2">
+            <p className="font-serif text-[15px] leading-snug break-words">{finding.message}</p>
+            <div className="mt-1 flex gap-4 font-medium text-umber">
+                <button
+                    className="hover:underline"
+                    onClick={() => {
+                        select(selected === finding.step ? null : finding.step);
+                        document.querySelector(`[data-step="${finding.step}"]`)?.scrollIntoView({ block: 'nearest' });
+                        const [x, y] = finding.at ?? [];
+                        const least = Math.max(finding.measure ?? 0, Math.max(scene.sheet.width, scene.sheet.height) / 1e5);
+                        if (x !== undefined && y !== undefined) lookAt(x, y, Math.min(SHOWN_AT / least, 2000));
+                    }}
+                >
+                    Show
+                </button>
+                {remedy !== null && (
+                    <button
+                        className="hover:underline"
+                        onClick={() => void change(remedy.operations).then((problem) => setRefused(problem === null ? null : problemText(problem)))}
+                    >
+                        {remedy.label}
+                    </button>
+                )}
+            </div>
+            {refused !== null && (
+                <p role="alert" className="mt-1 rounded bg-blush px-1.5 py-1 text-[12.5px] leading-snug text-brick">
+                    {refused}
+                </p>
+            )}
+        </li>
+    );
+}
+
+function Limits() {
+    const { page, scene, change, preview } = useDesk();
+    const given = (page.plan.sheet as { checks?: Record<string, number | string> }).checks ?? {};
+    const limit = (name: 'sliver' | 'miss', label: string) => (
+        <LiveNumber
+            label={label}
+            raw={given[name] ?? Math.round(scene.sheet.checks[name] * 1e4) / 1e4}
+            value={scene.sheet.checks[name]}
+            measure="length"
+            onPreview={(value) => preview(value === null ? null : [{ op: 'sheet', field: `checks.${name}`, value }])}
+            onCommit={(value) => change([{ op: 'sheet', field: `checks.${name}`, value }])}
+        />
+    );
+    return (
+        <p className="border-t border-hairline pt-2 font-serif text-[14px] leading-[1.6] text-slate">
+            Cells thinner than {limit('sliver', 'Thinnest cell')} and misses below {limit('miss', 'Widest miss')} {scene.sheet.unit} are named.
+        </p>
+    );
+}

@@ -1,0 +1,108 @@
+import { Popover } from 'radix-ui';
+import { type FormEvent, useState } from 'react';
+import { useDesk } from '../desk';
+import { Swatch } from '../fields/Swatch';
+
+/** The named colours of the sheet. A colour changed here changes wherever it is used. */
+export function PalettePanel() {
+    const { page } = useDesk();
+    return (
+        <section aria-label="Palette" className="flex flex-col gap-2">
+            <h2 className="heading">Palette</h2>
+            <ul className="-mx-1.5 flex flex-col">
+                {Object.entries(page.plan.palette).map(([name, colour]) => (
+                    <li key={name}>
+                        <ColourEntry name={name} colour={colour} />
+                    </li>
+                ))}
+                <li>
+                    <ColourEntry name={null} colour="#8a6fa8" />
+                </li>
+            </ul>
+        </section>
+    );
+}
+
+function ColourEntry({ name, colour }: { name: string | null; colour: string }) {
+    const { change, preview } = useDesk();
+    const [open, setOpen] = useState(false);
+    const [given, setGiven] = useState({ name: name ?? '', colour });
+    const [problem, setProblem] = useState<string | null>(null);
+
+    async function submit(event: FormEvent): Promise<void> {
+        event.preventDefault();
+        const to = given.name.trim();
+        const operations = [
+            ...(name !== null && to !== name ? [{ op: 'rename-colour' as const, name, to }] : []),
+            ...(name === null || given.colour !== colour ? [{ op: 'colour' as const, name: to, value: given.colour }] : []),
+        ];
+        const refused = operations.length === 0 ? null : await change(operations);
+        setProblem(refused === null ? null : `Expected ${refused.body.expected ?? 'something else'}`);
+        if (refused === null) setOpen(false);
+    }
+
+    return (
+        <Popover.Root
+            open={open}
+            onOpenChange={(next) => {
+                setGiven({ name: name ?? '', colour });
+                setProblem(null);
+                if (!next) void preview(null);
+                setOpen(next);
+            }}
+        >
+            <Popover.Trigger className="flex w-full items-center gap-2.5 rounded px-1.5 py-[5px] text-left hover:bg-honey" aria-label={name === null ? 'Add a colour' : `Colour ${name}, ${colour}`}>
+                {name === null ? (
+                    <span className="text-[12.5px] font-medium text-umber">Add a colour</span>
+                ) : (
+                    <>
+                        <Swatch colour={colour} size={16} />
+                        <span className="flex-1 truncate font-serif text-[15px] leading-tight italic">{name}</span>
+                        <span className="text-[11.5px] text-slate tabular-nums">{colour}</span>
+                    </>
+                )}
+            </Popover.Trigger>
+            <Popover.Portal>
+                <Popover.Content className="menu w-60 p-3" side="left" align="start" sideOffset={10}>
+                    <form className="flex flex-col gap-3" onSubmit={(event) => void submit(event)}>
+                        <label className="flex flex-col gap-1 font-medium">
+                            Name
+                            <input className="boxed font-normal" required maxLength={40} value={given.name} onChange={(event) => setGiven({ ...given, name: event.target.value })} />
+                        </label>
+                        <label className="flex flex-col gap-1 font-medium">
+                            Colour
+                            <span className="flex gap-2">
+                                <input
+                                    type="color"
+                                    aria-label="Colour, chosen by eye"
+                                    className="h-9 w-11 cursor-pointer rounded border border-rule bg-card p-0.5"
+                                    value={/^#[0-9a-f]{6}$/i.test(given.colour) ? given.colour : '#000000'}
+                                    onChange={(event) => {
+                                        setGiven({ ...given, colour: event.target.value });
+                                        if (name !== null) void preview([{ op: 'colour', name, value: event.target.value }]);
+                                    }}
+                                />
+                                <input className="boxed min-w-0 flex-1 font-normal tabular-nums" aria-label="Colour as #rrggbb" value={given.colour} onChange={(event) => setGiven({ ...given, colour: event.target.value })} />
+                            </span>
+                        </label>
+                        {problem !== null && (
+                            <p role="alert" className="text-[12.5px] text-brick">
+                                {problem}
+                            </p>
+                        )}
+                        <div className="flex justify-between">
+                            {name === null ? (
+                                <span />
+                            ) : (
+                                <button type="button" className="quiet text-brick" onClick={() => void change([{ op: 'colour', name, value: null }]).then((refused) => setProblem(refused?.message ?? null))}>
+                                    Delete
+                                </button>
+                            )}
+                            <button className="solid">{name === null ? 'Add' : 'Set'}</button>
+                        </div>
+                    </form>
+                </Popover.Content>
+            </Popover.Portal>
+        </Popover.Root>
+    );
+}

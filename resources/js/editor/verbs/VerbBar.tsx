@@ -1,0 +1,266 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { AskBar } from './AskBar';
+import { problemText, useDesk } from '../desk';
+import { Keys } from './Keys';
+import { keepOn, MODE_OF } from './KeepOn';
+import { type Pick, type PickMode, usePick } from '../pick/pick';
+import { memberLabel } from '../pick/useHits';
+import { ReadyOnes } from './ReadyOnes';
+import { SayIt } from './SayIt';
+import { answeredAnew, FAMILIES, type Family, type Saying, type Verb, verbsFor } from './verbs';
+
+/** The families of verbs that fit the pick, and the verbs of the open one. */
+export function VerbBar({ onDone }: { onDone: () => void }) {
+    const desk = useDesk();
+    const { page, scene, kinds, picking, selected, change, preview, select, added, last, setLast, kept, setKept } = desk;
+    const pick = usePick(picking);
+    const [asking, setAsking] = useState<Verb | null>(null);
+    const [problem, setProblem] = useState<string | null>(null);
+    const [colour, setColour] = useState<string | null>(null);
+    const [opened, setOpened] = useState<Partial<Record<string, Family>>>({});
+    const [naming, setNaming] = useState(false);
+    const [saying, setSaying] = useState(false);
+    const [keys, setKeys] = useState(false);
+    const bar = useRef<HTMLElement>(null);
+    const verbs = useMemo(
+        () => verbsFor({ page, scene, kinds, pick, picking, selected, colour }),
+        [page, scene, kinds, pick, picking, selected, colour],
+    );
+    const count = { cells: pick.count, parts: pick.parts.length, points: pick.points.length, lines: pick.lines.length }[pick.mode];
+    const sort = count === 0 ? 'ground' : pick.mode;
+    const families = FAMILIES.filter((family) => verbs.some((verb) => verb.family === family));
+    const family = families.find((one) => one === opened[sort]) ?? families[0];
+    const shown = verbs.filter((verb) => verb.family === family).sort((a, b) => a.key - b.key);
+    const again = last === null ? undefined : verbs.find((verb) => verb.name === last.name);
+
+    async function run(verb: Verb, answers: Record<string, unknown>): Promise<void> {
+        const refused = await change(verb.operations(answers));
+        if (refused !== null) {
+            setProblem(problemText(refused));
+            return;
+        }
+        const looks = verb.family === 'look';
+        const chosen = Object.entries(answers).find(([field]) => verb.kind?.fields.find((one) => one.name === field)?.type === 'colour')?.[1];
+        if (typeof chosen === 'string') setColour(chosen);
+        setLast({ name: verb.name, label: verb.label.replace('…', ''), from: verb.from, answers: answeredAnew(verb, answers) });
+        setOpened((old) => ({ ...old, [sort]: verb.family }));
+        setProblem(null);
+        setAsking(null);
+        select(null);
+        // What was made is picked, ready for the next verb; a look ends the sentence.
+        const made = verb.picks ? added().at(-1) : undefined;
+        const next: PickMode = verb.cuts ? 'cells' : pick.mode === 'parts' ? 'cells' : pick.mode;
+        if (made !== undefined && !looks) picking.pickParts([made]);
+        else picking.setMode(next);
+        onDone();
+    }
+
+    function begin(verb: Verb): void {
+        setProblem(null);
+        if (verb.asks.length === 0) {
+            void run(verb, {});
+        } else {
+            setAsking(verb);
+        }
+    }
+
+    function say({ name, from }: Saying): void {
+        setSaying(false);
+        const verb = verbs.find((one) => one.name === name);
+        const mode = MODE_OF[from];
+        if (verb !== undefined) begin(verb);
+        else if (mode === null) picking.clear();
+        // What is picked for it already stays.
+        else if (pick.mode !== mode) picking.setMode(mode);
+        if (verb === undefined) onDone();
+    }
+
+    useEffect(() => {
+        const verb = kept === null || pick.held || count === 0 ? undefined : verbs.find((one) => one.name === kept.name);
+        if (kept === null || verb === undefined || picking.get() !== pick) return;
+        const operations = verb.operations({ ...verb.start, ...kept.answers });
+        // The next may be picked while this one is on its way.
+        picking.clear();
+        void change(operations).then((refused) => setProblem(refused === null ? null : problemText(refused)));
+    }, [kept, pick, count, verbs, picking, change]);
+
+    function doAgain(): void {
+        if (again !== undefined && last !== null) void run(again, { ...again.start, ...last.answers });
+    }
+
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent) => {
+            const into = event.target as HTMLElement | null;
+            // Single keys work on the sheet and on the verbs only (WCAG 2.1.4).
+            const listens = into !== null && (into.getAttribute('role') === 'application' || bar.current?.contains(into) === true);
+            if (!listens || event.ctrlKey || event.metaKey || event.altKey || asking !== null || into.closest('input, select, textarea, [role=menu], [role=dialog]')) return;
+            if (event.key === '/') {
+                event.preventDefault();
+                setSaying(true);
+            } else if (event.key === '?') {
+                event.preventDefault();
+                setKeys(true);
+            } else if (event.key === '.') {
+                event.preventDefault();
+                doAgain();
+            } else if (event.key === '0') {
+                event.preventDefault();
+                setNaming(true);
+            } else if (/^[1-9]$/.test(event.key)) {
+                event.preventDefault();
+                const number = Number(event.key);
+                if (naming) {
+                    const named = FAMILIES[number - 1];
+                    setNaming(false);
+                    if (named !== undefined && families.includes(named)) setOpened((old) => ({ ...old, [sort]: named }));
+                } else {
+                    const verb = shown.find((one) => one.key === number);
+                    if (verb !== undefined) begin(verb);
+                }
+            } else if (event.key.toLowerCase() === 'k' && kept === null) {
+                event.preventDefault();
+                setProblem(null);
+                keepOn(desk);
+            } else if (event.key === 'Escape') {
+                setNaming(false);
+                setKept(null);
+            }
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    });
+
+    if (asking !== null) {
+        return (
+            <AskBar
+                verb={asking}
+                problem={problem}
+                onAnswer={(answers) => void run(asking, answers)}
+                onLeave={() => {
+                    setAsking(null);
+                    setProblem(null);
+                    void preview(null);
+                    onDone();
+                }}
+            />
+        );
+    }
+
+    if (kept !== null) {
+        return (
+            <section ref={bar} aria-label="Verbs" className="flex h-[92px] shrink-0 items-center gap-4 border-t border-rule bg-paper px-4 py-2.5">
+                <h2 className="font-serif text-[19px] leading-none font-semibold">{kept.label}</h2>
+                <p role="status" className="min-w-0 flex-1 text-[13px] text-slate">
+                    {problem ?? 'Kept on: done with every new pick. Pressed at one place and let go at another, both are picked.'}
+                </p>
+                <button
+                    className="verb"
+                    onClick={() => {
+                        setKept(null);
+                        onDone();
+                    }}
+                >
+                    <kbd>Esc</kbd>
+                    That is all
+                </button>
+            </section>
+        );
+    }
+
+    const picked = describePick(pick, (id) => scene.steps.find((step) => step.id === id)?.label ?? id);
+    return (
+        <section ref={bar} aria-label="Verbs" className="flex h-[92px] shrink-0 flex-col justify-center gap-2 border-t border-rule bg-paper px-4 py-2.5">
+            <div className="flex h-7 items-center gap-4 text-[13px] text-slate">
+                <span aria-live="polite" className="min-w-0 shrink truncate text-ink" data-picked={count} title={picked}>
+                    {picked === '' ? <span className="text-slate">With nothing picked</span> : `With ${picked}`}
+                </span>
+                {(families.length > 1 || naming) && (
+                    <span role="radiogroup" aria-label="Families of verbs" className="flex shrink-0 items-center gap-3.5">
+                        {families.map((one) => (
+                            <button
+                                key={one}
+                                role="radio"
+                                aria-checked={family === one}
+                                className={`flex items-center gap-1 border-b-2 py-0.5 ${family === one ? 'border-amber font-semibold text-ink' : 'border-transparent hover:text-ink'}`}
+                                onClick={() => setOpened((old) => ({ ...old, [sort]: one }))}
+                            >
+                                {naming && <kbd className="rounded-sm bg-honey px-1 font-sans text-[11.5px] font-medium text-umber">{FAMILIES.indexOf(one) + 1}</kbd>}
+                                {one}
+                            </button>
+                        ))}
+                    </span>
+                )}
+                <span className="flex-1" />
+                {count === 0 && <ReadyOnes onLaid={onDone} />}
+                {count > 0 && (
+                    <button className="quiet -mr-2 py-1.5" onClick={() => picking.clear()}>
+                        Clear
+                    </button>
+                )}
+                <SayIt
+                    kinds={kinds}
+                    open={saying}
+                    onOpen={(next) => {
+                        setSaying(next);
+                        if (!next) onDone();
+                    }}
+                    fits={(name) => verbs.some((verb) => verb.name === name)}
+                    onSay={say}
+                    onKeys={() => {
+                        setSaying(false);
+                        setKeys(true);
+                    }}
+                />
+                <Keys open={keys} onOpen={setKeys} onClosed={onDone} />
+            </div>
+            <div className="flex items-center gap-1 overflow-x-auto">
+                {shown.map((verb) => (
+                    <button key={verb.name} className={`verb ${verb.picture ? 'gap-1 py-[5px] pr-1.5 pl-1 text-[13px] [&_kbd]:px-1' : ''}`} onClick={() => begin(verb)}>
+                        <kbd>{verb.key}</kbd>
+                        {verb.picture && (
+                            <svg viewBox="0 0 48 48" width="20" height="20" aria-hidden="true">
+                                <path d={verb.picture} fill="none" stroke="currentColor" strokeWidth="2" />
+                            </svg>
+                        )}
+                        {verb.picture ? <GridName label={verb.label} /> : verb.label}
+                    </button>
+                ))}
+                {again !== undefined && (
+                    <button className="verb" title={`Again: ${again.label.replace('…', '').toLowerCase()}, answered as before`} onClick={doAgain}>
+                        <kbd>.</kbd>
+                        Again
+                    </button>
+                )}
+                {problem !== null && (
+                    <span role="alert" className="rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
+                        {problem}
+                    </span>
+                )}
+            </div>
+        </section>
+    );
+}
+
+/** `3 cells of grid 1`; of points and lines the names. */
+function describePick(pick: Pick, label: (id: string) => string): string {
+    switch (pick.mode) {
+        case 'parts':
+            return pick.parts.map((name) => memberLabel(name, label)).join(', ');
+        case 'lines':
+            return pick.lines.map(label).join(', ');
+        case 'points':
+            return pick.points.length > 2 ? `${pick.points.length} points` : pick.points.map((point) => point.name).join('; ');
+        case 'cells':
+            return pick.count === 0 ? '' : `${pick.count} ${pick.count === 1 ? 'cell' : 'cells'} of ${[...pick.cells.keys()].map(label).join(' and ')}`;
+    }
+}
+
+/** `Polar grid`, of which the eye gets the first word: what the row is about stands in front of it. */
+function GridName({ label }: { label: string }) {
+    return (
+        <span>
+            {label.replace(/ grid$/, '')}
+            <span className="sr-only"> grid</span>
+        </span>
+    );
+}

@@ -1,0 +1,268 @@
+import type { Kind, Offer, Operation, Scene, SheetPage, Step } from '../../api/client';
+import { gridUnder, stepOf } from '../desk';
+import { gridShape } from '../scene/geometry';
+import { dissected, type Pick, type Picking, stepIn } from '../pick/pick';
+
+export type Family = Offer['family'];
+
+/** In the order of the keys that open them. */
+export const FAMILIES: Family[] = ['make', 'guide', 'shape', 'combine', 'copy', 'place', 'look', 'measure', 'order'];
+
+/** A verb as the bar shows it. One with `asks` opens its questions first; the others are done at once. */
+export interface Verb {
+    /** By which it is known again with another pick. */
+    name: string;
+    label: string;
+    family: Family;
+    /** Its number in its family. */
+    key: number;
+    picture?: string | null;
+    kind?: Kind;
+    asks: string[];
+    /** The operations for the given answers, by field name. */
+    operations: (answers: Record<string, unknown>) => Operation[];
+    /** What the questions begin with. */
+    start: Record<string, unknown>;
+    /** From what it is made; null where it is for the pick at hand only. */
+    from: Offer['from'] | null;
+    /** Whether what it makes is picked afterwards. */
+    picks: boolean;
+    /** Whether what it makes has cells, which are picked next. */
+    cuts?: boolean;
+}
+
+interface Bench {
+    page: SheetPage;
+    scene: Scene;
+    kinds: Kind[];
+    pick: Pick;
+    picking: Picking;
+    selected: string | null;
+    colour: string | null;
+}
+
+const NEW_PART = '+part';
+
+/** The verbs that fit the present pick. All that make a step come from what its kind offers. */
+export function verbsFor(bench: Bench): Verb[] {
+    const { pick, kinds } = bench;
+    if (pick.mode === 'parts' && pick.parts.length > 0) {
+        return offers(kinds, 'parts')
+            .filter(([, offer]) => offer.least <= pick.parts.length && pick.parts.length <= offer.most)
+            .map(([kind, offer]) => fromParts(bench, kind, offer, [...pick.parts], null));
+    }
+    if (pick.mode === 'cells' && pick.count > 0) {
+        return fromCells(bench);
+    }
+    if (pick.mode === 'points' && pick.points.length > 0) {
+        return offers(kinds, 'points')
+            .filter(([, offer]) => offer.least <= pick.points.length && pick.points.length <= offer.most)
+            .map(([kind, offer]) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
+    }
+    if (pick.mode === 'lines' && pick.lines.length > 0) {
+        return offers(kinds, 'guides')
+            .filter(([kind, offer]) => offer.least <= pick.lines.length && pick.lines.length <= offer.most && suits(kind, offer, bench))
+            .map(([kind, offer]) => verb(kind, offer, bench, pick.lines[0] ?? null, (step) => [{ op: 'add', step: { ...step, ...taken(kind, offer.takes ?? 'of', inPlanOrder(bench.page, pick.lines)) } }]));
+    }
+    return offers(kinds, 'ground').map(([kind, offer]) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step }]));
+}
+
+function offers(kinds: Kind[], from: Offer['from']): [Kind, Offer][] {
+    return kinds.flatMap((kind) => kind.offers.filter((offer) => offer.from === from).map((offer): [Kind, Offer] => [kind, offer]));
+}
+
+/** The picked places as the fields of the offer take them: all in one, or one each. */
+function fromPoints(kind: Kind, offer: Offer, pick: Pick): Record<string, unknown> {
+    const raws = pick.points.map((point) => point.raw);
+    const fields = (offer.takes ?? '').split('+');
+    const [first = ''] = fields;
+    const takesAll = fields.length === 1 && kind.fields.find((field) => field.name === first)?.type === 'places';
+    return takesAll ? { [first]: raws } : Object.fromEntries(fields.map((field, k) => [field, raws[k]]));
+}
+
+/** Whether the field that the pick goes into takes steps like the picked ones. */
+function suits(kind: Kind, offer: Offer, bench: Bench): boolean {
+    const roles = kind.fields.find((field) => field.name === offer.takes)?.roles ?? [];
+    return bench.pick.lines.every((id) => roles.includes(stepOf(bench.scene, id)?.role ?? ''));
+}
+
+function inPlanOrder(page: SheetPage, ids: readonly string[]): string[] {
+    return page.plan.steps.map((step) => step.id).filter((id) => ids.includes(id));
+}
+
+function fromCells(bench: Bench): Verb[] {
+    const { kinds, picking, page, scene, selected, pick } = bench;
+    const verbs: Verb[] = [];
+    const made = offers(kinds, 'cells');
+    for (const [kind, offer] of made) {
+        const takes = offer.takes ?? 'cells';
+        verbs.push(verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, id: NEW_PART, [takes]: picking.addresses() } }]));
+        const target = targetPart(page, scene, kind.kind, selected);
+        if (target !== undefined) {
+            const present = (page.plan.steps.find((step) => step.id === target.id)?.[takes] as string[] | undefined) ?? [];
+            const cells = expanded(scene, present);
+            const set = (value: () => string[]) => () => [{ op: 'set' as const, id: target.id, field: takes, value: value() }];
+            // Of cells by the ten thousand nothing is listed before it is asked for.
+            verbs.push(plainVerb(`Add to ${target.label}`, 'make', 2, set(() => [...new Set([...present, ...picking.addresses()])])));
+            if (cells.some((address) => isPicked(pick, address)) && cells.some((address) => !isPicked(pick, address))) {
+                verbs.push(plainVerb(`Take from ${target.label}`, 'make', 3, set(() => cells.filter((address) => !isPicked(pick, address)))));
+            }
+        }
+    }
+    const [first] = made;
+    if (first !== undefined) {
+        const [kind, offer] = first;
+        const makePart = (): Operation => ({ op: 'add', step: { kind: kind.kind, id: NEW_PART, [offer.takes ?? 'cells']: picking.addresses() } });
+        for (const [other, one] of offers(kinds, 'parts')) {
+            if (one.fromCells) verbs.push(fromParts(bench, other, one, [NEW_PART], makePart));
+        }
+    }
+    return verbs;
+}
+
+function fromParts(bench: Bench, kind: Kind, offer: Offer, ids: string[], first: (() => Operation) | null): Verb {
+    const takes = offer.takes ?? 'of';
+    const grid = ids[0] === NEW_PART ? [...bench.pick.cells.keys()][0] : ids[0];
+    return verb(kind, offer, bench, grid ?? null, (step) => {
+        // A look that the same parts have already is changed, not said twice.
+        const twin = first !== null || offer.replaces === null ? undefined : twinOf(bench.page, kind.kind, takes, ids, offer.replaces);
+        if (twin !== undefined) {
+            return offer.asks.map((field) => ({ op: 'set' as const, id: twin, field, value: nested(step, field) }));
+        }
+        return [...(first === null ? [] : [first()]), { op: 'add', step: { ...step, id: '+new', ...taken(kind, takes, ids) } }];
+    });
+}
+
+/** The picked steps as the fields take them: the first in the first field, the rest in the second; in a field for one step only one. */
+function taken(kind: Kind, takes: string, ids: string[]): Record<string, unknown> {
+    const [first = '', rest] = takes.split('+');
+    const one = kind.fields.find((field) => field.name === first)?.type === 'step';
+    return { [first]: one ? ids[0] : rest === undefined ? ids : ids.slice(0, 1), ...(rest === undefined ? {} : { [rest]: ids.slice(1) }) };
+}
+
+function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build: (step: Record<string, unknown>) => Operation[]): Verb {
+    const start: Record<string, unknown> = {};
+    const preset = filled(offer.preset, bench, near) as Record<string, unknown>;
+    for (const field of offer.asks) {
+        start[field] = nested(preset, field) ?? kind.fields.find((one) => one.name === field)?.default ?? null;
+    }
+    return {
+        name: `${kind.kind} ${offer.label}`,
+        label: offer.label,
+        family: offer.family,
+        key: offer.key,
+        picture: offer.picture,
+        kind,
+        asks: offer.asks,
+        start,
+        from: offer.from,
+        picks: offer.from === 'cells' || offer.from === 'parts',
+        cuts: kind.makes === 'overlay',
+        operations: (answers) => {
+            let step: Record<string, unknown> = { kind: kind.kind, ...preset };
+            for (const [field, value] of Object.entries(answers)) step = withNested(step, field, value);
+            return build(step);
+        },
+    };
+}
+
+function plainVerb(label: string, family: Family, key: number, operations: () => Operation[]): Verb {
+    return { name: label, label, family, key, asks: [], start: {}, from: null, picks: false, operations };
+}
+
+/** What can be done at all, with what is to be picked for it and the words by which people look for it. */
+export interface Saying {
+    name: string;
+    label: string;
+    family: Family;
+    words: string[];
+    from: Offer['from'];
+    least: number;
+}
+
+/** Every verb that there is, each once. */
+export function sayings(kinds: Kind[]): Saying[] {
+    const all = new Map<string, Saying>();
+    for (const kind of kinds) {
+        for (const { label, family, words, from, least } of kind.offers) {
+            const name = `${kind.kind} ${label}`;
+            if (!all.has(name)) all.set(name, { name, label, family, words, from, least });
+        }
+    }
+    return [...all.values()];
+}
+
+/** What was answered otherwise than the verb began with, to be answered so again with another pick. */
+export function answeredAnew(verb: Verb, answers: Record<string, unknown>): Record<string, unknown> {
+    return Object.fromEntries(Object.entries(answers).filter(([field, value]) => JSON.stringify(value) !== JSON.stringify(verb.start[field])));
+}
+
+/** The part that cells are added to: the selected one, else the last. */
+function targetPart(page: SheetPage, scene: Scene, kind: string, selected: string | null): Step | undefined {
+    const parts = page.plan.steps.filter((step) => step.kind === kind);
+    const chosen = parts.find((step) => step.id === selected) ?? parts.at(-1);
+    return chosen === undefined ? undefined : stepOf(scene, chosen.id);
+}
+
+function twinOf(page: SheetPage, kind: string, takes: string, ids: string[], field: string): string | undefined {
+    return page.plan.steps.findLast((step) => step.kind === kind && JSON.stringify(step[takes]) === JSON.stringify(ids) && nested(step, field) !== undefined)?.id;
+}
+
+/** `{center}`, `{count}` and `{colour}` of a preset, replaced by what fits. */
+function filled(value: unknown, bench: Bench, near: string | null): unknown {
+    if (Array.isArray(value)) return value.map((one) => filled(one, bench, near));
+    if (value !== null && typeof value === 'object') {
+        return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, filled(one, bench, near)]));
+    }
+    const grid = near === null ? undefined : gridUnder(bench.scene, stepIn(near));
+    const about = gridShape(grid?.geometry)?.data.about;
+    switch (value) {
+        case '{center}':
+            return grid && about ? grid.id + about.center : ['sheet.width/2', 'sheet.height/2'];
+        case '{count}':
+            return grid && about ? grid.id + about.count : 6;
+        case '{centre}':
+            return near === null ? ['sheet.width/2', 'sheet.height/2'] : `${near}!`;
+        case '{lines}':
+            return bench.scene.steps.filter((step) => (step.role === 'grid' || step.role === 'guide') && !step.usedUp).map((step) => step.id);
+        case '{near}':
+            return bench.pick.near ?? ['sheet.width/2', 'sheet.height/2'];
+        case '{colour}':
+            return bench.colour ?? Object.keys(bench.page.plan.palette)[0] ?? '#1b2140';
+        default:
+            return value;
+    }
+}
+
+const spelt = new WeakMap<readonly string[], { shapes: unknown[]; cells: string[] }>();
+
+/** Addresses with their stars spelt out, as far as the grid is there. */
+function expanded(scene: Scene, addresses: readonly string[]): string[] {
+    const grids = [...new Set(addresses.map((address) => dissected(address)[0]))];
+    const shapes = grids.map((grid) => gridShape(stepOf(scene, grid)?.geometry));
+    const known = spelt.get(addresses);
+    if (known !== undefined && known.shapes.every((shape, k) => shape === shapes[k])) return known.cells;
+    const cells = addresses.flatMap((address) => {
+        const [grid, mark, rest] = dissected(address);
+        if (!rest.includes('*')) return [address];
+        return (shapes[grids.indexOf(grid)]?.matching(rest) ?? []).map((one) => `${grid}${mark}${one}`);
+    });
+    spelt.set(addresses, { shapes, cells });
+    return cells;
+}
+
+function isPicked(pick: Pick, address: string): boolean {
+    const [grid, , rest] = dissected(address);
+    return pick.cells.get(grid)?.has(rest) ?? false;
+}
+
+export function nested(from: Record<string, unknown>, field: string): unknown {
+    return field.split('.').reduce<unknown>((value, key) => (value !== null && typeof value === 'object' ? (value as Record<string, unknown>)[key] : undefined), from);
+}
+
+function withNested(into: Record<string, unknown>, field: string, value: unknown): Record<string, unknown> {
+    const [key = '', ...rest] = field.split('.');
+    const inner = rest.length === 0 ? value : withNested((into[key] as Record<string, unknown> | undefined) ?? {}, rest.join('.'), value);
+    const others = Object.fromEntries(Object.entries(into).filter(([one]) => one !== key));
+    return inner === null || inner === undefined || inner === false ? others : { ...others, [key]: inner };
+}
