@@ -45,6 +45,12 @@ final readonly class Bend
         return $this->sort === 'tangent';
     }
 
+    /** @return list<Vec> of a cubic the two places that it leaves towards and arrives from; of others none */
+    public function handlePlaces(): array
+    {
+        return $this->sort === 'handles' ? $this->places : [];
+    }
+
     public function fingerprint(): string
     {
         return $this->sort.sprintf('%.17g', $this->bulge).implode('', array_map(static fn (Vec $place): string => sprintf('(%.17g,%.17g)', $place->x, $place->y), $this->places));

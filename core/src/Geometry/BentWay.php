@@ -17,6 +17,20 @@ final class BentWay
      */
     public static function curves(array $points, array $bends, bool $isClosed): array
     {
+        return array_values(self::ways($points, $bends, $isClosed));
+    }
+
+    /**
+     * The same by the number of their way, from 0.
+     *
+     * @param  list<Vec>  $points  two or more
+     * @param  list<Bend|null>  $bends
+     * @return array<int, Curve>
+     *
+     * @throws CannotBend
+     */
+    public static function ways(array $points, array $bends, bool $isClosed): array
+    {
         $count = count($points);
         $ways = $isClosed ? $count : $count - 1;
         // A tangent way hangs on the one before it; begin behind one that does not.
@@ -43,7 +57,7 @@ final class BentWay
         }
         ksort($curves);
 
-        return array_values($curves);
+        return $curves;
     }
 
     /**

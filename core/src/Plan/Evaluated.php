@@ -18,6 +18,7 @@ final readonly class Evaluated
      * @param  string|null  $step  id of the step, where only some of what it comes to is meant
      * @param  list<int>|null  $figures  of its part that are meant; null for all
      * @param  array<string, list<Vec>>  $places  where the places that it says came to lie, by field
+     * @param  list<Pull>  $pulls  what else can be taken hold of on the sheet
      */
     public function __construct(
         public string $id,
@@ -28,6 +29,7 @@ final readonly class Evaluated
         public ?string $step = null,
         public ?array $figures = null,
         public array $places = [],
+        public array $pulls = [],
     ) {
     }
 

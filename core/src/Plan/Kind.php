@@ -57,6 +57,17 @@ abstract class Kind
      */
     abstract public function evaluate(Arguments $given): Result;
 
+    /**
+     * What can be taken hold of on the sheet to change its numbers. Places need not be declared: their fields are dragged themselves.
+     *
+     * @param  Result  $result  that it came to
+     * @return list<Pull>
+     */
+    public function pulls(Arguments $given, Result $result): array
+    {
+        return [];
+    }
+
     /** What its steps come to, as far as that does not hang on what they are made of: a part. */
     public function makes(): Role
     {

@@ -15,6 +15,7 @@ use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Mesh\Mesh;
 use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Section;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Plan\Step;
@@ -129,12 +130,22 @@ final readonly class SceneView
             // A part's size is asked for by name, and measured then; those of copies by the thousand would take their time.
             'numbers' => (object) ($known === null ? [] : [...$known->numbers, ...($known->result instanceof Measured && ! $known->result instanceof Part ? $known->result->quantities() : [])]),
             'places' => (object) ($known === null ? [] : $this->places($known)),
+            'pulls' => $known === null ? [] : array_map($this->pull(...), $known->pulls),
             'usedUp' => isset($this->scene->usedUp[$step->id]),
             'shown' => $known !== null && $known->result instanceof Grid
                 ? ['as' => $step->raw('show') ?? 'lines', 'strength' => $known->numbers['strength'] ?? 0.3, 'block' => isset($known->numbers['block']) ? (int) $known->numbers['block'] : null]
                 : null,
             'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : $known->numbers),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private function pull(Pull $pull): array
+    {
+        $decimals = $this->scene->plan->tolerance()->decimals;
+        $place = static fn (Vec $at): array => [round($at->x, $decimals), round($at->y, $decimals)];
+
+        return [...get_object_vars($pull), 'at' => $place($pull->at), 'from' => $place($pull->from), 'to' => $place($pull->to)];
     }
 
     /** @return array<string, list<float>> x and y of every place, by field; of outlines with places by the hundred none */

@@ -1413,6 +1413,7 @@ export interface components {
             };
             /** @description Whether other steps have used it up, so that it is not shown by itself. */
             usedUp: boolean;
+            pulls: components["schemas"]["Pull"][];
         };
         Style: {
             fill: string;
@@ -1744,6 +1745,20 @@ export interface components {
             reach: number;
             kinds?: ("intersection" | "corner" | "crossing" | "tangent" | "midpoint" | "cell-centre" | "circle-centre" | "part-centre" | "end" | "edge")[];
             without?: string[];
+        };
+        /** @description What can be taken hold of on the sheet to change a number of a step, and how the number follows from where it is dragged to. */
+        Pull: {
+            field: string;
+            /** @description Inside the field. */
+            path: (number | string)[];
+            /** @enum {unknown} */
+            sort: "distance" | "along" | "angle" | "vector" | "bulge" | "place";
+            at: number[];
+            from: number[];
+            to: number[];
+            zero: number;
+            /** @description The field whose places are joined by the way that it bends. */
+            between: string | null;
         };
     };
     responses: never;

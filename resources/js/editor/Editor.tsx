@@ -8,6 +8,9 @@ import { Waiting } from '../ui/Waiting';
 import { type Acts, ActsContext, type Desk, DeskContext, PaletteContext, type PlaceWanted } from './desk';
 import { Findings } from './proofs/Findings';
 import { HandOver } from './HandOver';
+import type { Hover } from './pick/hover';
+import { Store } from './Store';
+import type { Asking } from './verbs/asking';
 import type { Done } from './verbs/KeepOn';
 import { KeptBanner } from './KeptBanner';
 import { PalettePanel } from './proofs/PalettePanel';
@@ -33,6 +36,9 @@ export function Editor() {
     const [gridsShown, setGridsShown] = useState(true);
     const [placeWanted, setPlaceWanted] = useState<PlaceWanted | null>(null);
     const [outlines, setOutlines] = useState(false);
+    const [asking, setAsking] = useState<Asking | null>(null);
+    const [finishAsking] = useState(() => new Store<(() => void) | null>(null));
+    const [pointed] = useState(() => new Store<Hover | null>(null));
     const [last, setLast] = useState<Done | null>(null);
     const [kept, setKept] = useState<Done | null>(null);
     const sheet = useRef<SheetHandle>(null);
@@ -105,6 +111,10 @@ export function Editor() {
         placeWanted,
         askPlace: setPlaceWanted,
         outlines,
+        asking,
+        setAsking,
+        finishAsking,
+        pointed,
         last,
         setLast,
         kept,

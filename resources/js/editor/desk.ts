@@ -1,5 +1,8 @@
 import { createContext, useContext } from 'react';
 import type { Kind, Operation, Problem, Scene, SheetPage, Step } from '../api/client';
+import type { Hover } from './pick/hover';
+import type { Store } from './Store';
+import type { Asking } from './verbs/asking';
 import type { Done } from './verbs/KeepOn';
 import type { Picking } from './pick/pick';
 import type { SnapIndex } from './pick/SnapIndex';
@@ -30,6 +33,13 @@ export interface Desk {
     /** Asks for a place to be clicked; null ends the asking. */
     askPlace: (wanted: PlaceWanted | null) => void;
     placeWanted: PlaceWanted | null;
+    /** The verb that has been said and is not done yet; it stays whatever is looked at meanwhile. */
+    asking: Asking | null;
+    setAsking: (next: Asking | null | ((old: Asking | null) => Asking | null)) => void;
+    /** Does the verb that is asked for, from the sheet. */
+    finishAsking: Store<(() => void) | null>;
+    /** What the pointer, or the keyboard, is on. */
+    pointed: Store<Hover | null>;
     /** The verb that was done last. */
     last: Done | null;
     setLast: (done: Done) => void;

@@ -1,6 +1,10 @@
+import './browser';
 import { describe, expect, it } from 'vitest';
-import type { SheetPage, Step } from '../api/client';
-import { handlesOf, placed } from '../editor/handles/Handles';
+import type { Kind, Plan, Schemas, Step } from '../api/client';
+import { type Handle, handlesOf, moved, shifted, valueAt, withIn, withoutPoint, withPoint } from '../editor/handles/handles';
+import { Answers } from '../editor/scene/answers';
+import { bent, bulgeTowards } from '../editor/verbs/asking';
+import { asked, EVALUATED, plan as planOf } from './core';
 import { describedKinds } from './kinds';
 
 const kinds = describedKinds();
@@ -12,8 +16,22 @@ function kindWith(handle: 'place' | 'places') {
     return { kind, field };
 }
 
-const step = (places: Record<string, number[]>) => ({ id: 's1', label: 'thing 1', places }) as unknown as Step;
-const page = (said: Record<string, unknown>) => ({ plan: { steps: [{ id: 's1', ...said }] } }) as unknown as SheetPage;
+const step = (places: Record<string, number[]>, pulls: Schemas['Pull'][] = []) => ({ id: 's1', label: 'thing 1', places, pulls }) as unknown as Step;
+const plan = (said: Record<string, unknown>) => ({ steps: [{ id: 's1', ...said }] }) as unknown as Plan;
+
+/** The steps of a plan as the core describes them, with their kinds. */
+function described(steps: Record<string, unknown>[]): { plan: Plan; of: (id: string) => { step: Step; kind: Kind | undefined; handles: Handle[] } } {
+    const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, []);`, { plan: planOf(steps) }), 'page');
+    return {
+        plan: { steps } as unknown as Plan,
+        of: (id) => {
+            const one = scene.steps.find((other) => other.id === id);
+            const kind = kinds.find((other) => other.kind === one?.kind);
+            if (one === undefined) throw new Error(`There is no ${id}.`);
+            return { step: one, kind, handles: handlesOf(one, kind) };
+        },
+    };
+}
 
 describe('handles', () => {
     it('stand where the places of a step lie, in the order of its fields', () => {
@@ -24,26 +42,91 @@ describe('handles', () => {
         }
     });
 
-    it('put one place of many, and leave the others', () => {
+    it('put one place of many, and leave the others; several go together', () => {
         const { kind, field } = kindWith('places');
         const handles = handlesOf(step({ [field.name]: [0, 0, 4, 0, 4, 3] }), kind);
         expect(handles.map(({ at }) => at)).toEqual([[0, 0], [4, 0], [4, 3]]);
         expect(new Set(handles.map(({ label }) => label)).size).toBe(3);
-        const [, second] = handles;
-        if (second === undefined) throw new Error('There is no second handle.');
-        expect(placed(page({ [field.name]: ['g1@0,0', [4, 0], 'g1@2,2'] }), step({}), kind, second, 'g1@5,5')).toEqual({ op: 'set', id: 's1', field: field.name, value: ['g1@0,0', 'g1@5,5', 'g1@2,2'] });
+        const [first, second] = handles as [Handle, Handle];
+        const before = plan({ [field.name]: ['g1@0,0', [4, 0], 'g1@2,2'] });
+        expect(moved(before, step({}), kind, [[second, 'g1@5,5']])).toEqual([{ op: 'set', id: 's1', field: field.name, value: ['g1@0,0', 'g1@5,5', 'g1@2,2'] }]);
+        expect(moved(before, step({}), kind, [[first, 'g1@1,1'], [second, [9, 9]]])).toEqual([{ op: 'set', id: 's1', field: field.name, value: ['g1@1,1', [9, 9], 'g1@2,2'] }]);
     });
 
     it('put the only place of a field', () => {
         const { kind, field } = kindWith('place');
-        const [handle] = handlesOf(step({ [field.name]: [7, 8] }), kind);
-        if (handle === undefined) throw new Error('There is no handle.');
-        expect(handle.index).toBeNull();
-        expect(placed(page({}), step({}), kind, handle, [9, 9])).toEqual({ op: 'set', id: 's1', field: field.name, value: [9, 9] });
+        const [handle] = handlesOf(step({ [field.name]: [7, 8] }), kind) as [Handle];
+        expect(moved(plan({}), step({}), kind, [[handle, [9, 9]]])).toEqual([{ op: 'set', id: 's1', field: field.name, value: [9, 9] }]);
     });
 
     it('are none for a kind that says no places', () => {
         expect(handlesOf(step({}), kinds[0])).toEqual([]);
         expect(handlesOf(step({ somewhere: [1, 2] }), undefined)).toEqual([]);
+    });
+
+    it('give numbers as the core says that they follow: whole and short for a free place, exact for one that is snapped to', () => {
+        const pull = (sort: Schemas['Pull']['sort'], more: Partial<Schemas['Pull']> = {}): Handle => ({
+            key: '', field: 'x', path: [], label: '', what: '', at: [0, 0], pull: { field: 'x', path: [], sort, at: [0, 0], from: [0, 0], to: [10, 0], zero: 0, between: null, ...more },
+        });
+        const free = (x: number, y: number) => ({ raw: [x, y], at: [x, y] as [number, number] });
+        const snapped = (x: number, y: number) => ({ raw: 'g1@1,1', at: [x, y] as [number, number] });
+        expect(valueAt(pull('distance'), free(3.04, 4.03), 1)).toBe(5);
+        expect(valueAt(pull('distance'), snapped(1, 1), 1)).toBe(1.414214);
+        expect(valueAt(pull('angle'), free(1, 1.02), 1)).toBe(46);
+        expect(valueAt(pull('angle', { zero: -90 }), snapped(0, -5), 1)).toBe(0);
+        expect(valueAt(pull('vector', { zero: 90 }), snapped(-3, 4), 1)).toEqual([4, 3]);
+        expect(valueAt(pull('along'), free(15, 99), 1)).toBe(1.5);
+        expect(valueAt(pull('bulge'), free(5, -5), 1)).toBe(1);
+        expect(valueAt(pull('bulge'), free(5, 2.5), 1)).toBe(-0.5);
+        expect(valueAt(pull('place'), snapped(5, 2.5), 1)).toBe('g1@1,1');
+    });
+
+    it('set what is inside of a value, as far down as it is', () => {
+        expect(withIn(null, [2, 'bulge'], 0.5)).toEqual([null, null, { bulge: 0.5 }]);
+        expect(withIn([{ tangent: true }, null], [0, 'bulge'], 1)).toEqual([{ bulge: 1 }, null]);
+        expect(withIn([{ handles: [[1, 2], [3, 4]] }], [0, 'handles', 1], 'g1@1,1')).toEqual([{ handles: [[1, 2], 'g1@1,1'] }]);
+        expect(withIn([70, 40], [1], 50)).toEqual([70, 50]);
+    });
+});
+
+describe('points of an outline', () => {
+    const { plan: said, of } = described([{ id: 'p1', kind: 'part.outline', points: [[100, 100], [300, 100], [300, 300]], bends: [{ bulge: 1 }] }]);
+    const { step: outline, kind, handles } = of('p1');
+    const ways = handles.filter(({ pull }) => pull?.between !== null && pull !== null);
+
+    it('are put on a way, whose arc goes on as two of the same circle', () => {
+        expect(ways.map(({ at }) => at)).toEqual([[200, 0], [300, 200], [200, 200]]);
+        const arc = withPoint(said, outline, kind, ways[0] as Handle, 1);
+        expect(arc).toEqual([
+            { op: 'set', id: 'p1', field: 'points', value: [[100, 100], [200, 0], [300, 100], [300, 300]] },
+            { op: 'set', id: 'p1', field: 'bends', value: [{ bulge: 0.414213562 }, { bulge: 0.414213562 }] },
+        ]);
+        const last = withPoint(said, outline, kind, ways[2] as Handle, 1);
+        expect(last?.[0]).toMatchObject({ value: [[100, 100], [300, 100], [300, 300], [200, 200]] });
+        expect(withPoint(said, outline, kind, handles[0] as Handle, 1)).toBeNull();
+    });
+
+    it('are taken out, with the way that they begin', () => {
+        expect(withoutPoint(said, outline, kind, handles[0] as Handle)).toEqual([
+            { op: 'set', id: 'p1', field: 'bends', value: null },
+            { op: 'set', id: 'p1', field: 'points', value: [[300, 100], [300, 300]] },
+        ]);
+        expect(withoutPoint(said, outline, kind, handles[2] as Handle)).toEqual([{ op: 'set', id: 'p1', field: 'points', value: [[100, 100], [300, 100]] }]);
+        expect(withoutPoint(said, outline, kind, ways[0] as Handle)).toBeNull();
+    });
+
+    it('go by as many steps of the grid as one of them goes', () => {
+        const { of: on } = described([{ id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 4, rows: 4, cell: [50, 50] }]);
+        const geometry = (id: string) => (id === 'g1' ? on('g1').step.geometry : null);
+        expect(shifted('g1@1,1', 'g1@2,0', 'g1@3,2', geometry)).toEqual({ raw: 'g1@2,3', at: [100, 150] });
+        expect(shifted('g1@4,4', 'g1@2,0', 'g1@3,2', geometry)).toBeNull();
+        expect(shifted([1, 2], 'g1@2,0', 'g1@3,2', geometry)).toBeNull();
+        expect(shifted('g2@1,1', 'g1@2,0', 'g1@3,2', geometry)).toBeNull();
+    });
+
+    it('are bent while they are drawn', () => {
+        expect(bulgeTowards([0, 0], [10, 0], [4, -5])).toBe(1);
+        expect(bulgeTowards([0, 0], [0, 0], [4, -5])).toBe(0);
+        expect(bent([], 1, { bulge: 2 })).toEqual([null, { bulge: 2 }]);
     });
 });

@@ -46,6 +46,11 @@ describe('what lies under a place', () => {
         expect(partShape(scene.steps.find((step) => step.id === 'r1')?.geometry)?.figuresOf(3)).toEqual([2]);
     });
 
+    it('is gone over part by part, or copy by copy', () => {
+        expect(hits.names('whole parts')).toEqual(['p1', 'p2', 'r1']);
+        expect(hits.names('copies')).toEqual(['p1', 'p2', 'r1[1]', 'r1[2]', 'r1[3]', 'r1[4]']);
+    });
+
     it('is a guide before a grid', () => {
         expect(hits.lineAt(inside, 400, 700, 1)?.id).toBe('c1');
         expect(hits.lineAt(nowhere, 400, 700, 1)).toBeUndefined();

@@ -1,68 +1,73 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
-import type { Kind, Operation, SheetPage, Step } from '../../api/client';
+import type { Step } from '../../api/client';
 import { problemText, stepOf, useDesk } from '../desk';
-import { type Arrow, gridShape } from '../scene/geometry';
-import { type Hover, tellable } from '../pick/hover';
 import type { View } from '../layers/paint';
+import { type Hover, tellable } from '../pick/hover';
 import { usePick } from '../pick/pick';
 import { useSnapping } from '../pick/useSnapping';
+import { type Arrow, gridShape } from '../scene/geometry';
+import { type Handle, handlesOf, inside, moved, said, shifted, type Target, valueAt, withoutPoint, withPoint } from './handles';
 
 /** A pointer that moved less, in pixels, has not dragged. */
 const STILL = 4;
 
 const TOWARDS: Record<string, [number, number]> = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
-/** A place that a step says, as something to take hold of. */
-export interface Handle {
-    field: string;
-    /** Which of the places of a field for many. */
-    index: number | null;
-    label: string;
-    at: [number, number];
-}
-
-/** The places of a step that can be dragged, in the order of its fields. */
-export function handlesOf(step: Step, kind: Kind | undefined): Handle[] {
-    return (kind?.fields ?? []).flatMap((field) => {
-        const places = step.places[field.name] ?? [];
-        return Array.from({ length: Math.floor(places.length / 2) }, (_, k): Handle => ({
-            field: field.name,
-            index: field.handle === 'places' ? k : null,
-            label: `${field.handle === 'places' ? `${field.label.replace(/s$/, '')} ${k + 1}` : field.label} of ${step.label}`,
-            at: [places[2 * k] ?? 0, places[2 * k + 1] ?? 0],
-        }));
-    });
-}
-
-/** The change that puts a place where it was dragged. */
-export function placed(page: SheetPage, step: Step, kind: Kind | undefined, { field, index }: Handle, raw: unknown): Operation {
-    const said = page.plan.steps.find((one) => one.id === step.id)?.[field] ?? kind?.fields.find((one) => one.name === field)?.default;
-    return { op: 'set', id: step.id, field, value: index === null ? raw : Array.isArray(said) ? said.map((one: unknown, k) => (k === index ? raw : one)) : [raw] };
-}
-
-/** The places of the selected step, over the sheet: dragged they snap, arrow keys take them along the grid. */
+/** What of the selected step can be taken hold of, over the sheet: dragged it snaps, arrow keys take it along the grid. */
 export function Handles({ view, show, onClick }: { view: View; show: (hover: Hover | null) => void; onClick: (x: number, y: number) => void }) {
-    const { page, scene, kinds, picking, selected, placeWanted, outlines, change, preview, worked } = useDesk();
+    const { page, scene, kinds, picking, selected, placeWanted, outlines, change, preview, worked, asking } = useDesk();
     const { mode } = usePick(picking);
     const step = selected === null ? undefined : stepOf(scene, selected);
     const snapping = useSnapping(view, step?.id ?? null);
-    const [held, setHeld] = useState<{ name: string; at: [number, number] } | null>(null);
+    const [held, setHeld] = useState<{ key: string; at: [number, number] } | null>(null);
+    const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
     const drag = useRef<{ x: number; y: number; moved: boolean } | null>(null);
-    // Where it is meant to be, while earlier presses of a key are still on their way.
-    const meant = useRef<{ handle: string; raw: unknown; at: [number, number] } | null>(null);
+    // Where they are meant to be, while earlier presses of a key are still on their way.
+    const meant = useRef<{ step: string; targets: Map<string, Target> } | null>(null);
     const kind = kinds.find((one) => one.kind === step?.kind);
     const cellsInTheWay = mode === 'cells' && (step?.role === 'grid' || step?.role === 'overlay');
     const isLocked = worked !== null && step !== undefined && !worked.has(step.id);
-    if (step === undefined || isLocked || step.hidden || mode === 'points' || placeWanted !== null || outlines || cellsInTheWay) return null;
+    if (step === undefined || isLocked || step.hidden || mode === 'points' || placeWanted !== null || outlines || cellsInTheWay || asking !== null) return null;
 
-    const nameOf = ({ field, index }: Handle): string => `${field} ${index ?? ''}`;
-    const spot = (event: PointerEvent): [number, number] => {
+    const handles = handlesOf(step, kind);
+
+    function spot(event: PointerEvent): [number, number] {
         const corner = (event.currentTarget as HTMLElement).parentElement?.getBoundingClientRect();
         return [event.clientX - (corner?.left ?? 0), event.clientY - (corner?.top ?? 0)];
-    };
+    }
 
-    function take(event: PointerEvent): void {
+    const rawOf = ({ field, path }: Handle, of: Step): unknown => inside(said(page.plan, of.id, kind, field), path);
+    const onSheet = (x: number, y: number): [number, number] => [(x - view.x) / view.scale, (y - view.y) / view.scale];
+
+    /** Those that move with one: the chosen ones, where it is one of them. */
+    function together(handle: Handle): Handle[] {
+        return chosen.has(handle.key) ? handles.filter(({ key, pull }) => chosen.has(key) && (pull === null || key === handle.key)) : [handle];
+    }
+
+    /** The changes for a handle, and all that move with it, dragged to a place: by as many grid steps where that can be counted, else by the same way. */
+    function dragged(handle: Handle, to: Target, of: Step) {
+        const way = [to.at[0] - handle.at[0], to.at[1] - handle.at[1]] as const;
+        const drags = together(handle).map((one): [Handle, unknown] => {
+            if (one.key === handle.key) return [one, valueAt(one, to, view.scale)];
+            const counted = shifted(rawOf(one, of), rawOf(handle, of), to.raw, (id) => stepOf(scene, id)?.geometry);
+            return [one, counted?.raw ?? [tellable(one.at[0] + way[0], view.scale), tellable(one.at[1] + way[1], view.scale)]];
+        });
+        return moved(page.plan, of, kind, drags);
+    }
+
+    function tell(handle: Handle, to: Target, name: string): void {
+        const value = handle.pull === null || handle.pull.sort === 'place' ? null : valueAt(handle, to, view.scale);
+        const number = value === null ? name : `${handle.what}: ${Array.isArray(value) ? value.join(', ') : String(value)}`;
+        show({ point: { raw: to.raw, name: number, at: to.at }, name: number, handle: true });
+    }
+
+    function take(event: PointerEvent, handle: Handle): void {
         if (event.button !== 0) return;
+        if (event.shiftKey) {
+            event.preventDefault();
+            setChosen(new Set(chosen.has(handle.key) ? [...chosen].filter((key) => key !== handle.key) : [...chosen, handle.key]));
+            return;
+        }
         event.currentTarget.setPointerCapture(event.pointerId);
         const [x, y] = spot(event);
         drag.current = { x, y, moved: false };
@@ -74,11 +79,12 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
         const [x, y] = spot(event);
         one.moved ||= Math.hypot(x - one.x, y - one.y) > STILL;
         if (!one.moved) return;
-        setHeld({ name: nameOf(handle), at: [(x - view.x) / view.scale, (y - view.y) / view.scale] });
+        setHeld({ key: handle.key, at: onSheet(x, y) });
         const found = await snapping.look(x, y);
         if (found?.point === undefined || drag.current !== one) return;
-        show({ ...found, handle: true });
-        void preview([placed(page, of, kind, handle, found.point.raw ?? found.point.at)]);
+        const to = { raw: found.point.raw ?? found.point.at, at: found.point.at };
+        tell(handle, to, found.name);
+        void preview(dragged(handle, to, of));
     }
 
     async function drop(event: PointerEvent, handle: Handle, of: Step): Promise<void> {
@@ -87,20 +93,20 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
         if (one === null) return;
         if (!one.moved) {
             // What lies under it can be picked as ever.
-            onClick(...spot(event));
+            if (event.detail < 2) onClick(...spot(event));
             return;
         }
         const found = await snapping.take(...spot(event));
         show(null);
         if (found?.point === undefined) return;
-        setHeld({ name: nameOf(handle), at: found.point.at });
-        await put(handle, of, found.point.raw);
+        setHeld({ key: handle.key, at: found.point.at });
+        await put(dragged(handle, found.point, of));
         setHeld(null);
     }
 
-    /** Makes the change; where that is refused, says why, and it is where it was. */
-    async function put(handle: Handle, of: Step, raw: unknown): Promise<void> {
-        const refused = await change([placed(page, of, kind, handle, raw)]);
+    /** Makes the change; where that is refused, says why, and all is where it was. */
+    async function put(operations: Parameters<typeof change>[0]): Promise<void> {
+        const refused = await change(operations);
         if (refused === null) return;
         void preview(null);
         show({ name: problemText(refused), handle: true });
@@ -113,29 +119,65 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
         void preview(null);
     }
 
-    async function walk(event: KeyboardEvent, handle: Handle, of: Step): Promise<void> {
-        if (event.key === 'Escape' && drag.current !== null) {
+    /** A point more on a way, or the point taken out. */
+    function addOrTake(handle: Handle, of: Step, way: 'either' | 'add' | 'take'): boolean {
+        const operations = (way === 'take' ? null : withPoint(page.plan, of, kind, handle, view.scale)) ?? (way === 'add' ? null : withoutPoint(page.plan, of, kind, handle));
+        if (operations === null) return false;
+        setChosen(new Set());
+        void put(operations);
+        return true;
+    }
+
+    async function onKeyDown(event: KeyboardEvent, handle: Handle, of: Step): Promise<void> {
+        const isCommand = event.ctrlKey || event.metaKey;
+        if (event.key === 'Escape' && (drag.current !== null || chosen.size > 0)) {
             event.stopPropagation();
-            leave();
-            return;
+            setChosen(new Set());
+            if (drag.current !== null) leave();
+        } else if (event.key === 'Insert' || (event.key === '+' && !isCommand)) {
+            if (addOrTake(handle, of, 'add')) event.stopPropagation();
+        } else if (event.key === 'Delete' || event.key === 'Backspace') {
+            if (addOrTake(handle, of, 'take')) event.stopPropagation();
+        } else if (event.key === ' ' && handle.pull === null) {
+            event.preventDefault();
+            event.stopPropagation();
+            setChosen(new Set(chosen.has(handle.key) ? [...chosen].filter((key) => key !== handle.key) : [...chosen, handle.key]));
+        } else {
+            await walk(event, handle, of);
         }
+    }
+
+    async function walk(event: KeyboardEvent, handle: Handle, of: Step): Promise<void> {
         const towards = TOWARDS[event.key];
         if (towards === undefined) return;
         event.preventDefault();
         event.stopPropagation();
-        const before = meant.current?.handle === nameOf(handle) ? meant.current : null;
-        const said = page.plan.steps.find((one) => one.id === of.id)?.[handle.field];
-        const raw = before?.raw ?? (handle.index === null ? said : Array.isArray(said) ? (said[handle.index] as unknown) : undefined);
-        const next = onGrid(raw, event.key as Arrow) ?? beside(before?.at ?? handle.at, towards, event.shiftKey ? 10 : 1);
-        const now = { handle: nameOf(handle), raw: next.raw, at: next.at };
+        const steps = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
+        const targets = new Map(meant.current?.step === of.id ? meant.current.targets : []);
+        const drags = together(handle).map((one): [Handle, unknown] => {
+            if (one.pull !== null && one.pull.sort !== 'place') return [one, nudged(one, rawOf(one, of), event.key === 'ArrowRight' || event.key === 'ArrowUp' ? steps : -steps)];
+            const before = targets.get(one.key) ?? { raw: rawOf(one, of), at: one.at };
+            const next = (event.altKey ? null : onGrid(before.raw, event.key as Arrow)) ?? beside(before.at, towards, steps);
+            targets.set(one.key, next);
+            if (one.key === handle.key) tell(one, next, next.name);
+            return [one, next.raw];
+        });
+        const now = { step: of.id, targets };
         meant.current = now;
-        show({ point: { raw: next.raw, name: next.name, at: next.at }, name: next.name, handle: true });
-        await put(handle, of, next.raw);
+        await put(moved(page.plan, of, kind, drags));
         if (meant.current === now) meant.current = null;
     }
 
+    /** A number one step more or less. */
+    function nudged({ pull, at }: Handle, raw: unknown, steps: number): unknown {
+        const size = pull?.sort === 'bulge' ? 0.05 : pull?.sort === 'along' && Math.hypot(pull.at[0] ?? 0, pull.at[1] ?? 0) > 0 && typeof raw === 'number' && Math.abs(raw) < 10 ? 0.05 : 1;
+        if (Array.isArray(raw)) return raw.map((one: unknown, k) => (typeof one === 'number' && k === 0 ? Number((one + steps * size).toFixed(6)) : one));
+        const value = typeof raw === 'number' ? raw : Number(valueAt({ pull, at } as Handle, { raw: null, at }, view.scale));
+        return Number((value + steps * size).toFixed(6));
+    }
+
     /** From intersection to intersection, where the place is one. */
-    function onGrid(raw: unknown, arrow: Arrow): { raw: unknown; at: [number, number]; name: string } | null {
+    function onGrid(raw: unknown, arrow: Arrow): (Target & { name: string }) | null {
         if (typeof raw !== 'string') return null;
         const [id = '', address = ''] = raw.split('@');
         const grid = stepOf(scene, id);
@@ -147,31 +189,60 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
         return { raw: `${id}@${to}`, at: shape.place(next), name: `${shape.pointName(to)} of ${grid.label}` };
     }
 
-    function beside([x, y]: [number, number], [dx, dy]: [number, number], steps: number): { raw: unknown; at: [number, number]; name: string } {
-        const at: [number, number] = [tellable(x + dx * steps, view.scale), tellable(y + dy * steps, view.scale)];
+    function beside([x, y]: [number, number], [dx, dy]: [number, number], steps: number): Target & { name: string } {
+        const digits = steps < 1 ? view.scale * 10 : view.scale;
+        const at: [number, number] = [tellable(x + dx * steps, digits), tellable(y + dy * steps, digits)];
         return { raw: at, at, name: `a free place, ${at.join(', ')}` };
     }
 
     return (
         <div className="pointer-events-none absolute inset-0 overflow-hidden" role="group" aria-label={`Places of ${step.label}`}>
-            {handlesOf(step, kind).map((handle) => {
-                const [x, y] = held?.name === nameOf(handle) ? held.at : handle.at;
+            {held !== null && <Arm handle={handles.find(({ key }) => key === held.key)} at={held.at} view={view} />}
+            {handles.map((handle) => {
+                const [x, y] = held?.key === handle.key ? held.at : handle.at;
+                const isWay = handle.pull?.between != null;
+                const more = isWay ? '; pulled it bends, pressed twice it gets a point' : step.pulls.some((pull) => pull.between === handle.field) ? '; pressed twice it goes' : '';
                 return (
                     <button
-                        key={nameOf(handle)}
+                        key={handle.key}
                         className="handle"
+                        data-sort={handle.pull?.sort ?? 'place'}
+                        aria-pressed={handle.pull === null ? chosen.has(handle.key) : undefined}
                         aria-label={`${handle.label}: drag it, or move it with the arrow keys`}
-                        title={handle.label}
+                        title={`${handle.label}${more}`}
                         style={{ left: x * view.scale + view.x, top: y * view.scale + view.y }}
-                        onPointerDown={take}
+                        onPointerDown={(event) => take(event, handle)}
                         onPointerMove={(event) => void move(event, handle, step)}
                         onPointerUp={(event) => void drop(event, handle, step)}
                         onPointerCancel={leave}
-                        onKeyDown={(event) => void walk(event, handle, step)}
+                        onDoubleClick={() => addOrTake(handle, step, 'either')}
+                        onKeyDown={(event) => void onKeyDown(event, handle, step)}
                         onBlur={() => show(null)}
                     />
                 );
             })}
         </div>
+    );
+}
+
+/** From where to where a number is measured, while it is dragged. */
+function Arm({ handle, at, view }: { handle: Handle | undefined; at: [number, number]; view: View }) {
+    const pull = handle?.pull;
+    if (pull == null || pull.sort === 'place') return null;
+    const [fx = 0, fy = 0] = pull.from;
+    const [tx = 0, ty = 0] = pull.to;
+    const [x, y] = pull.sort === 'bulge' ? [(fx + tx) / 2, (fy + ty) / 2] : [fx, fy];
+    return (
+        <svg className="absolute inset-0 h-full w-full" aria-hidden="true">
+            <line
+                x1={x * view.scale + view.x}
+                y1={y * view.scale + view.y}
+                x2={at[0] * view.scale + view.x}
+                y2={at[1] * view.scale + view.y}
+                className="stroke-amber"
+                strokeWidth="1.2"
+                strokeDasharray="3 3"
+            />
+        </svg>
     );
 }

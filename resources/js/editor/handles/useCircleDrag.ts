@@ -1,6 +1,6 @@
 import { useCallback, useRef } from 'react';
 import { answer, api, type Settled } from '../../api/client';
-import { stepOf, useDesk } from '../desk';
+import { problemText, stepOf, useDesk } from '../desk';
 import { guideShape } from '../scene/geometry';
 import { type Hover, REACH, tellable } from '../pick/hover';
 import type { View } from '../layers/paint';
@@ -75,7 +75,13 @@ export function useCircleDrag(view: View, show: (hover: Hover) => void) {
             if (!one.moved) return one.id;
             void ask(question(one))
                 .catch((): Settled => ({ center: [one.center[0] + (one.atX - one.x) / view.scale, one.center[1] + (one.atY - one.y) / view.scale], touches: [] }))
-                .then((settled) => change([{ op: 'set', id: one.id, field: 'center', value: centerOf(settled) }]));
+                .then((settled) => change([{ op: 'set', id: one.id, field: 'center', value: centerOf(settled) }]))
+                .then((refused) => {
+                    if (refused === null) return;
+                    // It is where it was.
+                    void preview(null);
+                    show({ line: one.id, name: problemText(refused) });
+                });
             return null;
         },
 

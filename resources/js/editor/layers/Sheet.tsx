@@ -1,6 +1,7 @@
-import { type KeyboardEvent, type Ref, useImperativeHandle, useRef, useState } from 'react';
+import { type KeyboardEvent, type Ref, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { useDesk } from '../desk';
 import { Handles } from '../handles/Handles';
+import { useNudge } from '../handles/useNudge';
 import type { Hover } from '../pick/hover';
 import { usePick } from '../pick/pick';
 import { PickModes } from '../pick/PickModes';
@@ -29,7 +30,7 @@ const ZOOM = 1.25;
 
 /** The drawing: shows the scene, and turns pointer and keys into picks. */
 export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
-    const { page, scene, picking, gridsShown, outlines, placeWanted, askPlace, select, worked } = useDesk();
+    const { page, scene, picking, gridsShown, outlines, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed } = useDesk();
     const { mode } = usePick(picking);
     const box = useRef<HTMLDivElement>(null);
     const canvas = useRef<HTMLCanvasElement>(null);
@@ -43,6 +44,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
     const hover = hovering !== null && suits(hovering) ? hovering : null;
     const walk = useWalk(hit, putting, hover, show);
     const pointer = usePointer({ box, canvas, view, pan, panning: space, hit, putting, show });
+    const nudge = useNudge(show);
     const zoom = (factor: number) => zoomAt(factor, size.width / 2, size.height / 2);
 
     /** What was hovered before the pointer began to pick something else is not shown any more. */
@@ -53,6 +55,8 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
         return one.part !== undefined ? mode === 'parts' : mode === 'cells';
     }
 
+    useEffect(() => pointed.set(hover), [pointed, hover]);
+
     useImperativeHandle(handle, () => ({ fit, zoom, lookAt, focus: () => box.current?.focus() }));
 
     function onKeyDown(event: KeyboardEvent): void {
@@ -61,7 +65,10 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             setSpace(true);
         } else if (event.key === 'Escape') {
             if (placeWanted !== null) askPlace(null);
-            else {
+            else if (asking !== null) {
+                setAsking(null);
+                void preview(null);
+            } else {
                 picking.clear();
                 select(null);
             }
@@ -71,6 +78,9 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
             zoom(1 / ZOOM);
         } else if (event.key === 'f') {
             fit();
+        } else if (ARROWS.includes(event.key) && mode === 'parts' && (event.shiftKey || event.altKey) && picking.get().parts.length > 0) {
+            event.preventDefault();
+            nudge(event.key as Arrow, event.altKey ? 0.1 : 1);
         } else if (ARROWS.includes(event.key)) {
             event.preventDefault();
             walk.arrow(event.key as Arrow, event.shiftKey);

@@ -6,6 +6,7 @@ import { usePick } from '../pick/pick';
 import type { HitWork } from '../pick/useHits';
 import type { Putting } from '../pick/usePutting';
 import { useSnapping } from '../pick/useSnapping';
+import { bent, bulgeTowards } from '../verbs/asking';
 import type { View } from './paint';
 
 /** From how many pixels on a press and a release are two places. */
@@ -31,11 +32,12 @@ interface Given {
 
 /** What the pointer does on the sheet: hovers, picks, picks on the way, pulls from one place to another, drags circles, moves the sheet. */
 export function usePointer({ box, canvas, view, pan, panning, hit, putting, show }: Given) {
-    const { picking, placeWanted } = useDesk();
+    const { picking, placeWanted, asking, setAsking } = useDesk();
     const { mode } = usePick(picking);
     const snapping = useSnapping(view);
     const circle = useCircleDrag(view, show);
-    const drag = useRef<{ kind: 'pan' | 'add' | 'take' | 'pull'; x: number; y: number } | null>(null);
+    const drag = useRef<{ kind: 'pan' | 'add' | 'take' | 'pull'; x: number; y: number; points: number } | null>(null);
+    const held = (kind: 'pan' | 'add' | 'take' | 'pull', x: number, y: number) => ({ kind, x, y, points: picking.get().points.length });
     const taking = useRef<Promise<unknown>>(Promise.resolve());
     const { wantsPoint } = hit;
 
@@ -71,36 +73,38 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
         const [x, y] = place(event);
         box.current?.setPointerCapture(event.pointerId);
         if (panning || event.button === 1) {
-            drag.current = { kind: 'pan', x, y };
+            drag.current = held('pan', x, y);
             return;
         }
         if (event.button !== 0) return;
         picking.setHeld(true);
         if (wantsPoint) {
-            if (placeWanted === null) drag.current = { kind: 'pull', x, y };
+            if (placeWanted === null) drag.current = held('pull', x, y);
             takePlace(x, y);
             return;
         }
         const found = under(x, y);
         // A circle can be dragged by its line; all else is picked at once.
         if (found?.line !== undefined && circle.take(found.line, x, y)) return;
-        if (found?.cells !== undefined) drag.current = { kind: putting.isPicked(found) ? 'take' : 'add', x, y };
-        else if (found !== null) drag.current = { kind: 'pull', x, y };
+        if (found?.cells !== undefined) drag.current = held(putting.isPicked(found) ? 'take' : 'add', x, y);
+        else if (found !== null) drag.current = held('pull', x, y);
         pickAt(x, y);
     }
 
     /** Pressed at one place and let go at another: both are picked. */
     function up(event: PointerEvent): void {
         const [x, y] = place(event);
-        const held = drag.current;
+        const now = drag.current;
         drag.current = null;
         const clicked = circle.drop();
         if (clicked !== null) {
             putting.line(clicked, onSheet(x, y));
-        } else if (held?.kind === 'pull' && Math.hypot(x - held.x, y - held.y) > PULL) {
+        } else if (now?.kind === 'pull' && bends(now, x, y)) {
+            // The way to the place that was pressed is bent already.
+        } else if (now?.kind === 'pull' && Math.hypot(x - now.x, y - now.y) > PULL) {
             const line = under(x, y)?.line;
             if (wantsPoint) takePlace(x, y);
-            else if (line !== undefined && line !== under(held.x, held.y)?.line) pickAt(x, y);
+            else if (line !== undefined && line !== under(now.x, now.y)?.line) pickAt(x, y);
         }
         picking.setHeld(false);
     }
@@ -115,30 +119,43 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
         }
     }
 
+    /** While an outline is drawn, pulling bends the way to the place that was pressed. */
+    function bends(from: { x: number; y: number; points: number }, x: number, y: number): boolean {
+        const { points } = picking.get();
+        const [before, pressed] = points.slice(-2);
+        if (!wantsPoint || asking?.verb.bends == null || before === undefined || pressed === undefined || points.length <= from.points) return false;
+        if (Math.hypot(x - from.x, y - from.y) <= PULL) return false;
+        const bulge = bulgeTowards(before.at, pressed.at, onSheet(x, y));
+        setAsking((old) => old && { ...old, bends: bent(old.bends, points.length - 2, { bulge }) });
+        show({ name: `bulge ${bulge}`, point: { raw: pressed.raw, name: '', at: pressed.at } });
+        return true;
+    }
+
     function move(event: PointerEvent): void {
         const [x, y] = place(event);
-        const held = drag.current;
-        if (held?.kind === 'pan') {
-            pan(x - held.x, y - held.y);
-            drag.current = { ...held, x, y };
+        const now = drag.current;
+        if (now?.kind === 'pan') {
+            pan(x - now.x, y - now.y);
+            drag.current = { ...now, x, y };
             return;
         }
         if (circle.isHeld()) {
             void circle.move(x, y);
             return;
         }
+        if (now?.kind === 'pull' && bends(now, x, y)) return;
         if (wantsPoint) {
             void snapping.look(x, y).then((found) => found !== null && show(found));
             return;
         }
         const found = under(x, y);
-        if (held?.kind === 'pull' && found?.part !== undefined && !picking.get().parts.includes(found.part)) {
+        if (now?.kind === 'pull' && found?.part !== undefined && !picking.get().parts.includes(found.part)) {
             // Pressed on one and drawn across others: all are picked, in that order.
-            if (Math.hypot(x - held.x, y - held.y) > PULL) picking.togglePart(found.part);
+            if (Math.hypot(x - now.x, y - now.y) > PULL) picking.togglePart(found.part);
         }
-        if (held !== null && held.kind !== 'pull') {
-            along({ ...held, kind: held.kind === 'take' ? 'take' : 'add' }, x, y);
-            drag.current = { ...held, x, y };
+        if (now !== null && now.kind !== 'pull') {
+            along({ ...now, kind: now.kind === 'take' ? 'take' : 'add' }, x, y);
+            drag.current = { ...now, x, y };
         }
         show((old) => (old?.name === found?.name && old?.grid === found?.grid && old?.part === found?.part && old?.line === found?.line ? old : found));
     }

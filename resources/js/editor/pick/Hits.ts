@@ -2,6 +2,7 @@ import Flatbush from 'flatbush';
 import type { Drawn, Scene, Step } from '../../api/client';
 import { type GridShape, gridShape, guideShape, type PartShape, partShape } from '../scene/geometry';
 import { REACH } from './hover';
+import type { Whole } from './pick';
 
 /** What of a part lies under a place: the part, and the number of its figure. */
 export interface PartHit {
@@ -58,6 +59,14 @@ export class Hits {
             if (step !== undefined && shape !== undefined && path !== undefined && prober.isPointInPath(path, x, y)) return { step, shape, figure };
         }
         return undefined;
+    }
+
+    /** What the arrow keys go over: the parts, or the copies in them, from back to front. */
+    names(whole: Whole): string[] {
+        return this.drawing.flatMap(({ id }) => {
+            const copies = whole === 'copies' ? partShape(this.steps.get(id)?.geometry)?.data.copies : null;
+            return copies == null ? [id] : [...new Set(copies)].sort((a, b) => a - b).map((copy) => `${id}[${copy}]`);
+        });
     }
 
     /** A guide, else a grid, whose line passes. */

@@ -14,7 +14,7 @@ export interface Putting {
 
 /** Putting what was pointed at into the pick, or taking it out. */
 export function usePutting(): Putting {
-    const { scene, picking, placeWanted, askPlace, select } = useDesk();
+    const { scene, picking, placeWanted, askPlace, select, asking, finishAsking } = useDesk();
     const shapeOf = ({ grid = '' }: Hover) => gridShape(stepOf(scene, grid)?.geometry);
 
     return {
@@ -34,6 +34,12 @@ export function usePutting(): Putting {
             if (point === undefined) return;
             // Of a place along a line that was not asked for only the coordinates are known.
             const raw = point.raw ?? point.at;
+            const [first, ...rest] = picking.get().points;
+            if (placeWanted === null && asking !== null && rest.length > 0 && JSON.stringify(first?.raw) === JSON.stringify(raw)) {
+                // Back where it began.
+                finishAsking.get()?.();
+                return;
+            }
             if (placeWanted === null) {
                 picking.togglePoint({ ...point, raw });
                 return;

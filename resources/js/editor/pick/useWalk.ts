@@ -3,7 +3,7 @@ import { stepOf, useDesk } from '../desk';
 import { type Arrow, gridShape } from '../scene/geometry';
 import type { Hover } from './hover';
 import type { Putting } from './usePutting';
-import type { HitWork } from './useHits';
+import { type HitWork, memberLabel } from './useHits';
 import { usePick } from './pick';
 
 export interface Walk {
@@ -55,8 +55,8 @@ export function useWalk({ hits, wantsPoint, cell: cellHover }: HitWork, putting:
     }
 
     function walkParts(step: number): void {
-        const id = next(hits.drawing.map((drawn) => drawn.id), hover?.part, step);
-        if (id !== undefined) show({ part: id, name: stepOf(scene, id)?.label ?? id });
+        const name = next(hits.names(pick.whole), hover?.part, step);
+        if (name !== undefined) show({ part: name, name: memberLabel(name, (id) => stepOf(scene, id)?.label ?? id) });
     }
 
     return {

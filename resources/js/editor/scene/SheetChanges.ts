@@ -47,9 +47,9 @@ export class SheetChanges {
     private state: ChangesState = { previewed: null, kept: null, pending: 0 };
     private readonly listeners = new Set<() => void>();
     private queue: Promise<unknown> = Promise.resolve();
-    /** Counts the previews that were asked for, and what ended them. */
-    private asked = 0;
     private flight: AbortController | undefined;
+    /** Lets the preview that was asked for last go, or tells it that it is overtaken. */
+    private waiting: ((go: boolean) => void) | undefined;
 
     constructor(
         private readonly calls: Calls,
@@ -91,28 +91,41 @@ export class SheetChanges {
             }
         });
 
-    /** Shows what a change would give; the last call wins. Null ends the preview. */
+    /**
+     * Shows what a change would give; null ends that. One question is on its way at a time, and of those asked meanwhile the last one goes next: what
+     * follows a pointer shows something at every answer, and never waits behind what nobody wants any more.
+     */
     readonly preview = async (operations: Operation[] | null): Promise<Problem | null> => {
-        const mine = ++this.asked;
-        this.flight?.abort();
+        this.waiting?.(false);
         if (operations === null) {
             this.endPreview();
             return null;
         }
-        const control = new AbortController();
-        this.flight = control;
+        const before = this.flight;
+        if (before !== undefined) {
+            const goes = await new Promise<boolean>((tell) => (this.waiting = tell));
+            if (!goes || this.flight !== before) return null;
+        }
+        const control = (this.flight = new AbortController());
         const { has, back } = this.answers.lend();
         try {
             const { scene } = await this.calls.preview({ operations, has }, control.signal);
-            if (mine === this.asked) this.put({ previewed: this.answers.scene(scene, 'preview') });
+            if (!control.signal.aborted) this.put({ previewed: this.answers.scene(scene, 'preview') });
             return null;
         } catch (fault) {
-            // One that was overtaken says nothing any more.
-            if (mine !== this.asked) return null;
+            // One that nobody waits for any more says nothing.
+            if (control.signal.aborted || this.waiting !== undefined) return null;
             if (fault instanceof Problem) return fault;
             throw fault;
         } finally {
             back();
+            if (this.flight === control) {
+                const next = this.waiting;
+                this.waiting = undefined;
+                // The way is taken until the next one goes.
+                if (next === undefined) this.flight = undefined;
+                else next(true);
+            }
         }
     };
 
@@ -162,12 +175,14 @@ export class SheetChanges {
     /** A new page ends every preview, also one that is on its way. */
     private accept(page: Page): void {
         this.page.set(this.answers.page(page));
-        this.asked++;
-        this.flight?.abort();
         this.endPreview();
     }
 
     private endPreview(): void {
+        this.waiting?.(false);
+        this.waiting = undefined;
+        this.flight?.abort();
+        this.flight = undefined;
         this.answers.end('preview');
         if (this.state.previewed !== null) this.put({ previewed: null });
     }

@@ -1,48 +1,64 @@
-import { createElement, type FormEvent, useEffect, useMemo, useRef, useState } from 'react';
-import type { Field } from '../../api/client';
+import { createElement, type FormEvent, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import type { Operation } from '../../api/client';
 import { problemText, useDesk } from '../desk';
 import type { Asked } from '../fields/asked';
 import { questionOf } from '../fields/types';
+import { answersOf, type Asking } from './asking';
 import type { Verb } from './verbs';
 
-/** The questions of a verb, in the place of the verbs, with what would come of it shown on the sheet. */
-export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; problem: string | null; onAnswer: (answers: Record<string, unknown>) => void; onLeave: () => void }) {
-    const { preview } = useDesk();
-    const [answers, setAnswers] = useState(verb.start);
-    const [fault, setFault] = useState<string | null>(null);
-    const relevant = useMemo(() => withoutIdle(verb, answers), [verb, answers]);
-    const form = useRef<HTMLFormElement>(null);
-    const asked = useRef({ verb, preview });
+interface Props {
+    asking: Asking;
+    /** The verb with the pick as it is now. */
+    verb: Verb;
+    /** The verb with what is pointed at picked, too; undefined where that is not more. */
+    pointed: () => Verb | undefined;
+    problem: string | null;
+    onAnswer: (field: string, value: unknown) => void;
+    onDo: () => void;
+    onLeave: () => void;
+}
 
+/** The questions of a verb, in the place of the verbs, with what would come of it shown on the sheet. */
+export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave }: Props) {
+    const { preview, pointed: pointing } = useDesk();
+    const [fault, setFault] = useState<string | null>(null);
+    const form = useRef<HTMLFormElement>(null);
+    const hover = useSyncExternalStore(pointing.subscribe, pointing.get);
+    // Said on the sheet, it goes on there; said with all that it takes, its questions come next.
+    const asksFirst = useRef(verb.needs === 0 && verb.asks.length > 0);
+
+    const operations = useMemo(() => {
+        // As long as it could take more, what is pointed at counts.
+        const shown = verb.full || (verb.needs === 0 && verb.asks.length > 0) ? verb : (pointed() ?? verb);
+        return shown.needs > 0 ? null : shown.operations(answersOf({ ...asking, verb }));
+        // eslint-disable-next-line react-hooks/exhaustive-deps -- what is pointed at hangs on the hover
+    }, [asking, verb, hover]);
+
+    const said = JSON.stringify(operations);
     useEffect(() => {
         let current = true;
-        const { verb: now, preview: show } = asked.current;
-        void show(now.operations(relevant)).then((refused) => {
+        void preview(JSON.parse(said) as Operation[] | null).then((refused) => {
             if (current) setFault(refused === null ? null : problemText(refused));
         });
         return () => {
             current = false;
         };
-    }, [relevant]);
+    }, [said, preview]);
 
     useEffect(() => {
-        form.current?.querySelector<HTMLElement>('input, button, select')?.focus();
+        if (asksFirst.current) form.current?.querySelector<HTMLElement>('input, button, select')?.focus();
     }, []);
 
     function submit(event: FormEvent): void {
         event.preventDefault();
-        onAnswer(relevant);
-    }
-
-    function put(field: string, value: unknown): void {
-        setAnswers((old) => ({ ...old, [field]: value }));
+        if (verb.needs === 0) onDo();
     }
 
     return (
         <section aria-label={verb.label} className="border-t border-rule bg-paper px-4 py-2.5">
             <form
                 ref={form}
-                className="flex min-h-[71px] items-center gap-4"
+                className="flex min-h-[89px] items-center gap-4"
                 onSubmit={submit}
                 onKeyDown={(event) => {
                     if (event.key === 'Escape') {
@@ -52,34 +68,35 @@ export function AskBar({ verb, problem, onAnswer, onLeave }: { verb: Verb; probl
                 }}
             >
                 <div className="flex min-w-0 flex-1 flex-wrap items-center gap-x-3.5 gap-y-2">
-                <h2 className="font-serif text-[17px] leading-none font-semibold">{verb.label.replace('…', '')}</h2>
-                {verb.asks.map((name) => {
-                    const field = verb.kind?.fields.find((one) => one.name === name);
-                    return field === undefined || isIdle(field, answers) ? null : <Question key={name} field={field} value={answers[name]} onChange={(value) => put(name, value)} />;
-                })}
-                {(problem ?? fault) && (
-                    <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
-                        {problem ?? fault}
-                    </p>
-                )}
+                    <h2 className="font-serif text-[17px] leading-none font-semibold">{verb.label.replace('…', '')}</h2>
+                    {verb.wants !== null && (
+                        <p role="status" className="rounded bg-honey px-2.5 py-1.5 leading-tight font-medium text-umber">
+                            {verb.wants}
+                        </p>
+                    )}
+                    {verb.needs === 0 && !verb.full && verb.asks.length === 0 && (
+                        <p className="text-slate">{verb.bends === null ? 'Pick more, or do it.' : 'Click more places; press and pull for an arc; the first place again ends it.'}</p>
+                    )}
+                    {verb.asks.map((name) => {
+                        const field = verb.kind?.fields.find((one) => one.name === name);
+                        const idle = field === undefined || (field.when !== null && asking.answers[field.when.field] !== field.when.is);
+                        return idle ? null : <Question key={name} field={field} value={asking.answers[name]} onChange={(value) => onAnswer(name, value)} />;
+                    })}
+                    {(problem ?? fault) && (
+                        <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
+                            {problem ?? fault}
+                        </p>
+                    )}
                 </div>
                 <button type="button" className="quiet" onClick={onLeave}>
                     Leave
                 </button>
-                <button className="solid">Do it</button>
+                <button className="solid" disabled={verb.needs > 0}>
+                    Do it
+                </button>
             </form>
         </section>
     );
-}
-
-/** Whether a question means nothing as long as another one is answered as it is. */
-function isIdle(field: Field, answers: Record<string, unknown>): boolean {
-    return field.when !== null && answers[field.when.field] !== field.when.is;
-}
-
-function withoutIdle(verb: Verb, answers: Record<string, unknown>): Record<string, unknown> {
-    const idle = new Set(verb.kind?.fields.filter((field) => isIdle(field, answers)).map((field) => field.name));
-    return Object.fromEntries(Object.entries(answers).map(([name, value]) => [name, idle.has(name) ? null : value]));
 }
 
 function Question({ field, value, onChange }: Asked) {

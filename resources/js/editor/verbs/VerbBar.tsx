@@ -2,19 +2,22 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { AskBar } from './AskBar';
 import { problemText, useDesk } from '../desk';
 import { Keys } from './Keys';
-import { keepOn, MODE_OF } from './KeepOn';
+import { type Done, keepOn, MODE_OF } from './KeepOn';
 import { type Pick, type PickMode, usePick } from '../pick/pick';
 import { memberLabel } from '../pick/useHits';
 import { ReadyOnes } from './ReadyOnes';
 import { SayIt } from './SayIt';
+import { answersOf, asked, withPointed } from './asking';
 import { answeredAnew, FAMILIES, type Family, type Saying, type Verb, verbsFor } from './verbs';
+
+/** So many verbs stand in one row. */
+const FEW = 5;
 
 /** The families of verbs that fit the pick, and the verbs of the open one. */
 export function VerbBar({ onDone }: { onDone: () => void }) {
     const desk = useDesk();
-    const { page, scene, kinds, picking, selected, change, preview, select, added, last, setLast, kept, setKept } = desk;
+    const { page, scene, kinds, picking, selected, change, preview, select, added, last, setLast, kept, setKept, asking, setAsking, finishAsking, pointed } = desk;
     const pick = usePick(picking);
-    const [asking, setAsking] = useState<Verb | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const [colour, setColour] = useState<string | null>(null);
     const [opened, setOpened] = useState<Partial<Record<string, Family>>>({});
@@ -31,7 +34,9 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     const families = FAMILIES.filter((family) => verbs.some((verb) => verb.family === family));
     const family = families.find((one) => one === opened[sort]) ?? families[0];
     const shown = verbs.filter((verb) => verb.family === family).sort((a, b) => a.key - b.key);
-    const again = last === null ? undefined : verbs.find((verb) => verb.name === last.name);
+    // Many stand in two rows.
+    const tight = shown.length > FEW && shown.every((verb) => !verb.picture);
+    const again = last === null ? undefined : verbs.find((verb) => verb.name === last.name && verb.needs === 0);
 
     async function run(verb: Verb, answers: Record<string, unknown>): Promise<void> {
         const refused = await change(verb.operations(answers));
@@ -57,12 +62,32 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
 
     function begin(verb: Verb): void {
         setProblem(null);
-        if (verb.asks.length === 0) {
-            void run(verb, {});
-        } else {
-            setAsking(verb);
-        }
+        if (verb.asks.length === 0 && verb.needs === 0) void run(verb, {});
+        else setAsking(asked(verb));
     }
+
+    function leave(): void {
+        setAsking(null);
+        setProblem(null);
+        void preview(null);
+        onDone();
+    }
+
+    // What is asked for goes with the pick: more of it may have been picked since it was said.
+    const now = asking === null ? null : (verbs.find((verb) => verb.name === asking.verb.name) ?? asking.verb);
+    const doIt = (): void => {
+        if (asking !== null && now !== null && now.needs === 0) void run(now, answersOf({ ...asking, verb: now }));
+    };
+
+    useEffect(() => {
+        finishAsking.set(asking === null ? null : doIt);
+    });
+
+    // With all that it takes picked, and nothing more to ask, it is done.
+    const isDone = asking !== null && now !== null && asking.verb.needs > 0 && now.full && now.asks.length === 0 && !pick.held;
+    useEffect(() => {
+        if (isDone) finishAsking.get()?.();
+    }, [isDone, finishAsking]);
 
     function say({ name, from }: Saying): void {
         setSaying(false);
@@ -76,7 +101,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     }
 
     useEffect(() => {
-        const verb = kept === null || pick.held || count === 0 ? undefined : verbs.find((one) => one.name === kept.name);
+        const verb = kept === null || pick.held || count === 0 ? undefined : verbs.find((one) => one.name === kept.name && one.needs === 0);
         if (kept === null || verb === undefined || picking.get() !== pick) return;
         const operations = verb.operations({ ...verb.start, ...kept.answers });
         // The next may be picked while this one is on its way.
@@ -130,28 +155,29 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         return () => window.removeEventListener('keydown', onKey);
     });
 
-    if (asking !== null) {
+    if (asking !== null && now !== null) {
         return (
             <AskBar
-                verb={asking}
-                problem={problem}
-                onAnswer={(answers) => void run(asking, answers)}
-                onLeave={() => {
-                    setAsking(null);
-                    setProblem(null);
-                    void preview(null);
-                    onDone();
+                asking={asking}
+                verb={now}
+                pointed={() => {
+                    const more = withPointed(pick, pointed.get());
+                    return more === null ? undefined : verbsFor({ page, scene: page.scene, kinds, pick: more, picking, selected, colour }).find((verb) => verb.name === now.name);
                 }}
+                problem={problem}
+                onAnswer={(field, value) => setAsking((old) => (old === null ? null : { ...old, answers: { ...old.answers, [field]: value } }))}
+                onDo={doIt}
+                onLeave={leave}
             />
         );
     }
 
     if (kept !== null) {
         return (
-            <section ref={bar} aria-label="Verbs" className="flex h-[92px] shrink-0 items-center gap-4 border-t border-rule bg-paper px-4 py-2.5">
+            <section ref={bar} aria-label="Verbs" className="flex h-[110px] shrink-0 items-center gap-4 border-t border-rule bg-paper px-4 py-2.5">
                 <h2 className="font-serif text-[19px] leading-none font-semibold">{kept.label}</h2>
                 <p role="status" className="min-w-0 flex-1 text-[13px] text-slate">
-                    {problem ?? 'Kept on: done with every new pick. Pressed at one place and let go at another, both are picked.'}
+                    {problem ?? keptText(kept, verbs, count)}
                 </p>
                 <button
                     className="verb"
@@ -169,7 +195,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
 
     const picked = describePick(pick, (id) => scene.steps.find((step) => step.id === id)?.label ?? id);
     return (
-        <section ref={bar} aria-label="Verbs" className="flex h-[92px] shrink-0 flex-col justify-center gap-2 border-t border-rule bg-paper px-4 py-2.5">
+        <section ref={bar} aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
             <div className="flex h-7 items-center gap-4 text-[13px] text-slate">
                 <span aria-live="polite" className="min-w-0 shrink truncate text-ink" data-picked={count} title={picked}>
                     {picked === '' ? <span className="text-slate">With nothing picked</span> : `With ${picked}`}
@@ -213,20 +239,20 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                 />
                 <Keys open={keys} onOpen={setKeys} onClosed={onDone} />
             </div>
-            <div className="flex items-center gap-1 overflow-x-auto">
+            <div className={`flex items-center gap-1 ${tight ? 'flex-wrap' : 'overflow-x-auto'}`}>
                 {shown.map((verb) => (
-                    <button key={verb.name} className={`verb ${verb.picture ? 'gap-1 py-[5px] pr-1.5 pl-1 text-[13px] [&_kbd]:px-1' : ''}`} onClick={() => begin(verb)}>
+                    <button key={verb.name} className={`verb ${verb.picture ? 'gap-1 py-[5px] pr-1.5 pl-1 text-[13px] [&_kbd]:px-1' : tight ? 'tight' : ''}`} onClick={() => begin(verb)}>
                         <kbd>{verb.key}</kbd>
                         {verb.picture && (
                             <svg viewBox="0 0 48 48" width="20" height="20" aria-hidden="true">
                                 <path d={verb.picture} fill="none" stroke="currentColor" strokeWidth="2" />
                             </svg>
                         )}
-                        {verb.picture ? <GridName label={verb.label} /> : verb.label}
+                        {verb.picture ? <GridName label={verb.label} /> : verb.needs > 0 ? `${verb.label.replace('…', '')}…` : verb.label}
                     </button>
                 ))}
                 {again !== undefined && (
-                    <button className="verb" title={`Again: ${again.label.replace('…', '').toLowerCase()}, answered as before`} onClick={doAgain}>
+                    <button className={`verb ${tight ? 'tight' : ''}`} title={`Again: ${again.label.replace('…', '').toLowerCase()}, answered as before`} onClick={doAgain}>
                         <kbd>.</kbd>
                         Again
                     </button>
@@ -239,6 +265,15 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
             </div>
         </section>
     );
+}
+
+/** What a verb that is kept on waits for. */
+function keptText(kept: Done, verbs: Verb[], count: number): string {
+    const verb = verbs.find((one) => one.name === kept.name);
+    if (verb?.wants != null) return `Kept on: ${verb.wants}.`;
+    return count > 0 && verb === undefined
+        ? 'Not done with so many: take some out of the pick again.'
+        : 'Kept on: done with every new pick. Pressed at one place and let go at another, both are picked.';
 }
 
 /** `3 cells of grid 1`; of points and lines the names. */

@@ -29,6 +29,13 @@ export interface Verb {
     picks: boolean;
     /** Whether what it makes has cells, which are picked next. */
     cuts?: boolean;
+    /** How many more have to be picked before it can be done, and how that is asked for. */
+    needs: number;
+    wants: string | null;
+    /** Whether it takes no more than is picked. */
+    full: boolean;
+    /** The field for bends of the ways between the points that it takes. */
+    bends: string | null;
 }
 
 interface Bench {
@@ -43,28 +50,53 @@ interface Bench {
 
 const NEW_PART = '+part';
 
-/** The verbs that fit the present pick. All that make a step come from what its kind offers. */
+/** The verbs that fit the present pick, and those for which more has to be picked. All that make a step come from what its kind offers. */
 export function verbsFor(bench: Bench): Verb[] {
     const { pick, kinds } = bench;
     if (pick.mode === 'parts' && pick.parts.length > 0) {
-        return offers(kinds, 'parts')
-            .filter(([, offer]) => offer.least <= pick.parts.length && pick.parts.length <= offer.most)
-            .map(([kind, offer]) => fromParts(bench, kind, offer, [...pick.parts], null));
+        return enough(offers(kinds, 'parts'), pick.parts.length, (kind, offer) => fromParts(bench, kind, offer, [...pick.parts], null));
     }
     if (pick.mode === 'cells' && pick.count > 0) {
         return fromCells(bench);
     }
     if (pick.mode === 'points' && pick.points.length > 0) {
-        return offers(kinds, 'points')
-            .filter(([, offer]) => offer.least <= pick.points.length && pick.points.length <= offer.most)
-            .map(([kind, offer]) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
+        return enough(offers(kinds, 'points'), pick.points.length, (kind, offer) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
     }
     if (pick.mode === 'lines' && pick.lines.length > 0) {
-        return offers(kinds, 'guides')
-            .filter(([kind, offer]) => offer.least <= pick.lines.length && pick.lines.length <= offer.most && suits(kind, offer, bench))
-            .map(([kind, offer]) => verb(kind, offer, bench, pick.lines[0] ?? null, (step) => [{ op: 'add', step: { ...step, ...taken(kind, offer.takes ?? 'of', inPlanOrder(bench.page, pick.lines)) } }]));
+        const suiting = offers(kinds, 'guides').filter(([kind, offer]) => suits(kind, offer, bench));
+        return enough(suiting, pick.lines.length, (kind, offer) =>
+            verb(kind, offer, bench, pick.lines[0] ?? null, (step) => [{ op: 'add', step: { ...step, ...taken(kind, offer.takes ?? 'of', inPlanOrder(bench.page, pick.lines)) } }]),
+        );
     }
     return offers(kinds, 'ground').map(([kind, offer]) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step }]));
+}
+
+/** Those that take as many as are picked; and those that take more, as far as none of these stands at their number. */
+function enough(all: [Kind, Offer][], count: number, make: (kind: Kind, offer: Offer) => Verb): Verb[] {
+    const fitting = all.filter(([, offer]) => offer.least <= count && count <= offer.most);
+    const taken = new Set(fitting.map(([, offer]) => place(offer)));
+    const wanting = all
+        .filter(([, offer]) => offer.least > count)
+        .sort(([, a], [, b]) => a.least - b.least)
+        .filter(([, offer]) => !taken.has(place(offer)) && taken.add(place(offer)));
+    return [
+        ...fitting.map(([kind, offer]) => ({ ...make(kind, offer), full: offer.most === count })),
+        ...wanting.map(([kind, offer]) => ({ ...make(kind, offer), needs: offer.least - count, wants: wanted(kind, offer, count) })),
+    ];
+}
+
+/** Where an offer stands: in its family, at its number. */
+function place({ family, key }: Offer): string {
+    return `${family} ${key}`;
+}
+
+/** `point on it: pick one more point` */
+function wanted(kind: Kind, { takes, from, least }: Offer, count: number): string {
+    const fields = (takes ?? '').split('+');
+    const next = fields.length > 1 ? kind.fields.find((field) => field.name === fields[Math.min(count, fields.length - 1)])?.label : undefined;
+    const what = from === 'guides' ? 'lines' : from;
+    const more = least - count === 1 ? `one more ${what.replace(/s$/, '')}` : `${least - count} more ${what}`;
+    return `${next === undefined ? '' : `${next}: `}pick ${more}`;
 }
 
 function offers(kinds: Kind[], from: Offer['from']): [Kind, Offer][] {
@@ -158,6 +190,10 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
         from: offer.from,
         picks: offer.from === 'cells' || offer.from === 'parts',
         cuts: kind.makes === 'overlay',
+        needs: 0,
+        wants: null,
+        full: false,
+        bends: offer.from === 'points' && offer.most > offer.least ? (kind.fields.find((field) => field.type === 'bends')?.name ?? null) : null,
         operations: (answers) => {
             let step: Record<string, unknown> = { kind: kind.kind, ...preset };
             for (const [field, value] of Object.entries(answers)) step = withNested(step, field, value);
@@ -167,7 +203,7 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
 }
 
 function plainVerb(label: string, family: Family, key: number, operations: () => Operation[]): Verb {
-    return { name: label, label, family, key, asks: [], start: {}, from: null, picks: false, operations };
+    return { name: label, label, family, key, asks: [], start: {}, from: null, picks: false, needs: 0, wants: null, full: false, bends: null, operations };
 }
 
 /** What can be done at all, with what is to be picked for it and the words by which people look for it. */

@@ -14,7 +14,9 @@ use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** Copies in a row, or in rows, each so much larger than the one before and turned from it, about its own centre. */
@@ -59,6 +61,16 @@ final class RepeatAlongKind extends CopyKind
                 preset: $preset,
                 asks: ['by', 'count', 'across', 'rows', 'factor'],
             ),
+        ];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $center = self::bounds($given)->center();
+
+        return [
+            Pull::vector('by', $center, $given->vec('by')),
+            ...($given->has('across') ? [Pull::vector('across', $center, $given->vec('across'))] : []),
         ];
     }
 

@@ -18,7 +18,9 @@ use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 
 /** A rectangle divided by the golden ratio. */
 #[Called('grid.golden', label: 'Golden grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
@@ -71,6 +73,11 @@ final class GoldenGridKind extends GridKind
             asks: ['form', 'from', 'depth', 'turn', 'circles'],
             picture: 'M6 6H42V42H6ZM19.75 6V42M28.25 6V42M6 19.75H42M6 28.25H42',
         )];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        return [Pull::vector('size', $given->vec('origin'), $given->vec('size'))];
     }
 
     public function evaluate(Arguments $given): Grid

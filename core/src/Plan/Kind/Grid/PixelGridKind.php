@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind\Grid;
 
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\RectangularGrid;
 use Sternbild\Core\Plan\Arguments;
@@ -13,7 +14,9 @@ use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 
 /** Square cells of whole pixels. */
 #[Called('grid.pixel', label: 'Pixel grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
@@ -59,6 +62,11 @@ final class PixelGridKind extends GridKind
             asks: ['columns', 'rows', 'cell'],
             picture: 'M6 6H42V42H6ZM15 6V42M24 6V42M33 6V42M6 15H42M6 24H42M6 33H42M6 6H15V15H6ZM24 6H33V15H24ZM15 15H24V24H15ZM33 15H42V24H33Z',
         )];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        return [Pull::along('cell', $given->vec('origin'), $given->number('cell'), new Vec(1.0, 0.0))];
     }
 
     public function evaluate(Arguments $given): RectangularGrid

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind\Grid;
 
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\PolarGrid;
 use Sternbild\Core\Plan\Arguments;
@@ -15,7 +16,9 @@ use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 
 /** Rings and sectors around a centre. */
 #[Called('grid.polar', label: 'Polar grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
@@ -67,6 +70,18 @@ final class PolarGridKind extends GridKind
             picture: 'M6 24a18 18 0 1 0 36 0a18 18 0 1 0-36 0M12 24a12 12 0 1 0 24 0a12 12 0 1 0-24 0M18 24a6 6 0 1 0 12 0a6 6 0 1 0-12 0'
                 .'M24 6V42M8.4 15L39.6 33M8.4 33L39.6 15',
         )];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $center = $given->vec('center');
+        $turn = Vec::heading($given->number('turn') + 90);
+
+        return [
+            Pull::distance('radius', $center, $given->number('radius'), $turn),
+            ...($given->number('inner') > 0.0 ? [Pull::distance('inner', $center, $given->number('inner'), $turn)] : []),
+            Pull::angle('turn', $center, $given->number('turn'), -90.0, $given->number('radius') * 1.06),
+        ];
     }
 
     public function evaluate(Arguments $given): PolarGrid

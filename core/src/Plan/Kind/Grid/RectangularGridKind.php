@@ -16,7 +16,9 @@ use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 
 /** Columns and rows. */
 #[Called('grid.rectangular', label: 'Rectangular grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
@@ -68,6 +70,16 @@ final class RectangularGridKind extends GridKind
             asks: ['columns', 'rows'],
             picture: 'M6 6H42V42H6ZM15 6V42M24 6V42M33 6V42M6 15H42M6 24H42M6 33H42',
         )];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $field = $given->has('size') ? 'size' : 'cell';
+
+        return [
+            Pull::vector($field, $given->vec('origin'), $given->vec($field), $given->number('angle')),
+            Pull::angle('angle', $given->vec('origin'), $given->number('angle'), 0.0, min($given->sheet->right, $given->sheet->bottom) / 6),
+        ];
     }
 
     public function evaluate(Arguments $given): RectangularGrid

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind\Grid;
 
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\TriangularGrid;
 use Sternbild\Core\Plan\Arguments;
@@ -14,7 +15,9 @@ use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 
 /** Equal triangles. */
 #[Called('grid.triangular', label: 'Triangular grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
@@ -57,6 +60,16 @@ final class TriangularGridKind extends GridKind
             asks: ['field', 'angle', 'columns', 'rows'],
             picture: 'M4 10H30L44 38H18ZM11 24H37M17 10L31 38M30 10L18 38M17 10L11 24M37 24L31 38',
         )];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $angle = $given->number('angle');
+
+        return [
+            Pull::distance('side', $given->vec('origin'), $given->number('side'), Vec::heading($angle + 90)),
+            Pull::angle('angle', $given->vec('origin'), $angle, 0.0, $given->number('side') * 2),
+        ];
     }
 
     public function evaluate(Arguments $given): TriangularGrid

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Kind\Grid;
 
 use Sternbild\Core\Geometry\Angle;
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\TwoAxisGrid;
 use Sternbild\Core\Plan\Arguments;
@@ -16,7 +17,9 @@ use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 
 /** Columns and rows along two axes at any angle. */
 #[Called('grid.twoaxis', label: 'Two-axis grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
@@ -61,6 +64,19 @@ final class TwoAxisGridKind extends GridKind
             asks: ['columns', 'rows'],
             picture: 'M24 6L42 15L24 24L6 15ZM33 10.5L15 19.5M15 10.5L33 19.5M6 24L24 33L42 24M6 33L24 42L42 33',
         )];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $origin = $given->vec('origin');
+        [$angles, $edges] = [$given->vec('angles'), $given->vec('spacing')];
+
+        return [
+            Pull::along('spacing', $origin, $edges->x, Vec::heading($angles->x + 90), [0]),
+            Pull::along('spacing', $origin, $edges->y, Vec::heading($angles->y + 90), [1]),
+            Pull::angle('angles', $origin, $angles->x, 0.0, $edges->x * 2, [0]),
+            Pull::angle('angles', $origin, $angles->y, 0.0, $edges->y * 2, [1]),
+        ];
     }
 
     public function evaluate(Arguments $given): TwoAxisGrid

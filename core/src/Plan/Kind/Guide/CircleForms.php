@@ -20,6 +20,7 @@ use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 
 /** The ways to say a circle, for guides and for parts: around a centre, through three points, fitted to many, or touching guides. */
@@ -97,6 +98,12 @@ final class CircleForms
                 most: 3,
             ),
         ];
+    }
+
+    /** @return list<Pull> of one around a centre its radius */
+    public static function pulls(Arguments $given): array
+    {
+        return $given->has('center') && $given->has('radius') ? [Pull::distance('radius', $given->vec('center'), $given->number('radius'), new Vec(1.0, 0.0))] : [];
     }
 
     /** @throws FieldFault */

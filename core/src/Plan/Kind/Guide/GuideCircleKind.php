@@ -11,6 +11,7 @@ use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 
 /** A circle: around a centre, through three points, fitted to many, or touching other guides. */
 #[Called('guide.circle', label: 'Circle', word: 'circle', prefix: 'c', chapter: Chapter::Ground)]
@@ -29,6 +30,11 @@ final class GuideCircleKind extends GuideKind
     public function offers(): array
     {
         return CircleForms::offers('Circle', Family::Guide);
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        return CircleForms::pulls($given);
     }
 
     public function evaluate(Arguments $given): Guide

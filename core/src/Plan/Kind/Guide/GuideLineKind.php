@@ -24,7 +24,9 @@ use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
 
 /**
@@ -134,6 +136,20 @@ final class GuideLineKind extends GuideKind
                 most: 2,
             ),
         ];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        if ($given->has('at') && $given->has('angle')) {
+            return [Pull::angle('angle', $given->vec('at'), $given->number('angle'), 0.0, min($given->sheet->right, $given->sheet->bottom) / 8)];
+        }
+        $beside = $given->has('beside') && $given->has('distance') ? $given->guides('beside')[0]->curve : null;
+        if (! $beside instanceof Line) {
+            return [];
+        }
+        $left = $beside->end()->minus($beside->start())->unit()->quarterTurned()->times(-1.0);
+
+        return [Pull::along('distance', $beside->start()->towards($beside->end(), 0.5), $given->number('distance'), $left)];
     }
 
     public function evaluate(Arguments $given): Guide

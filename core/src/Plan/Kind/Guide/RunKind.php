@@ -15,8 +15,10 @@ use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\BendsField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Kind\BentPulls;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 
 /** An open run from point to point, straight or bent. */
 #[Called('guide.run', label: 'Run', word: 'run', prefix: 'c', chapter: Chapter::Ground)]
@@ -46,6 +48,11 @@ final class RunKind extends GuideKind
             least: 2,
             most: self::MOST,
         )];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        return BentPulls::along($given, false);
     }
 
     public function evaluate(Arguments $given): Guide

@@ -12,6 +12,7 @@ use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Kind\Guide\CircleForms;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** A disc, said as a circle is. */
@@ -31,6 +32,11 @@ final class CirclePartKind extends PartKind
     public function offers(): array
     {
         return CircleForms::offers('Disc', Family::Make);
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        return CircleForms::pulls($given);
     }
 
     public function evaluate(Arguments $given): Part

@@ -17,7 +17,9 @@ use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** An ellipse, as cubics that keep within 1e-5 of its larger radius; a circle where both radii are the same. */
@@ -47,6 +49,19 @@ final class EllipseKind extends PartKind
             asks: ['radii', 'angle'],
             most: 1,
         )];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $center = $given->vec('center');
+        $radii = $given->vec('radii');
+        $angle = $given->number('angle');
+
+        return [
+            Pull::along('radii', $center, $radii->x, Vec::heading($angle + 90), [0]),
+            Pull::along('radii', $center, $radii->y, Vec::heading($angle + 180), [1]),
+            Pull::angle('angle', $center, $angle, 0.0, $radii->x + max($radii->x, $radii->y) / 4),
+        ];
     }
 
     public function evaluate(Arguments $given): Part

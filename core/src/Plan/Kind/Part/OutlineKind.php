@@ -13,8 +13,10 @@ use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\BendsField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Kind\BentPulls;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** A part with an outline from point to point, straight or bent. */
@@ -45,6 +47,11 @@ final class OutlineKind extends PartKind
             least: 3,
             most: self::MOST,
         )];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        return BentPulls::along($given, true);
     }
 
     public function evaluate(Arguments $given): Part

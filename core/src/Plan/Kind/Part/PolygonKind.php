@@ -13,7 +13,9 @@ use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** A regular polygon with its first corner straight up; a star where it has an inner radius. */
@@ -58,6 +60,19 @@ final class PolygonKind extends PartKind
                 asks: ['radius', 'corners', 'inner', 'turn'],
                 most: 1,
             ),
+        ];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $center = $given->vec('center');
+        $turn = $given->number('turn');
+        $between = Vec::heading($turn + 180 / $given->whole('corners'));
+
+        return [
+            Pull::distance('radius', $center, $given->number('radius'), Vec::heading($turn)),
+            ...($given->has('inner') ? [Pull::distance('inner', $center, $given->number('inner'), $between)] : []),
+            Pull::angle('turn', $center, $turn, -90.0, $given->number('radius') * 1.25),
         ];
     }
 

@@ -17,7 +17,9 @@ use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** A rectangle between two corners, or of a size from its origin. */
@@ -56,6 +58,19 @@ final class RectangleKind extends PartKind
                 asks: ['size', 'angle'],
                 most: 1,
             ),
+        ];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        if (! $given->has('size')) {
+            return [];
+        }
+        $angle = $given->number('angle');
+
+        return [
+            Pull::vector('size', $given->vec('origin'), $given->vec('size'), $angle),
+            Pull::angle('angle', $given->vec('origin'), $angle, 0.0, $given->vec('size')->x),
         ];
     }
 

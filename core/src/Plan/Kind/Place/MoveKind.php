@@ -11,7 +11,9 @@ use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 
 /** Parts or guides moved by so much, or from one place to another. */
 #[Called('move', label: 'Move', word: 'move', prefix: 'v', chapter: Chapter::Construction)]
@@ -30,6 +32,11 @@ final class MoveKind extends TransformKind
     public function offers(): array
     {
         return [...self::forBoth('Move by…', 1, 'shift, nudge, translate, offset, slide, displace', ['by' => ['sheet.width/10', 0]], ['by']), ...self::forBoth('Move to…', 2, 'snap to, position, place at, bring to, translate, align', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        return $given->has('by') ? [Pull::vector('by', self::bounds($given)->center(), $given->vec('by'))] : [];
     }
 
     protected function map(Arguments $given): Affine

@@ -13,7 +13,9 @@ use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 
 /** Parts or guides made larger or smaller, seen from a place; evenly, or by two factors. */
 #[Called('resize', label: 'Resize', word: 'resize', prefix: 'v', chapter: Chapter::Construction)]
@@ -35,6 +37,14 @@ final class ResizeKind extends TransformKind
     public function offers(): array
     {
         return self::forBoth('Resize…', 5, 'scale, enlarge, shrink, grow, stretch, size, smaller', ['about' => '{centre}', 'factor' => 1.5], ['factor', 'about']);
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $bounds = self::bounds($given);
+        $corner = new Vec($bounds->right, $bounds->bottom);
+
+        return $given->has('factor') ? [Pull::along('factor', $given->vec('about'), $given->number('factor'), $corner->minus($given->vec('about')))] : [];
     }
 
     protected function map(Arguments $given): Affine

@@ -11,7 +11,9 @@ use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 
 /** Parts or guides turned about a place. */
 #[Called('turn', label: 'Turn', word: 'turn', prefix: 'v', chapter: Chapter::Construction)]
@@ -30,6 +32,17 @@ final class TurnKind extends TransformKind
     public function offers(): array
     {
         return self::forBoth('Turn…', 3, 'rotate, spin, pivot, tilt, swing, angle', ['about' => '{centre}', 'angle' => 90], ['angle', 'about']);
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $about = $given->vec('about');
+        $middle = self::bounds($given)->center()->minus($about);
+        $arm = max($middle->length(), min($given->sheet->right, $given->sheet->bottom) / 8);
+        // Where the middle of what is turned lies on its pivot, it is turned from the right.
+        $zero = $middle->length() > $given->tolerance()->distance ? $middle->angle() * 180 / M_PI : 0.0;
+
+        return $given->has('angle') ? [Pull::angle('angle', $about, $given->number('angle'), $zero, $arm)] : [];
     }
 
     protected function map(Arguments $given): Affine
