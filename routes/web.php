@@ -8,37 +8,39 @@ use App\Http\Controllers\SheetController;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->group(function (): void {
-    Route::get('session', [SessionController::class, 'show']);
+    Route::get('session', [SessionController::class, 'show'])->name('session.show');
     Route::middleware('throttle:door')->group(function (): void {
-        Route::post('register', [SessionController::class, 'register']);
-        Route::post('sign-in', [SessionController::class, 'signIn']);
+        Route::post('register', [SessionController::class, 'register'])->name('session.register');
+        Route::post('sign-in', [SessionController::class, 'signIn'])->name('session.sign-in');
     });
 
     Route::middleware('auth')->group(function (): void {
-        Route::post('sign-out', [SessionController::class, 'signOut']);
-        Route::get('kinds', [PlanController::class, 'kinds']);
-        Route::get('constructions', [PlanController::class, 'constructions']);
-        Route::get('sheets', [SheetController::class, 'index']);
-        Route::post('sheets', [SheetController::class, 'store']);
-        Route::post('sheets/{deleted}/restore', [SheetController::class, 'restore'])->whereUuid('deleted');
+        Route::post('sign-out', [SessionController::class, 'signOut'])->name('session.sign-out');
+        Route::get('kinds', [PlanController::class, 'kinds'])->name('kinds');
+        Route::get('constructions', [PlanController::class, 'constructions'])->name('constructions');
+        Route::get('examples', [PlanController::class, 'examples'])->name('examples');
+        Route::get('sheets', [SheetController::class, 'index'])->name('sheets.index');
+        Route::post('sheets', [SheetController::class, 'store'])->name('sheets.store');
+        Route::post('sheets/{deleted}/restore', [SheetController::class, 'restore'])->whereUuid('deleted')->name('sheets.restore');
 
         // Whoever is not the owner learns nothing, not even that the sheet exists.
         Route::prefix('sheets/{sheet}')->middleware('can:work,sheet')->whereUuid('sheet')->group(function (): void {
-            Route::get('/', [SheetController::class, 'show']);
-            Route::patch('/', [SheetController::class, 'update']);
-            Route::delete('/', [SheetController::class, 'destroy']);
-            Route::post('duplicate', [SheetController::class, 'duplicate']);
-            Route::post('changes', [PlanController::class, 'change']);
-            Route::post('preview', [PlanController::class, 'preview']);
-            Route::post('snap', [LookController::class, 'snap']);
-            Route::post('snap-places', [LookController::class, 'snapPlaces']);
-            Route::post('settle', [LookController::class, 'settle']);
-            Route::post('close-up', [LookController::class, 'closeUp']);
-            Route::put('plan', [PlanController::class, 'replace']);
-            Route::post('undo', [PlanController::class, 'undo']);
-            Route::post('redo', [PlanController::class, 'redo']);
-            Route::get('thumbnail.svg', [ExportController::class, 'thumbnail']);
-            Route::get('file', [ExportController::class, 'file']);
+            Route::get('/', [SheetController::class, 'show'])->name('sheets.show');
+            Route::patch('/', [SheetController::class, 'update'])->name('sheets.update');
+            Route::delete('/', [SheetController::class, 'destroy'])->name('sheets.destroy');
+            Route::post('duplicate', [SheetController::class, 'duplicate'])->name('sheets.duplicate');
+            Route::post('changes', [PlanController::class, 'change'])->name('sheets.change');
+            Route::post('preview', [PlanController::class, 'preview'])->name('sheets.preview');
+            Route::post('snap', [LookController::class, 'snap'])->name('sheets.snap');
+            Route::post('snap-places', [LookController::class, 'snapPlaces'])->name('sheets.snap-places');
+            Route::post('settle', [LookController::class, 'settle'])->name('sheets.settle');
+            Route::post('close-up', [LookController::class, 'closeUp'])->name('sheets.close-up');
+            Route::put('plan', [PlanController::class, 'replace'])->name('sheets.replace');
+            Route::post('undo', [PlanController::class, 'undo'])->name('sheets.undo');
+            Route::post('redo', [PlanController::class, 'redo'])->name('sheets.redo');
+            Route::get('thumbnail.svg', [ExportController::class, 'thumbnail'])->name('sheets.thumbnail');
+            Route::get('chapters.zip', [ExportController::class, 'chapters'])->name('sheets.chapters');
+            Route::get('file', [ExportController::class, 'file'])->name('sheets.file');
         });
     });
     Route::any('{unknown}', static fn () => abort(404))->where('unknown', '.*');

@@ -16,7 +16,7 @@ abstract class TestCase extends Base
 
     protected function person(string $email = 'ada@sternbild.test'): User
     {
-        return User::query()->create(['name' => 'Ada', 'email' => $email, 'password' => 'a long password']);
+        return User::factory()->createOne(['email' => $email]);
     }
 
     /**

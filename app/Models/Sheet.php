@@ -2,7 +2,9 @@
 
 namespace App\Models;
 
+use Database\Factories\SheetFactory;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -21,6 +23,9 @@ use Illuminate\Support\Carbon;
  */
 final class Sheet extends Model
 {
+    /** @use HasFactory<SheetFactory> */
+    use HasFactory;
+
     use HasUuids;
     use SoftDeletes;
 

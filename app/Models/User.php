@@ -2,6 +2,8 @@
 
 namespace App\Models;
 
+use Database\Factories\UserFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 
@@ -14,6 +16,9 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 final class User extends Authenticatable
 {
+    /** @use HasFactory<UserFactory> */
+    use HasFactory;
+
     protected $fillable = ['name', 'email', 'password'];
 
     protected $hidden = ['password', 'remember_token'];
@@ -22,6 +27,23 @@ final class User extends Authenticatable
     public function sheets(): HasMany
     {
         return $this->hasMany(Sheet::class);
+    }
+
+    /**
+     * In the order in which they are listed.
+     *
+     * @param  'changed'|'name'  $order
+     * @return HasMany<Sheet, $this>
+     */
+    public function listedSheets(string $order): HasMany
+    {
+        $sheets = $this->sheets();
+        if ($order === 'changed') {
+            $sheets->orderByDesc('updated_at');
+        }
+        $sheets->orderBy('name')->orderBy('id');
+
+        return $sheets;
     }
 
     /** @return array<string, string> */

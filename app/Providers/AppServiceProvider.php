@@ -2,13 +2,9 @@
 
 namespace App\Providers;
 
-use App\Models\Sheet;
-use App\Models\User;
 use App\Sheets\ApcuResults;
-use Illuminate\Auth\Access\Response;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
@@ -27,10 +23,6 @@ final class AppServiceProvider extends ServiceProvider
     {
         // Relative, so that the page works under whatever host and port it was asked for.
         Vite::createAssetPathsUsing(static fn (string $path): string => "/$path");
-
-        Gate::define('work', static fn (User $person, Sheet $sheet): Response => $sheet->user_id === $person->id
-            ? Response::allow()
-            : Response::denyAsNotFound());
 
         // Guessing passwords is slow for one address and for one account alike.
         RateLimiter::for('door', static fn (Request $request): array => [

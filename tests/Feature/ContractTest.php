@@ -43,6 +43,11 @@ final class ContractTest extends TestCase
         $this->assertIs('SnapPlaces', $this->postJson("/api/sheets/$sheet->id/snap-places")->assertOk()->getContent());
         $this->assertIs('Settled', $this->postJson("/api/sheets/$sheet->id/settle", ['id' => 'c1', 'x' => 400, 'y' => 398, 'reach' => 9])->assertOk()->getContent());
         $this->assertIs('CloseUp', $this->postJson("/api/sheets/$sheet->id/close-up", ['left' => 0, 'top' => 0, 'right' => 800, 'bottom' => 800])->assertOk()->getContent());
+        foreach ((array) json_decode((string) $this->getJson('/api/examples')->getContent())->examples as $example) {
+            $this->assertIs('Example', json_encode($example, JSON_THROW_ON_ERROR));
+            // It can be brought in as it is.
+            $this->postJson('/api/sheets', ['name' => $example->name, 'plan' => $example->plan])->assertCreated();
+        }
         foreach ((array) json_decode((string) $this->getJson('/api/constructions')->getContent())->constructions as $construction) {
             $this->assertIs('Construction', json_encode($construction, JSON_THROW_ON_ERROR));
         }

@@ -20,6 +20,57 @@ final class ExportTest extends TestCase
         self::assertStringContainsString('id="g1"', (string) $this->file('svg', '&grid=1')->getContent());
     }
 
+    public function test_chapters_come_as_an_icon_set_each_on_its_own_square_with_clear_space(): void
+    {
+        $this->actingAs($this->person());
+        $plan = self::rosette();
+        $plan['steps'] = [
+            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 100], [300, 200]]],
+            ['id' => 'p2', 'kind' => 'part.circle', 'center' => [600, 600], 'radius' => 50],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['p1', 'p2'], 'fill' => 'lagoon'],
+        ];
+        $plan['chapters'] = [['name' => 'Bar', 'from' => 'p1'], ['name' => 'Dot', 'from' => 'p2']];
+        $sheet = $this->sheet($plan);
+        $set = fn (array $asked) => $this->get("/api/sheets/$sheet->id/chapters.zip?".http_build_query($asked), ['Accept' => 'application/json']);
+        $files = self::unzipped($set(['chapters' => ['p1', 'p2'], 'sizes' => [16, 24, 32], 'formats' => ['svg', 'png'], 'clear' => 12.5])->assertOk()->getContent());
+        self::assertCount(12, $files);
+        self::assertArrayHasKey('bar-16.svg', $files);
+        // The bar is 200 wide and takes three quarters of the square, in its middle.
+        self::assertMatchesRegularExpression('/width="16" height="16" viewBox="66\.6667 16\.6667 266\.6667 266\.6667"/', $files['bar-16.svg']);
+        self::assertSame(1, substr_count($files['bar-16.svg'], '<path'));
+        foreach ([16, 24, 32] as $size) {
+            $png = imagecreatefromstring($files["dot-$size.png"]);
+            self::assertInstanceOf(\GdImage::class, $png);
+            self::assertSame([$size, $size], [imagesx($png), imagesy($png)]);
+            $alpha = static fn (int $x, int $y): int => imagecolorsforindex($png, (int) imagecolorat($png, $x, $y))['alpha'];
+            // The clear space is clear to its last pixel, and the disc reaches the next one.
+            $clear = (int) ($size / 8);
+            self::assertSame([127, 127, 0], [$alpha(0, $size >> 1), $alpha($clear - 1, $size >> 1), $alpha($size >> 1, $size >> 1)]);
+            self::assertLessThan(60, $alpha($clear, $size >> 1));
+        }
+        self::assertSame(['rosette-48.svg'], array_keys(self::unzipped($set(['sizes' => [48], 'formats' => ['svg'], 'clear' => 0])->assertOk()->getContent())));
+        $set(['chapters' => ['p1'], 'sizes' => [0], 'formats' => ['svg'], 'clear' => 0])->assertUnprocessable()->assertJsonValidationErrors(['sizes.0']);
+        $set(['chapters' => ['p1'], 'sizes' => [16], 'formats' => ['gif'], 'clear' => 50])->assertUnprocessable()->assertJsonValidationErrors(['formats.0', 'clear']);
+        $set(['chapters' => ['x9'], 'sizes' => [16], 'formats' => ['svg'], 'clear' => 0])->assertUnprocessable()->assertJsonValidationErrors(['chapters']);
+    }
+
+    /** @return array<string, string> contents by name */
+    private static function unzipped(mixed $archive): array
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'set');
+        file_put_contents($file, is_string($archive) ? $archive : '');
+        $zip = new \ZipArchive;
+        self::assertTrue($zip->open($file));
+        $files = [];
+        for ($k = 0; $k < $zip->numFiles; $k++) {
+            $files[(string) $zip->getNameIndex($k)] = (string) $zip->getFromIndex($k);
+        }
+        $zip->close();
+        unlink($file);
+
+        return $files;
+    }
+
     public function test_the_png_has_the_size_and_the_colours(): void
     {
         $png = imagecreatefromstring((string) $this->file('png', '&scale=2')->assertHeader('Content-Type', 'image/png')->getContent());

@@ -3,6 +3,7 @@
 namespace Tests\Feature;
 
 use App\Models\Sheet;
+use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
 final class SheetsTest extends TestCase
@@ -31,6 +32,44 @@ final class SheetsTest extends TestCase
         self::assertCount(1, (array) $this->getJson('/api/sheets')->json('sheets'));
         $this->postJson("/api/sheets/$sheet->id/restore")->assertOk();
         $this->getJson("/api/sheets/$sheet->id")->assertOk()->assertJsonPath('scene.findings', []);
+    }
+
+    public function test_sheets_are_listed_page_by_page_each_once_last_changed_first_or_by_name(): void
+    {
+        $person = $this->person();
+        foreach (range(1, 130) as $number) {
+            // Of many changed at once the names decide.
+            Sheet::factory()->create(['user_id' => $person->id, 'name' => sprintf('%03d', 131 - $number), 'updated_at' => now()->subMinutes(intdiv($number, 50))]);
+        }
+        Sheet::factory()->create(['name' => 'of somebody else']);
+        $this->actingAs($person);
+        foreach (['changed' => ['082', '083', '031'], 'name' => ['001', '002', '130']] as $sort => [$first, $second, $last]) {
+            $names = [];
+            $next = null;
+            $pages = 0;
+            do {
+                $page = $this->getJson('/api/sheets?'.http_build_query(array_filter(['sort' => $sort, 'cursor' => $next])))->assertOk();
+                array_push($names, ...array_column((array) $page->json('sheets'), 'name'));
+                $next = $page->json('next');
+                $pages++;
+            } while ($next !== null);
+            self::assertSame([3, 130, 130], [$pages, count($names), count(array_unique($names))]);
+            self::assertSame([$first, $second, $last], [$names[0], $names[1], $names[129]], $sort);
+        }
+        $this->getJson('/api/sheets?sort=size')->assertUnprocessable()->assertJsonValidationErrorFor('sort');
+    }
+
+    public function test_an_index_serves_the_list_in_its_order(): void
+    {
+        $person = $this->person();
+        DB::statement('SET LOCAL enable_seqscan = off');
+        DB::statement('SET LOCAL enable_sort = off');
+        foreach (['changed' => 'sheets_by_change', 'name' => 'sheets_by_name'] as $order => $index) {
+            $query = $person->listedSheets($order)->limit(61);
+            $explained = implode("\n", array_map(static fn (object $row): string => implode(' ', (array) $row), DB::select('EXPLAIN '.$query->toRawSql())));
+            self::assertStringContainsString($index, $explained);
+            self::assertStringNotContainsString('Sort', $explained, $order);
+        }
     }
 
     public function test_nobody_else_can_see_or_change_a_sheet(): void

@@ -2,7 +2,10 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\ChapterSetRequest;
+use App\Http\Requests\ExportRequest;
 use App\Models\Sheet;
+use App\Sheets\ChapterSet;
 use App\Sheets\Planning;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -38,17 +41,11 @@ final readonly class ExportController
      * @throws RenderFailed
      * @throws Unusable
      */
-    public function file(Request $request, Sheet $sheet): Response
+    public function file(ExportRequest $request, Sheet $sheet): Response
     {
-        /** @var array{format: string, scale?: float|string, grid?: bool|string, uses?: bool|string} $given */
-        $given = $request->validate([
-            'format' => ['required', 'in:svg,png,pdf,json'],
-            'scale' => ['sometimes', 'numeric', 'gt:0', 'max:100'],
-            'grid' => ['sometimes', 'boolean'],
-            'uses' => ['sometimes', 'boolean'],
-        ]);
+        $format = $request->string('format')->toString();
         $plan = $sheet->headRevision()->plan;
-        if ($given['format'] === 'json') {
+        if ($format === 'json') {
             return self::download($sheet, 'json', 'application/json', PlanJson::pretty($plan));
         }
         $scene = $this->planning->scene($plan);
@@ -58,11 +55,29 @@ final readonly class ExportController
             default => SvgDrawing::write($scene),
         };
 
-        return match ($given['format']) {
-            'png' => self::download($sheet, 'png', 'image/png', Raster::png($svg, self::scale($scene->plan, (float) ($given['scale'] ?? 1)))),
+        return match ($format) {
+            'png' => self::download($sheet, 'png', 'image/png', Raster::png($svg, self::scale($scene->plan, $request->float('scale', 1.0)))),
             'pdf' => self::download($sheet, 'pdf', 'application/pdf', Raster::pdf($svg)),
             default => self::download($sheet, 'svg', 'image/svg+xml', $svg),
         };
+    }
+
+    /**
+     * @throws RenderFailed
+     * @throws Unusable
+     * @throws ValidationException
+     */
+    public function chapters(ChapterSetRequest $request, Sheet $sheet): Response
+    {
+        $scene = $this->planning->scene($sheet->headRevision()->plan);
+        $chapters = ChapterSet::chapters($scene, $request->texts('chapters'), Str::slug($sheet->name) ?: 'sheet');
+        $set = new ChapterSet($chapters, $request->sizes(), $request->texts('formats'), $request->float('clear') / 100, $request->boolean('ground'));
+        if ($set->pictures() > ChapterSet::MOST_PICTURES) {
+            throw ValidationException::withMessages(['sizes' => "There would be {$set->pictures()} pictures; at most ".ChapterSet::MOST_PICTURES.' can be made at once.']);
+        }
+        $archive = $set->archive($scene) ?? throw ValidationException::withMessages(['chapters' => 'Nothing of these chapters is drawn by itself.']);
+
+        return self::download($sheet, 'zip', 'application/zip', $archive);
     }
 
     /** @throws ValidationException */

@@ -2,16 +2,19 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\ChangeRequest;
+use App\Http\Requests\MoveHeadRequest;
+use App\Http\Requests\PreviewRequest;
+use App\Http\Requests\ReplacePlanRequest;
 use App\Models\Sheet;
 use App\Models\User;
+use App\Sheets\Examples;
 use App\Sheets\Planning;
 use App\Sheets\SheetBook;
 use App\Sheets\SheetPages;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\View\Constructions;
 use Sternbild\Core\View\SceneView;
@@ -33,54 +36,53 @@ final readonly class PlanController
         return new JsonResponse(['constructions' => $constructions->list()]);
     }
 
-    public function change(Request $request, Sheet $sheet, #[CurrentUser] User $person): JsonResponse
+    /** @throws Unusable */
+    public function examples(Examples $examples): JsonResponse
     {
-        /** @var array{base: int, change: string} $given */
-        $given = $request->validate([
-            'base' => ['required', 'integer'],
-            'change' => ['required', 'uuid'],
-            'operations' => ['required', 'array', 'min:1', 'max:1000'],
-            'has' => ['sometimes', 'array'],
-        ]);
-        $change = $this->book->change($sheet, $person, (int) $given['base'], $request->array('operations'), $given['change']);
-
-        return new JsonResponse($change === null
-            ? $this->pages->page($sheet, $request->array('has'))
-            : $this->pages->after($sheet, $change, $request->array('has')));
-    }
-
-    /** What a change would give, refused just as the change would be; nothing is stored. */
-    public function preview(Request $request, Sheet $sheet): JsonResponse
-    {
-        $request->validate(['operations' => ['required', 'array', 'min:1', 'max:1000'], 'has' => ['sometimes', 'array']]);
-        [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $request->array('operations'));
-
-        return new JsonResponse(['scene' => SceneView::describe($scene, $request->array('has')), 'added' => $edit->added()]);
+        return new JsonResponse(['examples' => $examples->list()]);
     }
 
     /** @throws Unusable */
-    public function replace(Request $request, Sheet $sheet, #[CurrentUser] User $person): JsonResponse
+    public function change(ChangeRequest $request, Sheet $sheet, #[CurrentUser] User $person): JsonResponse
     {
-        /** @var array{base: int, change: string, plan: string} $given */
-        $given = $request->validate(['base' => ['required', 'integer'], 'change' => ['required', 'uuid'], 'plan' => ['required', 'string']]);
-        $this->book->replace($sheet, $person, (int) $given['base'], PlanReader::decode($given['plan']), $given['change']);
+        $change = $this->book->change($sheet, $person, $request->base(), $request->operations(), $request->change());
+
+        return new JsonResponse($change === null ? $this->pages->page($sheet, $request->known()) : $this->pages->after($sheet, $change, $request->known()));
+    }
+
+    /**
+     * What a change would give, refused just as the change would be; nothing is stored.
+     *
+     * @throws Unusable
+     */
+    public function preview(PreviewRequest $request, Sheet $sheet): JsonResponse
+    {
+        [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $request->operations());
+
+        return new JsonResponse(['scene' => SceneView::describe($scene, $request->known()), 'added' => $edit->added()]);
+    }
+
+    /** @throws Unusable */
+    public function replace(ReplacePlanRequest $request, Sheet $sheet, #[CurrentUser] User $person): JsonResponse
+    {
+        $this->book->replace($sheet, $person, $request->base(), $request->plan(), $request->change());
 
         return new JsonResponse($this->pages->page($sheet, []));
     }
 
-    public function undo(Request $request, Sheet $sheet): JsonResponse
+    /** @throws Unusable */
+    public function undo(MoveHeadRequest $request, Sheet $sheet): JsonResponse
     {
-        $request->validate(['base' => ['required', 'integer'], 'has' => ['sometimes', 'array']]);
-        $this->book->undo($sheet, $request->integer('base'));
+        $this->book->undo($sheet, $request->base());
 
-        return new JsonResponse($this->pages->page($sheet, $request->array('has')));
+        return new JsonResponse($this->pages->page($sheet, $request->known()));
     }
 
-    public function redo(Request $request, Sheet $sheet): JsonResponse
+    /** @throws Unusable */
+    public function redo(MoveHeadRequest $request, Sheet $sheet): JsonResponse
     {
-        $request->validate(['base' => ['required', 'integer'], 'has' => ['sometimes', 'array']]);
-        $this->book->redo($sheet, $request->integer('base'));
+        $this->book->redo($sheet, $request->base());
 
-        return new JsonResponse($this->pages->page($sheet, $request->array('has')));
+        return new JsonResponse($this->pages->page($sheet, $request->known()));
     }
 }

@@ -2,6 +2,9 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\RegisterRequest;
+use App\Http\Requests\SignInRequest;
+use App\Http\Resources\PersonResource;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -14,39 +17,29 @@ final class SessionController
 {
     public function show(Request $request): JsonResponse
     {
-        return new JsonResponse(['person' => self::person($request->user())]);
+        $person = $request->user();
+
+        return new JsonResponse(['person' => $person === null ? null : new PersonResource($person)]);
     }
 
-    public function register(Request $request): JsonResponse
+    public function register(RegisterRequest $request): JsonResponse
     {
-        $request->merge(['email' => mb_strtolower(trim($request->string('email')->toString()))]);
-        /** @var array{name: string, email: string, password: string} $given */
-        $given = $request->validate([
-            'name' => ['required', 'string', 'max:80', 'not_regex:/[<>\x00-\x1F\x7F]/'],
-            'email' => ['required', 'string', 'email:rfc', 'max:254', 'unique:users,email'],
-            'password' => ['required', 'string', 'min:10', 'max:72'],
-        ], [
-            'name.not_regex' => 'The name may not hold markup (< >).',
-            'email.unique' => 'There is an account with this e-mail address already. Sign in instead.',
-        ]);
-        $person = User::query()->create($given);
+        $person = User::query()->create($request->account());
         Auth::login($person);
         $request->session()->regenerate();
 
-        return new JsonResponse(['person' => self::person($person)], 201);
+        return new JsonResponse(['person' => new PersonResource($person)], 201);
     }
 
-    public function signIn(Request $request): JsonResponse
+    /** @throws ValidationException */
+    public function signIn(SignInRequest $request): JsonResponse
     {
-        /** @var array{email: string, password: string} $given */
-        $given = $request->validate(['email' => ['required', 'string'], 'password' => ['required', 'string']]);
-        $given['email'] = mb_strtolower(trim($given['email']));
-        if (! Auth::attempt($given, true)) {
+        if (! Auth::attempt($request->credentials(), true)) {
             throw ValidationException::withMessages(['email' => 'No account has this e-mail address and password.']);
         }
         $request->session()->regenerate();
 
-        return new JsonResponse(['person' => self::person($request->user())]);
+        return new JsonResponse(['person' => new PersonResource($request->user())]);
     }
 
     public function signOut(Request $request): Response
@@ -56,11 +49,5 @@ final class SessionController
         $request->session()->regenerateToken();
 
         return new Response(status: 204);
-    }
-
-    /** @return array{name: string, email: string}|null */
-    private static function person(mixed $user): ?array
-    {
-        return $user instanceof User ? ['name' => $user->name, 'email' => $user->email] : null;
     }
 }

@@ -26,8 +26,9 @@ final readonly class SvgDrawing
     /**
      * @param  bool  $withGrids  keeps grids and guides, as hairlines over the drawing
      * @param  bool  $sharesShapes  writes copies as uses of one shape, however few they are
+     * @param  Square|null  $square  shows only some parts, on a square of their own
      */
-    private function __construct(private Scene $scene, private bool $withGrids, private bool $sharesShapes)
+    private function __construct(private Scene $scene, private bool $withGrids, private bool $sharesShapes, private ?Square $square = null)
     {
         $this->paths = new PathData($scene->plan->tolerance()->decimals);
     }
@@ -48,21 +49,18 @@ final readonly class SvgDrawing
         return (new self($scene, false, true))->document();
     }
 
+    /** Some of the parts on a square of their own, so many pixels wide. */
+    public static function writeSquare(Scene $scene, Square $square): string
+    {
+        return (new self($scene, false, false, $square))->document();
+    }
+
     private function document(): string
     {
-        $plan = $this->scene->plan;
-        $width = $this->paths->number($plan->width);
-        $height = $this->paths->number($plan->height);
-        // Pixels are what SVG takes a bare number for.
-        $unit = $plan->unit === Unit::Px ? '' : $plan->unit->value;
-        $svg = "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$width$unit\" height=\"$height$unit\" viewBox=\"0 0 $width $height\">\n";
-        $background = $this->scene->background();
-        if ($background !== null) {
-            $svg .= "<rect width=\"$width\" height=\"$height\" fill=\"$background\"/>\n";
-        }
+        $svg = $this->square === null ? $this->sheet() : $this->square($this->square);
         $ids = $this->ids();
         foreach ($this->scene->drawing as $drawn) {
-            $svg .= $this->part($drawn, $ids[$drawn->id]);
+            $svg .= $this->square === null || $this->square->shows($drawn->id) ? $this->part($drawn, $ids[$drawn->id]) : '';
         }
         if ($this->withGrids) {
             foreach ([...$this->scene->grids(), ...$this->scene->guides()] as $id => $lines) {
@@ -73,6 +71,28 @@ final readonly class SvgDrawing
         }
 
         return $svg."</svg>\n";
+    }
+
+    private function sheet(): string
+    {
+        $plan = $this->scene->plan;
+        $width = $this->paths->number($plan->width);
+        $height = $this->paths->number($plan->height);
+        // Pixels are what SVG takes a bare number for.
+        $unit = $plan->unit === Unit::Px ? '' : $plan->unit->value;
+        $background = $this->scene->background();
+
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$width$unit\" height=\"$height$unit\" viewBox=\"0 0 $width $height\">\n"
+            .($background === null ? '' : "<rect width=\"$width\" height=\"$height\" fill=\"$background\"/>\n");
+    }
+
+    private function square(Square $square): string
+    {
+        [$x, $y, $side] = array_map($this->paths->number(...), [$square->left, $square->top, $square->side]);
+        $background = $square->withGround ? $this->scene->background() : null;
+
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$square->pixels\" height=\"$square->pixels\" viewBox=\"$x $y $side $side\">\n"
+            .($background === null ? '' : "<rect x=\"$x\" y=\"$y\" width=\"$side\" height=\"$side\" fill=\"$background\"/>\n");
     }
 
     private function part(DrawnPart $drawn, string $id): string

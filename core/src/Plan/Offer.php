@@ -13,6 +13,7 @@ final readonly class Offer
      * @param  Family  $family  of verbs that it stands in
      * @param  int<1, 9>  $key  its number there, which it keeps whatever else is offered
      * @param  non-empty-string  $words  everyday words, with commas between, by which people look for it
+     * @param  non-empty-string  $says  in one line what it does
      * @param  string|null  $takes  the field that the pick goes into; two of them joined by + take one each
      * @param  array<string, mixed>  $preset  parameters of the new step. `{center}`, `{count}`, `{near}`, `{centre}`, `{lines}` and `{colour}` in
      *                                        them stand for what fits the pick best: the centre of its grid, its number of sectors, where it
@@ -30,6 +31,7 @@ final readonly class Offer
         public Family $family,
         public int $key,
         public string $words,
+        public string $says,
         public ?string $takes = null,
         public array $preset = [],
         public array $asks = [],

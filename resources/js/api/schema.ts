@@ -242,10 +242,15 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The person's sheets, last changed first */
+        /** The person’s sheets, page by page */
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    /** @description Last changed first, unless said, or by name. */
+                    sort?: "changed" | "name";
+                    /** @description Of the page before: where to go on. */
+                    cursor?: string;
+                };
                 header?: never;
                 path?: never;
                 cookie?: never;
@@ -260,6 +265,7 @@ export interface paths {
                     content: {
                         "application/json": {
                             sheets: components["schemas"]["SheetEntry"][];
+                            next: string | null;
                         };
                     };
                 };
@@ -1290,6 +1296,122 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{sheet}/chapters.zip": {
+        parameters: {
+            query: {
+                /** @description The first steps of the chapters; the whole where none is named. */
+                "chapters[]"?: string[];
+                /** @description Pixels. */
+                "sizes[]": number[];
+                /** @description One or both. */
+                "formats[]": ("svg" | "png")[];
+                /** @description Clear space on every side, per cent of the square. */
+                clear: number;
+                /** @description With the colour of the sheet. */
+                ground?: "0" | "1";
+            };
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        /** Each chapter, or the whole, on a square of its own as files at several sizes, in one zip */
+        get: {
+            parameters: {
+                query: {
+                    /** @description The first steps of the chapters; the whole where none is named. */
+                    "chapters[]"?: string[];
+                    /** @description Pixels. */
+                    "sizes[]": number[];
+                    /** @description One or both. */
+                    "formats[]": ("svg" | "png")[];
+                    /** @description Clear space on every side, per cent of the square. */
+                    clear: number;
+                    /** @description With the colour of the sheet. */
+                    ground?: "0" | "1";
+                };
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The file */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                500: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Finished sheets to take apart */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            examples: components["schemas"]["Example"][];
+                        };
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1337,6 +1459,8 @@ export interface components {
              * @enum {unknown}
              */
             handle: "place" | "places" | null;
+            /** @description In one line what it is and how it is given. */
+            says: string;
         };
         /** @description How a step is offered: from which pick, with what filled in, what is asked for first. */
         Offer: {
@@ -1360,6 +1484,8 @@ export interface components {
             key: number;
             /** @description Everyday words by which people look for it. */
             words: string[];
+            /** @description In one line what it does. */
+            says: string;
         };
         Kind: {
             kind: string;
@@ -1759,6 +1885,14 @@ export interface components {
             zero: number;
             /** @description The field whose places are joined by the way that it bends. */
             between: string | null;
+        };
+        Example: {
+            name: string;
+            /** @description SVG */
+            picture: string;
+            steps: number;
+            /** @description As it is brought in. */
+            plan: string;
         };
     };
     responses: never;

@@ -7,7 +7,8 @@ import { Mark } from '../ui/Mark';
 import { Waiting } from '../ui/Waiting';
 import { type Acts, ActsContext, type Desk, DeskContext, PaletteContext, type PlaceWanted } from './desk';
 import { Findings } from './proofs/Findings';
-import { HandOver } from './HandOver';
+import { Begin } from './begin/Begin';
+import { HandOver } from './handover/HandOver';
 import type { Hover } from './pick/hover';
 import { Store } from './Store';
 import type { Asking } from './verbs/asking';
@@ -154,7 +155,9 @@ export function Editor() {
                 </header>
                 <PlanPanel />
                 <main className="flex min-h-0 min-w-0 flex-col bg-ground">
-                    <Sheet handle={sheet} />
+                    <Sheet handle={sheet}>
+                        <Begin bring={bring} onBegun={() => sheet.current?.focus()} />
+                    </Sheet>
                     <VerbBar onDone={() => sheet.current?.focus()} />
                 </main>
                 <aside aria-label="Proofs, palette and findings" className="flex min-h-0 flex-col gap-7 overflow-y-auto border-l border-rule bg-paper px-4 py-5">

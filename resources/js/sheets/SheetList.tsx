@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, done, type Session, type SheetEntry } from '../api/client';
 import { Mark } from '../ui/Mark';
@@ -10,11 +10,15 @@ export function SheetList({ person }: { person: NonNullable<Session['person']> }
     const queries = useQueryClient();
     const [deleted, setDeleted] = useState<SheetEntry | null>(null);
     const [creating, setCreating] = useState(false);
-    const sheets = useQuery({
-        queryKey: ['sheets'],
-        queryFn: () => answer(api.GET('/api/sheets')),
+    const [sort, setSort] = useState<'changed' | 'name'>('changed');
+    const sheets = useInfiniteQuery({
+        queryKey: ['sheets', sort],
+        initialPageParam: undefined as string | undefined,
+        queryFn: ({ pageParam: cursor }) => answer(api.GET('/api/sheets', { params: { query: { sort, cursor } } })),
+        getNextPageParam: (page) => page.next ?? undefined,
         refetchOnMount: 'always',
     });
+    const listed = sheets.data?.pages.flatMap((page) => page.sheets) ?? [];
     const signOut = useMutation({
         mutationFn: () => done(api.POST('/api/sign-out')),
         onSuccess: () => {
@@ -45,7 +49,15 @@ export function SheetList({ person }: { person: NonNullable<Session['person']> }
             <main className="flex-1 overflow-auto px-[clamp(1.5rem,5vw,5rem)] py-9">
                 <div className="mb-7 flex items-end gap-4">
                     <h1 className="font-serif text-[30px] leading-none font-semibold">Sheets</h1>
-                    {sheets.isSuccess && <span className="pb-0.5 text-slate">{sheets.data.sheets.length === 1 ? '1 sheet' : `${sheets.data.sheets.length} sheets`}</span>}
+                    {sheets.isSuccess && (
+                        <span className="pb-0.5 text-slate">
+                            {listed.length === 1 ? '1 sheet' : `${listed.length}${sheets.hasNextPage ? ' of more' : ''} sheets`},{' '}
+                            <select className="live font-serif text-[15px] text-ink" aria-label="Order of the sheets" value={sort} onChange={(event) => setSort(event.target.value === 'name' ? 'name' : 'changed')}>
+                                <option value="changed">last changed first</option>
+                                <option value="name">by name</option>
+                            </select>
+                        </span>
+                    )}
                     <span className="flex-1" />
                     <button className="solid" onClick={() => setCreating(true)}>
                         New sheet
@@ -66,17 +78,22 @@ export function SheetList({ person }: { person: NonNullable<Session['person']> }
                         </button>
                     </div>
                 )}
-                {sheets.isSuccess && sheets.data.sheets.length === 0 && (
+                {sheets.isSuccess && listed.length === 0 && (
                     <p className="max-w-md font-serif text-[19px] leading-snug text-slate">
                         No sheet yet. A new sheet begins with its size; then you lay a grid on it, pick cells, and say what becomes of them.
                     </p>
                 )}
                 {sheets.isSuccess && (
                     <ul className="grid grid-cols-[repeat(auto-fill,minmax(230px,1fr))] gap-x-6 gap-y-8">
-                        {sheets.data.sheets.map((sheet) => (
+                        {listed.map((sheet) => (
                             <SheetCard key={sheet.id} sheet={sheet} onChanged={() => void again()} onDeleted={() => setDeleted(sheet)} />
                         ))}
                     </ul>
+                )}
+                {sheets.hasNextPage && (
+                    <button className="quiet mx-auto mt-8 block" disabled={sheets.isFetchingNextPage} onClick={() => void sheets.fetchNextPage()}>
+                        Show more
+                    </button>
                 )}
             </main>
             {deleted !== null && (

@@ -28,7 +28,7 @@ function scene(chapters: object[] = CHAPTERS): Scene {
 }
 
 const wing = scene();
-const rows = (folds: Partial<Parameters<typeof rowsOf>[1]> = {}, of = wing): Row[] => rowsOf(of, { turned: new Set(), sought: '', selected: null, kinds, ...folds });
+const rows = (folds: Partial<Parameters<typeof rowsOf>[1]> = {}, of = wing): Row[] => rowsOf(of, { turned: new Set(), sought: '', selected: null, kinds, working: null, ...folds });
 const keys = (of: Row[]): string[] => of.map((row) => row.key);
 
 describe('lines of the plan', () => {
@@ -47,6 +47,11 @@ describe('lines of the plan', () => {
         expect(keys(rows({ turned: new Set(['chapter p1']), selected: 'p2' }))).toContain('p2');
         expect(keys(rows({ turned: new Set(['alike c1']) }))).toEqual(expect.arrayContaining(['alike c1', 'c1', 'c4']));
         expect(keys(rows({ selected: 'c2' }))).toEqual(expect.arrayContaining(['c1', 'c2', 'c3', 'c4']));
+    });
+
+    it('of other chapters are folded while one is worked on alone', () => {
+        expect(keys(rows({ working: 'p1' }))).toEqual(['chapter g1', 'chapter p1', 'p1', 'p2', 'j1', 'chapter s1']);
+        expect(keys(rows({ working: 'p1', turned: new Set(['chapter s1']) }))).toContain('s1');
     });
 
     it('are found by what they say, whatever is folded, and keep their places', () => {

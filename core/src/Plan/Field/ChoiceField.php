@@ -40,6 +40,11 @@ final class ChoiceField extends Field
         return $lot->one(array_keys($this->choices));
     }
 
+    protected function given(): string
+    {
+        return 'one of a few';
+    }
+
     public function schema(): array
     {
         return ['enum' => array_keys($this->choices)];

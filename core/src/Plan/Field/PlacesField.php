@@ -90,6 +90,11 @@ final class PlacesField extends Field
         return array_map(fn (int $index): mixed => $this->place($index)->sample($lot), range(1, $this->exactly ? $least : $lot->whole($least, $least + 3)));
     }
 
+    protected function given(): string
+    {
+        return 'places on the sheet, each clicked, dragged or typed';
+    }
+
     public function schema(): array
     {
         $least = count($this->each);

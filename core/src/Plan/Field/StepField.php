@@ -59,6 +59,11 @@ final class StepField extends Field
         return $lot->step($this->role);
     }
 
+    protected function given(): string
+    {
+        return 'one of what stands before it in the plan';
+    }
+
     public function schema(): array
     {
         return ['$ref' => '#/$defs/member'];

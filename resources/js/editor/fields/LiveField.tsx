@@ -21,7 +21,7 @@ export interface Edited {
 export function LiveField({ step, piece, field, findings }: Pick<Edited, 'step' | 'piece' | 'field' | 'findings'>) {
     const { change, preview } = useActs();
     const set = (value: unknown) => ({ op: 'set' as const, id: step.id, field: field.name, value });
-    return createElement(editorOf(field.type), {
+    const editor = createElement(editorOf(field.type), {
         step,
         piece,
         field,
@@ -31,6 +31,7 @@ export function LiveField({ step, piece, field, findings }: Pick<Edited, 'step' 
         commit: (value) => change([set(value)]),
         tryOut: (value) => preview(value === null ? null : [set(value)]),
     });
+    return <span title={field.says}>{editor}</span>;
 }
 
 /** Coordinates that are worked out are shown as what they come to. */

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type Ref, useEffect, useImperativeHandle, useRef, useState } from 'react';
+import { type KeyboardEvent, type ReactNode, type Ref, useEffect, useImperativeHandle, useRef, useState } from 'react';
 import { useDesk } from '../desk';
 import { Handles } from '../handles/Handles';
 import { useNudge } from '../handles/useNudge';
@@ -29,7 +29,7 @@ const ARROWS: string[] = ['ArrowRight', 'ArrowLeft', 'ArrowUp', 'ArrowDown'] sat
 const ZOOM = 1.25;
 
 /** The drawing: shows the scene, and turns pointer and keys into picks. */
-export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
+export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children: ReactNode }) {
     const { page, scene, picking, gridsShown, outlines, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed } = useDesk();
     const { mode } = usePick(picking);
     const box = useRef<HTMLDivElement>(null);
@@ -123,6 +123,7 @@ export function Sheet({ handle }: { handle: Ref<SheetHandle> }) {
                 </div>
                 <Handles view={view} show={show} onClick={pointer.pickAt} />
                 {outlines && <PlaceReadout seen={seen} scene={scene} />}
+                {children}
                 <p
                     aria-live="polite"
                     className="pointer-events-none absolute bottom-0 left-4 max-w-[calc(100%-2rem)] truncate rounded bg-ground/90 py-0.5 font-serif text-[15px]"

@@ -3,6 +3,7 @@ import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import type { Operation, Section } from '../../api/client';
 import { problemText, useActs } from '../desk';
+import { Dots } from './Dots';
 import { chapterKey } from './rows';
 
 interface Props {
@@ -45,7 +46,7 @@ export function ChapterRow({ section, chapters, folded, working, onFold, onWork 
             className={`group relative border-t border-hairline ${working ? 'bg-ground' : ''} ${isOver && !isDragging ? 'shadow-[0_2px_0_var(--color-amber)]' : ''}`}
             data-chapter={from}
         >
-            <div ref={setDragged} className="flex h-9 items-center gap-2.5 pr-4 pl-3">
+            <div ref={setDragged} className="flex h-9 items-center gap-2 pr-4 pl-3">
                 <button
                     className="flex h-full min-w-0 items-center gap-2.5 text-left"
                     aria-expanded={!folded}
@@ -87,9 +88,9 @@ export function ChapterRow({ section, chapters, folded, working, onFold, onWork 
                 <DropdownMenu.Root onOpenChange={() => setProblem(null)}>
                     <DropdownMenu.Trigger
                         aria-label={`More for chapter ${name}`}
-                        className="rounded px-1 py-0.5 text-[12px] leading-none font-medium text-umber opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 hover:bg-honey focus-visible:opacity-100 data-[state=open]:opacity-100"
+                        className="grid size-6 place-items-center rounded text-umber opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 hover:bg-honey focus-visible:opacity-100 data-[state=open]:opacity-100"
                     >
-                        more
+                        <Dots />
                     </DropdownMenu.Trigger>
                     <DropdownMenu.Portal>
                         <DropdownMenu.Content className="menu" align="end" onCloseAutoFocus={(event) => naming !== null && event.preventDefault()}>
@@ -114,7 +115,7 @@ export function ChapterRow({ section, chapters, folded, working, onFold, onWork 
                         </DropdownMenu.Content>
                     </DropdownMenu.Portal>
                 </DropdownMenu.Root>
-                <button className="text-[12.5px] font-medium whitespace-nowrap text-umber hover:underline" aria-pressed={working} onClick={() => onWork(working ? null : from)}>
+                <button className="py-1 text-[12.5px] font-medium whitespace-nowrap text-umber hover:underline" aria-pressed={working} onClick={() => onWork(working ? null : from)}>
                     {working ? 'Show all' : 'Work on it'}
                 </button>
             </div>

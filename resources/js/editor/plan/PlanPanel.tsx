@@ -20,6 +20,9 @@ const LINE = 36;
 
 const AROUND = 14;
 
+/** What of the top is taken by the search. */
+const FIND = 56;
+
 const NONE: Finding[] = [];
 
 /** The plan: its sentences in order, in chapters. */
@@ -29,8 +32,8 @@ export function PlanPanel() {
     const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
     const [refused, setRefused] = useState<{ step: string; text: string } | null>(null);
     const panel = useRef<HTMLElement>(null);
-    const head = useRef<HTMLDivElement>(null);
-    const rows = useMemo(() => rowsOf(scene, { turned, sought, selected, kinds }), [scene, turned, sought, selected, kinds]);
+    const list = useRef<HTMLOListElement>(null);
+    const rows = useMemo(() => rowsOf(scene, { turned, sought, selected, kinds, working }), [scene, turned, sought, selected, kinds, working]);
     const findings = useMemo(() => byStep(scene.findings), [scene.findings]);
     const virtual = rows.length > ALL_DRAWN;
     // eslint-disable-next-line react-hooks/incompatible-library -- its functions are called here only
@@ -40,7 +43,8 @@ export function PlanPanel() {
         getScrollElement: () => panel.current,
         estimateSize: () => LINE,
         getItemKey: (k) => rows[k]?.key ?? k,
-        scrollMargin: head.current?.offsetHeight ?? 0,
+        scrollMargin: list.current?.offsetTop ?? 0,
+        scrollPaddingStart: FIND,
         overscan: AROUND,
     });
     const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
@@ -89,29 +93,27 @@ export function PlanPanel() {
     }
 
     return (
-        <nav ref={panel} aria-label="Plan" className="min-h-0 overflow-x-hidden overflow-y-auto border-r border-rule bg-paper pb-6">
-            <div ref={head}>
-                {scene.steps.length > MANY && (
-                    <div className="sticky top-0 z-20 bg-paper px-4 pt-3.5 pb-2.5">
-                        <input
-                            type="search"
-                            aria-label="Find in the plan"
-                            placeholder="Find in the plan"
-                            className="boxed w-full py-1.5 pr-20 text-[13px] [&::-webkit-search-cancel-button]:hidden"
-                            value={sought}
-                            onChange={(event) => setSought(event.target.value)}
-                            onKeyDown={(event) => event.key === 'Escape' && setSought('')}
-                        />
-                        <span role="status" className="pointer-events-none absolute top-[22px] right-7 text-[12.5px] text-slate">
-                            {sought.trim() === '' ? `${scene.steps.length} steps` : `${rows.filter((row) => row.type === 'step').length} of ${scene.steps.length}`}
-                        </span>
-                    </div>
-                )}
-                <Ground />
-            </div>
+        <nav ref={panel} aria-label="Plan" className="relative min-h-0 overflow-x-hidden overflow-y-auto border-r border-rule bg-paper pb-6">
+            {scene.steps.length > MANY && (
+                <div className="sticky top-0 z-20 bg-paper px-4 pt-3.5 pb-2.5">
+                    <input
+                        type="search"
+                        aria-label="Find in the plan"
+                        placeholder="Find in the plan"
+                        className="boxed w-full py-1.5 pr-20 text-[13px] [&::-webkit-search-cancel-button]:hidden"
+                        value={sought}
+                        onChange={(event) => setSought(event.target.value)}
+                        onKeyDown={(event) => event.key === 'Escape' && setSought('')}
+                    />
+                    <span role="status" className="pointer-events-none absolute top-[22px] right-7 text-[12.5px] text-slate">
+                        {sought.trim() === '' ? `${scene.steps.length} steps` : `${rows.filter((row) => row.type === 'step').length} of ${scene.steps.length}`}
+                    </span>
+                </div>
+            )}
+            <Ground />
             <DndContext sensors={sensors} onDragEnd={(event) => void drop(event)} accessibility={{ screenReaderInstructions: { draggable: 'Alt with an arrow key moves a step.' } }}>
                 {virtual ? (
-                    <ol className="relative" style={{ height: lines.getTotalSize() }}>
+                    <ol ref={list} className="relative" style={{ height: lines.getTotalSize() }}>
                         {lines.getVirtualItems().map(({ key, index, start }) => {
                             const row = rows[index];
                             return (

@@ -4,6 +4,7 @@ import { Fragment, type KeyboardEvent, memo, useEffect, useRef, useState } from 
 import type { Finding, Kind, Operation, Step } from '../../api/client';
 import { useActs } from '../desk';
 import { LiveField } from '../fields/LiveField';
+import { Dots } from './Dots';
 
 interface Props {
     step: Step;
@@ -84,7 +85,7 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                 row.current = node;
                 setDropped(node);
             }}
-            className={`group relative flex items-start py-[5px] pr-4 ${isSelected ? 'bg-honey' : ''} ${step.muted || isDragging ? 'opacity-55' : ''} ${landing}`}
+            className={`group relative flex items-start py-[5px] pr-8 ${isSelected ? 'bg-honey' : ''} ${step.muted || isDragging ? 'opacity-55' : ''} ${landing}`}
             data-step={step.id}
             onKeyDown={onKeyDown}
         >
@@ -92,7 +93,7 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
             <button
                 ref={setDragged}
                 {...listeners}
-                className="w-[50px] shrink-0 touch-none pt-[3px] pr-3.5 text-right text-[12px] text-slate tabular-nums hover:text-umber"
+                className="min-h-6 w-[50px] shrink-0 touch-none pt-[3px] pr-3.5 text-right text-[12px] text-slate tabular-nums hover:text-umber"
                 aria-label={`Step ${number}, ${step.label}`}
                 aria-pressed={isSelected}
                 onClick={pickIt}
@@ -139,9 +140,9 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
             <DropdownMenu.Root onOpenChange={() => setRefused(null)}>
                 <DropdownMenu.Trigger
                     aria-label={`More for step ${number}, ${step.label}`}
-                    className="absolute top-[26px] left-1.5 z-10 rounded px-1 py-0.5 text-[11.5px] leading-none font-medium text-umber opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 hover:bg-ground focus-visible:opacity-100 data-[state=open]:opacity-100"
+                    className="absolute top-1.5 right-1.5 z-10 grid size-6 place-items-center rounded text-umber opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 hover:bg-ground focus-visible:opacity-100 data-[state=open]:opacity-100"
                 >
-                    more
+                    <Dots />
                 </DropdownMenu.Trigger>
                 <DropdownMenu.Portal>
                     <DropdownMenu.Content className="menu" align="start" onCloseAutoFocus={(event) => naming !== null && event.preventDefault()}>

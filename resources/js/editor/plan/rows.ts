@@ -23,10 +23,12 @@ export interface Folds {
     sought: string;
     selected: string | null;
     kinds: Kind[];
+    /** The first step of the chapter that is worked on alone: the others are folded then. */
+    working: string | null;
 }
 
 /** The lines of the plan: chapters, sentences, and runs of like sentences told in one. What is sought is shown whatever is folded. */
-export function rowsOf(scene: Scene, { turned, sought, selected, kinds }: Folds): Row[] {
+export function rowsOf(scene: Scene, { turned, sought, selected, kinds, working }: Folds): Row[] {
     const wanted = sought.trim().toLowerCase();
     const troubled = new Set(scene.findings.map((finding) => finding.step));
     const labels = new Map(scene.steps.map((step) => [step.id, step.label]));
@@ -37,7 +39,8 @@ export function rowsOf(scene: Scene, { turned, sought, selected, kinds }: Folds)
         const numbered = steps.map((step, k): StepRowData => ({ type: 'step', key: step.id, step, at: at + k }));
         at += section.steps;
         const found = wanted === '' ? numbered : numbered.filter(({ step }) => said(step).includes(wanted));
-        const folded = wanted === '' && turned.has(chapterKey(section.from)) && !steps.some((step) => step.id === selected);
+        const isAside = working !== null && working !== section.from;
+        const folded = wanted === '' && turned.has(chapterKey(section.from)) !== isAside && !steps.some((step) => step.id === selected);
         if (wanted !== '' && found.length === 0) continue;
         rows.push({ type: 'chapter', key: chapterKey(section.from), section, folded });
         if (folded) continue;

@@ -22,6 +22,7 @@ interface Props {
 export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave }: Props) {
     const { preview, pointed: pointing } = useDesk();
     const [fault, setFault] = useState<string | null>(null);
+    const [help, setHelp] = useState(verb.says);
     const form = useRef<HTMLFormElement>(null);
     const hover = useSyncExternalStore(pointing.subscribe, pointing.get);
     // Said on the sheet, it goes on there; said with all that it takes, its questions come next.
@@ -80,8 +81,13 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
                     {verb.asks.map((name) => {
                         const field = verb.kind?.fields.find((one) => one.name === name);
                         const idle = field === undefined || (field.when !== null && asking.answers[field.when.field] !== field.when.is);
-                        return idle ? null : <Question key={name} field={field} value={asking.answers[name]} onChange={(value) => onAnswer(name, value)} />;
+                        return idle ? null : (
+                            <span key={name} title={field.says} onFocus={() => setHelp(field.says)} className="contents">
+                                <Question field={field} value={asking.answers[name]} onChange={(value) => onAnswer(name, value)} />
+                            </span>
+                        );
                     })}
+                    {(problem ?? fault) === null && <p className="basis-full text-[12.5px] leading-snug text-slate">{help}</p>}
                     {(problem ?? fault) && (
                         <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
                             {problem ?? fault}

@@ -7,6 +7,7 @@ const PAGES: { title: string; keys: [keys: string[], does: string][] }[] = [
             [['←', '↑', '↓', '→'], 'walk over cells, points, lines or parts'],
             [['Shift', 'arrow'], 'pick cells on the way'],
             [['Enter'], 'pick what the walk stands on'],
+            [['Shift', 'arrow'], 'move picked parts by a step of their grid; with Alt by a tenth'],
             [['Esc'], 'pick nothing; leave what is asked or kept on'],
             [['F'], 'fit the view'],
             [['+', '−'], 'zoom'],
@@ -37,7 +38,10 @@ const PAGES: { title: string; keys: [keys: string[], does: string][] }[] = [
     {
         title: 'A place taken hold of',
         keys: [
-            [['←', '↑', '↓', '→'], 'along the grid; a free place by 1, with Shift by 10'],
+            [['←', '↑', '↓', '→'], 'along the grid; else by 1, with Shift by 10, with Alt by a tenth'],
+            [['Space'], 'take several, to be moved together'],
+            [['Insert'], 'a point more on this way'],
+            [['Delete'], 'this point out'],
             [['Esc'], 'leave it where it was'],
         ],
     },

@@ -1,3 +1,4 @@
+import { Tooltip } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { AskBar } from './AskBar';
 import { problemText, useDesk } from '../desk';
@@ -5,9 +6,10 @@ import { Keys } from './Keys';
 import { type Done, keepOn, MODE_OF } from './KeepOn';
 import { type Pick, type PickMode, usePick } from '../pick/pick';
 import { memberLabel } from '../pick/useHits';
-import { ReadyOnes } from './ReadyOnes';
+import { ReadyOnes } from '../begin/ReadyOnes';
 import { SayIt } from './SayIt';
 import { answersOf, asked, withPointed } from './asking';
+import { VerbButton } from './VerbButton';
 import { answeredAnew, FAMILIES, type Family, type Saying, type Verb, verbsFor } from './verbs';
 
 /** So many verbs stand in one row. */
@@ -217,7 +219,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                     </span>
                 )}
                 <span className="flex-1" />
-                {count === 0 && <ReadyOnes onLaid={onDone} />}
+                {count === 0 && <ReadyOnes onLaid={onDone} trigger={<button className="quiet -mr-2 py-1.5 text-umber">Ready constructions</button>} />}
                 {count > 0 && (
                     <button className="quiet -mr-2 py-1.5" onClick={() => picking.clear()}>
                         Clear
@@ -240,17 +242,11 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                 <Keys open={keys} onOpen={setKeys} onClosed={onDone} />
             </div>
             <div className={`flex items-center gap-1 ${tight ? 'flex-wrap' : 'overflow-x-auto'}`}>
-                {shown.map((verb) => (
-                    <button key={verb.name} className={`verb ${verb.picture ? 'gap-1 py-[5px] pr-1.5 pl-1 text-[13px] [&_kbd]:px-1' : tight ? 'tight' : ''}`} onClick={() => begin(verb)}>
-                        <kbd>{verb.key}</kbd>
-                        {verb.picture && (
-                            <svg viewBox="0 0 48 48" width="20" height="20" aria-hidden="true">
-                                <path d={verb.picture} fill="none" stroke="currentColor" strokeWidth="2" />
-                            </svg>
-                        )}
-                        {verb.picture ? <GridName label={verb.label} /> : verb.needs > 0 ? `${verb.label.replace('…', '')}…` : verb.label}
-                    </button>
-                ))}
+                <Tooltip.Provider delayDuration={500}>
+                    {shown.map((verb) => (
+                        <VerbButton key={verb.name} verb={verb} tight={tight} onPress={() => begin(verb)} />
+                    ))}
+                </Tooltip.Provider>
                 {again !== undefined && (
                     <button className={`verb ${tight ? 'tight' : ''}`} title={`Again: ${again.label.replace('…', '').toLowerCase()}, answered as before`} onClick={doAgain}>
                         <kbd>.</kbd>
@@ -288,14 +284,4 @@ function describePick(pick: Pick, label: (id: string) => string): string {
         case 'cells':
             return pick.count === 0 ? '' : `${pick.count} ${pick.count === 1 ? 'cell' : 'cells'} of ${[...pick.cells.keys()].map(label).join(' and ')}`;
     }
-}
-
-/** `Polar grid`, of which the eye gets the first word: what the row is about stands in front of it. */
-function GridName({ label }: { label: string }) {
-    return (
-        <span>
-            {label.replace(/ grid$/, '')}
-            <span className="sr-only"> grid</span>
-        </span>
-    );
 }

@@ -17,6 +17,8 @@ export interface Verb {
     /** Its number in its family. */
     key: number;
     picture?: string | null;
+    /** In one line what it does. */
+    says: string;
     kind?: Kind;
     asks: string[];
     /** The operations for the given answers, by field name. */
@@ -135,9 +137,9 @@ function fromCells(bench: Bench): Verb[] {
             const cells = expanded(scene, present);
             const set = (value: () => string[]) => () => [{ op: 'set' as const, id: target.id, field: takes, value: value() }];
             // Of cells by the ten thousand nothing is listed before it is asked for.
-            verbs.push(plainVerb(`Add to ${target.label}`, 'make', 2, set(() => [...new Set([...present, ...picking.addresses()])])));
+            verbs.push(plainVerb('add to', `Add to ${target.label}`, 'Puts the picked cells to those that the part has.', 'make', 2, set(() => [...new Set([...present, ...picking.addresses()])])));
             if (cells.some((address) => isPicked(pick, address)) && cells.some((address) => !isPicked(pick, address))) {
-                verbs.push(plainVerb(`Take from ${target.label}`, 'make', 3, set(() => cells.filter((address) => !isPicked(pick, address)))));
+                verbs.push(plainVerb('take from', `Take from ${target.label}`, 'Takes the picked cells out of the part.', 'make', 3, set(() => cells.filter((address) => !isPicked(pick, address)))));
             }
         }
     }
@@ -184,6 +186,7 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
         family: offer.family,
         key: offer.key,
         picture: offer.picture,
+        says: offer.says,
         kind,
         asks: offer.asks,
         start,
@@ -202,8 +205,8 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
     };
 }
 
-function plainVerb(label: string, family: Family, key: number, operations: () => Operation[]): Verb {
-    return { name: label, label, family, key, asks: [], start: {}, from: null, picks: false, needs: 0, wants: null, full: false, bends: null, operations };
+function plainVerb(name: string, label: string, says: string, family: Family, key: number, operations: () => Operation[]): Verb {
+    return { name, label, says, family, key, asks: [], start: {}, from: 'cells', picks: false, needs: 0, wants: null, full: false, bends: null, operations };
 }
 
 /** What can be done at all, with what is to be picked for it and the words by which people look for it. */

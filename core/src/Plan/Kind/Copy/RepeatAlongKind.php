@@ -50,6 +50,8 @@ final class RepeatAlongKind extends CopyKind
             new Offer(
                 label: 'Along…', from: 'parts', family: Family::Copy, key: 2,
                 words: 'duplicate, step and repeat, row, array, linear pattern, copies, grid of copies',
+                says: 'Copies in a row, or in rows.',
+                picture: 'M4 18h10v12h-10zM19 18h10v12h-10zM34 18h10v12h-10z',
                 takes: 'of',
                 preset: $preset,
                 asks: ['by', 'count', 'across', 'rows', 'factor'],
@@ -57,6 +59,8 @@ final class RepeatAlongKind extends CopyKind
             new Offer(
                 label: 'Along…', from: 'guides', family: Family::Copy, key: 2,
                 words: 'duplicate, step and repeat, row, array, linear pattern, copies, grid of copies',
+                says: 'Copies in a row, or in rows.',
+                picture: 'M4 18h10v12h-10zM19 18h10v12h-10zM34 18h10v12h-10z',
                 takes: 'of',
                 preset: $preset,
                 asks: ['by', 'count', 'across', 'rows', 'factor'],

@@ -51,6 +51,8 @@ final class RepeatAroundKind extends CopyKind
             new Offer(
                 label: 'Around…', from: 'parts', family: Family::Copy, key: 1,
                 words: 'radial repeat, rotate copies, array, mandala, petals, circular pattern, duplicate around',
+                says: 'Copies turned about a centre.',
+                picture: 'M20 8a4 4 0 1 0 8 0a4 4 0 1 0-8 0M20 40a4 4 0 1 0 8 0a4 4 0 1 0-8 0M4 24a4 4 0 1 0 8 0a4 4 0 1 0-8 0M36 24a4 4 0 1 0 8 0a4 4 0 1 0-8 0',
                 takes: 'of',
                 preset: $preset,
                 asks: ['center', 'count', 'mirror'],
@@ -59,6 +61,8 @@ final class RepeatAroundKind extends CopyKind
             new Offer(
                 label: 'Around…', from: 'guides', family: Family::Copy, key: 1,
                 words: 'radial repeat, rotate copies, array, mandala, petals, circular pattern, duplicate around',
+                says: 'Copies turned about a centre.',
+                picture: 'M20 8a4 4 0 1 0 8 0a4 4 0 1 0-8 0M20 40a4 4 0 1 0 8 0a4 4 0 1 0-8 0M4 24a4 4 0 1 0 8 0a4 4 0 1 0-8 0M36 24a4 4 0 1 0 8 0a4 4 0 1 0-8 0',
                 takes: 'of',
                 preset: $preset,
                 asks: ['center', 'count', 'mirror'],

@@ -69,6 +69,7 @@ final class GoldenGridKind extends GridKind
     {
         return [new Offer(
             label: 'Golden grid', from: 'ground', family: Family::Make, key: 5, words: 'golden ratio, phi, proportion, sections, spiral, golden section',
+            says: 'Sections or squares in the golden ratio.',
             preset: ['origin' => [0, 0], 'size' => ['sheet.width', 'sheet.height'], 'form' => 'sections', 'depth' => 1],
             asks: ['form', 'from', 'depth', 'turn', 'circles'],
             picture: 'M6 6H42V42H6ZM19.75 6V42M28.25 6V42M6 19.75H42M6 28.25H42',

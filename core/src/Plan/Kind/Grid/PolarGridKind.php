@@ -59,6 +59,7 @@ final class PolarGridKind extends GridKind
     {
         return [new Offer(
             label: 'Polar grid', from: 'ground', family: Family::Make, key: 1, words: 'rings, radial, circular, concentric, sectors, mandala, spokes, round grid',
+            says: 'Rings and sectors around a centre.',
             preset: [
                 'center' => PlaceField::SHEET_CENTER,
                 'radius' => 'min(sheet.width, sheet.height)*0.4',

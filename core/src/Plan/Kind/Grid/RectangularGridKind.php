@@ -61,6 +61,7 @@ final class RectangularGridKind extends GridKind
     {
         return [new Offer(
             label: 'Rectangular grid', from: 'ground', family: Family::Make, key: 2, words: 'columns, rows, square grid, layout, raster, modules, table, gutters',
+            says: 'Columns and rows, with a gutter where one is given.',
             preset: [
                 'origin' => ['sheet.width/10', 'sheet.height/10'],
                 'columns' => 8,

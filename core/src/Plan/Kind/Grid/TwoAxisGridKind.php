@@ -59,6 +59,7 @@ final class TwoAxisGridKind extends GridKind
     {
         return [new Offer(
             label: 'Two-axis grid', from: 'ground', family: Family::Make, key: 3, words: 'isometric, axonometric, slanted, oblique, lozenges, diagonal grid, angled',
+            says: 'Cells along two directions, as for isometric drawings.',
             // Isometric axes stand at 30° to the horizontal (ISO 5456-3).
             preset: ['origin' => ['sheet.width/2', 'sheet.height/4'], 'angles' => [30, 150], 'spacing' => ['min(sheet.width, sheet.height)/16', 'min(sheet.width, sheet.height)/16'], 'columns' => 8, 'rows' => 8],
             asks: ['columns', 'rows'],

@@ -57,10 +57,13 @@ final class CircleForms
     /** @return list<Offer> */
     public static function offers(string $noun, Family $family): array
     {
+        $what = strtolower($noun);
+
         return [
             new Offer(
                 label: "$noun, centre and radius", from: 'points', family: $family, key: 4,
                 words: 'circle, round, ring, compass, radius, disc, dot',
+                says: "A {$what} around a place, with a radius.",
                 takes: 'center',
                 preset: ['radius' => 'min(sheet.width, sheet.height)/8'],
                 asks: ['radius'],
@@ -70,6 +73,7 @@ final class CircleForms
             new Offer(
                 label: "$noun, centre and point", from: 'points', family: $family, key: 4,
                 words: 'circle, compass, radius to point, round, disc, rim',
+                says: "A {$what} around one place, through another.",
                 takes: 'center+on',
                 least: 2,
                 most: 2,
@@ -77,20 +81,23 @@ final class CircleForms
             new Offer(
                 label: "$noun through three", from: 'points', family: $family, key: 5,
                 words: 'three points, circumscribed circle, circumcircle, through points, round, circle',
+                says: "The {$what} through three places.",
                 takes: 'through',
                 least: 3,
                 most: 3,
             ),
             new Offer(
-                label: 'Fit a '.strtolower($noun), from: 'points', family: $family, key: 6,
+                label: "Fit a $what", from: 'points', family: $family, key: 6,
                 words: 'best fit, regression, least squares, approximate circle, trace circle, average circle',
+                says: "The {$what} that comes nearest to many places.",
                 takes: 'fit',
                 least: 3,
                 most: 2000,
             ),
             new Offer(
-                label: 'Touching '.strtolower($noun), from: 'guides', family: $family, key: 4,
+                label: "Touching $what", from: 'guides', family: $family, key: 4,
                 words: 'tangent circle, touch, inscribed, apollonius, nestle, kissing circle',
+                says: "A {$what} that touches up to three guides.",
                 takes: 'touching',
                 preset: ['near' => '{near}'],
                 asks: ['radius', 'near'],

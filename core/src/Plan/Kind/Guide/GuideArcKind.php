@@ -35,6 +35,7 @@ final class GuideArcKind extends GuideKind
         return [new Offer(
             label: 'Arc', from: 'points', family: Family::Guide, key: 7,
             words: 'arc, curve, bow, part of a circle, three point arc, bend',
+            says: 'An arc through three places.',
             takes: 'through',
             least: 3,
             most: 3,

@@ -44,6 +44,7 @@ final class RunKind extends GuideKind
         return [new Offer(
             label: 'Run', from: 'points', family: Family::Guide, key: 8,
             words: 'polyline, open path, way, route, zigzag, track, open line',
+            says: 'An open guide from place to place, straight or pulled into arcs.',
             takes: 'points',
             least: 2,
             most: self::MOST,

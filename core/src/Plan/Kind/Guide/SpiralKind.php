@@ -36,6 +36,7 @@ final class SpiralKind extends GuideKind
         return [new Offer(
             label: 'Spiral', from: 'guides', family: Family::Guide, key: 5,
             words: 'golden spiral, fibonacci, snail, shell, volute, coil',
+            says: 'Quarter circles through golden squares.',
             takes: 'on',
             most: 1,
         )];

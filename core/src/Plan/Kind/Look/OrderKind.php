@@ -53,12 +53,14 @@ final class OrderKind extends Kind
             new Offer(
                 label: 'To the front', from: 'parts', family: Family::Order, key: 1,
                 words: 'bring forward, on top, raise, above, front, layer up',
+                says: 'Puts what is picked over everything else.',
                 takes: 'of',
                 preset: ['to' => 'front'],
             ),
             new Offer(
                 label: 'To the back', from: 'parts', family: Family::Order, key: 2,
                 words: 'send backward, behind, lower, below, underneath, layer down',
+                says: 'Puts what is picked under everything else.',
                 takes: 'of',
                 preset: ['to' => 'back'],
             ),

@@ -68,6 +68,7 @@ final class StyleKind extends Kind
             new Offer(
                 label: 'Fill', from: 'parts', family: Family::Look, key: 1,
                 words: 'colour, color, paint, tint, shade, background',
+                says: 'Gives parts a colour of the palette.',
                 takes: 'of',
                 preset: ['fill' => '{colour}'],
                 asks: ['fill'],
@@ -76,6 +77,7 @@ final class StyleKind extends Kind
             ),
             new Offer(
                 label: 'Stroke', from: 'parts', family: Family::Look, key: 2, words: 'outline, border, line weight, contour, edge, thickness',
+                says: 'Draws the outline of parts in a colour and a width.',
                 takes: 'of',
                 preset: ['stroke' => ['color' => '{colour}', 'width' => 'min(sheet.width, sheet.height)/200']],
                 asks: ['stroke.color', 'stroke.width'],

@@ -44,6 +44,7 @@ final class EllipseKind extends PartKind
     {
         return [new Offer(
             label: 'Ellipse', from: 'points', family: Family::Make, key: 7, words: 'oval, squashed circle, egg, round, ovoid',
+            says: 'An oval around a centre, by two radii.',
             takes: 'center',
             preset: ['radii' => ['min(sheet.width, sheet.height)/6', 'min(sheet.width, sheet.height)/9']],
             asks: ['radii', 'angle'],

@@ -43,6 +43,7 @@ final class OutlineKind extends PartKind
         return [new Offer(
             label: 'Outline', from: 'points', family: Family::Make, key: 1,
             words: 'polygon, path, shape, pen, closed path, contour, draw',
+            says: 'A shape from place to place; its ways are straight, or pulled into arcs.',
             takes: 'points',
             least: 3,
             most: self::MOST,

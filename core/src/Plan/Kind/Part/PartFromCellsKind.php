@@ -40,6 +40,7 @@ final class PartFromCellsKind extends PartKind
         return [new Offer(
             label: 'Make a part', from: 'cells', family: Family::Make, key: 1,
             words: 'merge cells, fill cells, shape from cells, build, create, unite cells',
+            says: 'Makes one shape of the picked cells; it follows its grid.',
             takes: 'cells',
         )];
     }

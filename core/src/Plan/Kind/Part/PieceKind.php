@@ -38,6 +38,7 @@ final class PieceKind extends PartKind
         return [new Offer(
             label: 'Piece…', from: 'parts', family: Family::Shape, key: 1,
             words: 'region, fragment, pick out, take a piece, island, component',
+            says: 'Takes single pieces of a part as a part of their own.',
             takes: 'of',
             preset: ['at' => ['{near}']],
             asks: ['at'],

@@ -48,6 +48,7 @@ final class PolygonKind extends PartKind
             new Offer(
                 label: 'Polygon', from: 'points', family: Family::Make, key: 8,
                 words: 'hexagon, pentagon, triangle, octagon, regular shape, ngon',
+                says: 'A shape of equal sides around a centre.',
                 takes: 'center',
                 preset: $preset,
                 asks: ['radius', 'corners', 'turn'],
@@ -55,6 +56,7 @@ final class PolygonKind extends PartKind
             ),
             new Offer(
                 label: 'Star', from: 'points', family: Family::Make, key: 9, words: 'rays, sparkle, asterisk, burst, points, badge',
+                says: 'Rays around a centre, with corners between them.',
                 takes: 'center',
                 preset: [...$preset, 'corners' => 5, 'inner' => 'min(sheet.width, sheet.height)/16'],
                 asks: ['radius', 'corners', 'inner', 'turn'],

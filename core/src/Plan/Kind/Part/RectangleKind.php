@@ -47,12 +47,14 @@ final class RectangleKind extends PartKind
             new Offer(
                 label: 'Rectangle', from: 'points', family: Family::Make, key: 2,
                 words: 'box, square, bar, block, oblong, frame',
+                says: 'A rectangle between two opposite corners.',
                 takes: 'corners',
                 least: 2,
                 most: 2,
             ),
             new Offer(
                 label: 'Rectangle of a size', from: 'points', family: Family::Make, key: 3, words: 'box, square, bar, block, width and height, sized box',
+                says: 'A rectangle from a corner, so wide and so high.',
                 takes: 'origin',
                 preset: ['size' => ['sheet.width/4', 'sheet.height/6']],
                 asks: ['size', 'angle'],

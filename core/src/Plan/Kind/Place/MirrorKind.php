@@ -28,7 +28,7 @@ final class MirrorKind extends TransformKind
 
     public function offers(): array
     {
-        return self::forBoth('Mirror…', 4, 'flip, reflect, reflection, symmetry, flop, reverse', ['axis' => [['sheet.width/2', 0], ['sheet.width/2', 'sheet.height']], 'copy' => true], ['axis']);
+        return self::forBoth('Mirror…', 4, 'flip, reflect, reflection, symmetry, flop, reverse', 'Mirrors what is picked in a line.', ['axis' => [['sheet.width/2', 0], ['sheet.width/2', 'sheet.height']], 'copy' => true], ['axis'], 'M24 4V44M18 12L6 36H18ZM30 12L42 36H30Z');
     }
 
     protected function map(Arguments $given): Affine

@@ -31,7 +31,7 @@ final class MoveKind extends TransformKind
 
     public function offers(): array
     {
-        return [...self::forBoth('Move by…', 1, 'shift, nudge, translate, offset, slide, displace', ['by' => ['sheet.width/10', 0]], ['by']), ...self::forBoth('Move to…', 2, 'snap to, position, place at, bring to, translate, align', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
+        return [...self::forBoth('Move by…', 1, 'shift, nudge, translate, offset, slide, displace', 'Moves what is picked by a way, across and down.', ['by' => ['sheet.width/10', 0]], ['by'], 'M6 26h14v14h-14zM28 8h14v14h-14zM20 26L28 22'), ...self::forBoth('Move to…', 2, 'snap to, position, place at, bring to, translate, align', 'Moves what is picked so that one place of it comes to lie on another.', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
     }
 
     public function pulls(Arguments $given, Result $result): array

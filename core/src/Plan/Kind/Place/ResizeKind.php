@@ -36,7 +36,7 @@ final class ResizeKind extends TransformKind
 
     public function offers(): array
     {
-        return self::forBoth('Resize…', 5, 'scale, enlarge, shrink, grow, stretch, size, smaller', ['about' => '{centre}', 'factor' => 1.5], ['factor', 'about']);
+        return self::forBoth('Resize…', 5, 'scale, enlarge, shrink, grow, stretch, size, smaller', 'Makes what is picked so many times as large, from a place.', ['about' => '{centre}', 'factor' => 1.5], ['factor', 'about'], 'M8 24h16v16h-16zM8 8h32v32h-16');
     }
 
     public function pulls(Arguments $given, Result $result): array

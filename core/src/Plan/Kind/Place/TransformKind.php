@@ -52,14 +52,16 @@ abstract class TransformKind extends CopyKind
      *
      * @param  int<1, 9>  $key
      * @param  non-empty-string  $words  with commas between
+     * @param  non-empty-string  $says  in one line what it does
      * @param  array<string, mixed>  $preset
      * @param  list<string>  $asks
+     * @param  string|null  $picture  SVG path data in a square of 48
      * @return list<Offer>
      */
-    final protected static function forBoth(string $label, int $key, string $words, array $preset, array $asks): array
+    final protected static function forBoth(string $label, int $key, string $words, string $says, array $preset, array $asks, ?string $picture = null): array
     {
         return array_map(static fn (string $from): Offer => new Offer(
-            label: $label, from: $from, family: Family::Place, key: $key, words: $words, takes: 'of', preset: $preset, asks: [...$asks, 'copy'],
+            label: $label, from: $from, family: Family::Place, key: $key, words: $words, says: $says, takes: 'of', picture: $picture, preset: $preset, asks: [...$asks, 'copy'],
         ), ['parts', 'guides']);
     }
 }

@@ -31,7 +31,7 @@ final class TurnKind extends TransformKind
 
     public function offers(): array
     {
-        return self::forBoth('Turn…', 3, 'rotate, spin, pivot, tilt, swing, angle', ['about' => '{centre}', 'angle' => 90], ['angle', 'about']);
+        return self::forBoth('Turn…', 3, 'rotate, spin, pivot, tilt, swing, angle', 'Turns what is picked about a place.', ['about' => '{centre}', 'angle' => 90], ['angle', 'about'], 'M24 10a14 14 0 1 1-14 14M24 4v12l-7-6z');
     }
 
     public function pulls(Arguments $given, Result $result): array

@@ -1,13 +1,16 @@
 import { useMutation } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import { Problem } from '../api/client';
-import { useDesk } from './desk';
+import { Problem } from '../../api/client';
+import { useDesk } from '../desk';
+import { download } from './download';
+import { type SetChoice, SetOptions, setQuery } from './SetOptions';
 
 const FORMATS = [
     { value: 'svg', name: 'SVG', says: 'Exact outlines with true arcs, for other programs and for cutters.' },
     { value: 'png', name: 'PNG', says: 'Pixels, with a transparent ground where the sheet has none.' },
     { value: 'pdf', name: 'PDF', says: 'One page in the sheet’s size, for print.' },
+    { value: 'set', name: 'Set', says: 'Each chapter, or the whole, on a square of its own, at several sizes, in one archive.' },
     { value: 'json', name: 'Plan', says: 'The construction itself, to be brought in again later.' },
 ] as const;
 
@@ -20,19 +23,15 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
     const [format, setFormat] = useState<(typeof FORMATS)[number]['value']>('svg');
     const [scale, setScale] = useState('2');
     const [grid, setGrid] = useState(false);
+    const chapters = page.scene.chapters.filter((section) => section.named);
+    const [chosen, setChosen] = useState<SetChoice | null>(null);
+    const set = chosen ?? { chapters: chapters.map(({ from }) => from), sizes: '16, 24, 32', svg: true, png: true, clear: '10', ground: false };
     const [brought, setBrought] = useState<string | null>(null);
     const save = useMutation({
-        mutationFn: async () => {
+        mutationFn: () => {
+            if (format === 'set') return download(`/api/sheets/${page.id}/chapters.zip?${setQuery(set)}`, 'sheet.zip');
             const query = new URLSearchParams({ format, ...(format === 'png' ? { scale } : {}), ...(grid && format !== 'json' ? { grid: '1' } : {}) });
-            const response = await fetch(`/api/sheets/${page.id}/file?${query.toString()}`, { headers: { Accept: 'application/json' } }).catch(() => null);
-            if (response === null) throw new Problem(0, {});
-            if (!response.ok) throw new Problem(response.status, response.headers.get('Content-Type')?.includes('json') ? ((await response.json()) as Problem['body']) : {});
-            const name = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? `sheet.${format}`;
-            const link = document.createElement('a');
-            link.href = URL.createObjectURL(await response.blob());
-            link.download = name;
-            link.click();
-            setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+            return download(`/api/sheets/${page.id}/file?${query.toString()}`, `sheet.${format}`);
         },
         onSuccess: () => setOpen(false),
     });
@@ -45,6 +44,7 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
             onOpenChange={(next) => {
                 save.reset();
                 setBrought(null);
+                setChosen(null);
                 setOpen(next);
             }}
         >
@@ -60,7 +60,7 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                             save.mutate();
                         }}
                     >
-                        <fieldset className="grid grid-cols-4 gap-2">
+                        <fieldset className="grid grid-cols-5 gap-2">
                             <legend className="sr-only">Form of the file</legend>
                             {FORMATS.map((one) => (
                                 <label key={one.value} className={`rounded border px-3 py-2.5 text-center font-medium ${format === one.value ? 'border-amber bg-honey' : 'border-rule bg-card hover:border-amber'} has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-ink`}>
@@ -70,7 +70,8 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                             ))}
                         </fieldset>
                         <p className="font-serif text-[16px] leading-snug text-slate italic">{FORMATS.find((one) => one.value === format)?.says}</p>
-                        <div className="flex min-h-9 items-center gap-6">
+                        {format === 'set' && <SetOptions choice={set} chapters={chapters} onChange={setChosen} />}
+                        <div className={format === 'set' ? 'hidden' : 'flex min-h-9 items-center gap-6'}>
                             {format === 'png' && (
                                 <label className="flex items-center gap-2">
                                     Scale
@@ -87,7 +88,7 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                         </div>
                         {save.isError && (
                             <p role="alert" className="rounded bg-blush px-3 py-2 text-brick">
-                                {save.error instanceof Problem ? (save.error.for('scale') ?? save.error.message) : 'The file could not be made.'}
+                                {save.error instanceof Problem ? wrong(save.error) : 'The file could not be made.'}
                             </p>
                         )}
                         {brought !== null && (
@@ -126,4 +127,9 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
             </Dialog.Portal>
         </Dialog.Root>
     );
+}
+
+/** What of the answers was wrong. */
+function wrong(problem: Problem): string {
+    return Object.values(problem.body.errors ?? {})[0]?.[0] ?? problem.message;
 }
