@@ -61,6 +61,28 @@ test('every screen is accessible', async ({ page, browser, baseURL }) => {
         await page.keyboard.press('Escape');
         await what.waitFor({ state: 'detached' });
     }
+    await desk.newSheet('States');
+    const ways = page.getByRole('region', { name: 'Three ways to begin' });
+    await ways.waitFor();
+    await isAccessible(page);
+    await ways.getByRole('button', { name: /^An example/ }).click();
+    await page.getByRole('button', { name: /^Velmora mark/ }).waitFor();
+    await isAccessible(page);
+    await page.keyboard.press('Escape');
+    await ways.getByRole('button', { name: 'Show me in five steps' }).click();
+    await isAccessible(page);
+    await page.getByRole('radio', { name: 'points' }).click();
+    await page.mouse.click(...(await desk.at(400, 400)));
+    await desk.verb('make', 'Outline…');
+    await page.getByText('pick 2 more points').waitFor();
+    await isAccessible(page);
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Open Wayfinding icons', exact: true }).click();
+    await page.getByRole('button', { name: 'Work on it' }).nth(1).click();
+    await isAccessible(page);
+    await page.getByRole('button', { name: 'Hand over' }).click();
+    await page.getByText('Set', { exact: true }).click();
+    await isAccessible(page);
     await page.goto('/sheets/00000000-0000-4000-8000-000000000000');
     await page.getByRole('heading', { name: 'No such sheet' }).waitFor();
     await isAccessible(page);

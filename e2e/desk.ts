@@ -4,6 +4,7 @@ export interface StoredPlan {
     sheet: Record<string, unknown>;
     palette: Record<string, string>;
     values: Record<string, unknown>;
+    chapters?: { name: string; from: string }[];
     steps: ({ id: string; kind: string } & Record<string, unknown>)[];
 }
 
@@ -26,6 +27,17 @@ export class DeskPage {
         await this.page.getByRole('button', { name: 'New sheet' }).click();
         await this.page.getByLabel('Name', { exact: true }).fill(name);
         await this.page.getByRole('button', { name: 'Make the sheet' }).click();
+        await expect(this.sheet).toBeVisible();
+        await this.revision(1);
+    }
+
+    /** A sheet from a plan, opened. */
+    async bring(name: string, plan: unknown): Promise<void> {
+        await this.page.goto('/');
+        await this.page.getByRole('button', { name: 'New sheet' }).click();
+        await this.page.getByLabel('Name', { exact: true }).fill(name);
+        await this.page.getByLabel('Or bring a plan').setInputFiles({ name: `${name}.json`, mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(plan)) });
+        await this.page.getByRole('button', { name: 'Bring in the plan' }).click();
         await expect(this.sheet).toBeVisible();
         await this.revision(1);
     }

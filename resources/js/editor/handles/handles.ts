@@ -31,7 +31,7 @@ export function handlesOf(step: Step, kind: Kind | undefined): Handle[] {
     const places = fields.flatMap((field) => {
         const flat = step.places[field.name] ?? [];
         return Array.from({ length: Math.floor(flat.length / 2) }, (_, k): Handle => {
-            const what = field.handle === 'places' ? `${field.label.replace(/s$/, '')} ${k + 1}` : field.label;
+            const what = field.handle === 'places' ? `${single(field.label)} ${k + 1}` : field.label;
             const path = field.handle === 'places' ? [k] : [];
             return { key: [field.name, ...path].join(' '), field: field.name, path, label: `${what} of ${step.label}`, what, at: [flat[2 * k] ?? 0, flat[2 * k + 1] ?? 0], pull: null };
         });
@@ -39,7 +39,7 @@ export function handlesOf(step: Step, kind: Kind | undefined): Handle[] {
     const pulls = step.pulls.map((pull): Handle => {
         const label = fields.find((field) => field.name === pull.field)?.label ?? pull.field;
         const [index] = pull.path;
-        const what = `${pull.sort === 'bulge' ? 'bulge' : label.replace(/s$/, '')}${typeof index === 'number' && pull.sort !== 'place' ? ` ${index + 1}` : ''}`;
+        const what = `${pull.sort === 'bulge' ? 'bulge' : single(label)}${typeof index === 'number' && pull.sort !== 'place' ? ` ${index + 1}` : ''}`;
         const [x = 0, y = 0] = pull.at;
         return { key: `pull ${[pull.field, ...pull.path].join(' ')}`, field: pull.field, path: pull.path, label: `${what} of ${step.label}`, what, at: [x, y], pull };
     });
@@ -155,4 +155,9 @@ export function shifted(raw: unknown, from: unknown, to: unknown, geometryOf: (s
 function address(raw: unknown): [string, number[]] {
     const [, grid = '', coordinates = ''] = typeof raw === 'string' ? (/^([a-z][a-z0-9]*)@(-?\d+(?:,-?\d+)*)$/.exec(raw) ?? []) : [];
     return [grid, coordinates.split(',').map(Number)];
+}
+
+/** `corner` of `corners`; `radius` stays. */
+function single(label: string): string {
+    return label.replace(/xes$/, 'xis').replace(/([^su])s$/, '$1');
 }

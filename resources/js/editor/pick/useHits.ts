@@ -18,7 +18,9 @@ export interface HitWork {
 
 /** What can be picked in the scene that is shown, as the pointer picks now. */
 export function useHits(): HitWork {
-    const { scene, picking, placeWanted, worked } = useDesk();
+    const { scene: shown, page, picking, placeWanted, worked, asking } = useDesk();
+    // While a verb asks for more, its picture may show as used up what is still to be picked.
+    const scene = asking === null ? shown : page.scene;
     const pick = usePick(picking);
     const hits = useMemo(() => new Hits(scene, worked, pick.on), [scene, worked, pick.on]);
     const wantsPoint = pick.mode === 'points' || placeWanted !== null;

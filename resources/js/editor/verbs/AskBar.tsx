@@ -22,7 +22,7 @@ interface Props {
 export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave }: Props) {
     const { preview, pointed: pointing } = useDesk();
     const [fault, setFault] = useState<string | null>(null);
-    const [help, setHelp] = useState(verb.says);
+    const [help, setHelp] = useState('');
     const form = useRef<HTMLFormElement>(null);
     const hover = useSyncExternalStore(pointing.subscribe, pointing.get);
     // Said on the sheet, it goes on there; said with all that it takes, its questions come next.
@@ -87,7 +87,7 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
                             </span>
                         );
                     })}
-                    {(problem ?? fault) === null && <p className="basis-full text-[12.5px] leading-snug text-slate">{help}</p>}
+                    {(problem ?? fault) === null && <p className="basis-full text-[12.5px] leading-snug text-slate">{[verb.says, help].filter(Boolean).join(' ')}</p>}
                     {(problem ?? fault) && (
                         <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
                             {problem ?? fault}

@@ -1,0 +1,92 @@
+import { expect, type Page, test } from '@playwright/test';
+import { DeskPage } from './desk';
+
+/** 100 ms there and back on every request. */
+async function slowDown(page: Page): Promise<void> {
+    const line = await page.context().newCDPSession(page);
+    await line.send('Network.enable');
+    await line.send('Network.emulateNetworkConditions', { offline: false, latency: 100, downloadThroughput: -1, uploadThroughput: -1 });
+}
+
+test('over a slow line points, handles and pulls answer from what is there, and the work goes on', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Slow line');
+    await slowDown(page);
+    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(2);
+    await page.getByRole('radio', { name: 'points' }).click();
+    const asked: string[] = [];
+    page.on('request', (request) => asked.push(new URL(request.url()).pathname));
+    const readout = desk.sheet.locator('xpath=..').locator('p[aria-live]');
+    for (const [x, y, name] of [[160, 160, 'column 1, row 1 of grid 1'], [324, 241, 'column 3, row 2 of grid 1'], [200, 200, 'the middle of column 2, row 2 of grid 1']] as const) {
+        await page.mouse.move(...(await desk.at(x, y)));
+        await expect(readout).toContainText(name);
+    }
+    await page.mouse.click(...(await desk.at(160, 160)));
+    await page.mouse.click(...(await desk.at(400, 400)));
+    await expect(page.locator('[data-picked="2"]')).toHaveCount(1);
+    // No question was asked for any of this.
+    expect(asked).toEqual([]);
+    await desk.verb('make', 'Rectangle');
+    await desk.revision(3);
+
+    await page.getByRole('radio', { name: 'parts' }).click();
+    await page.mouse.click(...(await desk.at(250, 250)));
+    const corner = page.getByRole('button', { name: 'corner 2 of rectangle 1: drag it' });
+    await expect(corner).toBeVisible();
+    const [from, to] = [await desk.at(400, 400), await desk.at(560, 480)];
+    await page.mouse.move(...from);
+    await page.mouse.down();
+    await page.mouse.move(...to, { steps: 12 });
+    // The handle is where the pointer is, before any answer; the picture follows.
+    const box = await corner.boundingBox();
+    expect(Math.hypot((box?.x ?? 0) + 12 - to[0], (box?.y ?? 0) + 12 - to[1])).toBeLessThan(3);
+    await expect(page.locator('[data-step="p1"]')).toContainText('column 6, row 5');
+    await page.mouse.up();
+    await desk.revision(4);
+    expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ corners: ['g1@1,1', 'g1@6,5'] });
+    expect(asked.filter((path) => path.endsWith('/snap'))).toEqual([]);
+
+    // A verb kept on: three pulls one after another, none lost, whatever is on its way.
+    await page.getByRole('radio', { name: 'points' }).click();
+    await page.mouse.click(...(await desk.at(80, 640)));
+    await page.mouse.click(...(await desk.at(160, 720)));
+    await desk.verb('make', 'Rectangle');
+    await desk.revision(5);
+    await desk.sheet.press('k');
+    for (const x of [240, 400, 560]) await desk.dragAcross(await desk.at(x, 640), await desk.at(x + 80, 720));
+    await desk.revision(8);
+    expect((await desk.stored()).plan.steps.slice(-3).map((step) => step['corners'])).toEqual([['g1@2,7', 'g1@3,8'], ['g1@4,7', 'g1@5,8'], ['g1@6,7', 'g1@7,8']]);
+});
+
+for (const deviceScaleFactor of [1, 2]) {
+    test.describe(`at ${deviceScaleFactor} pixels to the point`, () => {
+        test.use({ deviceScaleFactor });
+
+        test('what is picked is what the pointer is on, and the canvas is as fine as the screen', async ({ page }) => {
+            const desk = new DeskPage(page);
+            await desk.newSheet(`Fine ${deviceScaleFactor}`);
+            await page.getByRole('button', { name: 'Rectangular grid' }).click();
+            await page.getByRole('button', { name: 'Do it' }).click();
+            await desk.revision(2);
+            await page.mouse.click(...(await desk.at(280, 360)));
+            await page.keyboard.press('1');
+            await desk.revision(3);
+            expect((await desk.stored()).plan.steps.at(-1)?.['cells']).toEqual(['g1#3,4']);
+            const [shown, real] = await page.locator('canvas').first().evaluate((canvas: HTMLCanvasElement) => [canvas.getBoundingClientRect().width, canvas.width]);
+            expect(real).toBe(Math.round((shown ?? 0) * deviceScaleFactor));
+            // The middle of the cell is painted in the part's black, the one beside is not.
+            const painted = async (x: number, y: number) => {
+                const [px, py] = await desk.at(x, y);
+                const box = await desk.sheet.boundingBox();
+                return page.locator('canvas').first().evaluate(
+                    (canvas: HTMLCanvasElement, [cx, cy, ratio]) => canvas.getContext('2d')?.getImageData(Math.round((cx ?? 0) * (ratio ?? 1)), Math.round((cy ?? 0) * (ratio ?? 1)), 1, 1).data[0],
+                    [px - (box?.x ?? 0), py - (box?.y ?? 0), deviceScaleFactor],
+                );
+            };
+            expect(await painted(280, 360)).toBeLessThan(40);
+            expect(await painted(360, 360)).toBeGreaterThan(200);
+        });
+    });
+}
