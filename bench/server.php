@@ -6,50 +6,7 @@ declare(strict_types=1);
 // for comparison a route that does next to nothing. Milliseconds, median and 95th percentile of 200 requests each.
 
 $base = $argv[1];
-$cookies = [];
-$curl = curl_init();
-$request = static function (string $method, string $path, ?array $body = null) use ($curl, $base, &$cookies): array {
-    curl_reset($curl);
-    curl_setopt_array($curl, [
-        CURLOPT_URL => $base.$path,
-        CURLOPT_CUSTOMREQUEST => $method,
-        CURLOPT_RETURNTRANSFER => true,
-        CURLOPT_ENCODING => 'gzip',
-        CURLOPT_HTTPHEADER => [
-            'Accept: application/json', 'Content-Type: application/json',
-            'X-XSRF-TOKEN: '.urldecode($cookies['XSRF-TOKEN'] ?? ''),
-            'Cookie: '.implode('; ', array_map(static fn (string $name, string $value): string => "$name=$value", array_keys($cookies), $cookies)),
-        ],
-        CURLOPT_HEADERFUNCTION => static function ($curl, string $line) use (&$cookies): int {
-            if (preg_match('/^set-cookie: ([^=]+)=([^;]*)/i', $line, $found) === 1) {
-                $cookies[$found[1]] = $found[2];
-            }
-
-            return strlen($line);
-        },
-    ]);
-    if ($body !== null) {
-        curl_setopt($curl, CURLOPT_POSTFIELDS, json_encode($body, JSON_THROW_ON_ERROR));
-    }
-    $start = hrtime(true);
-    $answer = curl_exec($curl);
-    $time = (hrtime(true) - $start) / 1e6;
-    $status = curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
-    if ($status >= 400 || $answer === false) {
-        fwrite(STDERR, "$method $path: $status ".substr((string) $answer, 0, 300)."\n");
-        exit(1);
-    }
-
-    return [$time, json_decode((string) $answer, true), curl_getinfo($curl, CURLINFO_SIZE_DOWNLOAD)];
-};
-$uuid = static function (): string {
-    $hex = bin2hex(random_bytes(16));
-
-    return substr($hex, 0, 8).'-'.substr($hex, 8, 4).'-4'.substr($hex, 13, 3).'-8'.substr($hex, 17, 3).'-'.substr($hex, 20, 12);
-};
-
-$request('GET', '/api/session');
-$request('POST', '/api/sign-in', ['email' => 'demo@sternbild.test', 'password' => 'polar grid']);
+require __DIR__.'/client.php';
 $steps = [['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 380, 'rings' => 50, 'sectors' => 100]];
 for ($number = 1; $number <= 24; $number++) {
     $cells = [];

@@ -60,3 +60,17 @@ echo $row('JavaScript, gzipped', sprintf('%.1f kB', $editor['gzipped'] / 1000), 
 echo $row("dragging across {$editor['picked']} cells, frame time (median)", $ms($editor['median']), '');
 echo $row("dragging across {$editor['picked']} cells, frame time (95th percentile)", $ms($editor['p95']), 'under 20 ms');
 echo $row('opening a sheet of 5,000 cells until it is painted', $ms($editor['opening']), 'under 1000 ms');
+$long = $results['long'];
+$nothing = $long['times']['nothing']['median'];
+foreach ($long['times'] as $what => $times) {
+    echo $row("plan of {$long['steps']} steps, $what (median, 95th percentile)", $ms($times['median']).', '.$ms($times['p95']), $what === 'nothing' ? 'reference' : sprintf('%.1f times nothing; at most %d', $times['median'] / $nothing, str_contains($what, 'first') ? 6 : 3));
+}
+foreach ($long['bytes'] as $what => $bytes) {
+    echo $row("  $what: bytes beyond the geometry that changed", sprintf('%.1f kB', $bytes['beyond'] / 1000), 'under 10 kB');
+}
+$desk = $results['desk'];
+echo $row('from a key press in a number to the picture (median, 95th percentile)', $ms($desk['press']['median']).', '.$ms($desk['press']['p95']), 'under 100 ms');
+foreach (['dragging' => 'a handle dragged', 'hovering' => 'the pointer over 2,000 figures', 'scrolling' => 'the plan scrolled'] as $name => $what) {
+    echo $row("  frames, $what, 100 ms on the line (95th percentile)", $ms($desk[$name]['p95']), 'under 20 ms');
+}
+echo $row("  frames, cells taken out of {$desk['picked']} picked ones (median)", $ms($desk['picking']['median']), 'under 20 ms');

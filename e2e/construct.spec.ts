@@ -98,7 +98,7 @@ test('a circle is dragged until it touches another, and a third one touches both
     const { scene, plan } = await desk.stored();
     expect(plan.steps.at(-1)).toMatchObject({ kind: 'guide.circle', touching: ['c1', 'c2'], radius: 60 });
     const geometry = scene.geometry as unknown as Record<string, { center: [number, number]; radius: number }>;
-    const third = geometry[scene.steps.at(-1)?.geometry ?? ''];
+    const third = geometry[scene.geometries.at(-1) ?? ''];
     expect(third?.radius).toBeCloseTo(60, 9);
     expect(Math.hypot((third?.center[0] ?? 0) - 250, (third?.center[1] ?? 0) - 400)).toBeCloseTo(210, 6);
 });

@@ -11,7 +11,7 @@ export interface StoredPlan {
 interface StoredPage {
     revision: number;
     plan: StoredPlan;
-    scene: { geometry: Record<string, { measures?: Record<string, number> }>; steps: { id: string; geometry: string | null }[] };
+    scene: { geometry: Record<string, { measures?: Record<string, number> }>; steps: { id: string }[]; geometries: (string | null)[] };
 }
 
 /** The editor as a designer works in it: by pointer and keys on the page; what came of it is read from the server. */
@@ -56,7 +56,7 @@ export class DeskPage {
 
     async measures(step: string): Promise<Record<string, number>> {
         const { scene } = await this.stored();
-        const hash = scene.steps.find((one) => one.id === step)?.geometry ?? '';
+        const hash = scene.geometries[scene.steps.findIndex((one) => one.id === step)] ?? '';
         return scene.geometry[hash]?.measures ?? {};
     }
 

@@ -10,14 +10,17 @@ use Sternbild\Core\Shape\Part;
 /**
  * Results in this process first, then in the memory that all workers share.
  *
- * Shared is only what took long: putting a part of a few dozen cells away and fetching it again costs more than joining it anew. Sharing
- * every part made a request with 25 of them a fifth slower.
+ * Shared is only what took longer than putting it away and fetching it again will: that goes with the nodes of a part and the number of its
+ * figures, some microseconds each, while joining or cutting outlines takes a hundred times that.
  */
 final readonly class ApcuResults implements ResultCache
 {
     private const KEPT_SECONDS = 3600;
 
-    private const WORTH_SECONDS = 0.008;
+    /** What putting away and fetching takes for each node or figure, about; and at least. */
+    private const SECONDS_A_NODE = 8e-6;
+
+    private const LEAST_SECONDS = 1e-4;
 
     private ArrayCache $own;
 
@@ -40,7 +43,7 @@ final readonly class ApcuResults implements ResultCache
     public function put(string $hash, Result $result, float $seconds): void
     {
         $this->own->put($hash, $result, $seconds);
-        if ($result instanceof Part && $seconds > self::WORTH_SECONDS && apcu_enabled()) {
+        if ($result instanceof Part && $seconds > self::LEAST_SECONDS && apcu_enabled() && $seconds > self::SECONDS_A_NODE * ($result->nodes() + count($result->figures))) {
             apcu_store("result:$hash", $result, self::KEPT_SECONDS);
         }
     }

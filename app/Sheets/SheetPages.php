@@ -50,7 +50,7 @@ final readonly class SheetPages
         $known = array_flip(array_filter($has, is_string(...)));
         $steps = is_array($plan['steps']) ? array_values($plan['steps']) : [];
         $written = array_map(SceneView::hashOf(...), $steps);
-        $plan['steps'] = array_map(static fn (mixed $step, string $hash): mixed => isset($known[$hash]) ? $hash : $step, $steps, $written);
+        $plan['steps'] = array_map(static fn (mixed $step, string $hash): mixed => $known[$hash] ?? $step, $steps, $written);
 
         return [
             'id' => $sheet->id,
@@ -59,7 +59,7 @@ final readonly class SheetPages
             'undo' => $undo,
             'redo' => $this->book->following($sheet)?->label,
             'plan' => $plan,
-            'written' => $written,
+            'written' => array_map(static fn (string $hash): int|string => $known[$hash] ?? $hash, $written),
             'scene' => SceneView::describe($scene, $has),
         ];
     }

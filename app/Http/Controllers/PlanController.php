@@ -59,7 +59,7 @@ final readonly class PlanController
     {
         [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $request->operations());
 
-        return new JsonResponse(['scene' => SceneView::describe($scene, $request->known()), 'added' => $edit->added()]);
+        return new JsonResponse(['scene' => SceneView::describe($scene, $request->known(), $request->handles()), 'added' => $edit->added()]);
     }
 
     /** @throws Unusable */

@@ -13,6 +13,7 @@ final class PreviewRequest extends FormRequest
         return [
             'operations' => ['required', 'array', 'min:1', 'max:1000'],
             'has' => ['sometimes', 'array', 'max:50000'],
+            'handles' => ['sometimes', 'array', 'max:20000'],
         ];
     }
 
@@ -20,6 +21,12 @@ final class PreviewRequest extends FormRequest
     public function operations(): array
     {
         return $this->array('operations');
+    }
+
+    /** @return array<array-key, mixed>|null ids of the steps whose handles are wanted; null for all */
+    public function handles(): ?array
+    {
+        return $this->has('handles') ? $this->array('handles') : null;
     }
 
     /** @return array<array-key, mixed> hashes of what the editor has already */

@@ -58,7 +58,7 @@ final readonly class Evaluator
                         throw new FieldFault('', 'limit', 'all grids and overlays together would have more than '.number_format(self::MOST_CELLS).' cells');
                     }
                 }
-                $known[$step->id] = new Evaluated($step->id, $hash, $result, $given->numbers(), self::frames($step, $known), places: self::places($step, $given), pulls: $step->kind->pulls($given, $result));
+                $known[$step->id] = new Evaluated($step->id, $hash, $result, $given->numbers(), self::frames($step, $known), places: self::places($step, $given), findPulls: static fn (): array => $step->kind->pulls($given, $result));
                 $scope->learn($known[$step->id]);
                 $sources[$step->id] = $step->kind->sources($given);
                 if (! $step->kind->keepsSources($given)) {

@@ -18,7 +18,7 @@ final readonly class Evaluated
      * @param  string|null  $step  id of the step, where only some of what it comes to is meant
      * @param  list<int>|null  $figures  of its part that are meant; null for all
      * @param  array<string, list<Vec>>  $places  where the places that it says came to lie, by field
-     * @param  list<Pull>  $pulls  what else can be taken hold of on the sheet
+     * @param  (\Closure(): list<Pull>)|null  $findPulls  finds what else can be taken hold of on the sheet
      */
     public function __construct(
         public string $id,
@@ -29,7 +29,7 @@ final readonly class Evaluated
         public ?string $step = null,
         public ?array $figures = null,
         public array $places = [],
-        public array $pulls = [],
+        private ?\Closure $findPulls = null,
     ) {
     }
 
@@ -41,6 +41,12 @@ final readonly class Evaluated
     public function portion(string $id, Result $result, ?array $figures): self
     {
         return new self($id, $this->hash.substr($id, strlen($this->step())), $result, [], $this->frames, $this->step(), $figures);
+    }
+
+    /** @return list<Pull> what can be taken hold of on the sheet beside its places */
+    public function pulls(): array
+    {
+        return $this->findPulls === null ? [] : ($this->findPulls)();
     }
 
     public function step(): string

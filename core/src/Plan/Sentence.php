@@ -27,19 +27,37 @@ final class Sentence
             $template = mb_strtolower(mb_substr($template, 0, 1)).mb_substr($template, 1);
         }
         $pieces = [];
-        foreach (preg_split('/(\[[^]]*\])/', $template, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $run) {
-            $optional = str_starts_with($run, '[');
-            preg_match_all('/\{([a-z.]+)\}/', $run, $named);
-            $said = ! $optional || array_filter($named[1], $step->says(...)) !== [];
-            foreach (preg_split('/(\{[a-z.]+\})/', trim($run, '[]'), -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $piece) {
-                $name = str_starts_with($piece, '{') ? trim($piece, '{}') : null;
+        foreach (self::parsed($template) as [$optional, $named, $parts]) {
+            $said = ! $optional || array_filter($named, $step->says(...)) !== [];
+            foreach ($parts as [$name, $text]) {
                 $pieces[] = $name === null
-                    ? ['text' => $piece, 'field' => null, 'raw' => null, 'value' => null, 'optional' => $optional, 'said' => $said, 'items' => null]
+                    ? ['text' => $text, 'field' => null, 'raw' => null, 'value' => null, 'optional' => $optional, 'said' => $said, 'items' => null]
                     : self::parameter($fields[$name], $step, $plan, $labels, $numbers, $optional, $said);
             }
         }
 
         return $pieces;
+    }
+
+    /**
+     * @return list<array{bool, list<string>, list<array{string|null, string}>}> of each run whether it is optional, the fields in it, and its pieces:
+     *                                                                             a field, or text
+     */
+    private static function parsed(string $template): array
+    {
+        /** @var array<string, list<array{bool, list<string>, list<array{string|null, string}>}>> $known there are a few for each kind */
+        static $known = [];
+        if (isset($known[$template])) {
+            return $known[$template];
+        }
+        $runs = [];
+        foreach (preg_split('/(\[[^]]*\])/', $template, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $run) {
+            preg_match_all('/\{([a-z.]+)\}/', $run, $named);
+            $pieces = preg_split('/(\{[a-z.]+\})/', trim($run, '[]'), -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
+            $runs[] = [str_starts_with($run, '['), $named[1], array_map(static fn (string $piece): array => [str_starts_with($piece, '{') ? trim($piece, '{}') : null, $piece], $pieces)];
+        }
+
+        return $known[$template] = $runs;
     }
 
     /**

@@ -40,26 +40,56 @@ final readonly class SceneView
     }
 
     /**
-     * Every sentence, look and geometry has a hash. What the receiver has already is said by that alone, or left out.
+     * Every sentence, look and geometry has a hash. What the receiver has already is said by its number in the list of that, or left out.
      *
      * @param  array<array-key, mixed>  $has  hashes of what the receiver has
+     * @param  array<array-key, mixed>|null  $handles  ids of the steps whose handles are wanted; null for all
      * @return array<string, mixed>
      */
-    public static function describe(Scene $scene, array $has): array
+    public static function describe(Scene $scene, array $has, ?array $handles = null): array
     {
-        return (new self($scene))->view(array_flip(array_filter($has, is_string(...))));
+        return (new self($scene))->view(array_flip(array_filter($has, is_string(...))), $handles === null ? null : array_flip(array_filter($handles, is_string(...))));
+    }
+
+    /**
+     * The numbers that a sentence shows: those of places only where they are worked out, since an address stays the same wherever it lies.
+     *
+     * @return array<string, float>
+     */
+    private static function shownNumbers(Step $step, Evaluated $known): array
+    {
+        return array_filter($known->numbers, static function (string $name) use ($step, $known): bool {
+            if (preg_match('/^(.+?)(?:\.(\d+))?\.\d$/', $name, $found) !== 1 || ! isset($known->places[$found[1]])) {
+                return true;
+            }
+            $raw = $step->raw($found[1]);
+            $raw = ($found[2] ?? '') === '' || ! is_array($raw) ? $raw : $raw[(int) $found[2]] ?? null;
+
+            return is_array($raw) && array_filter($raw, is_string(...)) !== [];
+        }, ARRAY_FILTER_USE_KEY);
+    }
+
+    /** Under which the handles of a step are listed, beside its geometry. */
+    private static function handlesKey(string $hash): string
+    {
+        return "handles-$hash";
     }
 
     /**
      * @param  array<string, int>  $has
+     * @param  array<string, int>|null  $only
      * @return array<string, mixed>
      */
-    private function view(array $has): array
+    private function view(array $has, ?array $only): array
     {
         $plan = $this->scene->plan;
         $geometry = [];
         foreach ($this->scene->known as $known) {
             $hash = $this->hash($known);
+            $handles = self::handlesKey($hash);
+            if (! isset($has[$handles]) && ($only === null || isset($only[$known->id]))) {
+                $geometry[$handles] = ['at' => (object) $this->places($known), 'pulls' => array_map($this->pull(...), $known->pulls())];
+            }
             if ($known->result instanceof Part && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->part($known->result);
             }
@@ -85,8 +115,9 @@ final readonly class SceneView
             ],
             'values' => (object) $plan->values->all(),
             'chapters' => array_map(static fn (Section $section): array => get_object_vars($section), $plan->sections()),
-            'steps' => array_map(fn (Step $step): array|string => self::once($this->step($step), $has), array_values($plan->steps)),
-            'drawing' => array_map(fn (DrawnPart $drawn): array|string => self::once($this->drawn($drawn), $has), $this->scene->drawing),
+            'steps' => array_map(fn (Step $step): array|int => self::once($this->step($step), $has), array_values($plan->steps)),
+            'geometries' => array_map(fn (Step $step): int|string|null => $has[$this->geometryOf($step) ?? ''] ?? $this->geometryOf($step), array_values($plan->steps)),
+            'drawing' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->drawn($drawn), $has), $this->scene->drawing),
             'geometry' => (object) $geometry,
             'findings' => $this->scene->findings,
         ];
@@ -101,13 +132,21 @@ final readonly class SceneView
     /**
      * @param  array<string, mixed>  $said
      * @param  array<string, int>  $has
-     * @return array<string, mixed>|string with its hash, or the hash alone where the receiver has it
+     * @return array<string, mixed>|int with its hash, or its number in the list of what the receiver has
      */
-    private static function once(array $said, array $has): array|string
+    private static function once(array $said, array $has): array|int
     {
         $hash = self::hashOf($said);
 
-        return isset($has[$hash]) ? $hash : ['hash' => $hash, ...$said];
+        return $has[$hash] ?? ['hash' => $hash, ...$said];
+    }
+
+    /** The hash of what a step comes to on the sheet; null where that is nothing. */
+    private function geometryOf(Step $step): ?string
+    {
+        $known = $this->scene->known[$step->id] ?? null;
+
+        return $known === null || $known->result->role() === Role::Look ? null : $this->hash($known);
     }
 
     /** @return array<string, mixed> */
@@ -125,12 +164,9 @@ final readonly class SceneView
             'muted' => $step->muted,
             'hidden' => $step->hidden,
             'role' => $role === null ? 'none' : $role->value,
-            'geometry' => $known === null || $role === Role::Look ? null : $this->hash($known),
             'of' => $step->references(),
             // A part's size is asked for by name, and measured then; those of copies by the thousand would take their time.
-            'numbers' => (object) ($known === null ? [] : [...$known->numbers, ...($known->result instanceof Measured && ! $known->result instanceof Part ? $known->result->quantities() : [])]),
-            'places' => (object) ($known === null ? [] : $this->places($known)),
-            'pulls' => $known === null ? [] : array_map($this->pull(...), $known->pulls),
+            'numbers' => (object) ($known === null ? [] : [...self::shownNumbers($step, $known), ...($known->result instanceof Measured && ! $known->result instanceof Part ? $known->result->quantities() : [])]),
             'usedUp' => isset($this->scene->usedUp[$step->id]),
             'shown' => $known !== null && $known->result instanceof Grid
                 ? ['as' => $step->raw('show') ?? 'lines', 'strength' => $known->numbers['strength'] ?? 0.3, 'block' => isset($known->numbers['block']) ? (int) $known->numbers['block'] : null]

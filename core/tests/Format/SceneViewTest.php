@@ -40,7 +40,7 @@ final class SceneViewTest extends TestCase
     public function test_a_grid_that_only_moves_is_sent_without_its_topology(): void
     {
         $has = array_keys((array) SceneView::describe(Sample::scene(Sample::plan([Sample::polar()])), [])['geometry']);
-        $sent = static fn (array $more): array => (array) SceneView::describe(Sample::scene(Sample::plan([Sample::polar($more)])), $has)['geometry'];
+        $sent = static fn (array $more): array => (array) SceneView::describe(Sample::scene(Sample::plan([Sample::polar($more)])), $has, [])['geometry'];
         self::assertSame([], $sent(['strength' => 0.9]));
         foreach ([['radius' => 200], ['center' => [1, 2]], ['turn' => 7], ['axis' => 'spoke'], ['spacing' => 'golden']] as $moved) {
             self::assertCount(1, $sent($moved));

@@ -263,10 +263,33 @@ final class EvaluatorTest extends TestCase
             ['id' => 'p1', 'kind' => 'part.outline', 'points' => ['g1@1,1', ['g1.cellw*3', 5], 'g1#2,2!']],
             ['id' => 'c1', 'kind' => 'guide.circle', 'center' => 'g1@2,0', 'radius' => 9],
         ]));
-        $described = array_column(SceneView::describe($scene, [])['steps'], null, 'id');
-        self::assertEquals((object) ['points' => [40.0, 60.0, 90.0, 5.0, 55.0, 80.0]], $described['p1']['places']);
-        self::assertEquals((object) ['center' => [70.0, 20.0]], $described['c1']['places']);
-        self::assertEquals((object) ['origin' => [10.0, 20.0]], $described['g1']['places']);
+        $described = self::handles($scene);
+        self::assertEquals((object) ['points' => [40.0, 60.0, 90.0, 5.0, 55.0, 80.0]], $described['p1']['at']);
+        self::assertEquals((object) ['center' => [70.0, 20.0]], $described['c1']['at']);
+        self::assertEquals((object) ['origin' => [10.0, 20.0]], $described['g1']['at']);
+    }
+
+    public function test_handles_are_told_of_the_steps_that_they_are_wanted_of_and_of_those_that_changed(): void
+    {
+        $scene = Sample::scene(Sample::rosette());
+        $keys = static fn (array $has, ?array $of): array => array_values(array_filter(array_keys((array) SceneView::describe($scene, $has, $of)['geometry']), static fn (string $key): bool => str_starts_with($key, 'handles-')));
+        $all = $keys([], null);
+        self::assertGreaterThan(1, count($all));
+        self::assertSame(array_slice($all, 0, 1), $keys([], ['g1']));
+        self::assertSame([], $keys([], []));
+        self::assertSame(array_slice($all, 1), $keys([$all[0]], null));
+    }
+
+    /** @return array<string, array{at: object, pulls: list<mixed>}> by step */
+    private static function handles(Scene $scene): array
+    {
+        $view = SceneView::describe($scene, []);
+        $of = [];
+        foreach ($view['steps'] as $k => $step) {
+            $of[$step['id']] = ((array) $view['geometry'])["handles-{$view['geometries'][$k]}"];
+        }
+
+        return $of;
     }
 
     public function test_outlines_through_hundreds_of_points_have_no_handles(): void
@@ -274,6 +297,6 @@ final class EvaluatorTest extends TestCase
         $points = array_map(static fn (int $k): array => [400 + 300 * cos($k / 100), 400 + 300 * sin($k / 100)], range(0, 300));
         $scene = Sample::scene(Sample::plan([['id' => 'p1', 'kind' => 'part.outline', 'points' => $points]]));
         self::assertCount(301, $scene->known['p1']->places['points']);
-        self::assertEquals((object) [], SceneView::describe($scene, [])['steps'][0]['places']);
+        self::assertEquals(['at' => (object) [], 'pulls' => []], self::handles($scene)['p1']);
     }
 }

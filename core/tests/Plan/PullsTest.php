@@ -83,7 +83,7 @@ final class PullsTest extends TestCase
      */
     private static function pulls(array $step): array
     {
-        return self::scene($step)->known['x1']->pulls;
+        return self::scene($step)->known['x1']->pulls();
     }
 
     /** @param  array<string, mixed>  $step */

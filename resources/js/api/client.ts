@@ -5,7 +5,10 @@ import type { components, paths } from './schema';
 export type Schemas = components['schemas'];
 export type Session = Schemas['Session'];
 export type SheetEntry = Schemas['SheetEntry'];
-export type Step = Schemas['Step'];
+/** A sentence, with the hash of what it comes to on the sheet. */
+export type Step = Schemas['Step'] & { geometry: string | null };
+export type Sentence = Schemas['Step'];
+export type Handles = Schemas['Handles'];
 export type Section = Schemas['Section'];
 export type Piece = Schemas['Piece'];
 export type Kind = Schemas['Kind'];

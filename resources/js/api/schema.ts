@@ -645,6 +645,8 @@ export interface paths {
                     "application/json": {
                         operations: components["schemas"]["Operation"][];
                         has?: string[];
+                        /** @description Ids of the steps whose handles are wanted; of all where it is not said. */
+                        handles?: string[];
                     };
                 };
             };
@@ -1526,20 +1528,14 @@ export interface components {
             hidden: boolean;
             /** @enum {unknown} */
             role: "grid" | "guide" | "overlay" | "part" | "look" | "none";
-            geometry: string | null;
             of: string[];
             numbers: {
                 [key: string]: number;
             };
             shown: components["schemas"]["Shown"] | null;
             sentence: components["schemas"]["Piece"][];
-            /** @description Where the places that it says lie, x and y one after another, by field. */
-            places: {
-                [key: string]: number[];
-            };
             /** @description Whether other steps have used it up, so that it is not shown by itself. */
             usedUp: boolean;
-            pulls: components["schemas"]["Pull"][];
         };
         Style: {
             fill: string;
@@ -1635,19 +1631,21 @@ export interface components {
                 miss: number;
             };
         };
-        /** @description What the request says it has already is not said again: sentences and looks are given by their hash alone, and geometry, which is listed by hash, is left out. */
+        /** @description What the request says it has already is not said again: sentences, looks and the hashes of geometry are given by their number in that list, from 0, and geometry, which is listed by hash, is left out. */
         Scene: {
             sheet: components["schemas"]["SheetMeasures"];
             values: {
                 [key: string]: number;
             };
-            steps: (components["schemas"]["Step"] | string)[];
-            drawing: (components["schemas"]["Drawn"] | string)[];
+            steps: (components["schemas"]["Step"] | number)[];
+            drawing: (components["schemas"]["Drawn"] | number)[];
             geometry: {
-                [key: string]: components["schemas"]["GridGeometry"] | components["schemas"]["GridTopology"] | components["schemas"]["PartGeometry"] | components["schemas"]["GuideGeometry"];
+                [key: string]: components["schemas"]["GridGeometry"] | components["schemas"]["GridTopology"] | components["schemas"]["PartGeometry"] | components["schemas"]["GuideGeometry"] | components["schemas"]["Handles"];
             };
             findings: components["schemas"]["Finding"][];
             chapters: components["schemas"]["Section"][];
+            /** @description The hash of the geometry of every step, in their order. */
+            geometries: (string | number | null)[];
         };
         PlanStep: {
             id: string;
@@ -1656,7 +1654,7 @@ export interface components {
         } & {
             [key: string]: unknown;
         };
-        /** @description As docs/plan-format.md has it; steps that the request says it has are given by their hash alone. */
+        /** @description As docs/plan-format.md has it; steps that the request says it has are given by their number in that list, from 0. */
         Plan: {
             /** @constant */
             format: "sternbild-plan";
@@ -1669,7 +1667,7 @@ export interface components {
             palette: {
                 [key: string]: string;
             };
-            steps: (components["schemas"]["PlanStep"] | string)[];
+            steps: (components["schemas"]["PlanStep"] | number)[];
             chapters?: {
                 name: string;
                 from: string;
@@ -1684,8 +1682,8 @@ export interface components {
             plan: components["schemas"]["Plan"];
             scene: components["schemas"]["Scene"];
             added?: string[];
-            /** @description The hash of every step of the plan, in its order. */
-            written: string[];
+            /** @description The hash of every step of the plan, in its order, or its number in the list of what the request says it has. */
+            written: (string | number)[];
         };
         Preview: {
             scene: components["schemas"]["Scene"];
@@ -1893,6 +1891,14 @@ export interface components {
             steps: number;
             /** @description As it is brought in. */
             plan: string;
+        };
+        /** @description What of a step can be taken hold of; listed beside its geometry, under handles- and its hash. */
+        Handles: {
+            /** @description Where the places that it says lie, x and y one after another, by field. */
+            at: {
+                [key: string]: number[];
+            };
+            pulls: components["schemas"]["Pull"][];
         };
     };
     responses: never;

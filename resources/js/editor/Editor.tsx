@@ -48,6 +48,11 @@ export function Editor() {
     const chapter = useWorkedOn(work);
     const { page, scene, move } = work;
 
+    const { changes } = work;
+    useEffect(() => {
+        changes.showHandles(selected === null ? [] : [selected]);
+    }, [changes, selected]);
+
     // Keys work on the sheet; whoever opens one is on it.
     const isOpen = page !== undefined && kinds.data !== undefined;
     useEffect(() => {

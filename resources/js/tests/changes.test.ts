@@ -7,8 +7,8 @@ import { type Calls, SheetChanges } from '../editor/scene/SheetChanges';
 type Page = Schemas['SheetPage'];
 
 function scene(note: string): Page['scene'] {
-    const said = { hash: `step ${note}`, id: 'g1', geometry: null } as unknown as Schemas['Step'];
-    return { sheet: {}, values: {}, chapters: [], steps: [said], drawing: [], geometry: {}, findings: [] } as unknown as Page['scene'];
+    const said = { hash: `step ${note}`, id: 'g1' } as unknown as Schemas['Step'];
+    return { sheet: {}, values: {}, chapters: [], steps: [said], geometries: [null], drawing: [], geometry: {}, findings: [] } as unknown as Page['scene'];
 }
 
 function page(revision: number, note = String(revision)): Page {
@@ -169,14 +169,17 @@ describe('answers', () => {
     it('give the same sentence as the same thing, whether it is said again or by its hash', () => {
         const answers = new Answers();
         const first = answers.page(page(1, 'a'));
-        const again = answers.page({ ...page(2, 'a'), scene: { ...scene('a'), steps: ['step a'] }, plan: { ...page(2).plan, steps: ['written a'] } });
+        const again = answers.page({ ...page(2, 'a'), scene: { ...scene('a'), steps: [1] }, plan: { ...page(2).plan, steps: [0] } }, ['written a', 'step a']);
         expect(again.scene.steps[0]).toBe(first.scene.steps[0]);
+        // About another geometry it is the same sentence, and another step.
+        const moved = answers.scene({ ...scene('a'), steps: [0], geometries: ['there'] }, 'preview', ['step a']);
+        expect(moved.steps[0]).toEqual({ ...first.scene.steps[0], geometry: 'there' });
         expect(again.plan.steps[0]).toBe(first.plan.steps[0]);
         expect(again.plan.palette).toBe(first.plan.palette);
         expect(answers.lend().has).toEqual(expect.arrayContaining(['step a', 'written a']));
     });
 
     it('that count on what is not here are not taken for something else', () => {
-        expect(() => new Answers().scene({ ...scene('a'), steps: ['step z'] }, 'page')).toThrow('step z');
+        expect(() => new Answers().scene({ ...scene('a'), steps: [0] }, 'page', ['step z'])).toThrow('step z');
     });
 });

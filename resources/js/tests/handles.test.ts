@@ -1,8 +1,9 @@
 import './browser';
 import { describe, expect, it } from 'vitest';
-import type { Kind, Plan, Schemas, Step } from '../api/client';
-import { type Handle, handlesOf, moved, shifted, valueAt, withIn, withoutPoint, withPoint } from '../editor/handles/handles';
+import type { Handles, Kind, Plan, Schemas, Step } from '../api/client';
+import { type Handle, handlesOf, moved, roughly, shifted, valueAt, withIn, withoutPoint, withPoint } from '../editor/handles/handles';
 import { Answers } from '../editor/scene/answers';
+import { handleShape } from '../editor/scene/geometry';
 import { bent, bulgeTowards } from '../editor/verbs/asking';
 import { asked, EVALUATED, plan as planOf } from './core';
 import { describedKinds } from './kinds';
@@ -16,11 +17,12 @@ function kindWith(handle: 'place' | 'places') {
     return { kind, field };
 }
 
-const step = (places: Record<string, number[]>, pulls: Schemas['Pull'][] = []) => ({ id: 's1', label: 'thing 1', places, pulls }) as unknown as Step;
+const step = { id: 's1', label: 'thing 1' } as unknown as Step;
+const at = (places: Record<string, number[]>) => ({ at: places, pulls: [] });
 const plan = (said: Record<string, unknown>) => ({ steps: [{ id: 's1', ...said }] }) as unknown as Plan;
 
 /** The steps of a plan as the core describes them, with their kinds. */
-function described(steps: Record<string, unknown>[]): { plan: Plan; of: (id: string) => { step: Step; kind: Kind | undefined; handles: Handle[] } } {
+function described(steps: Record<string, unknown>[]): { plan: Plan; of: (id: string) => { step: Step; grips: Handles; kind: Kind | undefined; handles: Handle[] } } {
     const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, []);`, { plan: planOf(steps) }), 'page');
     return {
         plan: { steps } as unknown as Plan,
@@ -28,7 +30,8 @@ function described(steps: Record<string, unknown>[]): { plan: Plan; of: (id: str
             const one = scene.steps.find((other) => other.id === id);
             const kind = kinds.find((other) => other.kind === one?.kind);
             if (one === undefined) throw new Error(`There is no ${id}.`);
-            return { step: one, kind, handles: handlesOf(one, kind) };
+            const grips = handleShape(one.geometry);
+            return { step: one, grips, kind, handles: handlesOf(one, grips, kind) };
         },
     };
 }
@@ -37,31 +40,31 @@ describe('handles', () => {
     it('stand where the places of a step lie, in the order of its fields', () => {
         for (const kind of kinds) {
             const fields = kind.fields.filter((field) => field.handle !== null);
-            const handles = handlesOf(step(Object.fromEntries(fields.map((field, k) => [field.name, [k, 1]]))), kind);
+            const handles = handlesOf(step, at(Object.fromEntries(fields.map((field, k) => [field.name, [k, 1]]))), kind);
             expect(handles.map(({ field, at }) => [field, at])).toEqual(fields.map((field, k) => [field.name, [k, 1]]));
         }
     });
 
     it('put one place of many, and leave the others; several go together', () => {
         const { kind, field } = kindWith('places');
-        const handles = handlesOf(step({ [field.name]: [0, 0, 4, 0, 4, 3] }), kind);
+        const handles = handlesOf(step, at({ [field.name]: [0, 0, 4, 0, 4, 3] }), kind);
         expect(handles.map(({ at }) => at)).toEqual([[0, 0], [4, 0], [4, 3]]);
         expect(new Set(handles.map(({ label }) => label)).size).toBe(3);
         const [first, second] = handles as [Handle, Handle];
         const before = plan({ [field.name]: ['g1@0,0', [4, 0], 'g1@2,2'] });
-        expect(moved(before, step({}), kind, [[second, 'g1@5,5']])).toEqual([{ op: 'set', id: 's1', field: field.name, value: ['g1@0,0', 'g1@5,5', 'g1@2,2'] }]);
-        expect(moved(before, step({}), kind, [[first, 'g1@1,1'], [second, [9, 9]]])).toEqual([{ op: 'set', id: 's1', field: field.name, value: ['g1@1,1', [9, 9], 'g1@2,2'] }]);
+        expect(moved(before, step, kind, [[second, 'g1@5,5']])).toEqual([{ op: 'set', id: 's1', field: field.name, value: ['g1@0,0', 'g1@5,5', 'g1@2,2'] }]);
+        expect(moved(before, step, kind, [[first, 'g1@1,1'], [second, [9, 9]]])).toEqual([{ op: 'set', id: 's1', field: field.name, value: ['g1@1,1', [9, 9], 'g1@2,2'] }]);
     });
 
     it('put the only place of a field', () => {
         const { kind, field } = kindWith('place');
-        const [handle] = handlesOf(step({ [field.name]: [7, 8] }), kind) as [Handle];
-        expect(moved(plan({}), step({}), kind, [[handle, [9, 9]]])).toEqual([{ op: 'set', id: 's1', field: field.name, value: [9, 9] }]);
+        const [handle] = handlesOf(step, at({ [field.name]: [7, 8] }), kind) as [Handle];
+        expect(moved(plan({}), step, kind, [[handle, [9, 9]]])).toEqual([{ op: 'set', id: 's1', field: field.name, value: [9, 9] }]);
     });
 
     it('are none for a kind that says no places', () => {
-        expect(handlesOf(step({}), kinds[0])).toEqual([]);
-        expect(handlesOf(step({ somewhere: [1, 2] }), undefined)).toEqual([]);
+        expect(handlesOf(step, at({}), kinds[0])).toEqual([]);
+        expect(handlesOf(step, at({ somewhere: [1, 2] }), undefined)).toEqual([]);
     });
 
     it('give numbers as the core says that they follow: whole and short for a free place, exact for one that is snapped to', () => {
@@ -81,6 +84,19 @@ describe('handles', () => {
         expect(valueAt(pull('place'), snapped(5, 2.5), 1)).toBe('g1@1,1');
     });
 
+    it('show roughly what comes of them before any answer', () => {
+        const { of } = described([{ id: 'p1', kind: 'part.outline', points: [[0, 0], [100, 0], [100, 100]] }, { id: 'c1', kind: 'guide.circle', center: [50, 50], radius: 20 }]);
+        const seen = ([x, y]: [number, number]): [number, number] => [2 * x, 2 * y];
+        const { handles } = of('p1');
+        expect(roughly(handles[1] as Handle, handles, [120, 10], seen)).toBe('M0 0L240 20M200 200L240 20');
+        const way = handles.find(({ pull }) => pull?.sort === 'bulge') as Handle;
+        // A half circle above the way from 0, 0 to 100, 0, clockwise on the screen.
+        expect(roughly(way, handles, [50, -50], seen)).toBe('M0 0A100 100 0 0 1 200 0');
+        expect(roughly(way, handles, [50, 0], seen)).toBe('M0 0L200 0');
+        const circle = of('c1').handles;
+        expect(roughly(circle.find(({ pull }) => pull !== null) as Handle, circle, [80, 90], seen)).toContain('a100 100 0 1 0 200 0');
+    });
+
     it('set what is inside of a value, as far down as it is', () => {
         expect(withIn(null, [2, 'bulge'], 0.5)).toEqual([null, null, { bulge: 0.5 }]);
         expect(withIn([{ tangent: true }, null], [0, 'bulge'], 1)).toEqual([{ bulge: 1 }, null]);
@@ -91,7 +107,7 @@ describe('handles', () => {
 
 describe('points of an outline', () => {
     const { plan: said, of } = described([{ id: 'p1', kind: 'part.outline', points: [[100, 100], [300, 100], [300, 300]], bends: [{ bulge: 1 }] }]);
-    const { step: outline, kind, handles } = of('p1');
+    const { step: outline, grips, kind, handles } = of('p1');
     const ways = handles.filter(({ pull }) => pull?.between !== null && pull !== null);
 
     it('are put on a way, whose arc goes on as two of the same circle', () => {
@@ -107,12 +123,12 @@ describe('points of an outline', () => {
     });
 
     it('are taken out, with the way that they begin', () => {
-        expect(withoutPoint(said, outline, kind, handles[0] as Handle)).toEqual([
+        expect(withoutPoint(said, outline, grips, kind, handles[0] as Handle)).toEqual([
             { op: 'set', id: 'p1', field: 'bends', value: null },
             { op: 'set', id: 'p1', field: 'points', value: [[300, 100], [300, 300]] },
         ]);
-        expect(withoutPoint(said, outline, kind, handles[2] as Handle)).toEqual([{ op: 'set', id: 'p1', field: 'points', value: [[100, 100], [300, 100]] }]);
-        expect(withoutPoint(said, outline, kind, ways[0] as Handle)).toBeNull();
+        expect(withoutPoint(said, outline, grips, kind, handles[2] as Handle)).toEqual([{ op: 'set', id: 'p1', field: 'points', value: [[100, 100], [300, 100]] }]);
+        expect(withoutPoint(said, outline, grips, kind, ways[0] as Handle)).toBeNull();
     });
 
     it('go by as many steps of the grid as one of them goes', () => {

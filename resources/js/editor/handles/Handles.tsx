@@ -5,8 +5,8 @@ import type { View } from '../layers/paint';
 import { type Hover, tellable } from '../pick/hover';
 import { usePick } from '../pick/pick';
 import { useSnapping } from '../pick/useSnapping';
-import { type Arrow, gridShape } from '../scene/geometry';
-import { type Handle, handlesOf, inside, moved, said, shifted, type Target, valueAt, withoutPoint, withPoint } from './handles';
+import { type Arrow, gridShape, handleShape } from '../scene/geometry';
+import { type Handle, handlesOf, inside, moved, roughly, said, shifted, type Target, valueAt, withoutPoint, withPoint } from './handles';
 
 /** A pointer that moved less, in pixels, has not dragged. */
 const STILL = 4;
@@ -29,7 +29,8 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
     const isLocked = worked !== null && step !== undefined && !worked.has(step.id);
     if (step === undefined || isLocked || step.hidden || mode === 'points' || placeWanted !== null || outlines || cellsInTheWay || asking !== null) return null;
 
-    const handles = handlesOf(step, kind);
+    const grips = handleShape(step.geometry);
+    const handles = handlesOf(step, grips, kind);
 
     function spot(event: PointerEvent): [number, number] {
         const corner = (event.currentTarget as HTMLElement).parentElement?.getBoundingClientRect();
@@ -121,7 +122,7 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
 
     /** A point more on a way, or the point taken out. */
     function addOrTake(handle: Handle, of: Step, way: 'either' | 'add' | 'take'): boolean {
-        const operations = (way === 'take' ? null : withPoint(page.plan, of, kind, handle, view.scale)) ?? (way === 'add' ? null : withoutPoint(page.plan, of, kind, handle));
+        const operations = (way === 'take' ? null : withPoint(page.plan, of, kind, handle, view.scale)) ?? (way === 'add' ? null : withoutPoint(page.plan, of, grips, kind, handle));
         if (operations === null) return false;
         setChosen(new Set());
         void put(operations);
@@ -197,11 +198,11 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
 
     return (
         <div className="pointer-events-none absolute inset-0 overflow-hidden" role="group" aria-label={`Places of ${step.label}`}>
-            {held !== null && <Arm handle={handles.find(({ key }) => key === held.key)} at={held.at} view={view} />}
+            {held !== null && <Rough handle={handles.find(({ key }) => key === held.key)} handles={handles} at={held.at} view={view} />}
             {handles.map((handle) => {
                 const [x, y] = held?.key === handle.key ? held.at : handle.at;
                 const isWay = handle.pull?.between != null;
-                const more = isWay ? '; pulled it bends, pressed twice it gets a point' : step.pulls.some((pull) => pull.between === handle.field) ? '; pressed twice it goes' : '';
+                const more = isWay ? '; pulled it bends, pressed twice it gets a point' : grips.pulls.some((pull) => pull.between === handle.field) ? '; pressed twice it goes' : '';
                 return (
                     <button
                         key={handle.key}
@@ -225,24 +226,13 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
     );
 }
 
-/** From where to where a number is measured, while it is dragged. */
-function Arm({ handle, at, view }: { handle: Handle | undefined; at: [number, number]; view: View }) {
-    const pull = handle?.pull;
-    if (pull == null || pull.sort === 'place') return null;
-    const [fx = 0, fy = 0] = pull.from;
-    const [tx = 0, ty = 0] = pull.to;
-    const [x, y] = pull.sort === 'bulge' ? [(fx + tx) / 2, (fy + ty) / 2] : [fx, fy];
+/** What comes of it, roughly and at once; the exact picture comes after. */
+function Rough({ handle, handles, at, view }: { handle: Handle | undefined; handles: Handle[]; at: [number, number]; view: View }) {
+    if (handle === undefined) return null;
+    const seen = ([x, y]: [number, number]): [number, number] => [x * view.scale + view.x, y * view.scale + view.y];
     return (
-        <svg className="absolute inset-0 h-full w-full" aria-hidden="true">
-            <line
-                x1={x * view.scale + view.x}
-                y1={y * view.scale + view.y}
-                x2={at[0] * view.scale + view.x}
-                y2={at[1] * view.scale + view.y}
-                className="stroke-amber"
-                strokeWidth="1.2"
-                strokeDasharray="3 3"
-            />
+        <svg className="absolute inset-0 h-full w-full fill-none stroke-amber" strokeWidth="1.2" strokeDasharray="3 3" aria-hidden="true">
+            <path d={roughly(handle, handles, at, seen)} />
         </svg>
     );
 }

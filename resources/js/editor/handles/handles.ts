@@ -1,4 +1,4 @@
-import type { Kind, Operation, Plan, Schemas, Step } from '../../api/client';
+import type { Handles, Kind, Operation, Plan, Schemas, Step } from '../../api/client';
 import { tellable } from '../pick/hover';
 import { gridShape } from '../scene/geometry';
 
@@ -26,24 +26,24 @@ export interface Handle {
 }
 
 /** What of a step can be taken hold of, in the order of its fields. */
-export function handlesOf(step: Step, kind: Kind | undefined): Handle[] {
+export function handlesOf(step: Pick<Step, 'label'>, { at, pulls }: Handles, kind: Kind | undefined): Handle[] {
     const fields = kind?.fields ?? [];
     const places = fields.flatMap((field) => {
-        const flat = step.places[field.name] ?? [];
+        const flat = at[field.name] ?? [];
         return Array.from({ length: Math.floor(flat.length / 2) }, (_, k): Handle => {
             const what = field.handle === 'places' ? `${single(field.label)} ${k + 1}` : field.label;
             const path = field.handle === 'places' ? [k] : [];
             return { key: [field.name, ...path].join(' '), field: field.name, path, label: `${what} of ${step.label}`, what, at: [flat[2 * k] ?? 0, flat[2 * k + 1] ?? 0], pull: null };
         });
     });
-    const pulls = step.pulls.map((pull): Handle => {
+    const pulled = pulls.map((pull): Handle => {
         const label = fields.find((field) => field.name === pull.field)?.label ?? pull.field;
         const [index] = pull.path;
         const what = `${pull.sort === 'bulge' ? 'bulge' : single(label)}${typeof index === 'number' && pull.sort !== 'place' ? ` ${index + 1}` : ''}`;
         const [x = 0, y = 0] = pull.at;
         return { key: `pull ${[pull.field, ...pull.path].join(' ')}`, field: pull.field, path: pull.path, label: `${what} of ${step.label}`, what, at: [x, y], pull };
     });
-    return [...places, ...pulls];
+    return [...places, ...pulled];
 }
 
 /** What the field comes to, or what of it is meant, when its handle is at a place. Where nothing of the construction is meant, it has no more digits than can be told apart. */
@@ -126,9 +126,9 @@ export function withPoint(plan: Plan, step: Step, kind: Kind | undefined, { pull
 }
 
 /** The changes that take a point out, with the way that it begins. */
-export function withoutPoint(plan: Plan, step: Step, kind: Kind | undefined, { field, path }: Handle): Operation[] | null {
+export function withoutPoint(plan: Plan, step: Step, { pulls }: Handles, kind: Kind | undefined, { field, path }: Handle): Operation[] | null {
     const [index] = path;
-    const bent = step.pulls.find((pull) => pull.between === field);
+    const bent = pulls.find((pull) => pull.between === field);
     if (bent === undefined || typeof index !== 'number') return null;
     const points = list(said(plan, step.id, kind, field));
     const bends = list(said(plan, step.id, kind, bent.field));
@@ -160,4 +160,32 @@ function address(raw: unknown): [string, number[]] {
 /** `corner` of `corners`; `radius` stays. */
 function single(label: string): string {
     return label.replace(/xes$/, 'xis').replace(/([^su])s$/, '$1');
+}
+
+/** SVG path data of what a handle is about, with it dragged to a place: the circle of a radius, the arc of a bulge, the ways to the points beside it. */
+export function roughly(handle: Handle, handles: Handle[], at: Place, seen: (place: Place) => Place): string {
+    const to = seen(at);
+    const { pull } = handle;
+    if (pull === null || pull.sort === 'place') {
+        const [index] = handle.path;
+        const beside = handles.filter(({ pull: other, field, path }) => other === null && field === handle.field && Math.abs(Number(path[0]) - Number(index)) === 1);
+        return beside.map((one) => `M${seen(one.at).join(' ')}L${to.join(' ')}`).join('');
+    }
+    const from = seen([pull.from[0] ?? 0, pull.from[1] ?? 0]);
+    const end = seen([pull.to[0] ?? 0, pull.to[1] ?? 0]);
+    switch (pull.sort) {
+        case 'distance': {
+            const radius = Math.hypot(to[0] - from[0], to[1] - from[1]);
+            return `M${from.join(' ')}L${to.join(' ')}M${from[0] - radius} ${from[1]}a${radius} ${radius} 0 1 0 ${2 * radius} 0a${radius} ${radius} 0 1 0 ${-2 * radius} 0`;
+        }
+        case 'bulge': {
+            const bulge = Number(valueAt(handle, { raw: [], at }, 1));
+            const half = Math.hypot(end[0] - from[0], end[1] - from[1]) / 2;
+            if (Math.abs(bulge) < 0.01) return `M${from.join(' ')}L${end.join(' ')}`;
+            const radius = (half * (1 + bulge ** 2)) / (2 * Math.abs(bulge));
+            return `M${from.join(' ')}A${radius} ${radius} 0 ${Math.abs(bulge) > 1 ? 1 : 0} ${bulge > 0 ? 1 : 0} ${end.join(' ')}`;
+        }
+        default:
+            return `M${from.join(' ')}L${to.join(' ')}`;
+    }
 }

@@ -4,7 +4,7 @@ import type { Hover } from '../pick/hover';
 import type { Picking } from '../pick/pick';
 import { type GridShape, gridShape } from '../scene/geometry';
 import {
-    begin, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar, type View,
+    begin, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar, paintWithout, type View,
 } from './paint';
 import type { Seen } from './useCloseUp';
 
@@ -40,6 +40,9 @@ export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worke
     return <Glass canvas={canvas} size={size} />;
 }
 
+/** Of more cells that go from the pick all are painted anew. */
+const MOST_MENDED = 200;
+
 /** What is picked. Added cells are painted over what is there; everything else repaints the layer. */
 export function PickLayer({ scene, view, size, picking }: Shown & { picking: Picking }) {
     const canvas = useRef<HTMLCanvasElement>(null);
@@ -48,11 +51,13 @@ export function PickLayer({ scene, view, size, picking }: Shown & { picking: Pic
         if (glass === null) return;
         const repaint = () => paintPick(begin(glass, view), scene, picking.get(), view.scale);
         repaint();
-        return picking.subscribe((added) => {
-            const shape = added === null ? undefined : gridShape(scene.steps.find((step) => step.id === added.grid)?.geometry);
+        return picking.subscribe((came) => {
+            const shape = came === null ? undefined : gridShape(scene.steps.find((step) => step.id === came.grid)?.geometry);
             const context = glass.getContext('2d');
-            if (added !== null && shape !== undefined && context !== null) paintCells(context, shape, added.addresses, view.scale);
-            else repaint();
+            if (came === null || context === null || came.addresses.length > MOST_MENDED) repaint();
+            else if (shape === undefined) return;
+            else if (came.gone === true) paintWithout(context, scene, picking.get(), shape, came.addresses, view.scale);
+            else paintCells(context, shape, came.addresses, view.scale);
         });
     }, [scene, view, size, picking]);
     return <Glass canvas={canvas} size={size} />;

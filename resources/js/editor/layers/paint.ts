@@ -208,6 +208,27 @@ export function paintCells(context: CanvasRenderingContext2D, shape: GridShape, 
     }
 }
 
+/** Takes cells out of the picture of the pick: what was painted there goes, and what is picked beside them is painted again where it was touched. */
+export function paintWithout(context: CanvasRenderingContext2D, scene: Scene, pick: Pick, shape: GridShape, addresses: string[], scale: number): void {
+    const hair = 3 / scale;
+    for (const address of addresses) {
+        const cell = shape.cell(address);
+        if (cell === undefined) continue;
+        const [left, top, right, bottom] = shape.boxOfCell(cell);
+        context.save();
+        context.beginPath();
+        context.rect(left - hair, top - hair, right - left + 2 * hair, bottom - top + 2 * hair);
+        context.clip();
+        context.clearRect(left - hair, top - hair, right - left + 2 * hair, bottom - top + 2 * hair);
+        for (const [grid, picked] of pick.cells) {
+            const other = gridShape(scene.steps.find((step) => step.id === grid)?.geometry);
+            const near = other?.cellsNear(left - hair, top - hair, right + hair, bottom + hair).map((one) => other.address(one)) ?? [];
+            if (other !== undefined) paintCells(context, other, near.filter((one) => picked.has(one)), scale);
+        }
+        context.restore();
+    }
+}
+
 export function paintPick(context: CanvasRenderingContext2D, scene: Scene, pick: Pick, scale: number): void {
     for (const [grid, addresses] of pick.cells) {
         const shape = gridShape(scene.steps.find((step) => step.id === grid)?.geometry);

@@ -54,7 +54,10 @@ export interface Pick {
     readonly count: number;
 }
 
-type Listener = (added: { grid: string; addresses: string[] } | null) => void;
+/** Cells that came to the pick or went from it, so that only they are painted anew; null where anything may have changed. */
+export type Came = { grid: string; addresses: string[]; gone?: boolean } | null;
+
+type Listener = (came: Came) => void;
 
 /** The pick of one editor. Kept outside React, because dragging across thousands of cells changes it at every frame. */
 export class Picking {
@@ -95,7 +98,7 @@ export class Picking {
             }
         }
         if (set?.size === 0) this.cells.delete(grid);
-        this.tell(null);
+        this.tell({ grid, addresses, gone: true });
     }
 
     togglePart(id: string): void {
@@ -165,11 +168,11 @@ export class Picking {
         return [...this.runs.keys(), ...single];
     }
 
-    private tell(added: { grid: string; addresses: string[] } | null, also: Partial<Pick> = {}): void {
+    private tell(came: Came, also: Partial<Pick> = {}): void {
         let count = 0;
         for (const set of this.cells.values()) count += set.size;
         this.current = { ...this.current, ...also, cells: this.cells, runs: this.runs, count };
-        for (const listener of this.listeners) listener(added);
+        for (const listener of this.listeners) listener(came);
     }
 }
 

@@ -24,9 +24,13 @@ interface Props {
 /** One sentence of the plan. It takes all that it shows, so that it is drawn anew only where that is another. */
 export const StepRow = memo(Sentence, (before, after) => (Object.keys(after) as (keyof Props)[]).every((name) => same(before[name], after[name])));
 
-/** The same thing, or changes that say the same. */
+/** The same thing, the same sentence (whatever it comes to on the sheet), or changes that say the same. */
 function same(one: unknown, other: unknown): boolean {
-    return one === other || (isChange(one) && isChange(other) && JSON.stringify(one) === JSON.stringify(other));
+    return one === other || (hashOf(one) !== undefined && hashOf(one) === hashOf(other)) || (isChange(one) && isChange(other) && JSON.stringify(one) === JSON.stringify(other));
+}
+
+function hashOf(given: unknown): unknown {
+    return given !== null && typeof given === 'object' && 'hash' in given ? given.hash : undefined;
 }
 
 function isChange(given: unknown): boolean {

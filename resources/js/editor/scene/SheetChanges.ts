@@ -23,7 +23,7 @@ type Page = Schemas['SheetPage'];
 /** The questions to the server that a sheet is worked on with. */
 export interface Calls {
     change: (body: Known & Entry) => Promise<Page>;
-    preview: (body: { operations: Operation[]; has: string[] }, signal: AbortSignal) => Promise<Schemas['Preview']>;
+    preview: (body: { operations: Operation[]; has: string[]; handles: string[] }, signal: AbortSignal) => Promise<Schemas['Preview']>;
     move: (way: 'undo' | 'redo', body: Known) => Promise<Page>;
     replace: (body: { base: number; plan: string; change: string }) => Promise<Page>;
 }
@@ -47,6 +47,8 @@ export class SheetChanges {
     private state: ChangesState = { previewed: null, kept: null, pending: 0 };
     private readonly listeners = new Set<() => void>();
     private queue: Promise<unknown> = Promise.resolve();
+    private handles: string[] = [];
+
     private flight: AbortController | undefined;
     /** Lets the preview that was asked for last go, or tells it that it is overtaken. */
     private waiting: ((go: boolean) => void) | undefined;
@@ -63,6 +65,11 @@ export class SheetChanges {
         this.listeners.add(listener);
         return () => this.listeners.delete(listener);
     };
+
+    /** Says of which steps handles are shown: of previews only these are wanted. */
+    showHandles(steps: string[]): void {
+        this.handles = steps;
+    }
 
     /** Makes a change; gives the problem where it was refused, null where it was made or kept. */
     readonly change = (operations: Operation[]): Promise<Problem | null> => {
@@ -109,8 +116,8 @@ export class SheetChanges {
         const control = (this.flight = new AbortController());
         const { has, back } = this.answers.lend();
         try {
-            const { scene } = await this.calls.preview({ operations, has }, control.signal);
-            if (!control.signal.aborted) this.put({ previewed: this.answers.scene(scene, 'preview') });
+            const { scene } = await this.calls.preview({ operations, has, handles: this.handles }, control.signal);
+            if (!control.signal.aborted) this.put({ previewed: this.answers.scene(scene, 'preview', has) });
             return null;
         } catch (fault) {
             // One that nobody waits for any more says nothing.
@@ -161,7 +168,7 @@ export class SheetChanges {
     private async ask(call: (known: Known) => Promise<Page>): Promise<Problem | null> {
         const { has, back } = this.answers.lend();
         try {
-            this.accept(await call({ base: this.page.get()?.revision ?? 0, has }));
+            this.accept(await call({ base: this.page.get()?.revision ?? 0, has }), has);
             return null;
         } catch (fault) {
             if (!(fault instanceof Problem)) throw fault;
@@ -173,8 +180,8 @@ export class SheetChanges {
     }
 
     /** A new page ends every preview, also one that is on its way. */
-    private accept(page: Page): void {
-        this.page.set(this.answers.page(page));
+    private accept(page: Page, has: readonly string[] = []): void {
+        this.page.set(this.answers.page(page, has));
         this.endPreview();
     }
 

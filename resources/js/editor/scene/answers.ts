@@ -1,6 +1,9 @@
-import type { Drawn, PlanStep, Scene, Schemas, SheetPage, Step } from '../../api/client';
+import type { Drawn, PlanStep, Scene, Schemas, Sentence, SheetPage, Step } from '../../api/client';
 import { shapes } from './geometry';
 import { HashStore, type Holder } from './HashStore';
+
+/** Steps that are kept to be the same; they are made anew when there are more. */
+const MOST_STEPS = 50_000;
 
 /** What a question says that it need not be told. */
 export interface Lent {
@@ -10,30 +13,43 @@ export interface Lent {
 
 /** What answers said, each thing once. The same sentence is the same object from answer to answer, so that what shows it need not be drawn anew. */
 export class Answers {
-    private readonly sentences = new HashStore<Step>();
+    private readonly sentences = new HashStore<Sentence>();
+    private steps = new Map<string, Step>();
     private readonly looks = new HashStore<Drawn>();
     private readonly written = new HashStore<PlanStep>();
     private palette: Record<string, string> = {};
 
-    /** A scene as it was meant, for the one who shows it from now on. */
-    scene(given: Schemas['Scene'], holder: Holder): Scene {
-        const steps = given.steps.map((one) => told(this.sentences, one));
-        const drawing = given.drawing.map((one) => told(this.looks, one));
+    /** A scene as it was meant, for the one who shows it from now on; `has` is what the question said that it has. */
+    scene(given: Schemas['Scene'], holder: Holder, has: readonly string[] = []): Scene {
+        const said = given.steps.map((one) => told(this.sentences, one, has));
+        const steps = said.map((sentence, k) => this.step(sentence, hashIn(given.geometries[k] ?? null, has)));
+        const drawing = given.drawing.map((one) => told(this.looks, one, has));
         shapes.take({ geometry: given.geometry, steps }, holder);
-        this.sentences.hold(holder, steps.map((step) => step.hash));
+        this.sentences.hold(holder, said.map((sentence) => sentence.hash));
         this.looks.hold(holder, drawing.map((drawn) => drawn.hash));
         return { ...given, steps, drawing };
     }
 
-    page(given: Schemas['SheetPage']): SheetPage {
+    /** The same sentence about the same geometry is the same step. */
+    private step(sentence: Sentence, geometry: string | null): Step {
+        const key = `${sentence.hash} ${geometry ?? ''}`;
+        const known = this.steps.get(key) ?? { ...sentence, geometry };
+        if (this.steps.size > MOST_STEPS) this.steps = new Map();
+        this.steps.set(key, known);
+        return known;
+    }
+
+    /** A page as it was meant, where `has` is what the question said that it has. */
+    page(given: Schemas['SheetPage'], has: readonly string[] = []): SheetPage {
+        const written = given.written.map((one) => hashIn(one, has) ?? '');
         const steps = given.plan.steps.map((one, number) => {
-            const hash = given.written[number] ?? '';
-            if (typeof one !== 'string') this.written.put(hash, one);
+            const hash = written[number] ?? '';
+            if (typeof one !== 'number') this.written.put(hash, one);
             return known(this.written, hash);
         });
-        this.written.hold('page', given.written);
+        this.written.hold('page', written);
         if (JSON.stringify(given.plan.palette) !== JSON.stringify(this.palette)) this.palette = given.plan.palette;
-        return { ...given, plan: { ...given.plan, steps, palette: this.palette }, scene: this.scene(given.scene, 'page') };
+        return { ...given, plan: { ...given.plan, steps, palette: this.palette }, scene: this.scene(given.scene, 'page', has) };
     }
 
     end(holder: Holder): void {
@@ -56,12 +72,17 @@ export class Answers {
     }
 }
 
-function told<T extends { hash: string }>(store: HashStore<T>, one: T | string): T {
-    if (typeof one === 'string') return known(store, one);
+function told<T extends { hash: string }>(store: HashStore<T>, one: T | number, has: readonly string[]): T {
+    if (typeof one === 'number') return known(store, hashIn(one, has) ?? '');
     const before = store.get(one.hash);
     if (before !== undefined) return before;
     store.put(one.hash, one);
     return one;
+}
+
+/** A hash, or that with a number in the list of what the question said that it has. */
+function hashIn(one: string | number | null, has: readonly string[]): string | null {
+    return typeof one === 'number' ? (has[one] ?? null) : one;
 }
 
 function known<T>(store: HashStore<T>, hash: string): T {

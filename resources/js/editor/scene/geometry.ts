@@ -1,5 +1,5 @@
 import Flatbush from 'flatbush';
-import type { GridGeometry, GridTopology, GuideGeometry, PartGeometry, Scene, Step } from '../../api/client';
+import type { GridGeometry, GridTopology, GuideGeometry, Handles, PartGeometry, Scene, Step } from '../../api/client';
 import { HashStore, type Holder } from './HashStore';
 
 export type Arrow = 'ArrowRight' | 'ArrowLeft' | 'ArrowUp' | 'ArrowDown';
@@ -147,6 +147,16 @@ export class GridShape {
             this.index.finish();
         }
         return this.index;
+    }
+
+    /** A box that holds a cell. */
+    boxOfCell(cell: number): Box {
+        return this.box(cell);
+    }
+
+    /** Cells whose boxes meet another box. */
+    cellsNear(left: number, top: number, right: number, bottom: number): number[] {
+        return this.cellsIndex().search(left, top, right, bottom);
     }
 
     /** A cell that holds a place, found by its outline in chords. */
@@ -458,7 +468,12 @@ function worded(words: string[], address: string): string {
         .join(', ');
 }
 
-type Shape = GridShape | PartShape | GuideShape;
+type Shape = GridShape | PartShape | GuideShape | HandleShape;
+
+/** What of a step can be taken hold of. */
+class HandleShape {
+    constructor(readonly data: Handles) {}
+}
 
 /** The shapes of the scenes, by hash. */
 export class ShapeStore extends HashStore<Shape> {
@@ -474,7 +489,7 @@ export class ShapeStore extends HashStore<Shape> {
             const shape = this.made(data);
             if (shape !== undefined) this.put(hash, shape);
         }
-        this.hold(holder, scene.steps.flatMap((step) => step.geometry ?? []));
+        this.hold(holder, scene.steps.flatMap(({ geometry }) => (geometry === null ? [] : [geometry, handlesKey(geometry)])));
     }
 
     protected override hashes(): string[] {
@@ -491,6 +506,7 @@ export class ShapeStore extends HashStore<Shape> {
     }
 
     private made(data: Scene['geometry'][string]): Shape | undefined {
+        if ('pulls' in data) return new HandleShape(data);
         if ('figures' in data) return new PartShape(data);
         if ('path' in data) return new GuideShape(data);
         if (!('places' in data)) return undefined;
@@ -501,6 +517,18 @@ export class ShapeStore extends HashStore<Shape> {
 
 /** Of all that is open on this page. */
 export const shapes = new ShapeStore();
+
+const NO_HANDLES: Handles = { at: {}, pulls: [] };
+
+function handlesKey(geometry: string): string {
+    return `handles-${geometry}`;
+}
+
+/** What of a step can be taken hold of, by the hash of its geometry. */
+export function handleShape(geometry: string | null): Handles {
+    const shape = geometry === null ? undefined : shapes.get(handlesKey(geometry));
+    return shape instanceof HandleShape ? shape.data : NO_HANDLES;
+}
 
 export function gridShape(hash: string | null | undefined): GridShape | undefined {
     const shape = hash ? shapes.get(hash) : undefined;

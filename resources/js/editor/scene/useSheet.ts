@@ -5,6 +5,7 @@ import { Answers } from './answers';
 import { type Kept, SheetChanges } from './SheetChanges';
 
 export interface SheetWork extends Pick<SheetChanges, 'change' | 'preview' | 'move' | 'retry' | 'bring' | 'drop'> {
+    changes: SheetChanges;
     page: SheetPage | undefined;
     error: Error | null;
     reload: () => void;
@@ -47,6 +48,7 @@ export function useSheet(id: string): SheetWork {
         scene: previewed ?? query.data?.scene,
         busy: pending > 0,
         kept,
+        changes,
         change: changes.change,
         preview: changes.preview,
         move: changes.move,
