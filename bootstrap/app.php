@@ -8,11 +8,13 @@ use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
+    ->withRouting(web: __DIR__.'/../routes/web.php')
     ->withMiddleware(function (Middleware $middleware): void {
         // The application is same-origin; compat/README.md says why this one cannot stay.
         $middleware->remove(HandleCors::class);
         $middleware->redirectGuestsTo('/sign-in');
+        // What is wrong with these is said, not mended.
+        $middleware->trimStrings(except: ['email', 'password']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());

@@ -1,11 +1,10 @@
 <?php
 
 return [
-    'driver' => env('SESSION_DRIVER', 'file'),
+    'driver' => env('SESSION_DRIVER', 'database'),
     'lifetime' => 60 * 24 * 14,
     'expire_on_close' => false,
     'encrypt' => false,
-    'files' => storage_path('framework/sessions'),
     'connection' => null,
     'table' => 'sessions',
     'store' => null,

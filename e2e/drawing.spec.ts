@@ -174,3 +174,35 @@ test('a copy and a piece are picked by themselves; picked parts go along the gri
     expect(String((joined?.['of'] as string[])[0])).toMatch(/^v1~/);
     expect((await desk.measures(joined?.id ?? ''))['area']).toBeCloseTo(80 * 80, 6);
 });
+
+test('cells of an overlay are merged by dragging across them, and taken away in the same manner', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Merged and taken', {
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        steps: [
+            { id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 8, rows: 8, cell: [100, 100] },
+            { id: 'c1', kind: 'guide.circle', center: [400, 400], radius: 250 },
+            { id: 'o1', kind: 'overlay', of: ['g1', 'c1'] },
+        ],
+    });
+    // Six whole cells inside the circle become a part.
+    await desk.dragAcross(await desk.at(250, 350), await desk.at(550, 350));
+    await expect(page.locator('[data-picked="4"]')).toHaveCount(1);
+    await page.keyboard.press('1');
+    await desk.revision(2);
+    expect((await desk.measures('p1'))['area']).toBeCloseTo(4 * 100 * 100, 6);
+    // Two of them are taken away: picked by a pull, said once, and then kept on: one more pull takes another.
+    await page.getByRole('radio', { name: 'cells' }).click();
+    await desk.dragAcross(await desk.at(550, 350), await desk.at(552, 350));
+    await desk.verb('make', 'Take from part 1');
+    await desk.revision(3);
+    expect((await desk.measures('p1'))['area']).toBeCloseTo(3 * 100 * 100, 6);
+    await desk.sheet.press('k');
+    await desk.dragAcross(await desk.at(250, 350), await desk.at(252, 350));
+    await desk.revision(4);
+    expect((await desk.measures('p1'))['area']).toBeCloseTo(2 * 100 * 100, 6);
+    await page.getByRole('button', { name: 'That is all' }).click();
+});

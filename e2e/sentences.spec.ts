@@ -126,6 +126,9 @@ test('palette colours are named, changed and used by many', async ({ page }) => 
     await page.getByLabel('Colour as #rrggbb').fill('blue');
     await page.getByRole('button', { name: 'Set' }).click();
     await expect(page.getByRole('alert').filter({ hasText: 'a colour as #rrggbb' })).toBeVisible();
+    // By eye, with the arrow keys: the text follows.
+    await page.getByRole('slider', { name: 'Hue' }).press('ArrowRight');
+    await expect(page.getByLabel('Colour as #rrggbb')).toHaveValue(/^#[0-9a-f]{6}$/);
     await page.getByLabel('Colour as #rrggbb').fill('#22668a');
     await page.getByRole('button', { name: 'Set' }).click();
     await desk.revision(2);

@@ -108,6 +108,8 @@ test('a session that ends in mid-edit keeps the change, which is made after sign
     await desk.layPolarGrid();
     await desk.revision(2);
 
+    // No answer that is still on its way brings the session back.
+    await page.waitForLoadState('networkidle');
     await own.clearCookies();
     await desk.setNumber('sectors of grid 1', '14');
     const banner = page.getByRole('alert').filter({ hasText: 'You are signed out.' });

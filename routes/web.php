@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\Controllers\ExportController;
+use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LookController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\SessionController;
@@ -20,7 +21,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('constructions', [PlanController::class, 'constructions'])->name('constructions');
         Route::get('examples', [PlanController::class, 'examples'])->name('examples');
         Route::get('sheets', [SheetController::class, 'index'])->name('sheets.index');
-        Route::post('sheets', [SheetController::class, 'store'])->name('sheets.store');
+        Route::post('sheets', [SheetController::class, 'store'])->middleware('throttle:new-sheets')->name('sheets.store');
         Route::post('sheets/{deleted}/restore', [SheetController::class, 'restore'])->whereUuid('deleted')->name('sheets.restore');
 
         // Whoever is not the owner learns nothing, not even that the sheet exists.
@@ -28,22 +29,30 @@ Route::prefix('api')->group(function (): void {
             Route::get('/', [SheetController::class, 'show'])->name('sheets.show');
             Route::patch('/', [SheetController::class, 'update'])->name('sheets.update');
             Route::delete('/', [SheetController::class, 'destroy'])->name('sheets.destroy');
-            Route::post('duplicate', [SheetController::class, 'duplicate'])->name('sheets.duplicate');
+            Route::post('duplicate', [SheetController::class, 'duplicate'])->middleware('throttle:new-sheets')->name('sheets.duplicate');
             Route::post('changes', [PlanController::class, 'change'])->name('sheets.change');
-            Route::post('preview', [PlanController::class, 'preview'])->name('sheets.preview');
-            Route::post('snap', [LookController::class, 'snap'])->name('sheets.snap');
-            Route::post('snap-places', [LookController::class, 'snapPlaces'])->name('sheets.snap-places');
-            Route::post('settle', [LookController::class, 'settle'])->name('sheets.settle');
-            Route::post('close-up', [LookController::class, 'closeUp'])->name('sheets.close-up');
+            Route::post('preview', [PlanController::class, 'preview'])->middleware('throttle:previews')->name('sheets.preview');
+            Route::post('snap', [LookController::class, 'snap'])->middleware('throttle:look-ups')->name('sheets.snap');
+            Route::post('snap-places', [LookController::class, 'snapPlaces'])->middleware('throttle:look-ups')->name('sheets.snap-places');
+            Route::post('settle', [LookController::class, 'settle'])->middleware('throttle:look-ups')->name('sheets.settle');
+            Route::post('close-up', [LookController::class, 'closeUp'])->middleware('throttle:look-ups')->name('sheets.close-up');
             Route::put('plan', [PlanController::class, 'replace'])->name('sheets.replace');
             Route::post('undo', [PlanController::class, 'undo'])->name('sheets.undo');
             Route::post('redo', [PlanController::class, 'redo'])->name('sheets.redo');
             Route::get('thumbnail.svg', [ExportController::class, 'thumbnail'])->name('sheets.thumbnail');
-            Route::get('chapters.zip', [ExportController::class, 'chapters'])->name('sheets.chapters');
-            Route::get('file', [ExportController::class, 'file'])->name('sheets.file');
+            Route::get('chapters.zip', [ExportController::class, 'chapters'])->middleware('throttle:files')->name('sheets.chapters');
+            Route::get('file', [ExportController::class, 'file'])->middleware('throttle:files')->name('sheets.file');
         });
     });
     Route::any('{unknown}', static fn () => abort(404))->where('unknown', '.*');
 });
 
-Route::view('/{page?}', 'app')->where('page', '.*');
+// The page needs no session: what it asks for first makes one. What is no page of the application says so, and is none.
+Route::withoutMiddleware('web')->group(function (): void {
+    Route::get('up', HealthController::class)->name('up');
+    Route::view('/', 'app');
+    Route::view('sign-in', 'app');
+    Route::view('register', 'app');
+    Route::view('sheets/{id}', 'app')->whereUuid('id');
+    Route::fallback(static fn () => response()->view('app', status: 404));
+});

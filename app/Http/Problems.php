@@ -5,14 +5,21 @@ namespace App\Http;
 use App\Sheets\BrokenChange;
 use App\Sheets\SheetPages;
 use App\Sheets\StaleChange;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Log;
 use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Plan\Unusable;
 
 /** What went wrong, as the API says it: `problem` for programs, `message` for people, and what helps to mend it. */
 final class Problems
 {
+    private const RETRY_SECONDS = 5;
+
+    /** Classes of SQLSTATE, and single ones, of a database that is away, too busy, or takes too long (PostgreSQL, appendix A). */
+    private const TROUBLE = ['08', '53', '57', '55P03'];
+
     public static function describe(Exceptions $exceptions): void
     {
         $exceptions->dontReport([Unusable::class, StaleChange::class, BrokenChange::class]);
@@ -32,9 +39,34 @@ final class Problems
             'message' => $fault->getMessage(),
             'sheet' => app(SheetPages::class)->page($fault->sheet, []),
         ], 409));
+        // One line: neither the statement, which holds a plan, nor where it came from.
+        $exceptions->report(static function (QueryException $fault): ?bool {
+            if (! self::isTrouble($fault)) {
+                return null;
+            }
+            Log::warning('The database is in trouble: '.self::state($fault));
+
+            return false;
+        });
+        $exceptions->render(static fn (QueryException $fault): ?JsonResponse => self::isTrouble($fault) ? new JsonResponse([
+            'problem' => 'busy',
+            'message' => 'The database does not answer just now. What was saved is safe; please try again in a moment.',
+        ], 503, ['Retry-After' => self::RETRY_SECONDS]) : null);
         $exceptions->render(static fn (RenderFailed $fault): JsonResponse => new JsonResponse([
             'problem' => 'render',
             'message' => 'The picture could not be made. Nothing of the sheet is lost; please try again.',
         ], 500));
+    }
+
+    private static function isTrouble(QueryException $fault): bool
+    {
+        return array_filter(self::TROUBLE, static fn (string $class): bool => str_starts_with(self::state($fault), $class)) !== [];
+    }
+
+    private static function state(QueryException $fault): string
+    {
+        preg_match('/SQLSTATE\[(\w{5})\]/', $fault->getMessage(), $found);
+
+        return $found[1] ?? '';
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Providers;
 
+use App\Http\Requests\Email;
 use App\Sheets\ApcuResults;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
@@ -24,10 +25,17 @@ final class AppServiceProvider extends ServiceProvider
         // Relative, so that the page works under whatever host and port it was asked for.
         Vite::createAssetPathsUsing(static fn (string $path): string => "/$path");
 
+        // What takes a worker's time is shared out by person. Previews follow a pointer, at most as fast as they are answered.
+        $person = static fn (Request $request): string => (string) ($request->user()?->getAuthIdentifier() ?? $request->ip());
+        RateLimiter::for('previews', static fn (Request $request): Limit => Limit::perMinute(1200)->by('previews:'.$person($request)));
+        RateLimiter::for('look-ups', static fn (Request $request): Limit => Limit::perMinute(1200)->by('look-ups:'.$person($request)));
+        RateLimiter::for('files', static fn (Request $request): Limit => Limit::perMinute(40)->by('files:'.$person($request)));
+        RateLimiter::for('new-sheets', static fn (Request $request): Limit => Limit::perMinute(120)->by('new-sheets:'.$person($request)));
+
         // Guessing passwords is slow for one address and for one account alike.
         RateLimiter::for('door', static fn (Request $request): array => [
             Limit::perMinute(30)->by('ip:'.$request->ip()),
-            Limit::perMinute(6)->by('email:'.hash('xxh128', mb_strtolower($request->string('email')->toString())).$request->ip()),
+            Limit::perMinute(6)->by('email:'.hash('sha256', Email::of($request->input('email')) ?? 'none').$request->ip()),
         ]);
     }
 }

@@ -4,6 +4,7 @@ namespace App\Sheets;
 
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanEdit;
 use Sternbild\Core\Plan\PlanReader;
@@ -25,9 +26,9 @@ final readonly class Planning
      *
      * @throws Unusable
      */
-    public function scene(array $plan): Scene
+    public function scene(array $plan, ?Budget $budget = null): Scene
     {
-        return $this->evaluator->evaluate($this->reader->fromArray($plan));
+        return $this->evaluator->evaluate($this->reader->fromArray($plan), $budget ?? Budget::large());
     }
 
     /**
@@ -39,7 +40,7 @@ final readonly class Planning
      */
     public function lines(array $plan): Scene
     {
-        return $this->evaluator->evaluate($this->reader->fromArray($plan)->withLinesOnly());
+        return $this->evaluator->evaluate($this->reader->fromArray($plan)->withLinesOnly(), Budget::small());
     }
 
     /**
@@ -52,10 +53,10 @@ final readonly class Planning
      * @throws Unusable
      * @throws BrokenChange
      */
-    public function edited(array $plan, array $operations): array
+    public function edited(array $plan, array $operations, ?Budget $budget = null): array
     {
         $edit = PlanEdit::apply($plan, $operations, $this->kinds);
-        $scene = $this->scene($edit->plan());
+        $scene = $this->scene($edit->plan(), $budget);
         $broken = $this->breakage($plan, $edit, $scene);
         if ($broken !== []) {
             throw new BrokenChange($broken);

@@ -54,15 +54,17 @@ final readonly class SheetBook
      */
     public function change(Sheet $sheet, User $person, int $base, array $operations, string $change): ?Accepted
     {
-        return DB::transaction(function () use ($sheet, $person, $base, $operations, $change): ?Accepted {
+        if ($this->isMade($sheet, $base, $change)) {
+            return null;
+        }
+        // Worked out before the row is locked: however long that takes, nobody waits for it.
+        [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $operations);
+
+        return DB::transaction(function () use ($sheet, $person, $base, $edit, $scene, $change): ?Accepted {
             $this->lock($sheet);
-            if ($sheet->revisions()->where('change', $change)->exists()) {
+            if ($this->isMade($sheet, $base, $change)) {
                 return null;
             }
-            if ($sheet->head !== $base) {
-                throw new StaleChange($sheet);
-            }
-            [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $operations);
             $this->append($sheet, $person, $edit->plan(), $edit->label(), $change);
 
             return new Accepted($edit, $scene);
@@ -82,13 +84,9 @@ final readonly class SheetBook
         $this->planning->scene($plan);
         DB::transaction(function () use ($sheet, $person, $base, $plan, $change): void {
             $this->lock($sheet);
-            if ($sheet->revisions()->where('change', $change)->exists()) {
-                return;
+            if (! $this->isMade($sheet, $base, $change)) {
+                $this->append($sheet, $person, $plan, 'Bring in a plan', $change);
             }
-            if ($sheet->head !== $base) {
-                throw new StaleChange($sheet);
-            }
-            $this->append($sheet, $person, $plan, 'Bring in a plan', $change);
         });
     }
 
@@ -119,6 +117,20 @@ final readonly class SheetBook
         $following->where('parent', $sheet->head)->orderByDesc('number');
 
         return $following->first(['id', 'number', 'label']);
+    }
+
+    /**
+     * Whether a change has been made already; if not, it can be made on the head only.
+     *
+     * @throws StaleChange
+     */
+    private function isMade(Sheet $sheet, int $base, string $change): bool
+    {
+        if ($sheet->revisions()->where('change', $change)->exists()) {
+            return true;
+        }
+
+        return $sheet->head === $base ? false : throw new StaleChange($sheet);
     }
 
     /** @param  callable(): (int|null)  $target */

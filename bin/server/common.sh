@@ -203,7 +203,10 @@ http {
         root $ROOT/public;
         add_header X-Content-Type-Options nosniff always;
         add_header Referrer-Policy same-origin always;
-        add_header Content-Security-Policy "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'" always;
+        add_header Content-Security-Policy "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'" always;
+        add_header Permissions-Policy "camera=(), geolocation=(), microphone=(), payment=(), usb=()" always;
+        # Scripts of the server are run, never sent.
+        location ~ \.php\$ { return 404; }
         location /build/ {
             expires 1y;
             try_files \$uri =404;

@@ -14,6 +14,7 @@ use App\Sheets\SheetBook;
 use App\Sheets\SheetPages;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\View\Constructions;
@@ -57,7 +58,7 @@ final readonly class PlanController
      */
     public function preview(PreviewRequest $request, Sheet $sheet): JsonResponse
     {
-        [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $request->operations());
+        [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $request->operations(), Budget::small());
 
         return new JsonResponse(['scene' => SceneView::describe($scene, $request->known(), $request->handles()), 'added' => $edit->added()]);
     }

@@ -12,8 +12,8 @@ final class RegisterRequest extends FormRequest
     {
         return [
             'name' => Naming::RULES,
-            'email' => ['required', 'string', 'email:rfc', 'max:254', 'unique:users,email'],
-            'password' => ['required', 'string', 'min:10', 'max:72'],
+            'email' => [...Email::RULES, 'unique:users,email'],
+            'password' => ['bail', 'required', 'string', 'min:10', Password::fits(...)],
         ];
     }
 
@@ -31,6 +31,6 @@ final class RegisterRequest extends FormRequest
 
     protected function prepareForValidation(): void
     {
-        $this->merge(['email' => mb_strtolower(trim($this->string('email')->toString()))]);
+        $this->merge(['email' => Email::of($this->input('email')) ?? $this->input('email')]);
     }
 }

@@ -10,12 +10,17 @@ final class SignInRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['email' => ['required', 'string'], 'password' => ['required', 'string']];
+        return ['email' => Email::RULES, 'password' => ['bail', 'required', 'string', 'max:1000']];
+    }
+
+    protected function prepareForValidation(): void
+    {
+        $this->merge(['email' => Email::of($this->input('email')) ?? $this->input('email')]);
     }
 
     /** @return array{email: string, password: string} */
     public function credentials(): array
     {
-        return ['email' => mb_strtolower(trim($this->string('email')->toString())), 'password' => $this->string('password')->toString()];
+        return ['email' => Email::of($this->input('email')) ?? '', 'password' => $this->string('password')->toString()];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Arrangement;
 
 use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Vec;
 
@@ -101,6 +102,8 @@ final readonly class Edges
         }
 
         self::leaveOutUnused($x, $y, $from, $to);
+        // Faces, order and nesting go with the edges.
+        Budget::spend(8 * count($from));
 
         return new self($x, $y, $from, $to, $run, $s, $t, $loops, $tracks, $members);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Arrangement;
 
 use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Cubic;
 use Sternbild\Core\Geometry\Vec;
 
@@ -117,7 +118,9 @@ final class Locator
         $highest = -INF;
         $tolerance = $this->runs->tolerance;
         for ($row = min($this->rows - 1, (int) floor(($y - $this->originY) / $this->height)); $row >= 0; $row--) {
-            foreach ($this->fields[$row * $this->columns + $column] ?? [] as $number) {
+            $field = $this->fields[$row * $this->columns + $column] ?? [];
+            Budget::spend(0.2 + 0.1 * count($field));
+            foreach ($field as $number) {
                 $left = $this->left[$number];
                 $right = $this->right[$number];
                 if ($x < $left || $x >= $right || isset($without[$this->edge[$number]])) {
@@ -327,7 +330,9 @@ final class Locator
             $firstColumn = (int) (($left - $this->originX) / $this->width);
             $lastColumn = min($this->columns - 1, (int) (($right - $this->originX) / $this->width));
             $lastRow = min($this->rows - 1, (int) (($bottom - $this->originY) / $this->height));
-            for ($row = (int) (($top - $this->originY) / $this->height); $row <= $lastRow; $row++) {
+            $firstRow = (int) (($top - $this->originY) / $this->height);
+            Budget::spend(($lastRow - $firstRow + 1) * ($lastColumn - $firstColumn + 1));
+            for ($row = $firstRow; $row <= $lastRow; $row++) {
                 for ($column = $firstColumn; $column <= $lastColumn; $column++) {
                     $this->fields[$row * $this->columns + $column][] = $number;
                 }

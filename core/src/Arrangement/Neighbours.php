@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Arrangement;
 
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Curve;
 
 /** Which curves come near one another, by their boxes in a chequer of squares about as large as the boxes. */
@@ -44,9 +45,11 @@ final class Neighbours
             $toColumn = min($columns - 1, (int) (($r - $originX) / $width));
             $toRow = min($rows - 1, (int) (($b - $originY) / $height));
             $near = [];
+            Budget::spend(($toRow - $fromRow + 1) * ($toColumn - $fromColumn + 1));
             for ($row = $fromRow; $row <= $toRow; $row++) {
                 for ($column = $fromColumn; $column <= $toColumn; $column++) {
                     $field = $row * $columns + $column;
+                    Budget::spend(0.05 * count($fields[$field] ?? []));
                     foreach ($fields[$field] ?? [] as $other) {
                         // Each pair in the first field that both have, and nowhere else.
                         if (($column === $fromColumn || $column === $firstColumn[$other])
@@ -59,6 +62,7 @@ final class Neighbours
                 }
             }
             if ($near !== []) {
+                Budget::spend(2 * count($near));
                 yield [$curve, $near];
             }
         }

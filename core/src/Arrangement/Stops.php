@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Arrangement;
 
 use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Intersections;
 use Sternbild\Core\Geometry\Line;
@@ -135,6 +136,7 @@ final class Stops
     private function findMeetings(): void
     {
         $carriers = $this->runs->carriers;
+        $counted = count($this->x);
         foreach (Neighbours::find($this->runs->curves, $this->tolerance) as [$run, $others]) {
             if ($this->straight[$run]) {
                 $lines = [];
@@ -156,7 +158,10 @@ final class Stops
                     }
                 }
             }
-            if (count($this->x) > self::MOST) {
+            // Each place is kept, merged, put on its runs, and becomes a vertex with edges.
+            Budget::spend(6 * (count($this->x) - $counted));
+            $counted = count($this->x);
+            if ($counted > self::MOST) {
                 throw new Unworkable('the curves cross one another at more than '.number_format(self::MOST).' places');
             }
         }

@@ -6,6 +6,8 @@ namespace Sternbild\Core\Evaluation;
 
 use Sternbild\Core\Check\Checks;
 use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Tiling;
@@ -16,6 +18,7 @@ use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** Plan in, scene out. A step that fails leaves a finding and no result; all others are still evaluated. */
@@ -24,6 +27,8 @@ final readonly class Evaluator
     /** Part of every hash; to be raised when a computation changes, so that no cache keeps old results. */
     private const EDITION = '3';
 
+    private const TOO_MUCH = 'takes more work than there is time for; fewer copies, cells or curves would do';
+
     /** Cells of all grids and overlays of a plan together. */
     private const MOST_CELLS = 500_000;
 
@@ -31,8 +36,13 @@ final readonly class Evaluator
     {
     }
 
-    public function evaluate(Plan $plan): Scene
+    /** What one step may take of the whole budget, so that the others are worked out, too. */
+    private const SHARE = 0.6;
+
+    /** @param  Budget|null  $budget  of the work; a step for which it does not reach has a finding, and the rest is worked out */
+    public function evaluate(Plan $plan, ?Budget $budget = null): Scene
     {
+        $budget ??= Budget::ample();
         $labels = $plan->labels();
         $scope = new Scope($plan, $labels);
         $known = [];
@@ -43,13 +53,14 @@ final readonly class Evaluator
             if ($step->muted) {
                 continue;
             }
+            $share = $budget->share(self::SHARE);
             try {
                 $given = self::arguments($step, $scope);
                 $hash = hash('xxh128', self::EDITION."\n".$step->kind->name()."\n".$given->fingerprint($step->kind->presentation()));
                 $result = $this->cache->get($hash);
                 if ($result === null) {
                     $start = hrtime(true);
-                    $result = $step->kind->evaluate($given);
+                    $result = Budget::within($share, static fn (): Result => $step->kind->evaluate($given));
                     $this->cache->put($hash, $result, (hrtime(true) - $start) / 1e9);
                 }
                 if ($result instanceof Tiling) {
@@ -69,9 +80,12 @@ final readonly class Evaluator
                         $scope->warn($remark->field, $remark->code, $remark->message);
                     }
                 }
+            } catch (OverBudget) {
+                $findings[] = Finding::error($step->id, 'limit', self::TOO_MUCH)->about($labels[$step->id]);
             } catch (FieldFault $fault) {
                 $findings[] = Finding::error($step->id, $fault->findingCode, $fault->getMessage(), $fault->field)->about($labels[$step->id]);
             }
+            $budget->add($share);
             foreach ($scope->takeWarnings($step->id) as $warning) {
                 $findings[] = $warning->about($labels[$step->id]);
             }

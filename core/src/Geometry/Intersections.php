@@ -25,6 +25,7 @@ final readonly class Intersections
     /** @return list<Meeting> in order along $one */
     public static function find(Curve $one, Curve $other, Tolerance $tolerance): array
     {
+        Budget::spend(0.3);
         if (! $one->bounds()->meets($other->bounds(), $tolerance->distance)) {
             return [];
         }
@@ -45,6 +46,7 @@ final readonly class Intersections
     /** @return list<Meeting> */
     private function between(Curve $one, Curve $other): array
     {
+        Budget::spend($one instanceof Cubic || $other instanceof Cubic ? 60 : 4);
         $found = $this->endsOn($one, $other);
         if ($one instanceof Cubic && $other instanceof Cubic) {
             foreach (CubicMeetings::find($one, $other, $this->tolerance) as [$s, $t]) {

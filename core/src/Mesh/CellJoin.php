@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Mesh;
 
 use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Cubic;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Line;
@@ -26,6 +27,7 @@ final class CellJoin
      */
     public static function join(Mesh $mesh, array $cells): array
     {
+        Budget::spend(4 * count($cells));
         $outlines = [];
         foreach (self::cycles(self::successors($mesh, self::boundary($mesh, $cells))) as $cycle) {
             foreach (self::partedAtRepeatedPoints($mesh, $cycle) as $ring) {

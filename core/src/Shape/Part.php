@@ -6,6 +6,7 @@ namespace Sternbild\Core\Shape;
 
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
@@ -64,6 +65,7 @@ final readonly class Part implements Mappable
             foreach ($through as $member => $source) {
                 foreach ($copies as $copy) {
                     $places[$copy][$member] = count($figures);
+                    Budget::spend(2 * count($source->figures));
                     foreach ($source->figures as $figure) {
                         $figures[] = $figure->mapped($maps[$copy]);
                     }

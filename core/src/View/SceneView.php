@@ -88,7 +88,10 @@ final readonly class SceneView
             $hash = $this->hash($known);
             $handles = self::handlesKey($hash);
             if (! isset($has[$handles]) && ($only === null || isset($only[$known->id]))) {
-                $geometry[$handles] = ['at' => (object) $this->places($known), 'pulls' => array_map($this->pull(...), $known->pulls())];
+                $pulls = $known->pulls();
+                if ($known->places !== [] || $pulls !== []) {
+                    $geometry[$handles] = ['at' => (object) $this->places($known), 'pulls' => array_map($this->pull(...), $pulls)];
+                }
             }
             if ($known->result instanceof Part && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->part($known->result);

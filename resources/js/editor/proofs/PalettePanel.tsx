@@ -1,7 +1,10 @@
 import { Popover } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
+import { HexColorPicker } from 'react-colorful';
 import { useDesk } from '../desk';
 import { Swatch } from '../fields/Swatch';
+
+const HEX = /^#[0-9a-f]{6}$/i;
 
 /** The named colours of the sheet. A colour changed here changes wherever it is used. */
 export function PalettePanel() {
@@ -28,6 +31,13 @@ function ColourEntry({ name, colour }: { name: string | null; colour: string }) 
     const [open, setOpen] = useState(false);
     const [given, setGiven] = useState({ name: name ?? '', colour });
     const [problem, setProblem] = useState<string | null>(null);
+
+    /** Where it is used already, it is seen there at once. */
+    function choose(next: string): void {
+        if (next === given.colour) return;
+        setGiven((old) => ({ ...old, colour: next }));
+        if (name !== null && HEX.test(next)) void preview([{ op: 'colour', name, value: next }]);
+    }
 
     async function submit(event: FormEvent): Promise<void> {
         event.preventDefault();
@@ -69,21 +79,15 @@ function ColourEntry({ name, colour }: { name: string | null; colour: string }) 
                             Name
                             <input className="boxed font-normal" required maxLength={40} value={given.name} onChange={(event) => setGiven({ ...given, name: event.target.value })} />
                         </label>
-                        <label className="flex flex-col gap-1 font-medium">
+                        <HexColorPicker className="by-eye" color={HEX.test(given.colour) ? given.colour : '#000000'} onChange={choose} />
+                        <label className="flex items-center gap-2 font-medium">
                             Colour
-                            <span className="flex gap-2">
-                                <input
-                                    type="color"
-                                    aria-label="Colour, chosen by eye"
-                                    className="h-9 w-11 cursor-pointer rounded border border-rule bg-card p-0.5"
-                                    value={/^#[0-9a-f]{6}$/i.test(given.colour) ? given.colour : '#000000'}
-                                    onChange={(event) => {
-                                        setGiven({ ...given, colour: event.target.value });
-                                        if (name !== null) void preview([{ op: 'colour', name, value: event.target.value }]);
-                                    }}
-                                />
-                                <input className="boxed min-w-0 flex-1 font-normal tabular-nums" aria-label="Colour as #rrggbb" value={given.colour} onChange={(event) => setGiven({ ...given, colour: event.target.value })} />
-                            </span>
+                            <input
+                                className="boxed min-w-0 flex-1 font-normal tabular-nums"
+                                aria-label="Colour as #rrggbb"
+                                value={given.colour}
+                                onChange={(event) => choose(event.target.value)}
+                            />
                         </label>
                         {problem !== null && (
                             <p role="alert" className="text-[12.5px] text-brick">

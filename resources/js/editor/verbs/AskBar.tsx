@@ -87,7 +87,10 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
                             </span>
                         );
                     })}
-                    {(problem ?? fault) === null && <p className="basis-full text-[12.5px] leading-snug text-slate">{[verb.says, help].filter(Boolean).join(' ')}</p>}
+                    {/* Of one line whatever it says: what is pressed must not move under the pointer. */}
+                    <p className="h-[18px] basis-full truncate text-[12.5px] leading-[18px] text-slate" title={help}>
+                        {[verb.says, help].filter(Boolean).join(' ')}
+                    </p>
                     {(problem ?? fault) && (
                         <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
                             {problem ?? fault}

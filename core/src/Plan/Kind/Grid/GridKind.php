@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind\Grid;
 
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\Field;
@@ -46,6 +47,7 @@ abstract class GridKind extends Kind
      */
     final protected static function withinLimit(int $across, int $down, string $field): void
     {
+        Budget::spend(3 * $across * $down);
         if ($across * $down > Grid::MOST_CELLS) {
             throw new FieldFault($field, 'limit', sprintf(
                 'the grid would have %s × %s cells; a grid can have at most %s',

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Geometry;
+
+/**
+ * How much work may be done, counted where it is done: pairs of curves looked at, entries in indexes, figures and cells made. A unit takes about a
+ * microsecond on a machine of today, or keeps some dozens of bytes, so that a budget bounds time and memory alike, and the same for the same plan
+ * on every machine.
+ */
+final class Budget
+{
+    private static ?self $current = null;
+
+    private float $spent = 0.0;
+
+    public function __construct(private readonly float $units)
+    {
+    }
+
+    /** For what is only looked at, and follows a pointer. */
+    public static function small(): self
+    {
+        return new self(2e6);
+    }
+
+    /** For what is kept. */
+    public static function large(): self
+    {
+        return new self(3e6);
+    }
+
+    /** Where nobody else waits. */
+    public static function ample(): self
+    {
+        return new self(40e6);
+    }
+
+    /** What is left of it, as a budget of its own; what that spends is spent of this one as well. */
+    public function share(float $share): self
+    {
+        return new self(max(0.0, min($this->units * $share, $this->units - $this->spent)));
+    }
+
+    public function spent(): float
+    {
+        return $this->spent;
+    }
+
+    /** What a share of it spent; what did not fit was not done. */
+    public function add(self $other): void
+    {
+        $this->spent += min($other->spent, $other->units);
+    }
+
+    /**
+     * Does something within a budget.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $work
+     * @return T
+     *
+     * @throws OverBudget
+     */
+    public static function within(self $budget, callable $work): mixed
+    {
+        $outer = self::$current;
+        self::$current = $budget;
+        try {
+            return $work();
+        } finally {
+            self::$current = $outer;
+        }
+    }
+
+    /**
+     * Says that work is going to be done.
+     *
+     * @throws OverBudget where there is a budget, and it does not reach
+     */
+    public static function spend(float $units): void
+    {
+        $budget = self::$current;
+        if ($budget !== null && ($budget->spent += $units) > $budget->units) {
+            throw new OverBudget('This takes more work than there is time for.');
+        }
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+namespace Tests\Feature;
+
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\Evaluator;
+use Sternbild\Core\Evaluation\ResultCache;
+use Sternbild\Core\Result\Result;
+use Tests\TestCase;
+
+/** How the application serves many: what it holds while it works, and what it says when something is the matter. */
+final class ServingTest extends TestCase
+{
+    public function test_nothing_is_worked_out_while_a_row_is_locked(): void
+    {
+        $this->actingAs($this->person());
+        $sheet = $this->sheet();
+        $watch = new class implements ResultCache
+        {
+            /** @var list<int> how many transactions were open at each question */
+            public array $levels = [];
+
+            private ArrayCache $cache;
+
+            public function __construct()
+            {
+                $this->cache = new ArrayCache;
+            }
+
+            public function get(string $hash): ?Result
+            {
+                $this->levels[] = DB::transactionLevel();
+
+                return $this->cache->get($hash);
+            }
+
+            public function put(string $hash, Result $result, float $seconds): void
+            {
+                $this->cache->put($hash, $result, $seconds);
+            }
+        };
+        $this->app?->instance(ResultCache::class, $watch);
+        $this->app?->forgetInstance(Evaluator::class);
+        $outside = DB::transactionLevel();
+        $this->change($sheet, 1, [self::sectors(12)])->assertOk();
+        self::assertNotSame([], $watch->levels);
+        self::assertSame([$outside], array_values(array_unique($watch->levels)));
+    }
+
+    public function test_the_database_is_never_held_for_long(): void
+    {
+        foreach (['statement_timeout' => '4s', 'lock_timeout' => '3s', 'idle_in_transaction_session_timeout' => '10s'] as $name => $limit) {
+            self::assertSame($limit, DB::selectOne("SELECT setting || unit AS raw, current_setting('$name') AS value FROM pg_settings WHERE name = '$name'")->value);
+        }
+    }
+
+    public function test_a_database_in_trouble_is_said_as_such_and_when_to_come_back(): void
+    {
+        $this->actingAs($this->person());
+        Route::get('trouble', static fn () => DB::select('SELECT pg_sleep(60)'))->middleware('web');
+        DB::statement("SET LOCAL statement_timeout = '50ms'");
+        $this->getJson('/trouble')->assertStatus(503)->assertHeader('Retry-After', '5')->assertJsonPath('problem', 'busy');
+        // A statement that is wrong is no trouble of the database.
+        $this->withoutExceptionHandling();
+        $this->expectException(QueryException::class);
+        Route::get('wrong', static fn () => DB::select('SELECT nothing'))->middleware('web');
+        $this->getJson('/wrong');
+    }
+
+    public function test_the_health_of_the_application_asks_the_database_and_names_nobody_else(): void
+    {
+        $asked = 0;
+        DB::listen(static function () use (&$asked): void {
+            $asked++;
+        });
+        $answer = $this->get('/up')->assertOk();
+        self::assertSame(1, $asked);
+        self::assertStringNotContainsString('http', (string) $answer->getContent());
+    }
+
+    public function test_pages_make_no_session_and_unknown_ones_are_not_found(): void
+    {
+        $this->withoutVite();
+        foreach (['/' => 200, '/sign-in' => 200, '/sheets/00000000-0000-4000-8000-000000000000' => 200, '/nowhere' => 404, '/sheets/x' => 404] as $path => $status) {
+            self::assertNull($this->get($path)->assertStatus($status)->getCookie('sternbild_session'), $path);
+        }
+    }
+
+    public function test_every_route_is_closed_to_those_who_are_signed_out_and_to_other_people(): void
+    {
+        $this->actingAs($this->person());
+        $sheet = $this->sheet();
+        $open = ['session.show', 'session.register', 'session.sign-in'];
+        $tried = 0;
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            if (! str_starts_with($route->uri(), 'api/') || in_array($route->getName(), $open, true) || $route->getName() === null) {
+                continue;
+            }
+            $path = '/'.strtr($route->uri(), ['{sheet}' => $sheet->id, '{deleted}' => $sheet->id]);
+            foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                if (str_contains($route->uri(), '{')) {
+                    $this->actingAs($this->person("other-$tried@sternbild.test"));
+                    $this->json($method, $path)->assertNotFound();
+                }
+                $this->app?->make('auth')->forgetGuards();
+                $this->flushSession();
+                $this->json($method, $path)->assertUnauthorized();
+                $tried++;
+            }
+        }
+        self::assertGreaterThan(20, $tried);
+    }
+}
