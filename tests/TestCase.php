@@ -79,4 +79,9 @@ abstract class TestCase extends Base
     {
         return ['op' => 'set', 'id' => 'g1', 'field' => 'sectors', 'value' => $count];
     }
+
+    protected static function text(mixed $given): string
+    {
+        return is_string($given) ? $given : '';
+    }
 }

@@ -4,6 +4,7 @@ namespace App\Http;
 
 use App\Sheets\BrokenChange;
 use App\Sheets\SheetPages;
+use App\Sheets\SlotsTaken;
 use App\Sheets\StaleChange;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -17,12 +18,14 @@ final class Problems
 {
     private const RETRY_SECONDS = 5;
 
+    private const RETRY_SLOT_SECONDS = 2;
+
     /** Classes of SQLSTATE, and single ones, of a database that is away, too busy, or takes too long (PostgreSQL, appendix A). */
     private const TROUBLE = ['08', '53', '57', '55P03'];
 
     public static function describe(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([Unusable::class, StaleChange::class, BrokenChange::class]);
+        $exceptions->dontReport([SlotsTaken::class, Unusable::class, StaleChange::class, BrokenChange::class]);
         $exceptions->render(static fn (Unusable $fault): JsonResponse => new JsonResponse([
             'problem' => 'unusable',
             'message' => $fault->getMessage(),
@@ -52,6 +55,10 @@ final class Problems
             'problem' => 'busy',
             'message' => 'The database does not answer just now. What was saved is safe; please try again in a moment.',
         ], 503, ['Retry-After' => self::RETRY_SECONDS]) : null);
+        $exceptions->render(static fn (SlotsTaken $fault): JsonResponse => new JsonResponse([
+            'problem' => 'waiting',
+            'message' => 'Other pictures are being made just now. Yours is next in a moment.',
+        ], 503, ['Retry-After' => self::RETRY_SLOT_SECONDS]));
         $exceptions->render(static fn (RenderFailed $fault): JsonResponse => new JsonResponse([
             'problem' => 'render',
             'message' => 'The picture could not be made. Nothing of the sheet is lost; please try again.',

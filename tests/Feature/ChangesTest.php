@@ -196,9 +196,4 @@ final class ChangesTest extends TestCase
 
         return (array) data_get($answer, "scene.geometry.$hash.measures");
     }
-
-    private static function text(mixed $given): string
-    {
-        return is_string($given) ? $given : '';
-    }
 }

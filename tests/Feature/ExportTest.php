@@ -2,7 +2,10 @@
 
 namespace Tests\Feature;
 
+use App\Sheets\RenderSlots;
 use Illuminate\Testing\TestResponse;
+use Sternbild\Core\Format\Raster;
+use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Tests\Format\PathReader;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
@@ -122,5 +125,53 @@ final class ExportTest extends TestCase
         $sheet = $this->sheet();
 
         return $this->get("/api/sheets/$sheet->id/file?format=$format$more", ['Accept' => 'application/json']);
+    }
+
+    public function test_pictures_are_made_two_at_a_time_and_the_third_is_told_when_to_come_back(): void
+    {
+        $this->actingAs($this->person());
+        $sheet = $this->sheet();
+        $held = array_map(static function (int $number): mixed {
+            $file = fopen(RenderSlots::path($number), 'c');
+            self::assertIsResource($file);
+            flock($file, LOCK_EX);
+
+            return $file;
+        }, range(1, RenderSlots::SLOTS));
+        $this->getJson("/api/sheets/$sheet->id/file?format=png")->assertStatus(503)->assertHeader('Retry-After', '2')->assertJsonPath('problem', 'waiting');
+        // What needs no picture goes on.
+        $this->getJson("/api/sheets/$sheet->id/file?format=svg")->assertOk();
+        fclose($held[0]);
+        $this->getJson("/api/sheets/$sheet->id/file?format=png")->assertOk();
+        fclose($held[1]);
+    }
+
+    public function test_a_picture_that_would_take_too_long_is_refused_with_a_scale_that_would_do(): void
+    {
+        $this->actingAs($this->person());
+        $plan = self::rosette();
+        $plan['steps'] = [
+            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [400, 400], 'radius' => 300],
+            ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => [410, 400], 'count' => 400],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['r1'], 'fill' => 'lagoon', 'opacity' => 0.5, 'blend' => 'multiply'],
+        ];
+        $sheet = $this->sheet($plan);
+        $refused = $this->getJson("/api/sheets/$sheet->id/file?format=png&scale=12.5")->assertUnprocessable()->assertJsonValidationErrors(['scale']);
+        self::assertStringContainsString('400 half transparent', self::text($refused->json('errors.scale.0')));
+        self::assertStringContainsString('A scale of 2.4 would do', self::text($refused->json('errors.scale.0')));
+    }
+
+    public function test_making_a_picture_ends_at_its_deadline_with_nothing_left_running(): void
+    {
+        $circles = str_repeat('<circle cx="500" cy="500" r="450" opacity=".5" style="mix-blend-mode:multiply"/>', 2000);
+        $start = hrtime(true);
+        try {
+            Raster::png("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"5000\" height=\"5000\">$circles</svg>", 1.0, 1);
+            self::fail('It was made.');
+        } catch (RenderFailed $fault) {
+            self::assertStringContainsString('more than 1 seconds', $fault->getMessage());
+        }
+        self::assertLessThan(6.0, (hrtime(true) - $start) / 1e9);
+        self::assertSame('', trim((string) shell_exec('pgrep -P '.getmypid().' rsvg-convert')));
     }
 }

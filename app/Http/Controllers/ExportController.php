@@ -7,10 +7,13 @@ use App\Http\Requests\ExportRequest;
 use App\Models\Sheet;
 use App\Sheets\ChapterSet;
 use App\Sheets\Planning;
+use App\Sheets\RenderSlots;
+use App\Sheets\SlotsTaken;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\RenderFailed;
@@ -21,7 +24,10 @@ use Sternbild\Core\Plan\Unusable;
 /** Pictures and files of a sheet. */
 final readonly class ExportController
 {
-    public function __construct(private Planning $planning)
+    /** Pixels times the figures that are laid over one another as pictures; more would take longer than anybody waits. */
+    private const MOST_BLENDED = 1.5e9;
+
+    public function __construct(private Planning $planning, private RenderSlots $slots)
     {
     }
 
@@ -56,8 +62,8 @@ final readonly class ExportController
         };
 
         return match ($format) {
-            'png' => self::download($sheet, 'png', 'image/png', Raster::png($svg, self::scale($scene->plan, $request->float('scale', 1.0)))),
-            'pdf' => self::download($sheet, 'pdf', 'application/pdf', Raster::pdf($svg)),
+            'png' => self::download($sheet, 'png', 'image/png', $this->png($scene, $svg, self::scale($scene->plan, $request->float('scale', 1.0)))),
+            'pdf' => self::download($sheet, 'pdf', 'application/pdf', $this->slots->within(static fn (): string => Raster::pdf($svg))),
             default => self::download($sheet, 'svg', 'image/svg+xml', $svg),
         };
     }
@@ -75,9 +81,33 @@ final readonly class ExportController
         if ($set->pictures() > ChapterSet::MOST_PICTURES) {
             throw ValidationException::withMessages(['sizes' => "There would be {$set->pictures()} pictures; at most ".ChapterSet::MOST_PICTURES.' can be made at once.']);
         }
-        $archive = $set->archive($scene) ?? throw ValidationException::withMessages(['chapters' => 'Nothing of these chapters is drawn by itself.']);
+        $archive = $this->slots->within(static fn (): ?string => $set->archive($scene)) ?? throw ValidationException::withMessages(['chapters' => 'Nothing of these chapters is drawn by itself.']);
 
         return self::download($sheet, 'zip', 'application/zip', $archive);
+    }
+
+    /**
+     * @throws RenderFailed
+     * @throws SlotsTaken
+     * @throws ValidationException
+     */
+    private function png(Scene $scene, string $svg, float $scale): string
+    {
+        $pixels = $scene->plan->width * $scene->plan->height * ($scale * $scene->plan->unit->pixels()) ** 2;
+        $blended = 0;
+        foreach ($scene->drawing as $drawn) {
+            foreach ($drawn->styles as $style) {
+                $blended += $style !== null && ($style->opacity < 1.0 || $style->blend !== 'normal') ? 1 : 0;
+            }
+        }
+        if ($pixels * $blended > self::MOST_BLENDED) {
+            throw ValidationException::withMessages(['scale' => sprintf(
+                'There are %s half transparent or blended figures; at this size they would take too long. A scale of %.2g would do.',
+                number_format($blended), $scale * sqrt(self::MOST_BLENDED / ($pixels * $blended)),
+            )]);
+        }
+
+        return $this->slots->within(static fn (): string => Raster::png($svg, $scale));
     }
 
     /** @throws ValidationException */

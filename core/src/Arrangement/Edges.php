@@ -103,7 +103,7 @@ final readonly class Edges
 
         self::leaveOutUnused($x, $y, $from, $to);
         // Faces, order and nesting go with the edges.
-        Budget::spend(8 * count($from));
+        Budget::spend(5 * count($from));
 
         return new self($x, $y, $from, $to, $run, $s, $t, $loops, $tracks, $members);
     }

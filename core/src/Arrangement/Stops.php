@@ -159,7 +159,7 @@ final class Stops
                 }
             }
             // Each place is kept, merged, put on its runs, and becomes a vertex with edges.
-            Budget::spend(6 * (count($this->x) - $counted));
+            Budget::spend(10 * (count($this->x) - $counted));
             $counted = count($this->x);
             if ($counted > self::MOST) {
                 throw new Unworkable('the curves cross one another at more than '.number_format(self::MOST).' places');

@@ -7,23 +7,33 @@ namespace Sternbild\Core\Format;
 /** PNG and PDF from an SVG document, by `rsvg-convert` of the librsvg project. */
 final class Raster
 {
+    /** Within which a picture is made, or given up, in seconds. */
+    public const DEADLINE = 20;
+
+    /** Bytes of address space that making one may take: 10,000 × 10,000 pixels are 400 MB. */
+    private const MEMORY = 900_000_000;
+
+    /** How `timeout` ends when it had to stop what it runs, or to kill it. */
+    private const OVERTIME = [124, 137];
+
     /** Pixels on the longer side of a PNG. */
     public const LARGEST_SIDE = 10_000;
 
     /**
      * @param  float  $scale  output pixels to a CSS pixel
+     * @param  int  $deadline  seconds
      *
      * @throws RenderFailed
      */
-    public static function png(string $svg, float $scale): string
+    public static function png(string $svg, float $scale, int $deadline = self::DEADLINE): string
     {
-        return self::convert($svg, ['--format=png', '--zoom='.sprintf('%.6F', $scale)]);
+        return self::convert($svg, ['--format=png', '--zoom='.sprintf('%.6F', $scale)], $deadline);
     }
 
     /** @throws RenderFailed */
     public static function pdf(string $svg): string
     {
-        return self::convert($svg, ['--format=pdf']);
+        return self::convert($svg, ['--format=pdf'], self::DEADLINE);
     }
 
     /**
@@ -31,7 +41,7 @@ final class Raster
      *
      * @throws RenderFailed
      */
-    private static function convert(string $svg, array $options): string
+    private static function convert(string $svg, array $options, int $deadline): string
     {
         $input = tmpfile();
         $output = tmpfile();
@@ -42,7 +52,9 @@ final class Raster
         fwrite($input, $svg);
         rewind($input);
         // Files, not pipes: neither side can block on the other. 96 dots to the inch, so that a millimetre is what CSS says it is.
-        $process = proc_open(['rsvg-convert', '--dpi-x=96', '--dpi-y=96', ...$options], [$input, $output, $errors], $pipes);
+        // Whatever the drawing asks for, it ends in time and within its memory, and takes nobody else's turn.
+        $limits = ['nice', '-n', '10', 'prlimit', '--as='.self::MEMORY, 'timeout', '--kill-after=1', (string) $deadline];
+        $process = proc_open([...$limits, 'rsvg-convert', '--dpi-x=96', '--dpi-y=96', ...$options], [$input, $output, $errors], $pipes);
         if ($process === false) {
             throw new RenderFailed('rsvg-convert could not be started.');
         }
@@ -50,6 +62,9 @@ final class Raster
         rewind($output);
         rewind($errors);
         $picture = (string) stream_get_contents($output);
+        if (in_array($status, self::OVERTIME, true)) {
+            throw new RenderFailed("The picture took more than $deadline seconds.");
+        }
         if ($status !== 0 || $picture === '') {
             throw new RenderFailed('rsvg-convert failed: '.trim((string) stream_get_contents($errors)));
         }
