@@ -33,6 +33,17 @@ final class PlacesTest extends TestCase
         }
     }
 
+    public function test_a_question_about_everything_at_once_is_refused_in_time(): void
+    {
+        $this->actingAs($this->person());
+        $plan = self::guided();
+        $plan['steps'] = array_map(static fn (int $k): array => ['id' => "c$k", 'kind' => 'guide.circle', 'center' => [400 + $k % 40, 400 + intdiv($k, 40)], 'radius' => 100 + $k / 10], range(1, 1500));
+        $sheet = $this->sheet($plan);
+        $this->postJson("/api/sheets/$sheet->id/snap", ['x' => 400, 'y' => 400, 'reach' => 1e8])->assertUnprocessable()->assertJsonValidationErrors(['reach']);
+        $this->postJson("/api/sheets/$sheet->id/snap-places")->assertOk()->assertJsonPath('complete', false);
+        $this->postJson("/api/sheets/$sheet->id/snap", ['x' => 400, 'y' => 400, 'reach' => 0.01, 'kinds' => ['circle-centre']])->assertOk();
+    }
+
     public function test_a_circle_settles_beside_what_it_nearly_touches(): void
     {
         $this->actingAs($this->person());

@@ -11,6 +11,8 @@ use App\Sheets\Planning;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Snap\Candidate;
 use Sternbild\Core\Snap\Snapper;
@@ -29,7 +31,8 @@ final readonly class LookController
     /** @throws Unusable */
     public function snap(SnapRequest $request, Sheet $sheet): JsonResponse
     {
-        $found = $this->lines($sheet)->snapper()->near($request->place(), $request->reach(), $request->kinds(), $request->without());
+        $snapper = $this->lines($sheet)->snapper();
+        $found = self::soon(static fn (): array => $snapper->near($request->place(), $request->reach(), $request->kinds(), $request->without()), 'reach');
 
         return new JsonResponse([
             'candidates' => array_map(static fn (Candidate $candidate): array => [
@@ -49,7 +52,9 @@ final readonly class LookController
      */
     public function snapPlaces(SnapPlacesRequest $request, Sheet $sheet): JsonResponse
     {
-        return new JsonResponse($this->lines($sheet)->snapPlaces($request->known()));
+        $lines = $this->lines($sheet);
+
+        return new JsonResponse(self::soon(static fn (): array => $lines->snapPlaces($request->known()), 'has'));
     }
 
     /**
@@ -72,7 +77,28 @@ final readonly class LookController
     /** @throws Unusable */
     public function closeUp(CloseUpRequest $request, Sheet $sheet): JsonResponse
     {
-        return new JsonResponse(CloseUp::look($this->planning->scene($sheet->headRevision()->plan), $request->window()));
+        $scene = $this->planning->scene($sheet->headRevision()->plan);
+
+        return new JsonResponse(self::soon(static fn (): array => CloseUp::look($scene, $request->window()), 'right'));
+    }
+
+    /**
+     * An answer that does not take long; else it is refused for what makes it long.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $look
+     * @return T
+     *
+     * @throws ValidationException
+     */
+    private static function soon(callable $look, string $field): mixed
+    {
+        try {
+            return Budget::within(Budget::small(), $look);
+        } catch (OverBudget) {
+            throw ValidationException::withMessages([$field => 'Too much lies here to be looked at in time; zoom in.']);
+        }
     }
 
     /** @throws Unusable */

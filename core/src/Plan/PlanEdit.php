@@ -153,20 +153,28 @@ final class PlanEdit
         if (! is_array($given) || ! is_array($palette)) {
             throw Unusable::at($pointer, 'steps and a palette');
         }
-        $new = [];
+        $new = $laid = [];
+        $steps = $this->steps();
+        $at = $this->indexBefore($operation, $pointer, $steps);
+        $taken = array_fill_keys(array_map(self::idOf(...), $steps), true);
+        $numbers = [];
         foreach (array_values($given) as $number => $step) {
             if (! is_array($step) || ! is_string($step['kind'] ?? null) || preg_match('/^[a-z][a-z0-9]*$/D', self::idOf($step)) !== 1 || isset($new[self::idOf($step)])) {
                 throw Unusable::at("$pointer/steps/$number", 'a step with a kind, and an id that no other of them has');
             }
             $old = self::idOf($step);
             $step = $this->renamed($step, $new);
-            $step['id'] = $new[$old] = $this->freeId($step['kind']);
-            $steps = $this->steps();
-            array_splice($steps, $this->indexBefore($operation, $pointer, $steps), 0, [$step]);
-            $this->plan['steps'] = $steps;
+            $prefix = $this->prefixOf($step['kind']);
+            do {
+                $numbers[$prefix] = ($numbers[$prefix] ?? 0) + 1;
+            } while (isset($taken[$prefix.$numbers[$prefix]]));
+            $step['id'] = $new[$old] = $prefix.$numbers[$prefix];
+            $laid[] = $step;
             $this->added[] = $step['id'];
             $this->touched[$step['id']] = true;
         }
+        array_splice($steps, $at, 0, $laid);
+        $this->plan['steps'] = $steps;
         $this->plan['palette'] = (is_array($this->plan['palette'] ?? null) ? $this->plan['palette'] : []) + $palette;
         $name = $operation['name'] ?? null;
         $this->labels[] = 'Lay '.(is_string($name) ? mb_strtolower($name) : 'a construction');
@@ -472,9 +480,14 @@ final class PlanEdit
         return $step;
     }
 
+    private function prefixOf(string $kind): string
+    {
+        return $this->kinds->get($kind)?->idPrefix() ?? 'x';
+    }
+
     private function freeId(string $kind): string
     {
-        $prefix = $this->kinds->get($kind)?->idPrefix() ?? 'x';
+        $prefix = $this->prefixOf($kind);
         $taken = array_flip(array_map(self::idOf(...), $this->steps()));
         $number = 1;
         while (isset($taken[$prefix.$number])) {

@@ -142,6 +142,16 @@ final class PlanEditTest extends TestCase
         }
     }
 
+    public function test_thousands_of_steps_are_laid_at_once_and_before_others(): void
+    {
+        $circles = array_map(static fn (int $k): array => ['id' => "z$k", 'kind' => 'guide.circle', 'center' => $k === 0 ? [1, 2] : 'z'.($k - 1).'!', 'radius' => 3], range(0, 7999));
+        $edit = self::apply([['op' => 'lay', 'name' => 'Chain', 'steps' => $circles, 'palette' => [], 'before' => 'p1']]);
+        $ids = array_column($edit->plan()['steps'], 'id');
+        self::assertSame(['g1', 'c1', 'c2'], array_slice($ids, 0, 3));
+        self::assertSame(['c8000', 'p1', 'r1', 's1'], array_slice($ids, -4));
+        self::assertSame('c7999!', $edit->plan()['steps'][8000]['center']);
+    }
+
     public function test_chapters_are_named_renamed_and_dissolved(): void
     {
         $edit = self::apply([
