@@ -24,7 +24,7 @@ if [ "$(id -u)" -eq 0 ]; then
 fi
 
 # Debian's packages the application runs on, and those its tests add.
-PACKAGES_RUN=(php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-curl php8.2-zip php-apcu postgresql-15 nginx-light librsvg2-bin)
+PACKAGES_RUN=(procps util-linux php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-curl php8.2-zip php-apcu postgresql-15 nginx-light librsvg2-bin)
 PACKAGES_TEST=(chromium php8.2-gd python3-shapely python3-svgelements procps)
 
 PG_BIN=/usr/lib/postgresql/15/bin
@@ -139,8 +139,8 @@ start_postgres() {
         "${AS_SERVER[@]}" "$PG_BIN/initdb" -D "$data" -U sternbild -A scram-sha-256 --pwfile="$SERVER_HOME/database.password" -E UTF8 --locale=C.UTF-8 >"$RUN/initdb.log" 2>&1 \
             || { cat "$RUN/initdb.log" >&2; fail "The database cluster could not be created."; }
     fi
-    "${AS_SERVER[@]}" "$PG_BIN/pg_ctl" -D "$data" -w -t 60 -l "$SERVER_HOME/logs/postgres.log" \
-        -o "-c listen_addresses=127.0.0.1 -c port=$DB_PORT -c unix_socket_directories='' $*" start >/dev/null \
+    POSTGRES_OPTIONS="-c listen_addresses=127.0.0.1 -c port=$DB_PORT -c unix_socket_directories='' $*"
+    "${AS_SERVER[@]}" "$PG_BIN/pg_ctl" -D "$data" -w -t 60 -l "$SERVER_HOME/logs/postgres.log" -o "$POSTGRES_OPTIONS" start >/dev/null \
         || { tail -n 20 "$SERVER_HOME/logs/postgres.log" >&2; fail "PostgreSQL did not start."; }
     STARTED_POSTGRES=$data
     if ! PGPASSWORD=$DB_PASSWORD psql -h 127.0.0.1 -p "$DB_PORT" -U sternbild -d postgres -tAc "select 1 from pg_database where datname='sternbild'" | grep -q 1; then
@@ -149,7 +149,9 @@ start_postgres() {
 }
 
 stop_postgres() {
-    [ -n "${STARTED_POSTGRES:-}" ] && "${AS_SERVER[@]}" "$PG_BIN/pg_ctl" -D "$STARTED_POSTGRES" -m fast -w stop >/dev/null 2>&1
+    if [ -n "${STARTED_POSTGRES:-}" ]; then
+        "${AS_SERVER[@]}" "$PG_BIN/pg_ctl" -D "$STARTED_POSTGRES" -m fast -w -t 10 stop >/dev/null 2>&1 || true
+    fi
     STARTED_POSTGRES=
 }
 
@@ -171,9 +173,23 @@ pm.max_children = 4
 pm.max_requests = 2000
 clear_env = no
 catch_workers_output = yes
-php_admin_value[memory_limit] = 1G
+php_admin_value[memory_limit] = 256M
+request_terminate_timeout = 10s
 php_admin_value[post_max_size] = 12M
 php_admin_value[max_execution_time] = 30
+php_admin_value[expose_php] = 0
+php_admin_value[display_errors] = 0
+; Pictures and files are made by others than those who answer previews and changes, two at a time.
+[pictures]
+listen = $RUN/pictures.sock
+pm = static
+pm.max_children = 2
+pm.max_requests = 500
+clear_env = no
+catch_workers_output = yes
+request_terminate_timeout = 60s
+php_admin_value[memory_limit] = 512M
+php_admin_value[max_execution_time] = 60
 php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
 FPM
@@ -212,6 +228,16 @@ http {
             try_files \$uri =404;
         }
         location / { try_files \$uri @app; }
+        location ~ ^/api/sheets/[^/]+/(file|chapters\.zip)\$ {
+            include /etc/nginx/fastcgi_params;
+            fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
+            fastcgi_param SCRIPT_NAME /index.php;
+            fastcgi_param LARAVEL_STORAGE_PATH $SERVER_HOME;
+            fastcgi_pass unix:$RUN/pictures.sock;
+            fastcgi_read_timeout 60s;
+            fastcgi_buffers 64 32k;
+            fastcgi_buffer_size 32k;
+        }
         location @app {
             include /etc/nginx/fastcgi_params;
             fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
@@ -225,9 +251,17 @@ http {
 }
 NGINX
     start_fpm
-    "${AS_SERVER[@]}" /usr/sbin/nginx -c "$RUN/nginx.conf" -e "$SERVER_HOME/logs/nginx.log" -p "$RUN" &
-    NGINX_PID=$!
+    start_nginx
     wait_for "$APP_URL/up"
+}
+
+# nginx and php-fpm each lead a group of processes, by which all of one are found, also after its master died.
+# By their names, too: a number that was noted down may belong to somebody else by now. Says whether there were any.
+end_group() { pkill -KILL -g "$1" -f '^(nginx: |php-fpm: |[^ ]*rsvg-convert )' 2>/dev/null; }
+
+start_nginx() {
+    setsid "${AS_SERVER[@]}" /usr/sbin/nginx -c "$RUN/nginx.conf" -e "$SERVER_HOME/logs/nginx.log" -p "$RUN" &
+    NGINX_PID=$!
 }
 
 # By itself, so that a test can take php-fpm away and bring it back.
@@ -246,10 +280,17 @@ wait_for() {
 }
 
 stop_web() {
-    [ -n "${NGINX_PID:-}" ] && kill -QUIT "$NGINX_PID" 2>/dev/null
-    [ -n "${FPM_PID:-}" ] && kill "$(cat "$RUN/fpm.started" 2>/dev/null || echo "$FPM_PID")" 2>/dev/null
-    [ -n "${NGINX_PID:-}" ] && wait "$NGINX_PID" 2>/dev/null
-    [ -n "${FPM_PID:-}" ] && wait "$FPM_PID" 2>/dev/null
+    # One that is gone already must not keep the others up.
+    if [ -n "${NGINX_PID:-}" ]; then
+        kill "$NGINX_PID" 2>/dev/null || true
+        wait "$NGINX_PID" 2>/dev/null || true
+    fi
+    if [ -n "${FPM_PID:-}" ]; then
+        kill "$(cat "$RUN/fpm.started" 2>/dev/null || echo "$FPM_PID")" 2>/dev/null || true
+        wait "$FPM_PID" 2>/dev/null || true
+        # What they had started, pictures for one, ends with them.
+        end_group "$(cat "$RUN/fpm.started" 2>/dev/null || echo "$FPM_PID")" || true
+    fi
     NGINX_PID= FPM_PID=
 }
 

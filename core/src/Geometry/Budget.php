@@ -22,7 +22,7 @@ final class Budget
     /** For what is only looked at, and follows a pointer. */
     public static function small(): self
     {
-        return new self(2e6);
+        return new self(2.5e6);
     }
 
     /** For what is kept. */

@@ -65,7 +65,7 @@ final readonly class Part implements Mappable
             foreach ($through as $member => $source) {
                 foreach ($copies as $copy) {
                     $places[$copy][$member] = count($figures);
-                    Budget::spend(2 * count($source->figures));
+                    Budget::spend(25 * count($source->figures));
                     foreach ($source->figures as $figure) {
                         $figures[] = $figure->mapped($maps[$copy]);
                     }

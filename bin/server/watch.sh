@@ -1,0 +1,75 @@
+# How bin/start keeps its servers up. Sourced, not run.
+
+# Within a minute servers are started again so often; then something is wrong that starting again does not mend.
+MOST_RESTARTS=3
+
+# Masters of the servers, so that a later start finds what an earlier one that was killed left behind.
+note_servers() { printf '%s\n' "$NGINX_PID" "$FPM_PID" >"$SERVER_HOME/servers"; }
+
+# Stops what an earlier start of this folder left: it holds the lock, so nobody else uses it.
+stop_leftovers() {
+    local pid data="$SERVER_HOME/postgres"
+    for pid in $(cat "$SERVER_HOME/servers" 2>/dev/null); do
+        end_group "$pid" && say "Stopped a server that was left running"
+    done
+    rm -f "$SERVER_HOME/servers"
+    if [ -f "$data/postmaster.pid" ] && kill -0 "$(head -n 1 "$data/postmaster.pid")" 2>/dev/null; then
+        say "Stopping a PostgreSQL that was left running"
+        "${AS_SERVER[@]}" "$PG_BIN/pg_ctl" -D "$data" -m fast -w -t 20 stop >/dev/null 2>&1 || true
+    fi
+}
+
+is_up() {
+    case $1 in
+        nginx) kill -0 "$NGINX_PID" 2>/dev/null ;;
+        php-fpm) kill -0 "$FPM_PID" 2>/dev/null ;;
+        PostgreSQL) kill -0 "$(head -n 1 "$SERVER_HOME/postgres/postmaster.pid" 2>/dev/null || echo none)" 2>/dev/null ;;
+    esac
+}
+
+start_again() {
+    case $1 in
+        nginx)
+            end_group "$NGINX_PID" || true
+            start_nginx
+            ;;
+        php-fpm)
+            end_group "$FPM_PID" || true
+            start_fpm
+            ;;
+        PostgreSQL)
+            # Backends that outlived it end by themselves; until then their memory is in use.
+            local attempt
+            for attempt in 1 2 3 4 5; do
+                "${AS_SERVER[@]}" "$PG_BIN/pg_ctl" -D "$SERVER_HOME/postgres" -w -t 10 -l "$SERVER_HOME/logs/postgres.log" -o "$POSTGRES_OPTIONS" start >/dev/null 2>&1 && return 0
+                pause
+            done
+            ;;
+    esac
+}
+
+# A second that a signal ends.
+pause() {
+    sleep 1 9>&- &
+    wait $! || true
+}
+
+# Starts again what ends by itself, a few times; then ends and takes everything with it.
+watch_servers() {
+    local server death kept deaths=()
+    while true; do
+        pause
+        for server in PostgreSQL php-fpm nginx; do
+            is_up "$server" && continue
+            kept=()
+            for death in "${deaths[@]:-}"; do
+                [ -n "$death" ] && [ $((SECONDS - death)) -lt 60 ] && kept+=("$death")
+            done
+            deaths=("${kept[@]:-}" "$SECONDS")
+            [ ${#kept[@]} -lt $MOST_RESTARTS ] || fail "$server ended again, for the fourth time within a minute; $SERVER_HOME/logs says why."
+            say "$server ended by itself and is started again."
+            start_again "$server" 9>&- || say "$server did not start."
+            note_servers
+        done
+    done
+}
