@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LookController;
@@ -17,6 +18,12 @@ Route::prefix('api')->group(function (): void {
 
     Route::middleware('auth')->group(function (): void {
         Route::post('sign-out', [SessionController::class, 'signOut'])->name('session.sign-out');
+        Route::prefix('account')->name('account.')->group(function (): void {
+            Route::put('password', [AccountController::class, 'changePassword'])->middleware('throttle:account')->name('password');
+            Route::post('sign-out-everywhere', [AccountController::class, 'signOutEverywhere'])->name('sign-out-everywhere');
+            Route::delete('/', [AccountController::class, 'destroy'])->middleware('throttle:account')->name('destroy');
+            Route::get('sheets.zip', [AccountController::class, 'sheets'])->middleware('throttle:files')->name('sheets');
+        });
         Route::get('kinds', [PlanController::class, 'kinds'])->name('kinds');
         Route::get('constructions', [PlanController::class, 'constructions'])->name('constructions');
         Route::get('examples', [PlanController::class, 'examples'])->name('examples');

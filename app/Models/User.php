@@ -13,6 +13,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property int $id
  * @property string $name
  * @property string $email
+ * @property string $password  set as it is typed, kept as a hash
  */
 final class User extends Authenticatable
 {

@@ -32,6 +32,8 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('files', static fn (Request $request): Limit => Limit::perMinute(40)->by('files:'.$person($request)));
         RateLimiter::for('new-sheets', static fn (Request $request): Limit => Limit::perMinute(120)->by('new-sheets:'.$person($request)));
 
+        RateLimiter::for('account', static fn (Request $request): Limit => Limit::perMinute(6)->by('account:'.$person($request)));
+
         // Guessing passwords is slow for one address and for one account alike.
         RateLimiter::for('door', static fn (Request $request): array => [
             Limit::perMinute(30)->by('ip:'.$request->ip()),

@@ -7,6 +7,7 @@ use App\Models\SheetRevision;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Plan\Unusable;
 
 /** Sheets and their revisions: every accepted change is one revision in one transaction. */
@@ -58,7 +59,9 @@ final readonly class SheetBook
             return null;
         }
         // Worked out before the row is locked: however long that takes, nobody waits for it.
-        [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $operations);
+        $before = $sheet->headRevision()->plan;
+        [$edit, $scene] = $this->planning->edited($before, $operations);
+        PlanJson::holdGrowth($before, $edit->plan());
 
         return DB::transaction(function () use ($sheet, $person, $base, $edit, $scene, $change): ?Accepted {
             $this->lock($sheet);

@@ -114,11 +114,12 @@ prepare_home() {
     if [ ! -f "$SERVER_HOME/app.key" ]; then
         (umask 077; printf 'base64:%s' "$(head -c 32 /dev/urandom | base64 -w0)" >"$SERVER_HOME/app.key")
     fi
-    if [ ! -f "$SERVER_HOME/database.password" ]; then
-        (umask 077; head -c 24 /dev/urandom | base64 -w0 | tr '+/' '-_' >"$SERVER_HOME/database.password")
-    fi
+    local name
+    for name in database keeper; do
+        [ -f "$SERVER_HOME/$name.password" ] || (umask 077; head -c 24 /dev/urandom | base64 -w0 | tr '+/' '-_' >"$SERVER_HOME/$name.password")
+    done
     if [ "$(id -u)" -eq 0 ]; then
-        chown -R www-data:www-data "$SERVER_HOME/framework" "$SERVER_HOME/logs" "$SERVER_HOME/app" "$SERVER_HOME/database.password" "$RUN"
+        chown -R www-data:www-data "$SERVER_HOME/framework" "$SERVER_HOME/logs" "$SERVER_HOME/app" "$SERVER_HOME"/{database,keeper}.password "$RUN"
         chown www-data:www-data "$SERVER_HOME"
     fi
     APP_KEY=$(cat "$SERVER_HOME/app.key")
@@ -129,23 +130,38 @@ prepare_home() {
     export APP_PACKAGES_CACHE=$SERVER_HOME/framework/packages.php APP_SERVICES_CACHE=$SERVER_HOME/framework/services.php
 }
 
+# As the superuser of the cluster, which the application is not.
+as_keeper() { PGPASSWORD=$(cat "$SERVER_HOME/keeper.password") psql -X -q -h 127.0.0.1 -p "$DB_PORT" -U keeper -d postgres "$@"; }
+
+# A cluster whose pages carry checksums. One from before there was a keeper is brought up to that.
+prepare_cluster() {
+    local data="$SERVER_HOME/postgres"
+    if [ ! -f "$data/PG_VERSION" ]; then
+        rm -rf "$data"
+        "${AS_SERVER[@]}" "$PG_BIN/initdb" -D "$data" -U keeper -A scram-sha-256 --pwfile="$SERVER_HOME/keeper.password" --data-checksums -E UTF8 --locale=C.UTF-8 >"$RUN/initdb.log" 2>&1 \
+            || { cat "$RUN/initdb.log" >&2; fail "The database cluster could not be created."; }
+    elif "${AS_SERVER[@]}" "$PG_BIN/pg_controldata" "$data" | grep -q 'checksum version: *0$'; then
+        "${AS_SERVER[@]}" "$PG_BIN/pg_checksums" --enable -D "$data" >/dev/null 2>&1 || say "Checksums are put on at a start after the database was stopped in peace."
+    fi
+}
+
 # $@: further settings for postgres, as -c name=value
 start_postgres() {
     local data="$SERVER_HOME/postgres"
     DB_PORT=$(free_port 54320)
     export DB_PORT
-    if [ ! -f "$data/PG_VERSION" ]; then
-        rm -rf "$data"
-        "${AS_SERVER[@]}" "$PG_BIN/initdb" -D "$data" -U sternbild -A scram-sha-256 --pwfile="$SERVER_HOME/database.password" -E UTF8 --locale=C.UTF-8 >"$RUN/initdb.log" 2>&1 \
-            || { cat "$RUN/initdb.log" >&2; fail "The database cluster could not be created."; }
-    fi
-    POSTGRES_OPTIONS="-c listen_addresses=127.0.0.1 -c port=$DB_PORT -c unix_socket_directories='' $*"
+    prepare_cluster
+    # What went wrong is logged, not the words and values of people.
+    POSTGRES_OPTIONS="-c log_error_verbosity=terse -c log_min_error_statement=panic -c listen_addresses=127.0.0.1 -c port=$DB_PORT -c unix_socket_directories='' $*"
     "${AS_SERVER[@]}" "$PG_BIN/pg_ctl" -D "$data" -w -t 60 -l "$SERVER_HOME/logs/postgres.log" -o "$POSTGRES_OPTIONS" start >/dev/null \
         || { tail -n 20 "$SERVER_HOME/logs/postgres.log" >&2; fail "PostgreSQL did not start."; }
     STARTED_POSTGRES=$data
-    if ! PGPASSWORD=$DB_PASSWORD psql -h 127.0.0.1 -p "$DB_PORT" -U sternbild -d postgres -tAc "select 1 from pg_database where datname='sternbild'" | grep -q 1; then
-        PGPASSWORD=$DB_PASSWORD psql -h 127.0.0.1 -p "$DB_PORT" -U sternbild -d postgres -qc 'create database sternbild'
+    if ! as_keeper -c '' 2>/dev/null; then
+        PGPASSWORD=$DB_PASSWORD psql -X -q -h 127.0.0.1 -p "$DB_PORT" -U sternbild -d postgres <<SQL || fail "The database's keeper could not be made."
+CREATE ROLE keeper SUPERUSER LOGIN PASSWORD '$(cat "$SERVER_HOME/keeper.password")';
+SQL
     fi
+    as_keeper -f "$ROOT/database/role.sql" || fail "The database could not be prepared."
 }
 
 stop_postgres() {
@@ -157,17 +173,15 @@ stop_postgres() {
 
 artisan() { "${AS_SERVER[@]}" env HOME="$RUN" php artisan "$@"; }
 
-# $1: wanted port. Writes the configuration of php-fpm and nginx, starts both, waits until they answer.
-start_web() {
-    WEB_PORT=$(free_port "$1")
-    export APP_URL="http://127.0.0.1:$WEB_PORT"
-    cat >"$RUN/fpm.conf" <<FPM
+# The configuration of the application server $1. It shares with others what the database keeps, and nothing else.
+write_fpm() {
+    cat >"$RUN/fpm.$1.conf" <<FPM
 [global]
-pid = $RUN/fpm.pid
+pid = $RUN/fpm.$1.pid
 error_log = $SERVER_HOME/logs/fpm.log
 daemonize = no
 [sternbild]
-listen = $RUN/php.sock
+listen = $RUN/php.$1.sock
 pm = static
 pm.max_children = 4
 pm.max_requests = 2000
@@ -181,7 +195,7 @@ php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
 ; Pictures and files are made by others than those who answer previews and changes, two at a time.
 [pictures]
-listen = $RUN/pictures.sock
+listen = $RUN/pictures.$1.sock
 pm = static
 pm.max_children = 2
 pm.max_requests = 500
@@ -193,10 +207,24 @@ php_admin_value[max_execution_time] = 60
 php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
 FPM
+}
+
+# How many application servers stand behind nginx.
+APP_SERVERS=${APP_SERVERS:-1}
+
+# nginx's list of them. $1: which of their pools.
+servers_of() { local n; for n in $(seq "$APP_SERVERS"); do printf 'server unix:%s/%s.%s.sock; ' "$RUN" "$1" "$n"; done; }
+
+# $1: wanted port. Writes the configuration of php-fpm and nginx, starts both, waits until they answer.
+start_web() {
+    local n
+    WEB_PORT=$(free_port "$1")
+    export APP_URL="http://127.0.0.1:$WEB_PORT"
+    for n in $(seq "$APP_SERVERS"); do write_fpm "$n"; done
     cat >"$RUN/nginx.conf" <<NGINX
 worker_processes 1;
 pid $RUN/nginx.pid;
-error_log $SERVER_HOME/logs/nginx.log warn;
+error_log $SERVER_HOME/logs/nginx.log error;
 daemon off;
 events { worker_connections 256; }
 http {
@@ -205,6 +233,7 @@ http {
     access_log off;
     server_tokens off;
     client_max_body_size 12m;
+    client_body_buffer_size 256k;
     client_body_temp_path $RUN/body;
     proxy_temp_path $RUN/proxy;
     fastcgi_temp_path $RUN/fastcgi;
@@ -214,6 +243,8 @@ http {
     gzip_comp_level 2;
     gzip_min_length 1024;
     gzip_types application/json application/javascript text/css image/svg+xml;
+    upstream app { $(servers_of php)}
+    upstream pictures { $(servers_of pictures)}
     server {
         listen 127.0.0.1:$WEB_PORT;
         root $ROOT/public;
@@ -228,12 +259,12 @@ http {
             try_files \$uri =404;
         }
         location / { try_files \$uri @app; }
-        location ~ ^/api/sheets/[^/]+/(file|chapters\.zip)\$ {
+        location ~ ^/api/(sheets/[^/]+/(file|chapters\.zip)|account/sheets\.zip)\$ {
             include /etc/nginx/fastcgi_params;
             fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
             fastcgi_param SCRIPT_NAME /index.php;
             fastcgi_param LARAVEL_STORAGE_PATH $SERVER_HOME;
-            fastcgi_pass unix:$RUN/pictures.sock;
+            fastcgi_pass pictures;
             fastcgi_read_timeout 60s;
             fastcgi_buffers 64 32k;
             fastcgi_buffer_size 32k;
@@ -243,7 +274,7 @@ http {
             fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
             fastcgi_param SCRIPT_NAME /index.php;
             fastcgi_param LARAVEL_STORAGE_PATH $SERVER_HOME;
-            fastcgi_pass unix:$RUN/php.sock;
+            fastcgi_pass app;
             fastcgi_buffers 64 32k;
             fastcgi_buffer_size 32k;
         }
@@ -259,15 +290,24 @@ NGINX
 # By their names, too: a number that was noted down may belong to somebody else by now. Says whether there were any.
 end_group() { pkill -KILL -g "$1" -f '^(nginx: |php-fpm: |[^ ]*rsvg-convert )' 2>/dev/null; }
 
+end_groups() {
+    local leader
+    for leader in "$@"; do end_group "$leader" || true; done
+}
+
 start_nginx() {
     setsid "${AS_SERVER[@]}" /usr/sbin/nginx -c "$RUN/nginx.conf" -e "$SERVER_HOME/logs/nginx.log" -p "$RUN" &
     NGINX_PID=$!
 }
 
-# By itself, so that a test can take php-fpm away and bring it back.
+# By itself, so that a test can take php-fpm away and bring it back. Their masters' numbers are noted in fpm.started.
 start_fpm() {
-    "${AS_SERVER[@]}" "$PHP_FPM" --fpm-config "$RUN/fpm.conf" -d apc.shm_size=128M -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.validate_timestamps=1 -d opcache.jit_buffer_size=32M -d opcache.jit=tracing 2>>"$SERVER_HOME/logs/fpm.notices" &
-    FPM_PID=$!
+    local n
+    FPM_PID=
+    for n in $(seq "$APP_SERVERS"); do
+        "${AS_SERVER[@]}" "$PHP_FPM" --fpm-config "$RUN/fpm.$n.conf" -d apc.shm_size=128M -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.validate_timestamps=1 -d opcache.jit_buffer_size=32M -d opcache.jit=tracing 2>>"$SERVER_HOME/logs/fpm.notices" &
+        FPM_PID="$FPM_PID $!"
+    done
     printf '%s' "$FPM_PID" >"$RUN/fpm.started"
 }
 
@@ -286,10 +326,12 @@ stop_web() {
         wait "$NGINX_PID" 2>/dev/null || true
     fi
     if [ -n "${FPM_PID:-}" ]; then
-        kill "$(cat "$RUN/fpm.started" 2>/dev/null || echo "$FPM_PID")" 2>/dev/null || true
-        wait "$FPM_PID" 2>/dev/null || true
+        local started
+        started=$(cat "$RUN/fpm.started" 2>/dev/null || echo "$FPM_PID")
+        kill $started 2>/dev/null || true
+        wait $FPM_PID 2>/dev/null || true
         # What they had started, pictures for one, ends with them.
-        end_group "$(cat "$RUN/fpm.started" 2>/dev/null || echo "$FPM_PID")" || true
+        end_groups $started
     fi
     NGINX_PID= FPM_PID=
 }

@@ -3,8 +3,22 @@
 # Within a minute servers are started again so often; then something is wrong that starting again does not mend.
 MOST_RESTARTS=3
 
+# A log is begun anew beyond this size, in bytes; the one before is kept.
+LARGEST_LOG=10000000
+
+# Emptied where it lies: all who write to it append.
+rotate_logs() {
+    local log
+    for log in "$SERVER_HOME"/logs/*.log "$SERVER_HOME"/logs/fpm.notices; do
+        if [ -f "$log" ] && [ "$(stat -c %s "$log")" -gt "$LARGEST_LOG" ]; then
+            cp -p "$log" "$log.before"
+            : >"$log"
+        fi
+    done
+}
+
 # Masters of the servers, so that a later start finds what an earlier one that was killed left behind.
-note_servers() { printf '%s\n' "$NGINX_PID" "$FPM_PID" >"$SERVER_HOME/servers"; }
+note_servers() { printf '%s\n' "$NGINX_PID" $FPM_PID >"$SERVER_HOME/servers"; }
 
 # Stops what an earlier start of this folder left: it holds the lock, so nobody else uses it.
 stop_leftovers() {
@@ -20,9 +34,10 @@ stop_leftovers() {
 }
 
 is_up() {
+    local pid
     case $1 in
         nginx) kill -0 "$NGINX_PID" 2>/dev/null ;;
-        php-fpm) kill -0 "$FPM_PID" 2>/dev/null ;;
+        php-fpm) for pid in $FPM_PID; do kill -0 "$pid" 2>/dev/null || return 1; done ;;
         PostgreSQL) kill -0 "$(head -n 1 "$SERVER_HOME/postgres/postmaster.pid" 2>/dev/null || echo none)" 2>/dev/null ;;
     esac
 }
@@ -30,11 +45,11 @@ is_up() {
 start_again() {
     case $1 in
         nginx)
-            end_group "$NGINX_PID" || true
+            end_groups "$NGINX_PID"
             start_nginx
             ;;
         php-fpm)
-            end_group "$FPM_PID" || true
+            end_groups $FPM_PID
             start_fpm
             ;;
         PostgreSQL)
@@ -56,8 +71,9 @@ pause() {
 
 # Starts again what ends by itself, a few times; then ends and takes everything with it.
 watch_servers() {
-    local server death kept deaths=()
+    local server death kept deaths=() seconds=0
     while true; do
+        [ $((seconds++ % 60)) -ne 0 ] || rotate_logs
         pause
         for server in PostgreSQL php-fpm nginx; do
             is_up "$server" && continue

@@ -2,6 +2,7 @@
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
@@ -18,8 +19,12 @@ return new class extends Migration
         });
     }
 
+    /** @throws \LogicException when people would be lost by it */
     public function down(): void
     {
+        if (DB::table('users')->exists()) {
+            throw new \LogicException('There are people in the table users. Back up, and empty it by hand, before it is dropped.');
+        }
         Schema::drop('users');
     }
 };

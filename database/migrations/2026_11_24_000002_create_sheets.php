@@ -2,6 +2,7 @@
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
@@ -34,8 +35,12 @@ return new class extends Migration
         });
     }
 
+    /** @throws \LogicException when sheets would be lost by it */
     public function down(): void
     {
+        if (DB::table('sheets')->exists()) {
+            throw new \LogicException('There are sheets in the table sheets. Back up, and empty it by hand, before it is dropped.');
+        }
         Schema::drop('sheet_revisions');
         Schema::drop('sheets');
     }

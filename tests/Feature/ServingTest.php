@@ -5,6 +5,7 @@ namespace Tests\Feature;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
+use PHPUnit\Framework\Attributes\TestWith;
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\ResultCache;
@@ -55,6 +56,28 @@ final class ServingTest extends TestCase
         foreach (['statement_timeout' => '4s', 'lock_timeout' => '3s', 'idle_in_transaction_session_timeout' => '10s'] as $name => $limit) {
             self::assertSame($limit, DB::selectOne("SELECT setting || unit AS raw, current_setting('$name') AS value FROM pg_settings WHERE name = '$name'")->value);
         }
+    }
+
+    public function test_the_application_is_no_superuser_and_its_pages_carry_checksums(): void
+    {
+        self::assertSame('off', DB::selectOne("SELECT current_setting('is_superuser') AS value")->value);
+        self::assertSame('on', DB::selectOne("SELECT current_setting('data_checksums') AS value")->value);
+    }
+
+    #[TestWith(['2026_11_24_000001_create_users', 'users'])]
+    #[TestWith(['2026_11_24_000002_create_sheets', 'sheets'])]
+    public function test_no_step_back_drops_what_people_made(string $migration, string $table): void
+    {
+        $this->actingAs($this->person());
+        $this->sheet();
+        $back = require database_path("migrations/$migration.php");
+        try {
+            $back->down();
+            self::fail("$table was dropped.");
+        } catch (\LogicException $refused) {
+            self::assertStringContainsString("table $table", $refused->getMessage());
+        }
+        self::assertTrue(DB::table($table)->exists());
     }
 
     public function test_a_database_in_trouble_is_said_as_such_and_when_to_come_back(): void

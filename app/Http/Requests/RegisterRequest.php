@@ -13,7 +13,7 @@ final class RegisterRequest extends FormRequest
         return [
             'name' => Naming::RULES,
             'email' => [...Email::RULES, 'unique:users,email'],
-            'password' => ['bail', 'required', 'string', 'min:10', Password::fits(...)],
+            'password' => Password::rules(),
         ];
     }
 

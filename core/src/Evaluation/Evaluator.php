@@ -56,7 +56,7 @@ final readonly class Evaluator
             $share = $budget->share(self::SHARE);
             try {
                 $given = self::arguments($step, $scope);
-                $hash = hash('xxh128', self::EDITION."\n".$step->kind->name()."\n".$given->fingerprint($step->kind->presentation()));
+                $hash = hash('sha512/256', self::EDITION."\n".$step->kind->name()."\n".$given->fingerprint($step->kind->presentation()));
                 $result = $this->cache->get($hash);
                 if ($result === null) {
                     $start = hrtime(true);

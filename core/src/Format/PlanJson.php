@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Format;
 
 use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Unusable;
 
 /** Plans as JSON text, their keys in the order of the published format, so that equal plans are equal texts. */
 final class PlanJson
@@ -25,6 +26,22 @@ final class PlanJson
     public static function compact(array $plan): string
     {
         return json_encode(self::ordered($plan), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
+    }
+
+    /**
+     * A plan that grows stays one that can be opened from its file. One that is too large already may shrink.
+     *
+     * @param  array<string, mixed>  $before
+     * @param  array<string, mixed>  $after
+     *
+     * @throws Unusable
+     */
+    public static function holdGrowth(array $before, array $after): void
+    {
+        $bytes = strlen(self::pretty($after));
+        if ($bytes > PlanReader::LARGEST_FILE && $bytes > strlen(self::pretty($before))) {
+            throw PlanReader::tooLarge($bytes);
+        }
     }
 
     /**

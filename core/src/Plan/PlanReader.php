@@ -34,6 +34,11 @@ final readonly class PlanReader
         return $this->fromArray(self::decode($json));
     }
 
+    public static function tooLarge(int $bytes): Unusable
+    {
+        return Unusable::at('', 'at most 5 MB; it has '.number_format($bytes / 1024 / 1024, 1).' MB');
+    }
+
     /**
      * @return array<array-key, mixed>
      *
@@ -42,7 +47,7 @@ final readonly class PlanReader
     public static function decode(string $json): array
     {
         if (strlen($json) > self::LARGEST_FILE) {
-            throw Unusable::at('', 'at most 5 MB; it has '.number_format(strlen($json) / 1024 / 1024, 1).' MB');
+            throw self::tooLarge(strlen($json));
         }
         try {
             $plan = json_decode($json, true, self::DEEPEST, JSON_THROW_ON_ERROR);

@@ -1,6 +1,7 @@
 import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, done, type Session, type SheetEntry } from '../api/client';
+import { Account } from '../account/Account';
 import { Mark } from '../ui/Mark';
 import { NewSheet } from './NewSheet';
 import { SheetCard } from './SheetCard';
@@ -19,13 +20,13 @@ export function SheetList({ person }: { person: NonNullable<Session['person']> }
         refetchOnMount: 'always',
     });
     const listed = sheets.data?.pages.flatMap((page) => page.sheets) ?? [];
-    const signOut = useMutation({
-        mutationFn: () => done(api.POST('/api/sign-out')),
-        onSuccess: () => {
-            queries.clear();
-            queries.setQueryData(['session'], { person: null });
-        },
-    });
+    const [account, setAccount] = useState(false);
+    const left = () => {
+        // The session itself stays, for it is what the page looks at.
+        queries.setQueryData(['session'], { person: null });
+        queries.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+    };
+    const signOut = useMutation({ mutationFn: () => done(api.POST('/api/sign-out')), onSuccess: left });
     const again = () => queries.invalidateQueries({ queryKey: ['sheets'] });
     const restore = useMutation({
         mutationFn: (sheet: SheetEntry) => answer(api.POST('/api/sheets/{sheet}/restore', { params: { path: { sheet: sheet.id } } })),
@@ -41,7 +42,9 @@ export function SheetList({ person }: { person: NonNullable<Session['person']> }
                 <Mark />
                 <span className="font-serif text-[19px] font-semibold tracking-[.01em]">Sternbild</span>
                 <span className="flex-1" />
-                <span className="text-slate">{person.name}</span>
+                <button className="quiet" onClick={() => setAccount(true)} title="Your account">
+                    {person.name}
+                </button>
                 <button className="quiet" onClick={() => signOut.mutate()}>
                     Sign out
                 </button>
@@ -108,6 +111,7 @@ export function SheetList({ person }: { person: NonNullable<Session['person']> }
                 </div>
             )}
             <NewSheet open={creating} onOpenChange={setCreating} />
+            <Account person={person} open={account} onOpenChange={setAccount} onLeft={left} />
         </div>
     );
 }

@@ -79,7 +79,7 @@ function ColourEntry({ name, colour }: { name: string | null; colour: string }) 
                             Name
                             <input className="boxed font-normal" required maxLength={40} value={given.name} onChange={(event) => setGiven({ ...given, name: event.target.value })} />
                         </label>
-                        <HexColorPicker className="by-eye" color={HEX.test(given.colour) ? given.colour : '#000000'} onChange={choose} />
+                        <HexColorPicker className="by-eye" color={HEX.test(given.colour) ? given.colour : colour} onChange={choose} />
                         <label className="flex items-center gap-2 font-medium">
                             Colour
                             <input

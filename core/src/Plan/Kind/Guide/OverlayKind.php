@@ -94,7 +94,7 @@ final class OverlayKind extends Kind
             }
         }
         try {
-            return new Overlay($frames, Arrangement::of($curves, $given->tolerance()), hash('xxh128', $key), $sources, $sides);
+            return new Overlay($frames, Arrangement::of($curves, $given->tolerance()), hash('sha512/256', $key), $sources, $sides);
         } catch (Unworkable $fault) {
             throw new FieldFault('of', 'limit', $fault->getMessage());
         }

@@ -1,0 +1,64 @@
+<?php
+
+namespace App\Sheets;
+
+use App\Models\Sheet;
+use App\Models\User;
+use Illuminate\Support\Str;
+use Sternbild\Core\Format\PlanJson;
+
+/** All that a person has constructed, to take home. */
+final class AllSheets
+{
+    /** An archive is written out after so many bytes of plans, so that they are not all held at once. */
+    private const BYTES_AT_ONCE = 20_000_000;
+
+    /**
+     * @return string the path of a zip archive, in which each sheet is a plan that can be opened as a new one
+     *
+     * @throws \RuntimeException where it cannot be written
+     */
+    public static function archive(User $person): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'all');
+        $zip = self::open($file, \ZipArchive::OVERWRITE);
+        $names = [];
+        $bytes = 0;
+        foreach ($person->listedSheets('changed')->lazy(20) as $sheet) {
+            $plan = PlanJson::pretty($sheet->headRevision()->plan);
+            $bytes += strlen($plan);
+            $zip->addFromString(self::name($sheet, $names), $plan);
+            if ($bytes > self::BYTES_AT_ONCE) {
+                $zip->close();
+                $zip = self::open($file, 0);
+                $bytes = 0;
+            }
+        }
+        if ($zip->numFiles === 0) {
+            // An archive without a file would be none.
+            $zip->addFromString('no sheets yet.txt', "There were no sheets.\n");
+        }
+        $zip->close() ?: throw new \RuntimeException('The archive could not be written.');
+
+        return $file;
+    }
+
+    private static function open(string $file, int $how): \ZipArchive
+    {
+        $zip = new \ZipArchive;
+
+        return $zip->open($file, $how) === true ? $zip : throw new \RuntimeException('The archive could not be written.');
+    }
+
+    /** @param  array<string, true>  $taken  gets the name, too */
+    private static function name(Sheet $sheet, array &$taken): string
+    {
+        $name = $base = Str::slug($sheet->name) ?: 'sheet';
+        for ($number = 2; isset($taken[$name]); $number++) {
+            $name = "$base-$number";
+        }
+        $taken[$name] = true;
+
+        return "$name.json";
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\Sheet;
+use App\Models\SheetRevision;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
+use Sternbild\Core\Format\PlanJson;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Tests\TestCase;
+
+/** What people do with their own account. */
+final class AccountTest extends TestCase
+{
+    /** As the factory gives it. */
+    private const SO_FAR = 'a long password';
+
+    public function test_a_password_is_changed_by_who_knows_the_one_so_far_and_others_are_signed_out(): void
+    {
+        $person = $this->person();
+        $elsewhere = $this->sessionOf($person);
+        $stranger = $this->sessionOf($this->person('bo@sternbild.test'));
+        $token = $person->getRememberToken();
+        $this->actingAs($person);
+        $this->putJson('/api/account/password', ['current' => 'guess', 'password' => 'another password'])->assertUnprocessable()->assertJsonValidationErrors(['current']);
+        $this->putJson('/api/account/password', ['current' => self::SO_FAR, 'password' => 'short'])->assertUnprocessable()->assertJsonValidationErrors(['password']);
+        self::assertTrue(DB::table('sessions')->where('id', $elsewhere)->exists());
+        $this->putJson('/api/account/password', ['current' => self::SO_FAR, 'password' => 'another password'])->assertNoContent();
+        self::assertTrue(Hash::check('another password', User::query()->findOrFail($person->id)->getAuthPassword()));
+        self::assertNotSame($token, User::query()->findOrFail($person->id)->getRememberToken());
+        self::assertFalse(DB::table('sessions')->where('id', $elsewhere)->exists());
+        self::assertTrue(DB::table('sessions')->where('id', $stranger)->exists());
+        $this->getJson('/api/session')->assertJsonPath('person.email', $person->email);
+    }
+
+    public function test_signing_out_everywhere_ends_every_session_of_the_person_alone(): void
+    {
+        $person = $this->person();
+        $mine = [$this->sessionOf($person), $this->sessionOf($person)];
+        $stranger = $this->sessionOf($this->person('bo@sternbild.test'));
+        $this->actingAs($person)->postJson('/api/account/sign-out-everywhere')->assertNoContent();
+        self::assertSame(0, DB::table('sessions')->whereIn('id', $mine)->count());
+        self::assertTrue(DB::table('sessions')->where('id', $stranger)->exists());
+        $this->app?->make('auth')->forgetGuards();
+        $this->getJson('/api/sheets')->assertUnauthorized();
+    }
+
+    public function test_an_account_goes_with_all_that_belongs_to_it_and_nothing_else(): void
+    {
+        $this->actingAs($other = $this->person('bo@sternbild.test'));
+        $kept = $this->sheet();
+        $person = $this->person();
+        $this->actingAs($person);
+        $sheet = $this->sheet();
+        $this->change($sheet, 1, [self::sectors(12)])->assertOk();
+        $this->deleteJson('/api/sheets/'.$this->sheet()->id)->assertNoContent();
+        $this->deleteJson('/api/account', ['current' => 'guess'])->assertUnprocessable()->assertJsonValidationErrors(['current']);
+        self::assertTrue(User::query()->whereKey($person->id)->exists());
+        $this->deleteJson('/api/account', ['current' => self::SO_FAR])->assertNoContent();
+        self::assertFalse(User::query()->whereKey($person->id)->exists());
+        self::assertSame([$kept->id], Sheet::withTrashed()->pluck('id')->all());
+        self::assertSame([$other->id], SheetRevision::query()->distinct()->pluck('user_id')->all());
+    }
+
+    public function test_all_sheets_are_taken_home_as_plans_that_open_again(): void
+    {
+        $this->actingAs($this->person('bo@sternbild.test'));
+        $this->sheet();
+        $this->actingAs($person = $this->person());
+        $first = $this->sheet();
+        $this->change($first, 1, [self::sectors(12)])->assertOk();
+        $this->sheet();
+        $answer = $this->get('/api/account/sheets.zip')->assertOk()->baseResponse;
+        self::assertInstanceOf(BinaryFileResponse::class, $answer);
+        $zip = new \ZipArchive;
+        self::assertTrue($zip->open($answer->getFile()->getPathname()));
+        self::assertSame(2, $zip->numFiles);
+        $plans = [];
+        for ($k = 0; $k < $zip->numFiles; $k++) {
+            $plans[] = $plan = (string) $zip->getFromIndex($k);
+            $this->postJson('/api/sheets', ['name' => 'Home again', 'plan' => $plan])->assertCreated();
+        }
+        $zip->close();
+        self::assertContains(PlanJson::pretty(Sheet::query()->findOrFail($first->id)->headRevision()->plan), $plans);
+        self::assertSame(4, $person->sheets()->count());
+    }
+
+    /** A session as another device holds one. */
+    private function sessionOf(User $person): string
+    {
+        $id = Str::random(40);
+        DB::table('sessions')->insert(['id' => $id, 'user_id' => $person->id, 'payload' => '', 'last_activity' => time()]);
+
+        return $id;
+    }
+}
