@@ -55,6 +55,11 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
         return context ? hit.under(context, ...onSheet(x, y), view.scale) : null;
     }
 
+    /** After all places that were clicked before are known. */
+    function inTurn(work: () => void): void {
+        taking.current = taking.current.then(work);
+    }
+
     /** One after another, in the order of the clicks. */
     function takePlace(x: number, y: number): void {
         const found = snapping.take(x, y);
@@ -77,12 +82,14 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
             return;
         }
         if (event.button !== 0) return;
-        picking.setHeld(true);
         if (wantsPoint) {
+            // Two pulls stay two, also where their places are asked for and come when the next is under way.
+            inTurn(() => picking.setHeld(true));
             if (placeWanted === null) drag.current = held('pull', x, y);
             takePlace(x, y);
             return;
         }
+        picking.setHeld(true);
         const found = under(x, y);
         // A circle can be dragged by its line; all else is picked at once.
         if (found?.line !== undefined && circle.take(found.line, x, y)) return;
@@ -106,7 +113,7 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
             if (wantsPoint) takePlace(x, y);
             else if (line !== undefined && line !== under(now.x, now.y)?.line) pickAt(x, y);
         }
-        picking.setHeld(false);
+        inTurn(() => picking.setHeld(false));
     }
 
     /** A fast pointer jumps; what lies on the way is picked, too. */
@@ -162,7 +169,7 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
 
     function leave(): void {
         drag.current = null;
-        picking.setHeld(false);
+        inTurn(() => picking.setHeld(false));
         circle.leave();
     }
 
