@@ -13,7 +13,7 @@ export function Account({ person, open, onOpenChange, onLeft }: { person: Person
                 <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
                 <Dialog.Content
                     aria-describedby={undefined}
-                    className="appear fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[560px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg bg-paper p-7 shadow-2xl"
+                    className="appear fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[560px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg bg-paper px-7 py-6 shadow-2xl"
                 >
                     <Dialog.Title className="font-serif text-2xl leading-none font-semibold">{person.name}</Dialog.Title>
                     <p className="mt-2 text-slate">{person.email}</p>
@@ -25,7 +25,7 @@ export function Account({ person, open, onOpenChange, onLeft }: { person: Person
                     </Part>
                     <Everywhere onLeft={onLeft} />
                     <Leave onLeft={onLeft} />
-                    <div className="mt-7 flex justify-end">
+                    <div className="mt-5 flex justify-end">
                         <Dialog.Close className="quiet">Close</Dialog.Close>
                     </div>
                 </Dialog.Content>
@@ -36,7 +36,7 @@ export function Account({ person, open, onOpenChange, onLeft }: { person: Person
 
 function Part({ title, says, children }: { title: string; says: string; children: ReactNode }) {
     return (
-        <section className="mt-6 border-t border-rule pt-5">
+        <section className="mt-5 border-t border-rule pt-4">
             <h2 className="font-serif text-[17px] leading-none font-semibold">{title}</h2>
             <p className="mt-2 mb-3 text-slate">{says}</p>
             {children}
@@ -100,7 +100,7 @@ function OtherPassword() {
                     <Secret label="Password so far" name="current" complete="current-password" value={given.current} wrong={wrongIn(change.error, 'current')} onChange={(current) => setGiven({ ...given, current })} />
                     <Secret label="New password" name="password" complete="new-password" value={given.password} wrong={wrongIn(change.error, 'password')} onChange={(password) => setGiven({ ...given, password })} />
                 </div>
-                <div className="flex items-center gap-3">
+                <div className="mt-1.5 flex items-center gap-3">
                     <button className="verb inline-flex" disabled={change.isPending}>
                         Change the password
                     </button>
