@@ -26,6 +26,10 @@ test('every screen is accessible', async ({ page, browser, baseURL }) => {
     await page.getByRole('button', { name: 'New sheet' }).click();
     await isAccessible(page);
     await page.keyboard.press('Escape');
+    await page.getByTitle('Your account').click();
+    await page.getByRole('button', { name: 'Delete the account…' }).click();
+    await isAccessible(page);
+    await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'Open Harbour Square floor rosette', exact: true }).click();
     await desk.revision(1);
     await isAccessible(page);

@@ -2,9 +2,7 @@
 
 namespace App\Sheets;
 
-use App\Models\Sheet;
 use App\Models\User;
-use Illuminate\Support\Str;
 use Sternbild\Core\Format\PlanJson;
 
 /** All that a person has constructed, to take home. */
@@ -22,12 +20,12 @@ final class AllSheets
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'all');
         $zip = self::open($file, \ZipArchive::OVERWRITE);
-        $names = [];
+        $names = new FileNames;
         $bytes = 0;
         foreach ($person->listedSheets('changed')->lazy(20) as $sheet) {
             $plan = PlanJson::pretty($sheet->headRevision()->plan);
             $bytes += strlen($plan);
-            $zip->addFromString(self::name($sheet, $names), $plan);
+            $zip->addFromString($names->of($sheet->name, 'sheet').'.json', $plan);
             if ($bytes > self::BYTES_AT_ONCE) {
                 $zip->close();
                 $zip = self::open($file, 0);
@@ -48,17 +46,5 @@ final class AllSheets
         $zip = new \ZipArchive;
 
         return $zip->open($file, $how) === true ? $zip : throw new \RuntimeException('The archive could not be written.');
-    }
-
-    /** @param  array<string, true>  $taken  gets the name, too */
-    private static function name(Sheet $sheet, array &$taken): string
-    {
-        $name = $base = Str::slug($sheet->name) ?: 'sheet';
-        for ($number = 2; isset($taken[$name]); $number++) {
-            $name = "$base-$number";
-        }
-        $taken[$name] = true;
-
-        return "$name.json";
     }
 }

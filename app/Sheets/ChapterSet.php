@@ -2,7 +2,6 @@
 
 namespace App\Sheets;
 
-use Illuminate\Support\Str;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\RenderFailed;
@@ -39,12 +38,10 @@ final readonly class ChapterSet
         $ids = array_keys($scene->plan->steps);
         $begin = 0;
         $chapters = [];
+        $names = new FileNames;
         foreach ($scene->plan->sections() as $section) {
             if (in_array($section->from, $from, true)) {
-                $name = $base = Str::slug($section->name) ?: $section->from;
-                for ($number = 2; isset($chapters[$name]); $number++) {
-                    $name = "$base-$number";
-                }
+                $name = $names->of($section->name, $section->from);
                 $chapters[$name] = array_slice($ids, $begin, $section->steps);
             }
             $begin += $section->steps;

@@ -25,7 +25,7 @@ fi
 
 # Debian's packages the application runs on, and those its tests add.
 PACKAGES_RUN=(procps util-linux php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-curl php8.2-zip php-apcu postgresql-15 nginx-light librsvg2-bin)
-PACKAGES_TEST=(chromium php8.2-gd python3-shapely python3-svgelements procps)
+PACKAGES_TEST=(chromium php8.2-gd python3-shapely python3-svgelements)
 
 PG_BIN=/usr/lib/postgresql/15/bin
 PHP_FPM=/usr/sbin/php-fpm8.2
@@ -131,7 +131,7 @@ prepare_home() {
 }
 
 # As the superuser of the cluster, which the application is not.
-as_keeper() { PGPASSWORD=$(cat "$SERVER_HOME/keeper.password") psql -X -q -h 127.0.0.1 -p "$DB_PORT" -U keeper -d postgres "$@"; }
+as_keeper() { PGOPTIONS='-c client_min_messages=warning' PGPASSWORD=$(cat "$SERVER_HOME/keeper.password") psql -X -q -h 127.0.0.1 -p "$DB_PORT" -U keeper -d postgres "$@"; }
 
 # A cluster whose pages carry checksums. One from before there was a keeper is brought up to that.
 prepare_cluster() {
@@ -193,11 +193,11 @@ php_admin_value[post_max_size] = 12M
 php_admin_value[max_execution_time] = 30
 php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
-; Pictures and files are made by others than those who answer previews and changes, two at a time.
+; Pictures and files are made by others than those who answer previews and changes. Two are rendered at a time; whoever comes third is told so.
 [pictures]
 listen = $RUN/pictures.$1.sock
 pm = static
-pm.max_children = 2
+pm.max_children = 4
 pm.max_requests = 500
 clear_env = no
 catch_workers_output = yes

@@ -1,6 +1,6 @@
 # What bin/backup and bin/restore share. Sourced, not run.
 
-# The PostgreSQL of this folder: the one that serves, else one that is started for now.
+# The PostgreSQL of this folder: the one that serves, else one that is started for now, while nothing else may start here.
 use_postgres() {
     need_packages "${PACKAGES_RUN[@]}"
     local home=${STERNBILD_HOME:-$ROOT/storage/server}
@@ -12,6 +12,8 @@ use_postgres() {
         DB_PORT=$(sed -n 4p "$note")
         export DB_PORT
     else
+        exec 9>"$home/start.lock"
+        flock -n 9 || fail "Sternbild is just being started, or stopped. Try again in a moment."
         start_postgres 9>&-
     fi
 }

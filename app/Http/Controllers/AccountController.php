@@ -7,6 +7,7 @@ use App\Http\Requests\ConfirmedRequest;
 use App\Models\Sheet;
 use App\Models\User;
 use App\Sheets\AllSheets;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
@@ -18,9 +19,8 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 final class AccountController
 {
     /** Everybody who knew the earlier password is signed out; the one who changed it stays. */
-    public function changePassword(ChangePasswordRequest $request): Response
+    public function changePassword(ChangePasswordRequest $request, #[CurrentUser] User $person): Response
     {
-        $person = self::person($request);
         $person->password = $request->string('password')->toString();
         self::endSessions($person, $request->session()->getId());
         Auth::login($person, true);
@@ -29,9 +29,9 @@ final class AccountController
         return new Response(status: 204);
     }
 
-    public function signOutEverywhere(Request $request): Response
+    public function signOutEverywhere(Request $request, #[CurrentUser] User $person): Response
     {
-        self::endSessions(self::person($request), null);
+        self::endSessions($person, null);
         Auth::logout();
         $request->session()->invalidate();
 
@@ -39,9 +39,8 @@ final class AccountController
     }
 
     /** With all sheets and all that was ever done on them. */
-    public function destroy(ConfirmedRequest $request): Response
+    public function destroy(ConfirmedRequest $request, #[CurrentUser] User $person): Response
     {
-        $person = self::person($request);
         Auth::logout();
         DB::transaction(static function () use ($person): void {
             self::endSessions($person, null);
@@ -54,9 +53,9 @@ final class AccountController
     }
 
     /** The plan of each sheet as a file, in one archive. */
-    public function sheets(Request $request): BinaryFileResponse
+    public function sheets(#[CurrentUser] User $person): BinaryFileResponse
     {
-        return (new BinaryFileResponse(AllSheets::archive(self::person($request)), headers: ['Content-Type' => 'application/zip']))
+        return (new BinaryFileResponse(AllSheets::archive($person), headers: ['Content-Type' => 'application/zip']))
             ->setContentDisposition('attachment', 'sheets.zip')->deleteFileAfterSend();
     }
 
@@ -67,12 +66,5 @@ final class AccountController
         // Browsers that stayed signed in hold this.
         $person->setRememberToken(Str::random(60));
         $person->save();
-    }
-
-    private static function person(Request $request): User
-    {
-        $person = $request->user();
-
-        return $person instanceof User ? $person : throw new \LogicException('Only who is signed in comes here.');
     }
 }
