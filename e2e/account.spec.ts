@@ -43,7 +43,7 @@ test('an account: another password signs other devices out, sheets are taken hom
     await expect(page.getByText('The password is changed.')).toBeVisible();
 
     const download = page.waitForEvent('download');
-    await page.getByRole('link', { name: 'Take all sheets home' }).click();
+    await page.getByRole('button', { name: 'Take all sheets home' }).click();
     const archive = await readFile(await (await download).path());
     expect(archive.subarray(0, 2).toString()).toBe('PK');
     expect(archive.includes('quay.json')).toBe(true);

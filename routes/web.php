@@ -22,7 +22,8 @@ Route::prefix('api')->group(function (): void {
             Route::put('password', [AccountController::class, 'changePassword'])->middleware('throttle:account')->name('password');
             Route::post('sign-out-everywhere', [AccountController::class, 'signOutEverywhere'])->name('sign-out-everywhere');
             Route::delete('/', [AccountController::class, 'destroy'])->middleware('throttle:account')->name('destroy');
-            Route::get('sheets.zip', [AccountController::class, 'sheets'])->middleware('throttle:files')->name('sheets');
+            Route::get('/', [AccountController::class, 'show'])->name('show');
+            Route::post('exports', [ExportController::class, 'orderSheets'])->middleware('throttle:files')->name('exports');
         });
         Route::get('kinds', [PlanController::class, 'kinds'])->name('kinds');
         Route::get('constructions', [PlanController::class, 'constructions'])->name('constructions');
@@ -30,6 +31,12 @@ Route::prefix('api')->group(function (): void {
         Route::get('sheets', [SheetController::class, 'index'])->name('sheets.index');
         Route::post('sheets', [SheetController::class, 'store'])->middleware('throttle:new-sheets')->name('sheets.store');
         Route::post('sheets/{deleted}/restore', [SheetController::class, 'restore'])->whereUuid('deleted')->name('sheets.restore');
+
+        Route::prefix('exports/{export}')->middleware('can:fetch,export')->whereUuid('export')->name('exports.')->group(function (): void {
+            Route::get('/', [ExportController::class, 'show'])->name('show');
+            Route::delete('/', [ExportController::class, 'cancel'])->name('cancel');
+            Route::get('file', [ExportController::class, 'fetch'])->name('fetch');
+        });
 
         // Whoever is not the owner learns nothing, not even that the sheet exists.
         Route::prefix('sheets/{sheet}')->middleware('can:work,sheet')->whereUuid('sheet')->group(function (): void {
@@ -47,7 +54,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('undo', [PlanController::class, 'undo'])->name('sheets.undo');
             Route::post('redo', [PlanController::class, 'redo'])->name('sheets.redo');
             Route::get('thumbnail.svg', [ExportController::class, 'thumbnail'])->name('sheets.thumbnail');
-            Route::get('chapters.zip', [ExportController::class, 'chapters'])->middleware('throttle:files')->name('sheets.chapters');
+            Route::post('exports', [ExportController::class, 'order'])->middleware('throttle:files')->name('sheets.exports');
             Route::get('file', [ExportController::class, 'file'])->middleware('throttle:files')->name('sheets.file');
         });
     });

@@ -2,15 +2,15 @@
 
 namespace App\Http;
 
+use App\Exports\TooManyFiles;
 use App\Sheets\BrokenChange;
+use App\Sheets\OverQuota;
 use App\Sheets\SheetPages;
-use App\Sheets\SlotsTaken;
 use App\Sheets\StaleChange;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Log;
-use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Plan\Unusable;
 
 /** What went wrong, as the API says it: `problem` for programs, `message` for people, and what helps to mend it. */
@@ -18,14 +18,14 @@ final class Problems
 {
     private const RETRY_SECONDS = 5;
 
-    private const RETRY_SLOT_SECONDS = 2;
+    private const RETRY_FILE_SECONDS = 2;
 
     /** Classes of SQLSTATE, and single ones, of a database that is away, too busy, or takes too long (PostgreSQL, appendix A). */
     private const TROUBLE = ['08', '53', '57', '55P03'];
 
     public static function describe(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([SlotsTaken::class, Unusable::class, StaleChange::class, BrokenChange::class]);
+        $exceptions->dontReport([TooManyFiles::class, OverQuota::class, Unusable::class, StaleChange::class, BrokenChange::class]);
         $exceptions->render(static fn (Unusable $fault): JsonResponse => new JsonResponse([
             'problem' => 'unusable',
             'message' => $fault->getMessage(),
@@ -55,14 +55,11 @@ final class Problems
             'problem' => 'busy',
             'message' => 'The database does not answer just now. What was saved is safe; please try again in a moment.',
         ], 503, ['Retry-After' => self::RETRY_SECONDS]) : null);
-        $exceptions->render(static fn (SlotsTaken $fault): JsonResponse => new JsonResponse([
+        $exceptions->render(static fn (TooManyFiles $fault): JsonResponse => new JsonResponse([
             'problem' => 'waiting',
-            'message' => 'Other pictures are being made just now. Yours is next in a moment.',
-        ], 503, ['Retry-After' => self::RETRY_SLOT_SECONDS]));
-        $exceptions->render(static fn (RenderFailed $fault): JsonResponse => new JsonResponse([
-            'problem' => 'render',
-            'message' => 'The picture could not be made. Nothing of the sheet is lost; please try again.',
-        ], 500));
+            'message' => 'Two of your files are being made just now. Wait for one of them, or cancel it.',
+        ], 429, ['Retry-After' => self::RETRY_FILE_SECONDS]));
+        $exceptions->render(static fn (OverQuota $fault): JsonResponse => new JsonResponse(['problem' => 'quota', 'message' => $fault->getMessage()], 422));
     }
 
     private static function isTrouble(QueryException $fault): bool

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Carbon;
 
 /**
@@ -18,8 +19,10 @@ use Illuminate\Support\Carbon;
  * @property int $user_id
  * @property string $name
  * @property int $head
+ * @property int $bytes
  * @property Carbon $created_at
  * @property Carbon $updated_at
+ * @property Carbon|null $deleted_at
  */
 final class Sheet extends Model
 {
@@ -29,7 +32,7 @@ final class Sheet extends Model
     use HasUuids;
     use SoftDeletes;
 
-    protected $fillable = ['name', 'head'];
+    protected $fillable = ['name', 'head', 'bytes'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -45,6 +48,16 @@ final class Sheet extends Model
 
     public function headRevision(): SheetRevision
     {
-        return $this->revisions()->where('number', $this->head)->firstOrFail();
+        return $this->revision($this->head);
+    }
+
+    /** With what it is a difference to. */
+    public function revision(int $number): SheetRevision
+    {
+        $revisions = $this->revisions();
+        $revisions->where('sheet_revisions.number', $number);
+        $revisions->leftJoin('sheet_revisions AS base', static fn (JoinClause $join) => $join->on('base.sheet_id', 'sheet_revisions.sheet_id')->on('base.number', 'sheet_revisions.base'));
+
+        return $revisions->firstOrFail(['sheet_revisions.*', 'base.whole AS base_whole']);
     }
 }

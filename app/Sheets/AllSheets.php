@@ -2,6 +2,8 @@
 
 namespace App\Sheets;
 
+use App\Exports\Cancelled;
+use App\Exports\Progress;
 use App\Models\User;
 use Sternbild\Core\Format\PlanJson;
 
@@ -12,19 +14,21 @@ final class AllSheets
     private const BYTES_AT_ONCE = 20_000_000;
 
     /**
-     * @return string the path of a zip archive, in which each sheet is a plan that can be opened as a new one
+     * Writes a zip archive, in which each sheet is a plan that can be opened as a new one.
      *
      * @throws \RuntimeException where it cannot be written
+     * @throws Cancelled
      */
-    public static function archive(User $person): string
+    public static function write(User $person, string $file, Progress $progress): void
     {
-        $file = (string) tempnam(sys_get_temp_dir(), 'all');
+        $progress->pieces($person->sheets()->count());
         $zip = self::open($file, \ZipArchive::OVERWRITE);
         $names = new FileNames;
-        $bytes = 0;
+        $bytes = $made = 0;
         foreach ($person->listedSheets('changed')->lazy(20) as $sheet) {
             $plan = PlanJson::pretty($sheet->headRevision()->plan);
             $bytes += strlen($plan);
+            $progress->made(++$made);
             $zip->addFromString($names->of($sheet->name, 'sheet').'.json', $plan);
             if ($bytes > self::BYTES_AT_ONCE) {
                 $zip->close();
@@ -37,8 +41,6 @@ final class AllSheets
             $zip->addFromString('no sheets yet.txt', "There were no sheets.\n");
         }
         $zip->close() ?: throw new \RuntimeException('The archive could not be written.');
-
-        return $file;
     }
 
     private static function open(string $file, int $how): \ZipArchive

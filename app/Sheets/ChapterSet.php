@@ -2,6 +2,8 @@
 
 namespace App\Sheets;
 
+use App\Exports\Cancelled;
+use App\Exports\Progress;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\RenderFailed;
@@ -11,7 +13,7 @@ use Sternbild\Core\Format\SvgDrawing;
 /** Each chapter of a plan, or all of it, as files of its own at several sizes, in one archive: an icon set. */
 final readonly class ChapterSet
 {
-    /** Pictures that are rendered within a request. */
+    /** Pictures of one set. */
     public const MOST_PICTURES = 60;
 
     /**
@@ -56,49 +58,61 @@ final readonly class ChapterSet
     }
 
     /**
-     * A zip archive.
+     * The set that was asked for, in the words of the API.
      *
-     * @return string|null null where nothing of it is drawn
-     *
-     * @throws RenderFailed
+     * @param  array<array-key, mixed>  $asked
+     * @param  string  $whole  what a set of the whole is named by
      */
-    public function archive(Scene $scene): ?string
+    public static function asked(Scene $scene, array $asked, string $whole): self
     {
-        $file = (string) tempnam(sys_get_temp_dir(), 'set');
-        $zip = new \ZipArchive;
-        $zip->open($file, \ZipArchive::OVERWRITE);
-        foreach ($this->files($scene) as $name => $content) {
-            $zip->addFromString($name, $content);
-        }
-        $count = $zip->numFiles;
-        $zip->close();
-        $archive = $count === 0 ? null : (string) file_get_contents($file);
-        @unlink($file);
+        $list = static fn (string $name): array => array_values(is_array($asked[$name] ?? null) ? $asked[$name] : []);
 
-        return $archive;
+        return new self(
+            self::chapters($scene, array_values(array_filter($list('chapters'), is_string(...))), $whole),
+            array_map(static fn (mixed $size): int => is_numeric($size) ? (int) $size : 0, $list('sizes')),
+            array_values(array_filter($list('formats'), is_string(...))),
+            is_numeric($asked['clear'] ?? null) ? $asked['clear'] / 100 : 0.0,
+            filter_var($asked['ground'] ?? false, FILTER_VALIDATE_BOOLEAN),
+        );
+    }
+
+    /** Whether any of it is drawn. */
+    public function isDrawn(Scene $scene): bool
+    {
+        foreach ($this->chapters as $ids) {
+            if (Square::around($scene, $ids, $this->clear, $this->sizes[0], $this->withGround) !== null) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
-     * @return iterable<string, string>
+     * Writes it as a zip archive.
      *
      * @throws RenderFailed
+     * @throws Cancelled
      */
-    private function files(Scene $scene): iterable
+    public function write(Scene $scene, string $path, Progress $progress): void
     {
+        $zip = new \ZipArchive;
+        $zip->open($path, \ZipArchive::OVERWRITE);
+        $progress->pieces(count($this->chapters) * count($this->sizes));
+        $made = 0;
         foreach ($this->chapters as $name => $ids) {
             foreach ($this->sizes as $size) {
                 $square = Square::around($scene, $ids, $this->clear, $size, $this->withGround);
                 $svg = $square === null ? null : SvgDrawing::writeSquare($scene, $square);
-                if ($svg === null) {
-                    continue;
+                if ($svg !== null && in_array('svg', $this->formats, true)) {
+                    $zip->addFromString("$name-$size.svg", $svg);
                 }
-                if (in_array('svg', $this->formats, true)) {
-                    yield "$name-$size.svg" => $svg;
+                if ($svg !== null && in_array('png', $this->formats, true)) {
+                    $zip->addFromString("$name-$size.png", Raster::png($svg, 1.0, meanwhile: $progress->goesOn(...)));
                 }
-                if (in_array('png', $this->formats, true)) {
-                    yield "$name-$size.png" => Raster::png($svg, 1.0);
-                }
+                $progress->made(++$made);
             }
         }
+        $zip->close() ?: throw new \RuntimeException('The archive could not be written.');
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Sheets;
 
+use App\Jobs\Tidy;
 use App\Models\Sheet;
 use App\Models\SheetRevision;
 use App\Models\User;
@@ -13,6 +14,9 @@ use Sternbild\Core\Plan\Unusable;
 /** Sheets and their revisions: every accepted change is one revision in one transaction. */
 final readonly class SheetBook
 {
+    /** Revisions after which it is looked whether some can go. */
+    private const THINNED_EVERY = 50;
+
     public function __construct(private Planning $planning)
     {
     }
@@ -21,17 +25,20 @@ final readonly class SheetBook
      * @param  array<array-key, mixed>  $plan
      *
      * @throws Unusable
+     * @throws OverQuota
      */
     public function create(User $person, string $name, array $plan, string $label): Sheet
     {
         $this->planning->scene($plan);
+        $stored = SheetRevision::stored($plan, null);
+        Quotas::holdSheet($person, $stored['bytes']);
 
-        return DB::transaction(static function () use ($person, $name, $plan, $label): Sheet {
-            $sheet = $person->sheets()->create(['name' => $name, 'head' => 1]);
+        return DB::transaction(static function () use ($person, $name, $stored, $label): Sheet {
+            $sheet = $person->sheets()->create(['name' => $name, 'head' => 1, 'bytes' => $stored['bytes']]);
             $sheet->revisions()->create([
                 'number' => 1,
                 'parent' => null,
-                'plan' => $plan,
+                ...$stored,
                 'label' => $label,
                 'user_id' => $person->id,
                 'change' => (string) Str::uuid(),
@@ -59,19 +66,11 @@ final readonly class SheetBook
             return null;
         }
         // Worked out before the row is locked: however long that takes, nobody waits for it.
-        $before = $sheet->headRevision()->plan;
-        [$edit, $scene] = $this->planning->edited($before, $operations);
-        PlanJson::holdGrowth($before, $edit->plan());
+        $before = $sheet->headRevision();
+        [$edit, $scene] = $this->planning->edited($before->plan, $operations);
+        PlanJson::holdGrowth($before->plan, $edit->plan());
 
-        return DB::transaction(function () use ($sheet, $person, $base, $edit, $scene, $change): ?Accepted {
-            $this->lock($sheet);
-            if ($this->isMade($sheet, $base, $change)) {
-                return null;
-            }
-            $this->append($sheet, $person, $edit->plan(), $edit->label(), $change);
-
-            return new Accepted($edit, $scene);
-        });
+        return $this->append($sheet, $person, $base, SheetRevision::stored($edit->plan(), $before), $edit->label(), $change) ? new Accepted($edit, $scene) : null;
     }
 
     /**
@@ -85,12 +84,7 @@ final readonly class SheetBook
     public function replace(Sheet $sheet, User $person, int $base, array $plan, string $change): void
     {
         $this->planning->scene($plan);
-        DB::transaction(function () use ($sheet, $person, $base, $plan, $change): void {
-            $this->lock($sheet);
-            if (! $this->isMade($sheet, $base, $change)) {
-                $this->append($sheet, $person, $plan, 'Bring in a plan', $change);
-            }
-        });
+        $this->append($sheet, $person, $base, SheetRevision::stored($plan, $sheet->headRevision()), 'Bring in a plan', $change);
     }
 
     /**
@@ -152,20 +146,42 @@ final readonly class SheetBook
         });
     }
 
-    /** @param  array<array-key, mixed>  $plan */
-    private function append(Sheet $sheet, User $person, array $plan, string $label, string $change): void
+    /**
+     * Puts a revision on the head, unless it is there already.
+     *
+     * @param  array{whole: string|null, base: int|null, difference: string|null, bytes: int}  $stored
+     * @return bool false where it was there
+     *
+     * @throws StaleChange
+     * @throws OverQuota
+     */
+    private function append(Sheet $sheet, User $person, int $base, array $stored, string $label, string $change): bool
     {
-        $number = 1 + (int) $sheet->revisions()->max('number');
-        $sheet->revisions()->create([
-            'number' => $number,
-            'parent' => $sheet->head,
-            'plan' => $plan,
-            'label' => Str::limit($label, 190, '…'),
-            'user_id' => $person->id,
-            'change' => $change,
-        ]);
-        $sheet->head = $number;
-        $sheet->save();
+        Quotas::holdBytes($person, $stored['bytes']);
+
+        return DB::transaction(function () use ($sheet, $person, $base, $stored, $label, $change): bool {
+            $this->lock($sheet);
+            if ($this->isMade($sheet, $base, $change)) {
+                return false;
+            }
+            $number = 1 + (int) $sheet->revisions()->max('number');
+            $sheet->revisions()->create([
+                'number' => $number,
+                'parent' => $sheet->head,
+                ...$stored,
+                'label' => Str::limit($label, 190, '…'),
+                'user_id' => $person->id,
+                'change' => $change,
+            ]);
+            $sheet->head = $number;
+            $sheet->bytes += $stored['bytes'];
+            $sheet->save();
+            if ($number % self::THINNED_EVERY === 0) {
+                Tidy::dispatch($sheet->id);
+            }
+
+            return true;
+        });
     }
 
     /** Nobody else changes the sheet until the transaction ends; the model is as the database has it then. */

@@ -87,7 +87,7 @@ install_dependencies() {
     say "Checking Composer packages"
     COMPOSER_ALLOW_SUPERUSER=1 once_for composer "$(hash_of composer.json core/composer.json)" composer install --no-interaction --no-progress
     # Some archives, and some checkouts, have files that only their owner may read; started by root, the server is another user.
-    [ "$(id -u)" -ne 0 ] || chmod -R a+rX app artisan bootstrap compat composer.json config core database public resources routes vendor
+    [ "$(id -u)" -ne 0 ] || chmod -R a+rX app artisan bin bootstrap compat composer.json config core database public resources routes vendor
     # Which classes there are hangs on the tree, not only on composer.json.
     COMPOSER_ALLOW_SUPERUSER=1 once_for autoload "$(find app core/src core/tests tests compat database -name '*.php' | sort | sha256sum | cut -d' ' -f1)" composer dump-autoload --optimize --no-interaction
     say "Checking npm packages"
@@ -193,27 +193,14 @@ php_admin_value[post_max_size] = 12M
 php_admin_value[max_execution_time] = 30
 php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
-; Pictures and files are made by others than those who answer previews and changes. Two are rendered at a time; whoever comes third is told so.
-[pictures]
-listen = $RUN/pictures.$1.sock
-pm = static
-pm.max_children = 4
-pm.max_requests = 500
-clear_env = no
-catch_workers_output = yes
-request_terminate_timeout = 60s
-php_admin_value[memory_limit] = 512M
-php_admin_value[max_execution_time] = 60
-php_admin_value[expose_php] = 0
-php_admin_value[display_errors] = 0
 FPM
 }
 
 # How many application servers stand behind nginx.
 APP_SERVERS=${APP_SERVERS:-1}
 
-# nginx's list of them. $1: which of their pools.
-servers_of() { local n; for n in $(seq "$APP_SERVERS"); do printf 'server unix:%s/%s.%s.sock; ' "$RUN" "$1" "$n"; done; }
+# nginx's list of them.
+app_servers() { local n; for n in $(seq "$APP_SERVERS"); do printf 'server unix:%s/php.%s.sock; ' "$RUN" "$n"; done; }
 
 # $1: wanted port. Writes the configuration of php-fpm and nginx, starts both, waits until they answer.
 start_web() {
@@ -243,8 +230,7 @@ http {
     gzip_comp_level 2;
     gzip_min_length 1024;
     gzip_types application/json application/javascript text/css image/svg+xml;
-    upstream app { $(servers_of php)}
-    upstream pictures { $(servers_of pictures)}
+    upstream app { $(app_servers)}
     server {
         listen 127.0.0.1:$WEB_PORT;
         root $ROOT/public;
@@ -259,16 +245,6 @@ http {
             try_files \$uri =404;
         }
         location / { try_files \$uri @app; }
-        location ~ ^/api/(sheets/[^/]+/(file|chapters\.zip)|account/sheets\.zip)\$ {
-            include /etc/nginx/fastcgi_params;
-            fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
-            fastcgi_param SCRIPT_NAME /index.php;
-            fastcgi_param LARAVEL_STORAGE_PATH $SERVER_HOME;
-            fastcgi_pass pictures;
-            fastcgi_read_timeout 60s;
-            fastcgi_buffers 64 32k;
-            fastcgi_buffer_size 32k;
-        }
         location @app {
             include /etc/nginx/fastcgi_params;
             fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
@@ -283,16 +259,29 @@ http {
 NGINX
     start_fpm
     start_nginx
+    start_workers
     wait_for "$APP_URL/up"
 }
 
-# nginx and php-fpm each lead a group of processes, by which all of one are found, also after its master died.
+# nginx, php-fpm and each worker lead a group of processes, by which all of one are found, also after its master died.
 # By their names, too: a number that was noted down may belong to somebody else by now. Says whether there were any.
-end_group() { pkill -KILL -g "$1" -f '^(nginx: |php-fpm: |[^ ]*rsvg-convert )' 2>/dev/null; }
+end_group() { pkill -KILL -g "$1" -f '^(nginx: |php-fpm: |[^ ]*rsvg-convert |timeout .*rsvg-convert |bash .*server/work\.sh|php .*queue:work)' 2>/dev/null; }
 
 end_groups() {
     local leader
     for leader in "$@"; do end_group "$leader" || true; done
+}
+
+# So many files are made at once on this machine; who asks for more waits in turn.
+FILE_WORKERS=2
+
+start_workers() {
+    local n
+    WORKER_PIDS=
+    for n in $(seq "$FILE_WORKERS"); do
+        SERVER_HOME="$SERVER_HOME" HOME="$RUN" setsid "${AS_SERVER[@]}" bash "$ROOT/bin/server/work.sh" &
+        WORKER_PIDS="$WORKER_PIDS $!"
+    done
 }
 
 start_nginx() {
@@ -333,7 +322,9 @@ stop_web() {
         # What they had started, pictures for one, ends with them.
         end_groups $started
     fi
-    NGINX_PID= FPM_PID=
+    # A file that was being made is made again by the next worker.
+    end_groups ${WORKER_PIDS:-}
+    NGINX_PID= FPM_PID= WORKER_PIDS=
 }
 
 stop_all() {

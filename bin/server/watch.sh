@@ -9,7 +9,7 @@ LARGEST_LOG=10000000
 # Emptied where it lies: all who write to it append.
 rotate_logs() {
     local log
-    for log in "$SERVER_HOME"/logs/*.log "$SERVER_HOME"/logs/fpm.notices; do
+    for log in "$SERVER_HOME"/logs/*.log "$SERVER_HOME"/logs/*.notices; do
         if [ -f "$log" ] && [ "$(stat -c %s "$log")" -gt "$LARGEST_LOG" ]; then
             cp -p "$log" "$log.before"
             : >"$log"
@@ -18,7 +18,7 @@ rotate_logs() {
 }
 
 # Masters of the servers, so that a later start finds what an earlier one that was killed left behind.
-note_servers() { printf '%s\n' "$NGINX_PID" $FPM_PID >"$SERVER_HOME/servers"; }
+note_servers() { printf '%s\n' "$NGINX_PID" $FPM_PID $WORKER_PIDS >"$SERVER_HOME/servers"; }
 
 # Stops what an earlier start of this folder left: it holds the lock, so nobody else uses it.
 stop_leftovers() {
@@ -38,6 +38,7 @@ is_up() {
     case $1 in
         nginx) kill -0 "$NGINX_PID" 2>/dev/null ;;
         php-fpm) for pid in $FPM_PID; do kill -0 "$pid" 2>/dev/null || return 1; done ;;
+        "makers of files") for pid in $WORKER_PIDS; do kill -0 "$pid" 2>/dev/null || return 1; done ;;
         PostgreSQL) kill -0 "$(head -n 1 "$SERVER_HOME/postgres/postmaster.pid" 2>/dev/null || echo none)" 2>/dev/null ;;
     esac
 }
@@ -51,6 +52,10 @@ start_again() {
         php-fpm)
             end_groups $FPM_PID
             start_fpm
+            ;;
+        "makers of files")
+            end_groups $WORKER_PIDS
+            start_workers
             ;;
         PostgreSQL)
             # Backends that outlived it end by themselves; until then their memory is in use.
@@ -75,7 +80,7 @@ watch_servers() {
     while true; do
         [ $((seconds++ % 60)) -ne 0 ] || rotate_logs
         pause
-        for server in PostgreSQL php-fpm nginx; do
+        for server in PostgreSQL php-fpm nginx "makers of files"; do
             is_up "$server" && continue
             kept=()
             for death in "${deaths[@]:-}"; do

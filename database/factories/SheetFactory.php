@@ -3,6 +3,7 @@
 namespace Database\Factories;
 
 use App\Models\Sheet;
+use App\Models\SheetRevision;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Factories\Factory;
 use Illuminate\Support\Str;
@@ -33,7 +34,7 @@ final class SheetFactory extends Factory
     {
         return $this->afterCreating(static function (Sheet $sheet) use ($plan): void {
             $sheet->revisions()->updateOrCreate(['number' => 1], [
-                'parent' => null, 'plan' => $plan, 'label' => 'New sheet', 'user_id' => $sheet->user_id, 'change' => (string) Str::uuid(),
+                'parent' => null, ...SheetRevision::stored($plan, null), 'label' => 'New sheet', 'user_id' => $sheet->user_id, 'change' => (string) Str::uuid(),
             ]);
         });
     }

@@ -9,7 +9,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
 use Sternbild\Core\Format\PlanJson;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Tests\TestCase;
 
 /** What people do with their own account. */
@@ -73,10 +72,11 @@ final class AccountTest extends TestCase
         $first = $this->sheet();
         $this->change($first, 1, [self::sectors(12)])->assertOk();
         $this->sheet();
-        $answer = $this->get('/api/account/sheets.zip')->assertOk()->baseResponse;
-        self::assertInstanceOf(BinaryFileResponse::class, $answer);
+        $order = $this->postJson('/api/account/exports')->assertStatus(202)->assertJsonPath('state', 'ready');
+        $file = (string) tempnam(sys_get_temp_dir(), 'all');
+        file_put_contents($file, $this->get('/api/exports/'.self::text($order->json('id')).'/file')->assertDownload('sheets.zip')->streamedContent());
         $zip = new \ZipArchive;
-        self::assertTrue($zip->open($answer->getFile()->getPathname()));
+        self::assertTrue($zip->open($file));
         self::assertSame(2, $zip->numFiles);
         $plans = [];
         for ($k = 0; $k < $zip->numFiles; $k++) {
@@ -84,6 +84,7 @@ final class AccountTest extends TestCase
             $this->postJson('/api/sheets', ['name' => 'Home again', 'plan' => $plan])->assertCreated();
         }
         $zip->close();
+        unlink($file);
         self::assertContains(PlanJson::pretty(Sheet::query()->findOrFail($first->id)->headRevision()->plan), $plans);
         self::assertSame(4, $person->sheets()->count());
     }

@@ -24,6 +24,8 @@ final class ContractTest extends TestCase
         $this->assertIs('Problem', $this->change($sheet, 1, [self::sectors(3)])->assertConflict()->getContent());
         $this->assertIs('Problem', $this->change($sheet, 2, [self::sectors(0)])->assertUnprocessable()->getContent());
         $this->assertIs('Problem', $this->postJson('/api/sheets', ['name' => 'x', 'plan' => 'x'])->assertUnprocessable()->getContent());
+        $this->assertIs('Export', $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'pdf'])->assertStatus(202)->getContent());
+        $this->assertIs('Kept', $this->getJson('/api/account')->assertOk()->getContent());
         foreach ((array) $this->getJson('/api/sheets')->json('sheets') as $entry) {
             $this->assertIs('SheetEntry', json_encode($entry, JSON_THROW_ON_ERROR));
         }

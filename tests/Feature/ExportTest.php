@@ -2,7 +2,13 @@
 
 namespace Tests\Feature;
 
-use App\Sheets\RenderSlots;
+use App\Exports\Cancelled;
+use App\Exports\Progress;
+use App\Jobs\MakeFile;
+use App\Jobs\Tidy;
+use App\Models\Export;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\RenderFailed;
@@ -34,8 +40,9 @@ final class ExportTest extends TestCase
         ];
         $plan['chapters'] = [['name' => 'Bar', 'from' => 'p1'], ['name' => 'Dot', 'from' => 'p2']];
         $sheet = $this->sheet($plan);
-        $set = fn (array $asked) => $this->get("/api/sheets/$sheet->id/chapters.zip?".http_build_query($asked), ['Accept' => 'application/json']);
-        $files = self::unzipped($set(['chapters' => ['p1', 'p2'], 'sizes' => [16, 24, 32], 'formats' => ['svg', 'png'], 'clear' => 12.5])->assertOk()->getContent());
+        $set = fn (array $asked) => $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'set', ...$asked]);
+        $zip = fn (array $asked): array => self::unzipped($this->made($set($asked))->streamedContent());
+        $files = $zip(['chapters' => ['p1', 'p2'], 'sizes' => [16, 24, 32], 'formats' => ['svg', 'png'], 'clear' => 12.5]);
         self::assertCount(12, $files);
         self::assertArrayHasKey('bar-16.svg', $files);
         // The bar is 200 wide and takes three quarters of the square, in its middle.
@@ -51,7 +58,7 @@ final class ExportTest extends TestCase
             self::assertSame([127, 127, 0], [$alpha(0, $size >> 1), $alpha($clear - 1, $size >> 1), $alpha($size >> 1, $size >> 1)]);
             self::assertLessThan(60, $alpha($clear, $size >> 1));
         }
-        self::assertSame(['rosette-48.svg'], array_keys(self::unzipped($set(['sizes' => [48], 'formats' => ['svg'], 'clear' => 0])->assertOk()->getContent())));
+        self::assertSame(['rosette-48.svg'], array_keys($zip(['sizes' => [48], 'formats' => ['svg'], 'clear' => 0])));
         $set(['chapters' => ['p1'], 'sizes' => [0], 'formats' => ['svg'], 'clear' => 0])->assertUnprocessable()->assertJsonValidationErrors(['sizes.0']);
         $set(['chapters' => ['p1'], 'sizes' => [16], 'formats' => ['gif'], 'clear' => 50])->assertUnprocessable()->assertJsonValidationErrors(['formats.0', 'clear']);
         $set(['chapters' => ['x9'], 'sizes' => [16], 'formats' => ['svg'], 'clear' => 0])->assertUnprocessable()->assertJsonValidationErrors(['chapters']);
@@ -76,7 +83,7 @@ final class ExportTest extends TestCase
 
     public function test_the_png_has_the_size_and_the_colours(): void
     {
-        $png = imagecreatefromstring((string) $this->file('png', '&scale=2')->assertHeader('Content-Type', 'image/png')->getContent());
+        $png = imagecreatefromstring($this->made($this->order('png', ['scale' => 2]))->assertHeader('Content-Type', 'image/png')->assertDownload('rosette.png')->streamedContent());
         self::assertInstanceOf(\GdImage::class, $png);
         self::assertSame([1600, 1600], [imagesx($png), imagesy($png)]);
         $colour = static fn (int $x, int $y): array => imagecolorsforindex($png, (int) imagecolorat($png, $x, $y));
@@ -95,15 +102,15 @@ final class ExportTest extends TestCase
 
     public function test_the_pdf_is_one_and_the_plan_comes_back(): void
     {
-        self::assertStringStartsWith('%PDF-', (string) $this->file('pdf')->assertHeader('Content-Type', 'application/pdf')->getContent());
+        self::assertStringStartsWith('%PDF-', $this->made($this->order('pdf'))->assertHeader('Content-Type', 'application/pdf')->streamedContent());
         $plan = json_decode((string) $this->file('json')->assertDownload('rosette.json')->getContent(), true);
         self::assertEquals([...self::rosette(), 'values' => []], $plan);
     }
 
     public function test_a_picture_too_large_to_be_made_is_refused_by_field(): void
     {
-        $this->file('png', '&scale=50')->assertUnprocessable()->assertJsonValidationErrors(['scale']);
-        $this->file('png', '&scale=-1')->assertUnprocessable()->assertJsonValidationErrors(['scale']);
+        $this->order('png', ['scale' => 50])->assertUnprocessable()->assertJsonValidationErrors(['scale']);
+        $this->order('png', ['scale' => -1])->assertUnprocessable()->assertJsonValidationErrors(['scale']);
         $this->file('bmp')->assertUnprocessable()->assertJsonValidationErrors(['format']);
     }
 
@@ -117,6 +124,31 @@ final class ExportTest extends TestCase
         $this->get("/api/sheets/$sheet->id/thumbnail.svg", ['If-None-Match' => (string) $first->headers->get('ETag')])->assertOk();
     }
 
+    /**
+     * @param  array<string, mixed>  $more
+     * @return TestResponse<Response>
+     */
+    private function order(string $format, array $more = []): TestResponse
+    {
+        static $number = 0;
+        $this->actingAs($this->person('order'.(++$number).'@sternbild.test'));
+
+        return $this->postJson("/api/sheets/{$this->sheet()->id}/exports", ['format' => $format, ...$more]);
+    }
+
+    /**
+     * The file of an order that was made at once, as it is fetched.
+     *
+     * @param  TestResponse<Response>  $order
+     * @return TestResponse<Response>
+     */
+    private function made(TestResponse $order): TestResponse
+    {
+        $id = self::text($order->assertStatus(202)->assertJsonPath('state', 'ready')->json('id'));
+
+        return $this->get("/api/exports/$id/file")->assertOk();
+    }
+
     /** @return TestResponse<Response> */
     private function file(string $format, string $more = ''): TestResponse
     {
@@ -127,23 +159,85 @@ final class ExportTest extends TestCase
         return $this->get("/api/sheets/$sheet->id/file?format=$format$more", ['Accept' => 'application/json']);
     }
 
-    public function test_pictures_are_made_two_at_a_time_and_the_third_is_told_when_to_come_back(): void
+    public function test_a_person_has_two_files_in_hand_and_the_first_of_anybody_goes_before_their_second(): void
     {
+        Queue::fake();
         $this->actingAs($this->person());
         $sheet = $this->sheet();
-        $held = array_map(static function (int $number): mixed {
-            $file = fopen(RenderSlots::path($number), 'c');
-            self::assertIsResource($file);
-            flock($file, LOCK_EX);
-
-            return $file;
-        }, range(1, RenderSlots::SLOTS));
-        $this->getJson("/api/sheets/$sheet->id/file?format=png")->assertStatus(503)->assertHeader('Retry-After', '2')->assertJsonPath('problem', 'waiting');
-        // What needs no picture goes on.
+        $order = fn () => $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'png']);
+        $first = $order()->assertStatus(202)->assertJsonPath('state', 'waiting')->json('id');
+        $this->getJson('/api/exports/'.self::text($first).'/file')->assertNotFound();
+        $order()->assertStatus(202);
+        self::assertSame(['files', 'more-files'], Queue::pushed(MakeFile::class)->pluck('queue')->all());
+        $order()->assertStatus(429)->assertHeader('Retry-After', '2')->assertJsonPath('problem', 'waiting');
+        $this->postJson('/api/account/exports')->assertStatus(429);
+        // What needs no turn goes on, and one that is cancelled makes room.
         $this->getJson("/api/sheets/$sheet->id/file?format=svg")->assertOk();
-        fclose($held[0]);
-        $this->getJson("/api/sheets/$sheet->id/file?format=png")->assertOk();
-        fclose($held[1]);
+        $this->deleteJson('/api/exports/'.self::text($first))->assertNoContent();
+        $this->getJson('/api/exports/'.self::text($first))->assertOk()->assertJsonPath('state', 'cancelled');
+        $order()->assertStatus(202);
+    }
+
+    public function test_a_file_that_is_cancelled_while_it_is_made_ends_within_a_moment_with_nothing_left(): void
+    {
+        Queue::fake();
+        $this->actingAs($this->person());
+        $sheet = $this->sheet();
+        $export = Export::query()->findOrFail(self::text($this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'png'])->json('id')));
+        $export->update(['state' => Export::WORKING]);
+        $progress = new Progress($export);
+        $circles = str_repeat('<circle cx="500" cy="500" r="450" opacity=".5" style="mix-blend-mode:multiply"/>', 2000);
+        $looks = 0;
+        $start = hrtime(true);
+        try {
+            Raster::png("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"5000\" height=\"5000\">$circles</svg>", 1.0, 15, function () use (&$looks, $progress, $export): void {
+                if (++$looks === 20) {
+                    self::assertNotSame('', self::renderers());
+                    $this->deleteJson("/api/exports/$export->id")->assertNoContent();
+                }
+                $progress->goesOn();
+            });
+            self::fail('It was made.');
+        } catch (Cancelled) {
+            self::assertLessThan(3.0, (hrtime(true) - $start) / 1e9);
+        }
+        self::assertSame('', self::renderers());
+    }
+
+    public function test_a_file_is_of_the_sheet_as_it_was_when_it_was_asked_for(): void
+    {
+        Queue::fake();
+        $this->actingAs($this->person());
+        $sheet = $this->sheet();
+        $id = self::text($this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'set', 'sizes' => [64], 'formats' => ['svg'], 'clear' => 0])->json('id'));
+        $this->change($sheet, 1, [['op' => 'remove', 'ids' => ['r1', 's1', 'p1']]])->assertOk();
+        $this->app?->call([new MakeFile($id), 'handle']);
+        self::assertSame(['rosette-64.svg'], array_keys(self::unzipped($this->get("/api/exports/$id/file")->assertOk()->streamedContent())));
+    }
+
+    public function test_a_file_that_could_not_be_made_says_why_and_one_that_nobody_fetched_goes_within_the_hour(): void
+    {
+        Queue::fake();
+        $this->actingAs($this->person());
+        $sheet = $this->sheet();
+        $id = self::text($this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'png'])->json('id'));
+        (new MakeFile($id))->failed(new RenderFailed('The picture took more than 20 seconds.', true));
+        $this->getJson("/api/exports/$id")->assertJsonPath('state', 'failed')->assertJsonPath('message', 'The picture took too long. A smaller scale, or fewer half transparent figures, would do.');
+        $kept = self::text($this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'png'])->json('id'));
+        $this->app?->call([new MakeFile($kept), 'handle']);
+        Storage::assertExists("exports/$kept");
+        (new Tidy($sheet->id))->handle();
+        $this->getJson("/api/exports/$kept")->assertOk();
+        $this->travel(61)->minutes();
+        (new Tidy($sheet->id))->handle();
+        $this->getJson("/api/exports/$kept")->assertNotFound();
+        Storage::assertMissing("exports/$kept");
+    }
+
+    /** @return string numbers of the programs that make pictures for this process, at whatever depth */
+    private static function renderers(): string
+    {
+        return trim((string) shell_exec('pgrep -g $(ps -o pgid= -p '.getmypid().') -x rsvg-convert'));
     }
 
     public function test_a_picture_that_would_take_too_long_is_refused_with_a_scale_that_would_do(): void
@@ -156,7 +250,7 @@ final class ExportTest extends TestCase
             ['id' => 's1', 'kind' => 'style', 'of' => ['r1'], 'fill' => 'lagoon', 'opacity' => 0.5, 'blend' => 'multiply'],
         ];
         $sheet = $this->sheet($plan);
-        $refused = $this->getJson("/api/sheets/$sheet->id/file?format=png&scale=12.5")->assertUnprocessable()->assertJsonValidationErrors(['scale']);
+        $refused = $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'png', 'scale' => 12.5])->assertUnprocessable()->assertJsonValidationErrors(['scale']);
         self::assertStringContainsString('400 half transparent', self::text($refused->json('errors.scale.0')));
         self::assertStringContainsString('A scale of 2.4 would do', self::text($refused->json('errors.scale.0')));
     }
@@ -172,6 +266,6 @@ final class ExportTest extends TestCase
             self::assertStringContainsString('more than 1 seconds', $fault->getMessage());
         }
         self::assertLessThan(6.0, (hrtime(true) - $start) / 1e9);
-        self::assertSame('', trim((string) shell_exec('pgrep -P '.getmypid().' rsvg-convert')));
+        self::assertSame('', self::renderers());
     }
 }

@@ -66,10 +66,11 @@ final class ServingTest extends TestCase
 
     #[TestWith(['2026_11_24_000001_create_users', 'users'])]
     #[TestWith(['2026_11_24_000002_create_sheets', 'sheets'])]
+    #[TestWith(['2026_11_27_000001_keep_revisions_as_differences', 'sheet_revisions'])]
     public function test_no_step_back_drops_what_people_made(string $migration, string $table): void
     {
         $this->actingAs($this->person());
-        $this->sheet();
+        $this->change($this->sheet(), 1, [self::sectors(12)])->assertOk();
         $back = require database_path("migrations/$migration.php");
         try {
             $back->down();
@@ -116,13 +117,14 @@ final class ServingTest extends TestCase
     {
         $this->actingAs($this->person());
         $sheet = $this->sheet();
+        $export = self::text($this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'pdf'])->json('id'));
         $open = ['session.show', 'session.register', 'session.sign-in'];
         $tried = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {
             if (! str_starts_with($route->uri(), 'api/') || in_array($route->getName(), $open, true) || $route->getName() === null) {
                 continue;
             }
-            $path = '/'.strtr($route->uri(), ['{sheet}' => $sheet->id, '{deleted}' => $sheet->id]);
+            $path = '/'.strtr($route->uri(), ['{sheet}' => $sheet->id, '{deleted}' => $sheet->id, '{export}' => $export]);
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
                 if (str_contains($route->uri(), '{')) {
                     $this->actingAs($this->person("other-$tried@sternbild.test"));

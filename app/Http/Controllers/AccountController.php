@@ -6,18 +6,34 @@ use App\Http\Requests\ChangePasswordRequest;
 use App\Http\Requests\ConfirmedRequest;
 use App\Models\Sheet;
 use App\Models\User;
-use App\Sheets\AllSheets;
+use App\Sheets\Quotas;
+use App\Sheets\Thinning;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** What people do with their own account. */
 final class AccountController
 {
+    /** What is kept for a person, and how much there may be. */
+    public function show(#[CurrentUser] User $person): JsonResponse
+    {
+        $kept = Quotas::of($person);
+
+        return new JsonResponse([
+            'sheets' => $kept->sheets,
+            'most_sheets' => $kept->mostSheets,
+            'bytes' => $kept->bytes,
+            'most_bytes' => $kept->mostBytes,
+            'revisions' => $kept->revisions,
+            'days' => Thinning::DAYS_IN_FULL,
+        ]);
+    }
+
     /** Everybody who knew the earlier password is signed out; the one who changed it stays. */
     public function changePassword(ChangePasswordRequest $request, #[CurrentUser] User $person): Response
     {
@@ -44,19 +60,13 @@ final class AccountController
         Auth::logout();
         DB::transaction(static function () use ($person): void {
             self::endSessions($person, null);
-            Sheet::withTrashed()->where('user_id', $person->id)->forceDelete();
+            // One after another: none of them takes longer than the database may.
+            Sheet::withTrashed()->where('user_id', $person->id)->get()->each(static fn (Sheet $sheet): ?bool => $sheet->forceDelete());
             $person->delete();
         });
         $request->session()->invalidate();
 
         return new Response(status: 204);
-    }
-
-    /** The plan of each sheet as a file, in one archive. */
-    public function sheets(#[CurrentUser] User $person): BinaryFileResponse
-    {
-        return (new BinaryFileResponse(AllSheets::archive($person), headers: ['Content-Type' => 'application/zip']))
-            ->setContentDisposition('attachment', 'sheets.zip')->deleteFileAfterSend();
     }
 
     /** @param  string|null  $kept  id of a session that goes on */

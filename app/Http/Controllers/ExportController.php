@@ -2,32 +2,33 @@
 
 namespace App\Http\Controllers;
 
-use App\Http\Requests\ChapterSetRequest;
+use App\Exports\Estimate;
+use App\Exports\Orders;
+use App\Exports\Workshop;
 use App\Http\Requests\ExportRequest;
+use App\Http\Requests\OrderRequest;
+use App\Http\Resources\ExportResource;
+use App\Models\Export;
 use App\Models\Sheet;
+use App\Models\User;
 use App\Sheets\ChapterSet;
 use App\Sheets\Planning;
-use App\Sheets\RenderSlots;
-use App\Sheets\SlotsTaken;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PlanJson;
-use Sternbild\Core\Format\Raster;
-use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Format\SvgDrawing;
-use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Unusable;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
-/** Pictures and files of a sheet. */
+/** Pictures and files of a sheet: outlines and plans at once, what takes a while in turn. */
 final readonly class ExportController
 {
-    /** Pixels times the figures that are laid over one another as pictures; more would take longer than anybody waits. */
-    private const MOST_BLENDED = 1.5e9;
-
-    public function __construct(private Planning $planning, private RenderSlots $slots)
+    public function __construct(private Planning $planning)
     {
     }
 
@@ -43,90 +44,69 @@ final readonly class ExportController
         return $response;
     }
 
-    /**
-     * @throws RenderFailed
-     * @throws Unusable
-     */
+    /** @throws Unusable */
     public function file(ExportRequest $request, Sheet $sheet): Response
     {
-        $format = $request->string('format')->toString();
         $plan = $sheet->headRevision()->plan;
-        if ($format === 'json') {
-            return self::download($sheet, 'json', 'application/json', PlanJson::pretty($plan));
-        }
-        $scene = $this->planning->scene($plan);
-        $svg = match (true) {
-            $request->boolean('grid') => SvgDrawing::writeWithGrids($scene),
-            $request->boolean('uses') => SvgDrawing::writeWithUses($scene),
-            default => SvgDrawing::write($scene),
-        };
+        $name = Str::slug($sheet->name) ?: 'sheet';
+        $json = $request->string('format')->toString() === 'json';
+        $content = $json ? PlanJson::pretty($plan) : Workshop::svg($this->planning->scene($plan), ['grid' => $request->boolean('grid'), 'uses' => $request->boolean('uses')]);
 
-        return match ($format) {
-            'png' => self::download($sheet, 'png', 'image/png', $this->png($scene, $svg, self::scale($scene->plan, $request->float('scale', 1.0)))),
-            'pdf' => self::download($sheet, 'pdf', 'application/pdf', $this->slots->within(static fn (): string => Raster::pdf($svg))),
-            default => self::download($sheet, 'svg', 'image/svg+xml', $svg),
-        };
+        return new Response($content, 200, [
+            'Content-Type' => $json ? 'application/json' : 'image/svg+xml',
+            'Content-Disposition' => "attachment; filename=\"$name.".($json ? 'json' : 'svg').'"',
+        ]);
     }
 
     /**
-     * @throws RenderFailed
+     * Takes down a file to be made, unless it would take too long.
+     *
      * @throws Unusable
      * @throws ValidationException
      */
-    public function chapters(ChapterSetRequest $request, Sheet $sheet): Response
+    public function order(OrderRequest $request, Sheet $sheet, #[CurrentUser] User $person): JsonResponse
     {
+        /** @var array<string, mixed> $asked */
+        $asked = $request->validated();
         $scene = $this->planning->scene($sheet->headRevision()->plan);
-        $chapters = ChapterSet::chapters($scene, $request->texts('chapters'), Str::slug($sheet->name) ?: 'sheet');
-        $set = new ChapterSet($chapters, $request->sizes(), $request->texts('formats'), $request->float('clear') / 100, $request->boolean('ground'));
-        if ($set->pictures() > ChapterSet::MOST_PICTURES) {
-            throw ValidationException::withMessages(['sizes' => "There would be {$set->pictures()} pictures; at most ".ChapterSet::MOST_PICTURES.' can be made at once.']);
-        }
-        $archive = $this->slots->within(static fn (): ?string => $set->archive($scene)) ?? throw ValidationException::withMessages(['chapters' => 'Nothing of these chapters is drawn by itself.']);
+        $format = $request->string('format')->toString();
+        match ($format) {
+            'png' => Estimate::holdPng($scene, $request->float('scale', 1.0)),
+            'set' => Estimate::holdSet($scene, ChapterSet::asked($scene, $asked, 'sheet')),
+            default => null,
+        };
 
-        return self::download($sheet, 'zip', 'application/zip', $archive);
+        return self::taken(Orders::take($person, $sheet, $asked, $format === 'set' ? 'zip' : $format));
     }
 
-    /**
-     * @throws RenderFailed
-     * @throws SlotsTaken
-     * @throws ValidationException
-     */
-    private function png(Scene $scene, string $svg, float $scale): string
+    /** All sheets of a person as plans, in one archive. */
+    public function orderSheets(#[CurrentUser] User $person): JsonResponse
     {
-        $pixels = $scene->plan->width * $scene->plan->height * ($scale * $scene->plan->unit->pixels()) ** 2;
-        $blended = 0;
-        foreach ($scene->drawing as $drawn) {
-            foreach ($drawn->styles as $style) {
-                $blended += $style !== null && ($style->opacity < 1.0 || $style->blend !== 'normal') ? 1 : 0;
-            }
-        }
-        if ($pixels * $blended > self::MOST_BLENDED) {
-            throw ValidationException::withMessages(['scale' => sprintf(
-                'There are %s half transparent or blended figures; at this size they would take too long. A scale of %.2g would do.',
-                number_format($blended), $scale * sqrt(self::MOST_BLENDED / ($pixels * $blended)),
-            )]);
-        }
-
-        return $this->slots->within(static fn (): string => Raster::png($svg, $scale));
+        return self::taken(Orders::take($person, null, [], 'zip'));
     }
 
-    /** @throws ValidationException */
-    private static function scale(Plan $plan, float $scale): float
+    public function show(Export $export): ExportResource
     {
-        $side = max($plan->width, $plan->height) * $plan->unit->pixels() * $scale;
-        if ($side > Raster::LARGEST_SIDE) {
-            throw ValidationException::withMessages(['scale' => sprintf(
-                'The picture would be %s pixels on its longer side; at most %s can be made.', number_format($side), number_format(Raster::LARGEST_SIDE),
-            )]);
-        }
-
-        return $scale;
+        return new ExportResource($export);
     }
 
-    private static function download(Sheet $sheet, string $ending, string $type, string $content): Response
+    /** What is made of it so far is dropped; its maker ends within a moment. */
+    public function cancel(Export $export): Response
     {
-        $name = Str::slug($sheet->name) ?: 'sheet';
+        Export::query()->whereKey($export->id)->whereIn('state', Export::IN_HAND)->update(['state' => Export::CANCELLED]);
 
-        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"$name.$ending\""]);
+        return new Response(status: 204);
+    }
+
+    public function fetch(Export $export): StreamedResponse
+    {
+        abort_if($export->state !== Export::READY, 404, 'This file is not there: it is not made yet, or was not fetched within the hour.');
+
+        return Storage::download($export->path(), $export->name, ['Content-Type' => $export->type()]);
+    }
+
+    private static function taken(Export $export): JsonResponse
+    {
+        return (new ExportResource($export->refresh()))->response()->setStatusCode(202);
     }
 }

@@ -6,8 +6,11 @@ use App\Http\Requests\ListSheetsRequest;
 use App\Http\Requests\RenameSheetRequest;
 use App\Http\Requests\StoreSheetRequest;
 use App\Http\Resources\SheetResource;
+use App\Jobs\Tidy;
 use App\Models\Sheet;
 use App\Models\User;
+use App\Sheets\OverQuota;
+use App\Sheets\Quotas;
 use App\Sheets\SheetBook;
 use App\Sheets\SheetPages;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -63,13 +66,16 @@ final readonly class SheetController
     public function destroy(Sheet $sheet): Response
     {
         $sheet->delete();
+        Tidy::dispatch($sheet->id);
 
         return new Response(status: 204);
     }
 
+    /** @throws OverQuota */
     public function restore(string $deleted, #[CurrentUser] User $person): SheetResource
     {
         $sheet = Sheet::onlyTrashed()->where('user_id', $person->id)->findOrFail($deleted);
+        Quotas::holdSheet($person, $sheet->bytes);
         $sheet->restore();
 
         return new SheetResource($sheet);

@@ -4,15 +4,14 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** A file of a sheet. */
+/** A file of a sheet that is there at once. */
 final class ExportRequest extends FormRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
-            'format' => ['required', 'in:svg,png,pdf,json'],
-            'scale' => ['sometimes', 'numeric', 'gt:0', 'max:100'],
+            'format' => ['required', 'in:svg,json'],
             'grid' => ['sometimes', 'boolean'],
             'uses' => ['sometimes', 'boolean'],
         ];

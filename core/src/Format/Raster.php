@@ -19,29 +19,38 @@ final class Raster
     /** Pixels on the longer side of a PNG. */
     public const LARGEST_SIDE = 10_000;
 
+    /** Between two looks whether the picture is there, in microseconds. */
+    private const PAUSE = 5_000;
+
     /**
      * @param  float  $scale  output pixels to a CSS pixel
      * @param  int  $deadline  seconds
+     * @param  (\Closure(): void)|null  $meanwhile  called again and again; what it throws ends the picture
      *
      * @throws RenderFailed
      */
-    public static function png(string $svg, float $scale, int $deadline = self::DEADLINE): string
+    public static function png(string $svg, float $scale, int $deadline = self::DEADLINE, ?\Closure $meanwhile = null): string
     {
-        return self::convert($svg, ['--format=png', '--zoom='.sprintf('%.6F', $scale)], $deadline);
+        return self::convert($svg, ['--format=png', '--zoom='.sprintf('%.6F', $scale)], $deadline, $meanwhile);
     }
 
-    /** @throws RenderFailed */
-    public static function pdf(string $svg): string
+    /**
+     * @param  (\Closure(): void)|null  $meanwhile  as of a PNG
+     *
+     * @throws RenderFailed
+     */
+    public static function pdf(string $svg, ?\Closure $meanwhile = null): string
     {
-        return self::convert($svg, ['--format=pdf'], self::DEADLINE);
+        return self::convert($svg, ['--format=pdf'], self::DEADLINE, $meanwhile);
     }
 
     /**
      * @param  list<string>  $options
+     * @param  (\Closure(): void)|null  $meanwhile
      *
      * @throws RenderFailed
      */
-    private static function convert(string $svg, array $options, int $deadline): string
+    private static function convert(string $svg, array $options, int $deadline, ?\Closure $meanwhile): string
     {
         $input = tmpfile();
         $output = tmpfile();
@@ -53,22 +62,44 @@ final class Raster
         rewind($input);
         // Files, not pipes: neither side can block on the other. 96 dots to the inch, so that a millimetre is what CSS says it is.
         // Whatever the drawing asks for, it ends in time and within its memory, and takes nobody else's turn.
-        $limits = ['nice', '-n', '10', 'prlimit', '--as='.self::MEMORY, 'timeout', '--kill-after=1', (string) $deadline];
+        $limits = ['nice', '-n', '10', 'prlimit', '--as='.self::MEMORY, 'timeout', '--foreground', '--kill-after=1', (string) $deadline];
         $process = proc_open([...$limits, 'rsvg-convert', '--dpi-x=96', '--dpi-y=96', ...$options], [$input, $output, $errors], $pipes);
         if ($process === false) {
             throw new RenderFailed('rsvg-convert could not be started.');
         }
-        $status = proc_close($process);
+        $status = $meanwhile === null ? proc_close($process) : self::wait($process, $meanwhile);
         rewind($output);
         rewind($errors);
         $picture = (string) stream_get_contents($output);
         if (in_array($status, self::OVERTIME, true)) {
-            throw new RenderFailed("The picture took more than $deadline seconds.");
+            throw new RenderFailed("The picture took more than $deadline seconds.", true);
         }
         if ($status !== 0 || $picture === '') {
             throw new RenderFailed('rsvg-convert failed: '.trim((string) stream_get_contents($errors)));
         }
 
         return $picture;
+    }
+
+    /**
+     * @param  resource  $process
+     * @param  \Closure(): void  $meanwhile
+     * @return int how it ended
+     */
+    private static function wait($process, \Closure $meanwhile): int
+    {
+        try {
+            while (($now = proc_get_status($process))['running']) {
+                $meanwhile();
+                usleep(self::PAUSE);
+            }
+        } catch (\Throwable $end) {
+            // `timeout` hands it on to what it runs.
+            proc_terminate($process);
+            proc_close($process);
+            throw $end;
+        }
+
+        return $now['exitcode'];
     }
 }

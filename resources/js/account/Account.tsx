@@ -1,7 +1,9 @@
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { type FormEvent, type ReactNode, useId, useState } from 'react';
-import { api, done, Problem, type Session } from '../api/client';
+import { answer, api, done, Problem, type Schemas, type Session } from '../api/client';
+import { Making } from '../files/Making';
+import { useOrder } from '../files/useOrder';
 
 type Person = NonNullable<Session['person']>;
 
@@ -18,11 +20,7 @@ export function Account({ person, open, onOpenChange, onLeft }: { person: Person
                     <Dialog.Title className="font-serif text-2xl leading-none font-semibold">{person.name}</Dialog.Title>
                     <p className="mt-2 text-slate">{person.email}</p>
                     <OtherPassword />
-                    <Part title="Your sheets" says="The plan of each, in one archive. Each can be opened again as a new sheet.">
-                        <a className="verb inline-flex" href="/api/account/sheets.zip" download>
-                            Take all sheets home
-                        </a>
-                    </Part>
+                    <Sheets />
                     <Everywhere onLeft={onLeft} />
                     <Leave onLeft={onLeft} />
                     <div className="mt-5 flex justify-end">
@@ -109,6 +107,55 @@ function OtherPassword() {
                 <Trouble error={change.error} />
             </form>
         </Part>
+    );
+}
+
+/** What is kept, how much of it there may be, and all of it to take home. */
+function Sheets() {
+    const kept = useQuery({ queryKey: ['kept'], queryFn: () => answer(api.GET('/api/account')), staleTime: 0 });
+    const order = useOrder();
+    return (
+        <Part title="Your sheets" says="The plan of each, in one archive. Each can be opened again as a new sheet.">
+            <div className="flex min-h-9 items-center gap-3">
+                <button className="verb inline-flex" disabled={order.isMaking} onClick={() => order.begin(() => answer(api.POST('/api/account/exports')))}>
+                    Take all sheets home
+                </button>
+                {order.order !== null && <Making order={order.order} />}
+                {order.isMaking && (
+                    <button className="quiet" onClick={order.giveUp}>
+                        Cancel
+                    </button>
+                )}
+            </div>
+            <Trouble error={order.error} />
+            {kept.data !== undefined && <Room kept={kept.data} />}
+        </Part>
+    );
+}
+
+function Room({ kept }: { kept: Schemas['Kept'] }) {
+    const megabytes = (bytes: number) => (bytes / 1e6).toLocaleString('en', { maximumFractionDigits: bytes < 1e7 ? 1 : 0 });
+    return (
+        <dl className="mt-4 grid grid-cols-[auto_1fr_auto] items-center gap-x-4 gap-y-2">
+            <Measure name="Sheets" value={kept.sheets} most={kept.most_sheets} says={`${String(kept.sheets)} of ${String(kept.most_sheets)}`} />
+            <Measure name="Room" value={kept.bytes} most={kept.most_bytes} says={`${megabytes(kept.bytes)} of ${megabytes(kept.most_bytes)} MB`} />
+            <dt>Changes</dt>
+            <dd className="col-span-2 text-slate">
+                The last {kept.revisions.toLocaleString('en')} of a sheet are kept, and all of {kept.days} days that led to it; of the days before, the last of each.
+            </dd>
+        </dl>
+    );
+}
+
+function Measure({ name, value, most, says }: { name: string; value: number; most: number; says: string }) {
+    return (
+        <>
+            <dt>{name}</dt>
+            <dd aria-hidden className="h-1.5 overflow-hidden rounded-full bg-hairline">
+                <div className={`h-full ${value > 0.9 * most ? 'bg-brick' : 'bg-amber'}`} style={{ width: `${String(Math.min(100, Math.max(value > 0 ? 1 : 0, (100 * value) / most)))}%` }} />
+            </dd>
+            <dd className="text-right text-slate tabular-nums">{says}</dd>
+        </>
     );
 }
 

@@ -27,6 +27,8 @@ export type Candidate = Schemas['Candidate'];
 export type Snap = Schemas['Snap'];
 export type Settled = Schemas['Settled'];
 export type CloseUp = Schemas['CloseUp'];
+/** A file that is made in turn. */
+export type Export = Schemas['Export'];
 export type Construction = Schemas['Construction'];
 
 /** As answers say them, with what was said by its hash alone put in. */

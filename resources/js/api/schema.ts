@@ -935,8 +935,7 @@ export interface paths {
     "/api/sheets/{sheet}/file": {
         parameters: {
             query: {
-                format: "svg" | "png" | "pdf" | "json";
-                scale?: number;
+                format: "svg" | "json";
                 grid?: "0" | "1";
                 /** @description Copies as uses of one shape, in SVG. */
                 uses?: "0" | "1";
@@ -947,12 +946,11 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** The sheet as a file to take home */
+        /** The outlines or the plan of the sheet as a file, at once */
         get: {
             parameters: {
                 query: {
-                    format: "svg" | "png" | "pdf" | "json";
-                    scale?: number;
+                    format: "svg" | "json";
                     grid?: "0" | "1";
                     /** @description Copies as uses of one shape, in SVG. */
                     uses?: "0" | "1";
@@ -1298,84 +1296,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sheets/{sheet}/chapters.zip": {
-        parameters: {
-            query: {
-                /** @description The first steps of the chapters; the whole where none is named. */
-                "chapters[]"?: string[];
-                /** @description Pixels. */
-                "sizes[]": number[];
-                /** @description One or both. */
-                "formats[]": ("svg" | "png")[];
-                /** @description Clear space on every side, per cent of the square. */
-                clear: number;
-                /** @description With the colour of the sheet. */
-                ground?: "0" | "1";
-            };
-            header?: never;
-            path: {
-                sheet: string;
-            };
-            cookie?: never;
-        };
-        /** Each chapter, or the whole, on a square of its own as files at several sizes, in one zip */
-        get: {
-            parameters: {
-                query: {
-                    /** @description The first steps of the chapters; the whole where none is named. */
-                    "chapters[]"?: string[];
-                    /** @description Pixels. */
-                    "sizes[]": number[];
-                    /** @description One or both. */
-                    "formats[]": ("svg" | "png")[];
-                    /** @description Clear space on every side, per cent of the square. */
-                    clear: number;
-                    /** @description With the colour of the sheet. */
-                    ground?: "0" | "1";
-                };
-                header?: never;
-                path: {
-                    sheet: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description The file */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-                /** @description What went wrong */
-                422: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Problem"];
-                    };
-                };
-                /** @description What went wrong */
-                500: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/examples": {
         parameters: {
             query?: never;
@@ -1514,7 +1434,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** What is kept for the person, and how much there may be */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Kept"];
+                    };
+                };
+            };
+        };
         put?: never;
         post?: never;
         /** Delete the account with all sheets */
@@ -1565,19 +1505,225 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/account/sheets.zip": {
+    "/api/sheets/{sheet}/exports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Asks for a file that takes a while: a picture, or each chapter on a square of its own at several sizes */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** @enum {unknown} */
+                        format: "png" | "pdf" | "set";
+                        /** @description Of a PNG: pixels to a CSS pixel. */
+                        scale?: number;
+                        /** @description With the lines. */
+                        grid?: boolean;
+                        /** @description Of a set: the first steps of the chapters; the whole where none is named. */
+                        chapters?: string[];
+                        /** @description Of a set: pixels. */
+                        sizes?: number[];
+                        /** @description Of a set: one or both. */
+                        formats?: ("svg" | "png")[];
+                        /** @description Of a set: clear space on every side, per cent of the square. */
+                        clear?: number;
+                        /** @description Of a set: with the colour of the sheet. */
+                        ground?: boolean;
+                    };
+                };
+            };
+            responses: {
+                /** @description Taken down, to be made in turn */
+                202: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Export"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                429: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/exports": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** The plan of each sheet, in one archive */
-        get: {
+        get?: never;
+        put?: never;
+        /** Asks for the plan of each sheet, in one archive */
+        post: {
             parameters: {
                 query?: never;
                 header?: never;
                 path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Taken down, to be made in turn */
+                202: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Export"];
+                    };
+                };
+                /** @description What went wrong */
+                429: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exports/{export}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                export: string;
+            };
+            cookie?: never;
+        };
+        /** How far a file is */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    export: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The answer */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Export"];
+                    };
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Gives a file up */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    export: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description It is not made any further */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exports/{export}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                export: string;
+            };
+            cookie?: never;
+        };
+        /** The file, within an hour after it was made */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    export: string;
+                };
                 cookie?: never;
             };
             requestBody?: never;
@@ -1590,7 +1736,7 @@ export interface paths {
                     content?: never;
                 };
                 /** @description What went wrong */
-                429: {
+                404: {
                     headers: {
                         [name: string]: unknown;
                     };
@@ -1949,7 +2095,7 @@ export interface components {
         };
         Problem: {
             /** @enum {unknown} */
-            problem?: "unusable" | "broken" | "stale" | "render";
+            problem?: "unusable" | "broken" | "stale" | "busy" | "waiting" | "quota";
             message: string;
             pointer?: string;
             expected?: string;
@@ -2093,6 +2239,30 @@ export interface components {
                 [key: string]: number[];
             };
             pulls: components["schemas"]["Pull"][];
+        };
+        /** @description A file that was asked for, and how far it is. */
+        Export: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** @enum {unknown} */
+            state: "waiting" | "working" | "ready" | "failed" | "cancelled";
+            /** @description Pieces that are made. */
+            made: number;
+            pieces: number;
+            /** @description Why there is no file. */
+            message: string | null;
+        };
+        /** @description What is kept for a person. Plans count with all their revisions, deleted sheets do not. */
+        Kept: {
+            sheets: number;
+            most_sheets: number;
+            bytes: number;
+            most_bytes: number;
+            /** @description Of a sheet, that are kept whatever they are. */
+            revisions: number;
+            /** @description Within which those on the way to what it is now are kept, too. */
+            days: number;
         };
     };
     responses: never;

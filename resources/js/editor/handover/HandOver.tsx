@@ -1,10 +1,12 @@
 import { useMutation } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import { Problem } from '../../api/client';
+import { answer, api, Problem } from '../../api/client';
+import { Making } from '../../files/Making';
+import { save } from '../../files/save';
+import { useOrder } from '../../files/useOrder';
 import { useDesk } from '../desk';
-import { download } from './download';
-import { type SetChoice, SetOptions, setQuery } from './SetOptions';
+import { type SetChoice, SetOptions, setOrder } from './SetOptions';
 
 const FORMATS = [
     { value: 'svg', name: 'SVG', says: 'Exact outlines with true arcs, for other programs and for cutters.' },
@@ -27,14 +29,20 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
     const [chosen, setChosen] = useState<SetChoice | null>(null);
     const set = chosen ?? { chapters: chapters.map(({ from }) => from), sizes: '16, 24, 32', svg: true, png: true, clear: '10', ground: false };
     const [brought, setBrought] = useState<string | null>(null);
-    const save = useMutation({
-        mutationFn: () => {
-            if (format === 'set') return download(`/api/sheets/${page.id}/chapters.zip?${setQuery(set)}`, 'sheet.zip');
-            const query = new URLSearchParams({ format, ...(format === 'png' ? { scale } : {}), ...(grid && format !== 'json' ? { grid: '1' } : {}) });
-            return download(`/api/sheets/${page.id}/file?${query.toString()}`, `sheet.${format}`);
-        },
+    const atOnce = useMutation({
+        mutationFn: () => save(`/api/sheets/${page.id}/file?${new URLSearchParams({ format, ...(grid && format === 'svg' ? { grid: '1' } : {}) }).toString()}`, `sheet.${format}`),
         onSuccess: () => setOpen(false),
     });
+    const inTurn = useOrder(() => setOpen(false));
+    const error = atOnce.error ?? inTurn.error;
+    const isMaking = atOnce.isPending || inTurn.isMaking;
+    const begin = () => {
+        atOnce.reset();
+        inTurn.reset();
+        if (format === 'svg' || format === 'json') return atOnce.mutate();
+        const body = format === 'set' ? setOrder(set) : { format, grid, ...(format === 'png' ? { scale: Number(scale) } : {}) };
+        inTurn.begin(() => answer(api.POST('/api/sheets/{sheet}/exports', { params: { path: { sheet: page.id } }, body })));
+    };
     const factor = Number(scale) * (PIXELS[scene.sheet.unit] ?? 1);
     const pixels = Number.isFinite(factor) && factor > 0 ? `${Math.round(scene.sheet.width * factor)} × ${Math.round(scene.sheet.height * factor)} pixels` : '';
 
@@ -42,7 +50,9 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
         <Dialog.Root
             open={open}
             onOpenChange={(next) => {
-                save.reset();
+                inTurn.giveUp();
+                inTurn.reset();
+                atOnce.reset();
                 setBrought(null);
                 setChosen(null);
                 setOpen(next);
@@ -57,7 +67,7 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                         className="mt-6 flex flex-col gap-4"
                         onSubmit={(event) => {
                             event.preventDefault();
-                            save.mutate();
+                            begin();
                         }}
                     >
                         <fieldset className="grid grid-cols-5 gap-2">
@@ -86,11 +96,12 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                                 </label>
                             )}
                         </div>
-                        {save.isError && (
+                        {error !== null && (
                             <p role="alert" className="rounded bg-blush px-3 py-2 text-brick">
-                                {save.error instanceof Problem ? wrong(save.error) : 'The file could not be made.'}
+                                {error instanceof Problem ? wrong(error) : 'The file could not be made.'}
                             </p>
                         )}
+                        {inTurn.order !== null && <Making order={inTurn.order} />}
                         {brought !== null && (
                             <p role="alert" className="rounded bg-blush px-3 py-2 break-words text-brick">
                                 {brought}
@@ -115,11 +126,17 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                                 />
                             </label>
                             <span className="flex-1" />
-                            <Dialog.Close className="quiet" type="button">
-                                Leave
-                            </Dialog.Close>
-                            <button className="solid" disabled={save.isPending}>
-                                {save.isPending ? 'Making it …' : 'Save the file'}
+                            {inTurn.isMaking ? (
+                                <button className="quiet" type="button" onClick={inTurn.giveUp}>
+                                    Cancel
+                                </button>
+                            ) : (
+                                <Dialog.Close className="quiet" type="button">
+                                    Leave
+                                </Dialog.Close>
+                            )}
+                            <button className="solid" disabled={isMaking}>
+                                {isMaking ? 'Making it …' : 'Save the file'}
                             </button>
                         </div>
                     </form>

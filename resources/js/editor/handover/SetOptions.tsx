@@ -13,16 +13,16 @@ export interface SetChoice {
     ground: boolean;
 }
 
-/** The question to the server for a set. */
-export function setQuery({ chapters, sizes, svg, png, clear, ground }: SetChoice): string {
-    const query = new URLSearchParams();
-    for (const from of chapters) query.append('chapters[]', from);
-    for (const size of sizes.split(/[\s,;]+/).filter(Boolean)) query.append('sizes[]', size);
-    if (svg) query.append('formats[]', 'svg');
-    if (png) query.append('formats[]', 'png');
-    query.append('clear', clear);
-    if (ground) query.append('ground', '1');
-    return query.toString();
+/** What the server is asked for a set; what is no number is refused there, by its field. */
+export function setOrder({ chapters, sizes, svg, png, clear, ground }: SetChoice) {
+    return {
+        format: 'set' as const,
+        chapters,
+        sizes: sizes.split(/[\s,;]+/).filter(Boolean).map(Number),
+        formats: [...(svg ? (['svg'] as const) : []), ...(png ? (['png'] as const) : [])],
+        clear: Number(clear),
+        ground,
+    };
 }
 
 /** Which chapters, at which sizes, with how much clear space. */

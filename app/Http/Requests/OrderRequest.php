@@ -4,20 +4,23 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** Chapters as files of their own. */
-final class ChapterSetRequest extends FormRequest
+/** A file of a sheet that takes a while: a picture, or a set of them. */
+final class OrderRequest extends FormRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
+            'format' => ['required', 'in:png,pdf,set'],
+            'scale' => ['sometimes', 'numeric', 'gt:0', 'max:100'],
+            'grid' => ['sometimes', 'boolean'],
             'chapters' => ['sometimes', 'array', 'max:200'],
             'chapters.*' => ['string'],
-            'sizes' => ['required', 'array', 'min:1', 'max:8'],
+            'sizes' => ['required_if:format,set', 'array', 'min:1', 'max:8'],
             'sizes.*' => ['integer', 'between:1,2048', 'distinct'],
-            'formats' => ['required', 'array', 'min:1'],
+            'formats' => ['required_if:format,set', 'array', 'min:1'],
             'formats.*' => ['in:svg,png', 'distinct'],
-            'clear' => ['required', 'numeric', 'between:0,40'],
+            'clear' => ['required_if:format,set', 'numeric', 'between:0,40'],
             'ground' => ['sometimes', 'boolean'],
         ];
     }
@@ -31,17 +34,5 @@ final class ChapterSetRequest extends FormRequest
             'clear.between' => 'The clear space is from 0 to 40 % of the square.',
             'clear.numeric' => 'The clear space is a number of per cent, from 0 to 40.',
         ];
-    }
-
-    /** @return list<string> */
-    public function texts(string $name): array
-    {
-        return array_values(array_filter($this->array($name), is_string(...)));
-    }
-
-    /** @return list<int> */
-    public function sizes(): array
-    {
-        return array_values(array_map(static fn (mixed $size): int => is_numeric($size) ? (int) $size : 0, $this->array('sizes')));
     }
 }

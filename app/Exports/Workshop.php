@@ -1,0 +1,70 @@
+<?php
+
+namespace App\Exports;
+
+use App\Models\Export;
+use App\Sheets\AllSheets;
+use App\Sheets\ChapterSet;
+use App\Sheets\Planning;
+use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Format\Raster;
+use Sternbild\Core\Format\RenderFailed;
+use Sternbild\Core\Format\SvgDrawing;
+use Sternbild\Core\Plan\Unusable;
+
+/** Makes the files that people ask for. */
+final readonly class Workshop
+{
+    public function __construct(private Planning $planning)
+    {
+    }
+
+    /**
+     * Writes the file at a path.
+     *
+     * @throws Cancelled
+     * @throws RenderFailed
+     * @throws Unusable
+     */
+    public function make(Export $export, string $path, Progress $progress): void
+    {
+        if ($export->sheet_id === null) {
+            AllSheets::write($export->user, $path, $progress);
+
+            return;
+        }
+        // As it was when the file was asked for, whatever was changed since.
+        $sheet = $export->sheet ?? throw new Cancelled;
+        $scene = $this->planning->scene($sheet->revision((int) $export->asked['revision'])->plan);
+        $progress->goesOn();
+        if ($export->asked['format'] === 'set') {
+            ChapterSet::asked($scene, $export->asked, pathinfo($export->name, PATHINFO_FILENAME))->write($scene, $path, $progress);
+
+            return;
+        }
+        $svg = self::svg($scene, $export->asked);
+        $progress->goesOn();
+        file_put_contents($path, $export->asked['format'] === 'pdf'
+            ? Raster::pdf($svg, $progress->goesOn(...))
+            : Raster::png($svg, (float) ($export->asked['scale'] ?? 1.0), meanwhile: $progress->goesOn(...)));
+    }
+
+    /** @param  array<array-key, mixed>  $asked  `grid`: with the lines; `uses`: what is repeated written once */
+    public static function svg(Scene $scene, array $asked): string
+    {
+        return match (true) {
+            (bool) ($asked['grid'] ?? false) => SvgDrawing::writeWithGrids($scene),
+            (bool) ($asked['uses'] ?? false) => SvgDrawing::writeWithUses($scene),
+            default => SvgDrawing::write($scene),
+        };
+    }
+
+    /** What is said of a failure to the person who waits. */
+    public static function why(?\Throwable $fault): string
+    {
+        return match (true) {
+            $fault instanceof RenderFailed && $fault->isLate => 'The picture took too long. A smaller scale, or fewer half transparent figures, would do.',
+            default => 'The file could not be made. Nothing of the sheet is lost; please try again.',
+        };
+    }
+}

@@ -1,0 +1,8 @@
+<?php
+
+namespace App\Sheets;
+
+/** A person would keep more than there is room for. */
+final class OverQuota extends \RuntimeException
+{
+}

@@ -1,0 +1,60 @@
+<?php
+
+namespace App\Sheets;
+
+use App\Models\Sheet;
+use App\Models\User;
+
+/** What a person keeps, and how much of it there may be: sheets, and the bytes of all their revisions. What was deleted does not count. */
+final readonly class Quotas
+{
+    private function __construct(public int $sheets, public int $mostSheets, public int $bytes, public int $mostBytes, public int $revisions)
+    {
+    }
+
+    public static function of(User $person): self
+    {
+        $kept = $person->sheets()->toBase()->selectRaw('count(*) AS sheets, coalesce(sum(bytes), 0) AS bytes')->first();
+
+        return new self(
+            (int) ($kept->sheets ?? 0), config()->integer('sternbild.quotas.sheets'),
+            (int) ($kept->bytes ?? 0), config()->integer('sternbild.quotas.bytes'),
+            config()->integer('sternbild.quotas.revisions'),
+        );
+    }
+
+    /**
+     * Refuses one more sheet of so many bytes where there is no room for it.
+     *
+     * @throws OverQuota
+     */
+    public static function holdSheet(User $person, int $bytes): void
+    {
+        $kept = self::of($person);
+        if ($kept->sheets >= $kept->mostSheets) {
+            throw new OverQuota(sprintf('You have %s sheets, and there may be no more. Delete one that is not needed, then try again.', number_format($kept->sheets)));
+        }
+        $kept->hold($bytes);
+    }
+
+    /**
+     * Refuses so many bytes more.
+     *
+     * @throws OverQuota
+     */
+    public static function holdBytes(User $person, int $more): void
+    {
+        self::of($person)->hold($more);
+    }
+
+    /** @throws OverQuota */
+    private function hold(int $more): void
+    {
+        if ($this->bytes + $more > $this->mostBytes) {
+            throw new OverQuota(sprintf(
+                'Your plans with all their revisions take %.1f MB of %s MB; there is no room for this. Delete a sheet that is not needed, then try again.',
+                $this->bytes / 1e6, number_format($this->mostBytes / 1e6),
+            ));
+        }
+    }
+}
