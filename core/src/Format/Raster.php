@@ -28,6 +28,7 @@ final class Raster
      * @param  (\Closure(): void)|null  $meanwhile  called again and again; what it throws ends the picture
      *
      * @throws RenderFailed
+     * @throws \RuntimeException that `meanwhile` threw
      */
     public static function png(string $svg, float $scale, int $deadline = self::DEADLINE, ?\Closure $meanwhile = null): string
     {

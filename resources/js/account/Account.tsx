@@ -17,15 +17,15 @@ export function Account({ person, open, onOpenChange, onLeft }: { person: Person
                     aria-describedby={undefined}
                     className="appear fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[560px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg bg-paper px-7 py-6 shadow-2xl"
                 >
-                    <Dialog.Title className="font-serif text-2xl leading-none font-semibold">{person.name}</Dialog.Title>
+                    <div className="flex items-start justify-between">
+                        <Dialog.Title className="font-serif text-2xl leading-none font-semibold">{person.name}</Dialog.Title>
+                        <Dialog.Close className="quiet -mt-1.5 -mr-2.5">Close</Dialog.Close>
+                    </div>
                     <p className="mt-2 text-slate">{person.email}</p>
                     <OtherPassword />
                     <Sheets />
                     <Everywhere onLeft={onLeft} />
                     <Leave onLeft={onLeft} />
-                    <div className="mt-5 flex justify-end">
-                        <Dialog.Close className="quiet">Close</Dialog.Close>
-                    </div>
                 </Dialog.Content>
             </Dialog.Portal>
         </Dialog.Root>
@@ -34,9 +34,9 @@ export function Account({ person, open, onOpenChange, onLeft }: { person: Person
 
 function Part({ title, says, children }: { title: string; says: string; children: ReactNode }) {
     return (
-        <section className="mt-5 border-t border-rule pt-4">
+        <section className="mt-4 border-t border-rule pt-3.5">
             <h2 className="font-serif text-[17px] leading-none font-semibold">{title}</h2>
-            <p className="mt-2 mb-3 text-slate">{says}</p>
+            <p className="mt-1.5 mb-2.5 text-slate">{says}</p>
             {children}
         </section>
     );
@@ -134,12 +134,12 @@ function Sheets() {
 }
 
 function Room({ kept }: { kept: Schemas['Kept'] }) {
-    const megabytes = (bytes: number) => (bytes / 1e6).toLocaleString('en', { maximumFractionDigits: bytes < 1e7 ? 1 : 0 });
+    const megabytes = (bytes: number) => (Math.ceil(bytes / 1e5) / 10).toLocaleString('en', { maximumFractionDigits: bytes < 1e7 ? 1 : 0 });
     return (
-        <dl className="mt-4 grid grid-cols-[auto_1fr_auto] items-center gap-x-4 gap-y-2">
+        <dl className="mt-2.5 grid grid-cols-[auto_1fr_auto] items-center gap-x-4 gap-y-1.5">
             <Measure name="Sheets" value={kept.sheets} most={kept.most_sheets} says={`${String(kept.sheets)} of ${String(kept.most_sheets)}`} />
             <Measure name="Room" value={kept.bytes} most={kept.most_bytes} says={`${megabytes(kept.bytes)} of ${megabytes(kept.most_bytes)} MB`} />
-            <dt>Changes</dt>
+            <dt className="self-start">Changes</dt>
             <dd className="col-span-2 text-slate">
                 The last {kept.revisions.toLocaleString('en')} of a sheet are kept, and all of {kept.days} days that led to it; of the days before, the last of each.
             </dd>
