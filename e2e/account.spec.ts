@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { type Browser, expect, type Page, test } from '@playwright/test';
+import { openAccount, signIn } from './door';
 
 const PASSWORD = 'quay and bollard';
 
@@ -9,21 +10,10 @@ async function device(browser: Browser): Promise<Page> {
     return context.newPage();
 }
 
-async function signIn(page: Page, email: string, password: string): Promise<void> {
-    await page.goto('/sign-in');
-    await page.getByLabel('E-mail address').fill(email);
-    await page.getByLabel('Password').fill(password);
-    await page.getByRole('button', { name: 'Sign in' }).click();
-}
-
 test('an account: another password signs other devices out, sheets are taken home, and all goes when its owner leaves', async ({ browser }) => {
     const email = `ines-${Date.now()}@sternbild.test`;
     const page = await device(browser);
-    await page.goto('/register');
-    await page.getByLabel('Name').fill('Ines Varga');
-    await page.getByLabel('E-mail address').fill(email);
-    await page.getByLabel('Password').fill(PASSWORD);
-    await page.getByRole('button', { name: 'Open the account' }).click();
+    await openAccount(page, 'Ines Varga', email, PASSWORD);
     await page.getByRole('button', { name: 'New sheet' }).click();
     await page.getByLabel('Name', { exact: true }).fill('Quay');
     await page.getByRole('button', { name: 'Make the sheet' }).click();
@@ -68,4 +58,47 @@ test('an account: another password signs other devices out, sheets are taken hom
     await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
     await signIn(page, email, 'lantern and buoy');
     await expect(page.getByText('No account has this e-mail address and password.')).toBeVisible();
+});
+
+test('a forgotten password is set anew by a letter, which is good once; others learn nothing of who has an account', async ({ browser }) => {
+    const email = `otto-${Date.now()}@sternbild.test`;
+    const page = await device(browser);
+    await openAccount(page, 'Otto Lind', email, PASSWORD);
+
+    const other = await device(browser);
+    const asks = async (address: string) => {
+        await other.goto('/sign-in');
+        await other.getByRole('link', { name: 'Forgot the password?' }).press('Enter');
+        await other.getByLabel('E-mail address').fill(address);
+        await other.getByRole('button', { name: 'Send the letter' }).press('Enter');
+        return (await other.getByRole('status').textContent())?.replace(address, '…');
+    };
+    expect(await asks('nobody@sternbild.test')).toBe(await asks(email));
+    await other.getByRole('link', { name: 'Open the simulated mailbox' }).click();
+    const link = other.getByRole('link', { name: /\/reset\// });
+    const address = new URL((await link.textContent()) ?? '').pathname;
+    await link.click();
+    await other.getByLabel('New password').fill('lantern and buoy');
+    await other.getByLabel('New password').press('Enter');
+    await expect(other.getByText('No sheet yet')).toBeVisible();
+
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    await page.goto(address);
+    await page.getByLabel('New password').fill('another attempt');
+    await page.getByRole('button', { name: 'Set it and come in' }).click();
+    await expect(page.getByRole('alert')).toContainText('not good any more');
+    await signIn(page, email, 'lantern and buoy');
+    await expect(page.getByText('No sheet yet')).toBeVisible();
+
+    // Somebody else tries to open an account with the same address: only its owner learns that there is one.
+    const third = await device(browser);
+    await third.goto('/register');
+    await third.getByLabel('Name').fill('Somebody');
+    await third.getByLabel('E-mail address').fill(email);
+    await third.getByLabel('Password').fill('a long password');
+    await third.getByRole('button', { name: 'Open the account' }).click();
+    await expect(third.getByText(`A letter is on its way to ${email}`)).toBeVisible();
+    await third.getByRole('link', { name: 'Open the simulated mailbox' }).click();
+    await expect(third.getByRole('heading', { name: 'Your account at Sternbild', exact: true })).toBeVisible();
 });

@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
 import { DeskPage } from './desk';
+import { comeIn, openAccount } from './door';
 
 function run(variable: string): void {
     const command = process.env[variable];
@@ -64,7 +65,7 @@ test('another person’s sheet cannot be opened', async ({ page, browser, baseUR
     await expect(door.getByText('at least 10 characters')).toBeVisible();
     await door.getByLabel('Password').fill('a long password');
     await door.getByRole('button', { name: 'Open the account' }).click();
-    await expect(door.getByText('No sheet yet')).toBeVisible();
+    await comeIn(door);
     await door.goto(page.url());
     await expect(door.getByRole('heading', { name: 'No such sheet' })).toBeVisible();
     await stranger.close();
@@ -97,12 +98,7 @@ test('a session that ends in mid-edit keeps the change, which is made after sign
     const own = await browser.newContext({ baseURL, storageState: { cookies: [], origins: [] } });
     const page = await own.newPage();
     const email = `ida${Date.now()}@sternbild.test`;
-    await page.goto('/register');
-    await page.getByLabel('Name').fill('Ida');
-    await page.getByLabel('E-mail address').fill(email);
-    await page.getByLabel('Password').fill('a long password');
-    await page.getByRole('button', { name: 'Open the account' }).click();
-    await expect(page.getByText('No sheet yet')).toBeVisible();
+    await openAccount(page, 'Ida', email, 'a long password');
     const desk = new DeskPage(page);
     await desk.newSheet('Signed out');
     await desk.layPolarGrid();

@@ -14,7 +14,11 @@ Route::prefix('api')->group(function (): void {
     Route::middleware('throttle:door')->group(function (): void {
         Route::post('register', [SessionController::class, 'register'])->name('session.register');
         Route::post('sign-in', [SessionController::class, 'signIn'])->name('session.sign-in');
+        Route::post('confirm', [SessionController::class, 'confirm'])->name('session.confirm');
+        Route::post('forgot', [SessionController::class, 'forgot'])->name('session.forgot');
+        Route::post('reset', [SessionController::class, 'reset'])->name('session.reset');
     });
+    Route::get('mailbox', [SessionController::class, 'mailbox'])->middleware('throttle:mailbox')->name('session.mailbox');
 
     Route::middleware('auth')->group(function (): void {
         Route::post('sign-out', [SessionController::class, 'signOut'])->name('session.sign-out');
@@ -67,6 +71,10 @@ Route::withoutMiddleware('web')->group(function (): void {
     Route::view('/', 'app');
     Route::view('sign-in', 'app');
     Route::view('register', 'app');
+    Route::view('forgot', 'app');
+    Route::view('mailbox', 'app');
+    Route::view('confirm/{token}', 'app');
+    Route::view('reset/{token}', 'app');
     Route::view('sheets/{id}', 'app')->whereUuid('id');
     Route::fallback(static fn () => response()->view('app', status: 404));
 });

@@ -6,6 +6,8 @@ use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 /**
  * A person who signs in.
@@ -45,6 +47,19 @@ final class User extends Authenticatable
         $sheets->orderBy('name')->orderBy('id');
 
         return $sheets;
+    }
+
+    /**
+     * Signs the person out wherever that is signed in.
+     *
+     * @param  string|null  $but  id of a session that goes on
+     */
+    public function endSessions(?string $but = null): void
+    {
+        DB::table('sessions')->where('user_id', $this->id)->when($but !== null, static fn ($sessions) => $sessions->where('id', '<>', $but))->delete();
+        // Browsers that stayed signed in hold this.
+        $this->setRememberToken(Str::random(60));
+        $this->save();
     }
 
     /** @return array<string, string> */

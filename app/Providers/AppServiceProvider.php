@@ -3,9 +3,11 @@
 namespace App\Providers;
 
 use App\Http\Requests\Email;
+use App\Letters\Mailbox;
 use App\Sheets\ApcuResults;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
@@ -25,6 +27,8 @@ final class AppServiceProvider extends ServiceProvider
         // Relative, so that the page works under whatever host and port it was asked for.
         Vite::createAssetPathsUsing(static fn (string $path): string => "/$path");
 
+        Mail::extend(Mailbox::NAME, static fn (): Mailbox => new Mailbox);
+
         // What takes a worker's time is shared out by person. Previews follow a pointer, at most as fast as they are answered.
         $person = static fn (Request $request): string => (string) ($request->user()?->getAuthIdentifier() ?? $request->ip());
         RateLimiter::for('previews', static fn (Request $request): Limit => Limit::perMinute(1200)->by('previews:'.$person($request)));
@@ -33,6 +37,8 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('new-sheets', static fn (Request $request): Limit => Limit::perMinute(120)->by('new-sheets:'.$person($request)));
 
         RateLimiter::for('account', static fn (Request $request): Limit => Limit::perMinute(6)->by('account:'.$person($request)));
+
+        RateLimiter::for('mailbox', static fn (Request $request): Limit => Limit::perMinute(120)->by('mailbox:'.$request->ip()));
 
         // Guessing passwords is slow for one address and for one account alike.
         RateLimiter::for('door', static fn (Request $request): array => [

@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { Navigate, Route, Routes } from 'react-router';
-import { Door } from './account/Door';
+import { Confirm, Reset } from './account/ByLetter';
+import { Forgot, Register, SignIn } from './account/Door';
+import { Mailbox } from './account/Mailbox';
 import { answer, api } from './api/client';
 import { Editor } from './editor/Editor';
 import { SheetList } from './sheets/SheetList';
@@ -22,11 +24,20 @@ export function App() {
             </FullPage>
         );
     }
+    const byLetter = (
+        <>
+            <Route path="/confirm/:token" element={<Confirm />} />
+            <Route path="/reset/:token" element={<Reset />} />
+            <Route path="/mailbox" element={<Mailbox />} />
+        </>
+    );
     if (session.data.person === null) {
         return (
             <Routes>
-                <Route path="/register" element={<Door way="register" />} />
-                <Route path="*" element={<Door way="sign-in" />} />
+                <Route path="/register" element={<Register />} />
+                <Route path="/forgot" element={<Forgot />} />
+                {byLetter}
+                <Route path="*" element={<SignIn />} />
             </Routes>
         );
     }
@@ -36,6 +47,8 @@ export function App() {
             <Route path="/sheets/:id" element={<Editor />} />
             <Route path="/sign-in" element={<Navigate to="/" replace />} />
             <Route path="/register" element={<Navigate to="/" replace />} />
+            <Route path="/forgot" element={<Navigate to="/" replace />} />
+            {byLetter}
             <Route
                 path="*"
                 element={

@@ -108,7 +108,7 @@ final class ServingTest extends TestCase
     public function test_pages_make_no_session_and_unknown_ones_are_not_found(): void
     {
         $this->withoutVite();
-        foreach (['/' => 200, '/sign-in' => 200, '/sheets/00000000-0000-4000-8000-000000000000' => 200, '/nowhere' => 404, '/sheets/x' => 404] as $path => $status) {
+        foreach (['/' => 200, '/sign-in' => 200, '/forgot' => 200, '/mailbox' => 200, '/confirm/x' => 200, '/reset/x' => 200, '/sheets/00000000-0000-4000-8000-000000000000' => 200, '/nowhere' => 404, '/sheets/x' => 404] as $path => $status) {
             self::assertNull($this->get($path)->assertStatus($status)->getCookie('sternbild_session'), $path);
         }
     }
@@ -118,7 +118,7 @@ final class ServingTest extends TestCase
         $this->actingAs($this->person());
         $sheet = $this->sheet();
         $export = self::text($this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'pdf'])->json('id'));
-        $open = ['session.show', 'session.register', 'session.sign-in'];
+        $open = ['session.show', 'session.register', 'session.sign-in', 'session.confirm', 'session.forgot', 'session.reset', 'session.mailbox'];
         $tried = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {
             if (! str_starts_with($route->uri(), 'api/') || in_array($route->getName(), $open, true) || $route->getName() === null) {

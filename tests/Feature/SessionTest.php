@@ -13,8 +13,11 @@ final class SessionTest extends TestCase
 
     public function test_a_person_registers_signs_out_and_signs_in_again(): void
     {
-        $this->getJson('/api/session')->assertExactJson(['person' => null]);
-        $this->postJson('/api/register', self::ADA)->assertCreated()->assertJsonPath('person.email', 'ada@sternbild.test');
+        $this->getJson('/api/session')->assertExactJson(['person' => null, 'mailbox' => true]);
+        $this->postJson('/api/register', self::ADA)->assertStatus(202);
+        $this->getJson('/api/session')->assertJsonPath('person', null);
+        self::assertFalse(User::query()->exists());
+        $this->postJson('/api/confirm', ['token' => $this->letter('confirm')])->assertCreated()->assertJsonPath('person.email', 'ada@sternbild.test');
         $this->getJson('/api/session')->assertJsonPath('person.name', 'Ada');
         $this->postJson('/api/sign-out')->assertNoContent();
         $this->app?->make('auth')->forgetGuards();
@@ -25,8 +28,10 @@ final class SessionTest extends TestCase
 
     public function test_passwords_are_stored_hashed(): void
     {
-        $this->postJson('/api/register', self::ADA)->assertCreated();
-        self::assertStringStartsWith('$2y$', User::query()->where('email', self::ADA['email'])->firstOrFail()->getAuthPassword());
+        $this->postJson('/api/register', self::ADA)->assertStatus(202);
+        self::assertStringStartsWith('$2y$', json_decode(DB::table('tickets')->value('holds'), true)['password']);
+        $this->postJson('/api/confirm', ['token' => $this->letter('confirm')])->assertCreated();
+        self::assertTrue(Hash::check(self::ADA['password'], User::query()->where('email', self::ADA['email'])->firstOrFail()->getAuthPassword()));
     }
 
     public function test_a_wrong_password_says_neither_which_of_both_was_wrong_nor_that_there_is_an_account(): void
@@ -41,8 +46,69 @@ final class SessionTest extends TestCase
     {
         $this->postJson('/api/register', ['name' => '<b>', 'email' => 'nowhere', 'password' => 'short'])
             ->assertUnprocessable()->assertJsonValidationErrors(['name', 'email', 'password']);
+    }
+
+    public function test_registration_says_to_nobody_but_the_owner_of_the_address_that_it_is_taken(): void
+    {
         $this->person();
-        $this->postJson('/api/register', self::ADA)->assertUnprocessable()->assertJsonValidationErrors(['email']);
+        $taken = $this->postJson('/api/register', self::ADA)->assertStatus(202);
+        $free = $this->postJson('/api/register', [...self::ADA, 'email' => 'bo@sternbild.test'])->assertStatus(202);
+        self::assertSame($free->getContent(), $taken->getContent());
+        self::assertSame(['Open your account at Sternbild', 'Your account at Sternbild'], [self::subject('bo@sternbild.test'), self::subject('ada@sternbild.test')]);
+        self::assertSame(['bo@sternbild.test'], DB::table('tickets')->pluck('email')->all());
+    }
+
+    public function test_a_link_is_good_once_for_a_while_and_for_its_purpose(): void
+    {
+        $this->postJson('/api/register', self::ADA)->assertStatus(202);
+        $token = $this->letter('confirm');
+        $refused = fn (string $path, string $token) => $this->postJson($path, ['token' => $token, 'password' => 'another password'])->assertUnprocessable()->assertJsonValidationErrors(['token']);
+        $refused('/api/reset', $token);
+        $refused('/api/confirm', strrev($token));
+        $this->postJson('/api/confirm', ['token' => $token])->assertCreated();
+        $refused('/api/confirm', $token);
+        $this->clearGuesses();
+        $this->postJson('/api/forgot', ['email' => 'Ada@sternbild.test '])->assertStatus(202);
+        $token = $this->letter('reset');
+        $this->travel(61)->minutes();
+        $refused('/api/reset', $token);
+    }
+
+    public function test_another_password_by_letter_signs_everybody_else_out(): void
+    {
+        $person = $this->person();
+        DB::table('sessions')->insert(['id' => 'another device', 'user_id' => $person->id, 'payload' => '', 'last_activity' => time()]);
+        $unknown = $this->postJson('/api/forgot', ['email' => 'nobody@sternbild.test'])->assertStatus(202);
+        self::assertSame($unknown->getContent(), $this->postJson('/api/forgot', ['email' => 'ada@sternbild.test'])->assertStatus(202)->getContent());
+        self::assertSame(['ada@sternbild.test'], DB::table('letters')->pluck('recipient')->all());
+        $token = $this->letter('reset');
+        $this->postJson('/api/reset', ['token' => $token, 'password' => 'short'])->assertUnprocessable()->assertJsonValidationErrors(['password']);
+        $this->postJson('/api/reset', ['token' => $token, 'password' => 'another password'])->assertOk()->assertJsonPath('person.name', 'Ada');
+        self::assertTrue(Hash::check('another password', $person->refresh()->getAuthPassword()));
+        self::assertFalse(DB::table('sessions')->where('id', 'another device')->exists());
+    }
+
+    public function test_letters_are_read_here_only_while_they_are_not_sent(): void
+    {
+        $this->postJson('/api/register', self::ADA)->assertStatus(202);
+        $this->getJson('/api/mailbox?email=ADA@sternbild.test')->assertOk()->assertJsonPath('letters.0.subject', 'Open your account at Sternbild');
+        $this->getJson('/api/mailbox?email=bo@sternbild.test')->assertOk()->assertExactJson(['letters' => []]);
+        config()->set('mail.default', 'smtp');
+        $this->getJson('/api/mailbox?email=ada@sternbild.test')->assertNotFound();
+        $this->getJson('/api/session')->assertJsonPath('mailbox', false);
+    }
+
+    /** What the link in the newest letter holds. */
+    private function letter(string $purpose): string
+    {
+        self::assertSame(1, preg_match("~/$purpose/(\w{48})\\b~", self::text(DB::table('letters')->orderByDesc('id')->value('body')), $found));
+
+        return $found[1];
+    }
+
+    private static function subject(string $recipient): string
+    {
+        return self::text(DB::table('letters')->where('recipient', $recipient)->value('subject'));
     }
 
     public function test_guessing_is_slowed_down(): void
@@ -78,13 +144,14 @@ final class SessionTest extends TestCase
     public function test_passwords_are_counted_in_bytes(): void
     {
         $this->postJson('/api/register', [...self::ADA, 'password' => str_repeat('ä', 37)])->assertUnprocessable()->assertJsonValidationErrors(['password']);
-        $this->postJson('/api/register', [...self::ADA, 'password' => str_repeat('ä', 36)])->assertCreated();
+        $this->postJson('/api/register', [...self::ADA, 'password' => str_repeat('ä', 36)])->assertStatus(202);
     }
 
     public function test_a_session_that_was_signed_out_never_comes_back(): void
     {
         config(['session.driver' => 'database']);
-        $this->postJson('/api/register', self::ADA)->assertCreated();
+        $this->postJson('/api/register', self::ADA)->assertStatus(202);
+        $this->postJson('/api/confirm', ['token' => $this->letter('confirm')])->assertCreated();
         $store = $this->app?->make('session')->driver();
         self::assertInstanceOf(\Illuminate\Session\Store::class, $store);
         // A request that is still on its way has read the session.

@@ -14,7 +14,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 
 /** What people do with their own account. */
 final class AccountController
@@ -38,7 +37,7 @@ final class AccountController
     public function changePassword(ChangePasswordRequest $request, #[CurrentUser] User $person): Response
     {
         $person->password = $request->string('password')->toString();
-        self::endSessions($person, $request->session()->getId());
+        $person->endSessions($request->session()->getId());
         Auth::login($person, true);
         $request->session()->regenerate();
 
@@ -47,7 +46,7 @@ final class AccountController
 
     public function signOutEverywhere(Request $request, #[CurrentUser] User $person): Response
     {
-        self::endSessions($person, null);
+        $person->endSessions();
         Auth::logout();
         $request->session()->invalidate();
 
@@ -59,7 +58,7 @@ final class AccountController
     {
         Auth::logout();
         DB::transaction(static function () use ($person): void {
-            self::endSessions($person, null);
+            $person->endSessions();
             // One after another: none of them takes longer than the database may.
             Sheet::withTrashed()->where('user_id', $person->id)->get()->each(static fn (Sheet $sheet): ?bool => $sheet->forceDelete());
             $person->delete();
@@ -67,14 +66,5 @@ final class AccountController
         $request->session()->invalidate();
 
         return new Response(status: 204);
-    }
-
-    /** @param  string|null  $kept  id of a session that goes on */
-    private static function endSessions(User $person, ?string $kept): void
-    {
-        DB::table('sessions')->where('user_id', $person->id)->when($kept !== null, static fn ($sessions) => $sessions->where('id', '<>', $kept))->delete();
-        // Browsers that stayed signed in hold this.
-        $person->setRememberToken(Str::random(60));
-        $person->save();
     }
 }

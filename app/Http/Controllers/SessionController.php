@@ -2,9 +2,16 @@
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\AddressRequest;
 use App\Http\Requests\RegisterRequest;
+use App\Http\Requests\ResetRequest;
 use App\Http\Requests\SignInRequest;
+use App\Http\Requests\TokenRequest;
 use App\Http\Resources\PersonResource;
+use App\Jobs\WriteConfirmation;
+use App\Jobs\WriteReset;
+use App\Letters\Mailbox;
+use App\Letters\Ticket;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -21,32 +28,78 @@ final class SessionController
     {
         $person = $request->user();
 
-        return new JsonResponse(['person' => $person === null ? null : new PersonResource($person)]);
+        return new JsonResponse(['person' => $person === null ? null : new PersonResource($person), 'mailbox' => Mailbox::isUsed()]);
     }
 
-    public function register(RegisterRequest $request): JsonResponse
+    /** The answer and the time it takes are the same whether there is such an account or not; what comes of it is in the letter. */
+    public function register(RegisterRequest $request): Response
     {
-        $person = User::query()->create($request->account());
-        Auth::login($person);
-        $request->session()->regenerate();
+        WriteConfirmation::dispatch($request->string('name')->toString(), $request->email(), Hash::make($request->string('password')->toString()));
 
-        return new JsonResponse(['person' => new PersonResource($person)], 201);
+        return new Response(status: 202);
+    }
+
+    /**
+     * Opens the account that a letter was about.
+     *
+     * @throws ValidationException
+     */
+    public function confirm(TokenRequest $request): JsonResponse
+    {
+        $ticket = Ticket::take(Ticket::CONFIRM, $request->token());
+        $person = User::query()->firstOrCreate(['email' => $ticket->email], $ticket->holds);
+
+        return self::signedIn($request, $person, 201);
+    }
+
+    public function forgot(AddressRequest $request): Response
+    {
+        WriteReset::dispatch($request->email());
+
+        return new Response(status: 202);
+    }
+
+    /**
+     * Sets another password. Everybody who was signed in with the earlier one is signed out.
+     *
+     * @throws ValidationException
+     */
+    public function reset(ResetRequest $request): JsonResponse
+    {
+        $person = User::query()->where('email', Ticket::take(Ticket::RESET, $request->token())->email)->firstOrFail();
+        $person->password = $request->string('password')->toString();
+        $person->endSessions();
+
+        return self::signedIn($request, $person, 200);
+    }
+
+    /** Letters of the simulated mailbox; where letters are sent, there is none. */
+    public function mailbox(AddressRequest $request): JsonResponse
+    {
+        abort_unless(Mailbox::isUsed(), 404);
+
+        return new JsonResponse(['letters' => Mailbox::letters($request->email())]);
     }
 
     /** @throws ValidationException */
     public function signIn(SignInRequest $request): JsonResponse
     {
-        ['email' => $email, 'password' => $password] = $request->credentials();
-        $person = User::query()->where('email', $email)->first();
+        $person = User::query()->where('email', $request->email())->first();
         // A hash is worked out whether there is such a person or not, so that both take as long.
-        $fits = Hash::check($password, $person?->getAuthPassword() ?? self::nobody());
+        $fits = Hash::check($request->string('password')->toString(), $person?->getAuthPassword() ?? self::nobody());
         if ($person === null || ! $fits) {
             throw ValidationException::withMessages(['email' => 'No account has this e-mail address and password.']);
         }
+
+        return self::signedIn($request, $person, 200);
+    }
+
+    private static function signedIn(Request $request, User $person, int $status): JsonResponse
+    {
         Auth::login($person, true);
         $request->session()->regenerate();
 
-        return new JsonResponse(['person' => new PersonResource($person)]);
+        return new JsonResponse(['person' => new PersonResource($person), 'mailbox' => Mailbox::isUsed()], $status);
     }
 
     /** A hash as costly as those that are stored, of which nobody knows the password. */

@@ -1,83 +1,116 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
-import { answer, api, Problem } from '../api/client';
-import { Mark } from '../ui/Mark';
-import { Plate } from './Plate';
+import { answer, api, done } from '../api/client';
+import { DOOR_LINK, DoorPage } from './DoorPage';
+import { Given, Otherwise } from './Given';
+import { OnItsWay } from './Mailbox';
 
-/** Sign-in and registration. */
-export function Door({ way }: { way: 'sign-in' | 'register' }) {
+const LEAD = 'Construct on grids, and keep the construction.';
+
+export function SignIn() {
     const queries = useQueryClient();
-    const [given, setGiven] = useState({ name: '', email: '', password: '' });
+    const [given, setGiven] = useState({ email: '', password: '' });
     const enter = useMutation({
-        mutationFn: () => answer(way === 'register' ? api.POST('/api/register', { body: given }) : api.POST('/api/sign-in', { body: given })),
+        mutationFn: () => answer(api.POST('/api/sign-in', { body: given })),
         onSuccess: (session) => queries.setQueryData(['session'], session),
     });
-    const problem = enter.error instanceof Problem ? enter.error : undefined;
-    const register = way === 'register';
-
-    function submit(event: FormEvent) {
-        event.preventDefault();
-        enter.mutate();
-    }
-
-    function input(name: 'name' | 'email' | 'password', label: string, type: string, complete: string, hint?: string) {
-        const wrong = problem?.for(name);
-        return (
-            <label className="flex flex-col gap-1.5 font-medium">
-                {label}
-                <input
-                    className="boxed text-[15px] font-normal"
-                    name={name}
-                    type={type}
-                    autoComplete={complete}
-                    required
-                    value={given[name]}
-                    aria-invalid={wrong !== undefined}
-                    aria-describedby={`${name}-note`}
-                    onChange={(event) => setGiven({ ...given, [name]: event.target.value })}
-                />
-                <span id={`${name}-note`} className={wrong === undefined ? 'text-[12.5px] font-normal text-slate' : 'text-[12.5px] font-normal text-brick'}>
-                    {wrong ?? hint ?? ''}
+    return (
+        <DoorPage title="Sign in" says={LEAD}>
+            <Form onSubmit={() => enter.mutate()}>
+                <Given kind="email" value={given.email} error={enter.error} onChange={(email) => setGiven({ ...given, email })} />
+                <Given kind="password" value={given.password} error={enter.error} onChange={(password) => setGiven({ ...given, password })} />
+                <Otherwise error={enter.error} />
+                <button className="solid mt-1 self-start text-[15px]" disabled={enter.isPending}>
+                    Sign in
+                </button>
+            </Form>
+            <p className="flex gap-x-6">
+                <span>
+                    New here?{' '}
+                    <Link className={DOOR_LINK} to="/register">
+                        Open an account
+                    </Link>
                 </span>
-            </label>
+                <Link className={DOOR_LINK} to="/forgot">
+                    Forgot the password?
+                </Link>
+            </p>
+        </DoorPage>
+    );
+}
+
+export function Register() {
+    const [given, setGiven] = useState({ name: '', email: '', password: '' });
+    const ask = useMutation({ mutationFn: () => done(api.POST('/api/register', { body: given })) });
+    if (ask.isSuccess) {
+        return (
+            <DoorPage title="Look into your mail" says="One more step, so that the address is yours.">
+                <OnItsWay email={given.email}>A letter is on its way to {given.email}. Follow the link in it within a day.</OnItsWay>
+            </DoorPage>
         );
     }
-
     return (
-        <div className="grid h-full grid-cols-[minmax(380px,5fr)_7fr] bg-paper">
-            <main className="flex flex-col justify-center gap-7 overflow-auto px-[clamp(2.5rem,7vw,7rem)] py-10">
-                <div className="flex items-center gap-3">
-                    <Mark size={26} />
-                    <span className="font-serif text-2xl font-semibold tracking-[.01em]">Sternbild</span>
-                </div>
-                <div>
-                    <h1 className="font-serif text-[28px] leading-tight font-semibold">{register ? 'Open an account' : 'Sign in'}</h1>
-                    <p className="mt-2 max-w-sm font-serif text-[17px] leading-snug text-slate">
-                        Construct on grids, and keep the construction.
-                    </p>
-                </div>
-                <form className="flex max-w-sm flex-col gap-3" onSubmit={submit}>
-                    {register && input('name', 'Name', 'text', 'name')}
-                    {input('email', 'E-mail address', 'email', 'email')}
-                    {input('password', 'Password', 'password', register ? 'new-password' : 'current-password', register ? 'At least 10 characters.' : undefined)}
-                    {problem !== undefined && problem.body.errors === undefined && (
-                        <p role="alert" className="text-brick">
-                            {problem.status === 429 ? 'That was too often in one minute. Please wait a little and try again.' : problem.message}
-                        </p>
-                    )}
-                    <button className="solid mt-1 self-start text-[15px]" disabled={enter.isPending}>
-                        {register ? 'Open the account' : 'Sign in'}
-                    </button>
-                </form>
-                <p>
-                    {register ? 'You have an account? ' : 'New here? '}
-                    <Link className="font-medium text-umber underline decoration-amber underline-offset-4" to={register ? '/sign-in' : '/register'} onClick={() => enter.reset()}>
-                        {register ? 'Sign in' : 'Open an account'}
-                    </Link>
-                </p>
-            </main>
-            <Plate />
-        </div>
+        <DoorPage title="Open an account" says={LEAD}>
+            <Form onSubmit={() => ask.mutate()}>
+                <Given kind="name" value={given.name} error={ask.error} onChange={(name) => setGiven({ ...given, name })} />
+                <Given kind="email" value={given.email} error={ask.error} onChange={(email) => setGiven({ ...given, email })} />
+                <Given kind="new-password" value={given.password} error={ask.error} hint="At least 10 characters." onChange={(password) => setGiven({ ...given, password })} />
+                <Otherwise error={ask.error} />
+                <button className="solid mt-1 self-start text-[15px]" disabled={ask.isPending}>
+                    Open the account
+                </button>
+            </Form>
+            <BackToSignIn>You have an account? </BackToSignIn>
+        </DoorPage>
+    );
+}
+
+export function Forgot() {
+    const [email, setEmail] = useState('');
+    const ask = useMutation({ mutationFn: () => done(api.POST('/api/forgot', { body: { email } })) });
+    if (ask.isSuccess) {
+        return (
+            <DoorPage title="Look into your mail" says="The password so far stays until then.">
+                <OnItsWay email={email}>If {email} has an account, a letter is on its way to it. Follow the link in it within the hour.</OnItsWay>
+            </DoorPage>
+        );
+    }
+    return (
+        <DoorPage title="Another password" says="By a letter to the address of the account.">
+            <Form onSubmit={() => ask.mutate()}>
+                <Given kind="email" value={email} error={ask.error} onChange={setEmail} />
+                <Otherwise error={ask.error} />
+                <button className="solid mt-1 self-start text-[15px]" disabled={ask.isPending}>
+                    Send the letter
+                </button>
+            </Form>
+            <BackToSignIn>You know it again? </BackToSignIn>
+        </DoorPage>
+    );
+}
+
+export function Form({ onSubmit, children }: { onSubmit: () => void; children: React.ReactNode }) {
+    return (
+        <form
+            className="flex max-w-sm flex-col gap-3"
+            onSubmit={(event: FormEvent) => {
+                event.preventDefault();
+                onSubmit();
+            }}
+        >
+            {children}
+        </form>
+    );
+}
+
+function BackToSignIn({ children }: { children: string }) {
+    return (
+        <p>
+            {children}
+            <Link className={DOOR_LINK} to="/sign-in">
+                Sign in
+            </Link>
+        </p>
     );
 }

@@ -23,7 +23,7 @@ export function SheetList({ person }: { person: NonNullable<Session['person']> }
     const [account, setAccount] = useState(false);
     const left = () => {
         // The session itself stays, for it is what the page looks at.
-        queries.setQueryData(['session'], { person: null });
+        queries.setQueryData<Session>(['session'], (before) => ({ person: null, mailbox: before?.mailbox ?? false }));
         queries.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
     };
     const signOut = useMutation({ mutationFn: () => done(api.POST('/api/sign-out')), onSuccess: left });
