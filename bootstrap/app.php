@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Middleware\TakeTurn;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -12,6 +13,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // The application is same-origin; compat/README.md says why this one cannot stay.
         $middleware->remove(HandleCors::class);
+        $middleware->alias(['turn' => TakeTurn::class]);
         $middleware->redirectGuestsTo('/sign-in');
         // What is wrong with these is said, not mended.
         $middleware->trimStrings(except: ['email', 'password']);

@@ -30,10 +30,10 @@ Route::prefix('api')->group(function (): void {
             Route::post('exports', [ExportController::class, 'orderSheets'])->middleware('throttle:files')->name('exports');
         });
         Route::get('kinds', [PlanController::class, 'kinds'])->name('kinds');
-        Route::get('constructions', [PlanController::class, 'constructions'])->name('constructions');
-        Route::get('examples', [PlanController::class, 'examples'])->name('examples');
+        Route::get('constructions', [PlanController::class, 'constructions'])->middleware('turn')->name('constructions');
+        Route::get('examples', [PlanController::class, 'examples'])->middleware('turn')->name('examples');
         Route::get('sheets', [SheetController::class, 'index'])->name('sheets.index');
-        Route::post('sheets', [SheetController::class, 'store'])->middleware('throttle:new-sheets')->name('sheets.store');
+        Route::post('sheets', [SheetController::class, 'store'])->middleware(['turn', 'throttle:new-sheets'])->name('sheets.store');
         Route::post('sheets/{deleted}/restore', [SheetController::class, 'restore'])->whereUuid('deleted')->name('sheets.restore');
 
         Route::prefix('exports/{export}')->middleware('can:fetch,export')->whereUuid('export')->name('exports.')->group(function (): void {
@@ -44,22 +44,22 @@ Route::prefix('api')->group(function (): void {
 
         // Whoever is not the owner learns nothing, not even that the sheet exists.
         Route::prefix('sheets/{sheet}')->middleware('can:work,sheet')->whereUuid('sheet')->group(function (): void {
-            Route::get('/', [SheetController::class, 'show'])->name('sheets.show');
+            Route::get('/', [SheetController::class, 'show'])->middleware('turn')->name('sheets.show');
             Route::patch('/', [SheetController::class, 'update'])->name('sheets.update');
             Route::delete('/', [SheetController::class, 'destroy'])->name('sheets.destroy');
-            Route::post('duplicate', [SheetController::class, 'duplicate'])->middleware('throttle:new-sheets')->name('sheets.duplicate');
-            Route::post('changes', [PlanController::class, 'change'])->name('sheets.change');
-            Route::post('preview', [PlanController::class, 'preview'])->middleware('throttle:previews')->name('sheets.preview');
-            Route::post('snap', [LookController::class, 'snap'])->middleware('throttle:look-ups')->name('sheets.snap');
-            Route::post('snap-places', [LookController::class, 'snapPlaces'])->middleware('throttle:look-ups')->name('sheets.snap-places');
-            Route::post('settle', [LookController::class, 'settle'])->middleware('throttle:look-ups')->name('sheets.settle');
-            Route::post('close-up', [LookController::class, 'closeUp'])->middleware('throttle:look-ups')->name('sheets.close-up');
-            Route::put('plan', [PlanController::class, 'replace'])->name('sheets.replace');
-            Route::post('undo', [PlanController::class, 'undo'])->name('sheets.undo');
-            Route::post('redo', [PlanController::class, 'redo'])->name('sheets.redo');
-            Route::get('thumbnail.svg', [ExportController::class, 'thumbnail'])->name('sheets.thumbnail');
-            Route::post('exports', [ExportController::class, 'order'])->middleware('throttle:files')->name('sheets.exports');
-            Route::get('file', [ExportController::class, 'file'])->middleware('throttle:files')->name('sheets.file');
+            Route::post('duplicate', [SheetController::class, 'duplicate'])->middleware(['turn', 'throttle:new-sheets'])->name('sheets.duplicate');
+            Route::post('changes', [PlanController::class, 'change'])->middleware('turn')->name('sheets.change');
+            Route::post('preview', [PlanController::class, 'preview'])->middleware('turn:preview')->name('sheets.preview');
+            Route::post('snap', [LookController::class, 'snap'])->middleware('turn')->name('sheets.snap');
+            Route::post('snap-places', [LookController::class, 'snapPlaces'])->middleware('turn')->name('sheets.snap-places');
+            Route::post('settle', [LookController::class, 'settle'])->middleware('turn')->name('sheets.settle');
+            Route::post('close-up', [LookController::class, 'closeUp'])->middleware('turn')->name('sheets.close-up');
+            Route::put('plan', [PlanController::class, 'replace'])->middleware('turn')->name('sheets.replace');
+            Route::post('undo', [PlanController::class, 'undo'])->middleware('turn')->name('sheets.undo');
+            Route::post('redo', [PlanController::class, 'redo'])->middleware('turn')->name('sheets.redo');
+            Route::get('thumbnail.svg', [ExportController::class, 'thumbnail'])->middleware('turn')->name('sheets.thumbnail');
+            Route::post('exports', [ExportController::class, 'order'])->middleware(['turn', 'throttle:files'])->name('sheets.exports');
+            Route::get('file', [ExportController::class, 'file'])->middleware(['turn', 'throttle:files'])->name('sheets.file');
         });
     });
     Route::any('{unknown}', static fn () => abort(404))->where('unknown', '.*');

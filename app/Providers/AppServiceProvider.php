@@ -2,6 +2,7 @@
 
 namespace App\Providers;
 
+use App\Http\Middleware\TakeTurn;
 use App\Http\Requests\Email;
 use App\Letters\Mailbox;
 use App\Sheets\ApcuResults;
@@ -18,6 +19,8 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        // One for each request: it knows who is at work.
+        $this->app->scoped(TakeTurn::class);
         $this->app->singleton(Kinds::class, static fn (): Kinds => Kinds::all());
         $this->app->singleton(ResultCache::class, ApcuResults::class);
     }
@@ -29,10 +32,8 @@ final class AppServiceProvider extends ServiceProvider
 
         Mail::extend(Mailbox::NAME, static fn (): Mailbox => new Mailbox);
 
-        // What takes a worker's time is shared out by person. Previews follow a pointer, at most as fast as they are answered.
+        // What is asked for now and then; what the editor asks for takes its turn (TakeTurn).
         $person = static fn (Request $request): string => (string) ($request->user()?->getAuthIdentifier() ?? $request->ip());
-        RateLimiter::for('previews', static fn (Request $request): Limit => Limit::perMinute(1200)->by('previews:'.$person($request)));
-        RateLimiter::for('look-ups', static fn (Request $request): Limit => Limit::perMinute(1200)->by('look-ups:'.$person($request)));
         RateLimiter::for('files', static fn (Request $request): Limit => Limit::perMinute(40)->by('files:'.$person($request)));
         RateLimiter::for('new-sheets', static fn (Request $request): Limit => Limit::perMinute(120)->by('new-sheets:'.$person($request)));
 

@@ -128,6 +128,9 @@ prepare_home() {
     export LARAVEL_STORAGE_PATH=$SERVER_HOME APP_ENV=${APP_ENV:-production}
     # What the framework writes down about itself, at a place that the server may write to.
     export APP_PACKAGES_CACHE=$SERVER_HOME/framework/packages.php APP_SERVICES_CACHE=$SERVER_HOME/framework/services.php
+    export APP_CONFIG_CACHE=$SERVER_HOME/framework/config.php APP_ROUTES_CACHE=$SERVER_HOME/framework/routes.php APP_EVENTS_CACHE=$SERVER_HOME/framework/events.php
+    # Of an earlier start, with other passwords and ports perhaps.
+    rm -f "$SERVER_HOME"/framework/{config,routes,events,packages,services}.php
 }
 
 # As the superuser of the cluster, which the application is not.
@@ -173,22 +176,22 @@ stop_postgres() {
 
 artisan() { "${AS_SERVER[@]}" env HOME="$RUN" php artisan "$@"; }
 
-# The configuration of the application server $1. It shares with others what the database keeps, and nothing else.
+# The configuration of a php-fpm. $1: its name, $2: its workers. It shares with others what the database keeps, and nothing else.
 write_fpm() {
-    cat >"$RUN/fpm.$1.conf" <<FPM
+    cat >"$RUN/$1.conf" <<FPM
 [global]
-pid = $RUN/fpm.$1.pid
+pid = $RUN/$1.pid
 error_log = $SERVER_HOME/logs/fpm.log
 daemonize = no
 [sternbild]
-listen = $RUN/php.$1.sock
+listen = $RUN/$1.sock
 pm = static
-pm.max_children = 4
+pm.max_children = $2
 pm.max_requests = 2000
 clear_env = no
 catch_workers_output = yes
-php_admin_value[memory_limit] = 256M
 request_terminate_timeout = 10s
+php_admin_value[memory_limit] = 256M
 php_admin_value[post_max_size] = 12M
 php_admin_value[max_execution_time] = 30
 php_admin_value[expose_php] = 0
@@ -199,17 +202,28 @@ FPM
 # How many application servers stand behind nginx.
 APP_SERVERS=${APP_SERVERS:-1}
 
-# nginx's list of them.
-app_servers() { local n; for n in $(seq "$APP_SERVERS"); do printf 'server unix:%s/php.%s.sock; ' "$RUN" "$n"; done; }
+# nginx's list of them. $1: which of their pools.
+servers_of() { local n; for n in $(seq "$APP_SERVERS"); do printf 'server unix:%s/%s.%s.sock; ' "$RUN" "$1" "$n"; done; }
 
 # $1: wanted port. Writes the configuration of php-fpm and nginx, starts both, waits until they answer.
 start_web() {
     local n
     WEB_PORT=$(free_port "$1")
     export APP_URL="http://127.0.0.1:$WEB_PORT"
-    for n in $(seq "$APP_SERVERS"); do write_fpm "$n"; done
+    for n in $(seq "$APP_SERVERS"); do
+        write_fpm "php.$n" 6
+        write_fpm "line.$n" 2
+    done
+    cat >"$RUN/fastcgi.conf" <<FASTCGI
+include /etc/nginx/fastcgi_params;
+fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
+fastcgi_param SCRIPT_NAME /index.php;
+fastcgi_param LARAVEL_STORAGE_PATH $SERVER_HOME;
+fastcgi_buffers 64 32k;
+fastcgi_buffer_size 32k;
+FASTCGI
     cat >"$RUN/nginx.conf" <<NGINX
-worker_processes 1;
+worker_processes 2;
 pid $RUN/nginx.pid;
 error_log $SERVER_HOME/logs/nginx.log error;
 daemon off;
@@ -230,7 +244,8 @@ http {
     gzip_comp_level 2;
     gzip_min_length 1024;
     gzip_types application/json application/javascript text/css image/svg+xml;
-    upstream app { $(app_servers)}
+    upstream app { $(servers_of php)}
+    upstream line { $(servers_of line)}
     server {
         listen 127.0.0.1:$WEB_PORT;
         root $ROOT/public;
@@ -246,17 +261,27 @@ http {
         }
         location / { try_files \$uri @app; }
         location @app {
-            include /etc/nginx/fastcgi_params;
-            fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
-            fastcgi_param SCRIPT_NAME /index.php;
-            fastcgi_param LARAVEL_STORAGE_PATH $SERVER_HOME;
+            include $RUN/fastcgi.conf;
+            # From here the application sends whoever had much of the machine of late to a line of their own; it sees how long a request waited.
+            fastcgi_param STERNBILD_LINE none;
+            fastcgi_param REQUEST_ARRIVED \$msec;
             fastcgi_pass app;
-            fastcgi_buffers 64 32k;
-            fastcgi_buffer_size 32k;
+        }
+        location @line {
+            include $RUN/fastcgi.conf;
+            fastcgi_param STERNBILD_LINE moves;
+            fastcgi_pass line;
+        }
+        location @stands-back {
+            include $RUN/fastcgi.conf;
+            fastcgi_param STERNBILD_LINE "stands back";
+            fastcgi_pass line;
         }
     }
 }
 NGINX
+    # So that a request need not put them together anew.
+    artisan optimize --quiet
     start_fpm
     start_nginx
     start_workers
@@ -281,6 +306,7 @@ start_workers() {
     for n in $(seq "$FILE_WORKERS"); do
         SERVER_HOME="$SERVER_HOME" HOME="$RUN" setsid "${AS_SERVER[@]}" bash "$ROOT/bin/server/work.sh" &
         WORKER_PIDS="$WORKER_PIDS $!"
+        disown
     done
 }
 
@@ -294,10 +320,16 @@ start_fpm() {
     local n
     FPM_PID=
     for n in $(seq "$APP_SERVERS"); do
-        "${AS_SERVER[@]}" "$PHP_FPM" --fpm-config "$RUN/fpm.$n.conf" -d apc.shm_size=128M -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.validate_timestamps=1 -d opcache.jit_buffer_size=32M -d opcache.jit=tracing 2>>"$SERVER_HOME/logs/fpm.notices" &
-        FPM_PID="$FPM_PID $!"
+        start_one_fpm "php.$n"
+        # For those who had much of the machine of late.
+        start_one_fpm "line.$n"
     done
     printf '%s' "$FPM_PID" >"$RUN/fpm.started"
+}
+
+start_one_fpm() {
+    "${AS_SERVER[@]}" "$PHP_FPM" --fpm-config "$RUN/$1.conf" -d apc.shm_size=96M -d opcache.enable=1 -d opcache.memory_consumption=96 -d opcache.validate_timestamps=1 -d opcache.jit_buffer_size=32M -d opcache.jit=tracing 2>>"$SERVER_HOME/logs/fpm.notices" &
+    FPM_PID="$FPM_PID $!"
 }
 
 wait_for() {

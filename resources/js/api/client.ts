@@ -92,17 +92,32 @@ function isProblem(error: unknown): error is ProblemBody {
     return error !== null && typeof error === 'object' && 'message' in error;
 }
 
-/** One request, with the token of the session; once more where that was another one than when the page was opened. */
-async function reach(request: Request): Promise<Response> {
+/** So often a request comes back when it is told to, if that is soon: seconds. */
+const MOST_TURNS = 6;
+const SOON = 5;
+
+/**
+ * One request, with the token of the session; once more where that was another one than when the page was opened, and again where the server
+ * says that its turn is soon.
+ */
+export async function reach(request: Request): Promise<Response> {
     const send = (): Promise<Response> => {
         const sent = new Request(request.clone(), { headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': csrfToken() } });
         return fetch(sent);
     };
     try {
-        const response = await send();
-        if (response.status !== 419) return response;
-        await fetch('/api/session', { headers: { Accept: 'application/json' } });
-        return await send();
+        let response = await send();
+        if (response.status === 419) {
+            await fetch('/api/session', { headers: { Accept: 'application/json' } });
+            response = await send();
+        }
+        for (let turn = 1; turn < MOST_TURNS && response.status === 429; turn++) {
+            const wait = Number(response.headers.get('Retry-After'));
+            if (!(wait > 0 && wait <= SOON)) break;
+            await new Promise((go) => setTimeout(go, wait * 1000));
+            response = await send();
+        }
+        return response;
     } catch (fault) {
         if (request.signal.aborted) throw fault;
         throw new Problem(0, {});

@@ -1,0 +1,148 @@
+<?php
+
+namespace App\Http\Middleware;
+
+use App\Http\Turns;
+use App\Models\User;
+use Closure;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response as PlainResponse;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * One person's work never stops another's: of each, two requests are worked on at once, and more wait a moment or are told to come back.
+ * Whoever had much of the machine of late goes on in a line of their own, with workers of its own. While others have to wait for a worker, that
+ * line stands back: one at a time, after a pause. Of previews that wait, the newest is worked out.
+ */
+final class TakeTurn
+{
+    /** Requests of one person in a minute. */
+    public const A_MINUTE = 1800;
+
+    /** So long a request waits for its turn, in seconds, and looks for it so often, in microseconds. */
+    private const PATIENCE = 2.0;
+
+    private const LOOK = 15_000;
+
+    /** Beyond this, in seconds of a processor, a person had much of late. */
+    private const MUCH = 1.0;
+
+    /** A request that waited so long for a worker, in seconds, says that others wait as well. */
+    private const BUSY = 0.04;
+
+    /** The pause of those who stand back, in seconds. */
+    private const STANDING = 2.5;
+
+    /** By this header of an answer nginx takes the same request elsewhere. */
+    private const ELSEWHERE = 'X-Accel-Redirect';
+
+    private ?User $person = null;
+
+    private ?int $turn = null;
+
+    private float $had = 0.0;
+
+    /** @var resource|null the lock of those who stand back */
+    private mixed $ahead = null;
+
+    /** @param  Closure(Request): Response  $next */
+    public function handle(Request $request, Closure $next, string $what = ''): Response
+    {
+        $person = $request->user();
+        if (! $person instanceof User) {
+            return $next($request);
+        }
+        ['asked' => $asked, 'spent' => $spent, 'turn' => $this->turn] = Turns::begin($person->id);
+        $this->person = $person;
+        $this->had = self::processor();
+        // A worker that ends in the middle keeps its connection, and with it the turn.
+        register_shutdown_function($this->end(...));
+        if ($asked > self::A_MINUTE) {
+            return self::later('You have asked for very much in this minute. Please wait a moment.', 60 - time() % 60);
+        }
+        // Where there is such a line, and this is not it.
+        $line = $request->server('STERNBILD_LINE');
+        if ($line === 'none' && $spent > self::MUCH) {
+            return new PlainResponse(headers: [self::ELSEWHERE => self::waited($request) > self::BUSY ? '@stands-back' : '@line']);
+        }
+        if ($line === 'stands back' && ! $this->standsBack()) {
+            return self::later('Many people are at work just now, and your sheets take long to work out. Please wait a moment.', 2);
+        }
+
+        return $this->turn === null && ! $this->wait($person, $what === 'preview') ? self::later('Some of your requests are being worked on. This one is next in a moment.', 1) : $next($request);
+    }
+
+    public function terminate(Request $request, Response $response): void
+    {
+        $this->end();
+    }
+
+    /** Whether the turn came. */
+    private function wait(User $person, bool $isPreview): bool
+    {
+        $number = $isPreview ? Turns::lineUp($person->id) : null;
+        $until = microtime(true) + self::PATIENCE;
+        do {
+            usleep(self::LOOK);
+            ['newest' => $newest, 'turn' => $this->turn] = Turns::look($person->id);
+            if ($this->turn !== null) {
+                return true;
+            }
+            if ($number !== null && $newest > $number) {
+                return false;
+            }
+        } while (microtime(true) < $until);
+
+        return false;
+    }
+
+    /** Whether it went on after its pause; else another one is on. */
+    private function standsBack(): bool
+    {
+        $this->ahead = fopen(storage_path('framework/line.lock'), 'c') ?: null;
+        $until = microtime(true) + self::STANDING;
+        while ($this->ahead !== null && ! flock($this->ahead, LOCK_EX | LOCK_NB)) {
+            if (microtime(true) > $until) {
+                return false;
+            }
+            usleep(50_000);
+        }
+        usleep((int) (1e6 * self::STANDING));
+
+        return true;
+    }
+
+    /** Seconds between the request's arrival at nginx and now. */
+    private static function waited(Request $request): float
+    {
+        $arrived = $request->server('REQUEST_ARRIVED');
+
+        return is_numeric($arrived) ? microtime(true) - (float) $arrived : 0.0;
+    }
+
+    private function end(): void
+    {
+        if ($this->ahead !== null) {
+            fclose($this->ahead);
+            $this->ahead = null;
+        }
+        if ($this->person !== null) {
+            [$person, $this->person] = [$this->person, null];
+            Turns::end($person->id, $this->turn, self::processor() - $this->had);
+        }
+    }
+
+    private static function later(string $message, int $seconds): JsonResponse
+    {
+        return new JsonResponse(['problem' => 'waiting', 'message' => $message], 429, ['Retry-After' => max(1, $seconds)]);
+    }
+
+    /** Seconds of a processor that this worker had. */
+    private static function processor(): float
+    {
+        $usage = getrusage() ?: [];
+
+        return ($usage['ru_utime.tv_sec'] ?? 0) + ($usage['ru_stime.tv_sec'] ?? 0) + (($usage['ru_utime.tv_usec'] ?? 0) + ($usage['ru_stime.tv_usec'] ?? 0)) / 1e6;
+    }
+}
