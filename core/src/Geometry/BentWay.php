@@ -31,6 +31,7 @@ final class BentWay
      */
     public static function ways(array $points, array $bends, bool $isClosed): array
     {
+        Budget::spend(3 * count($points));
         $count = count($points);
         $ways = $isClosed ? $count : $count - 1;
         // A tangent way hangs on the one before it; begin behind one that does not.

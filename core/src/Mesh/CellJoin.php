@@ -27,7 +27,7 @@ final class CellJoin
      */
     public static function join(Mesh $mesh, array $cells): array
     {
-        Budget::spend(4 * count($cells));
+        Budget::spend(12 * count($cells));
         $outlines = [];
         foreach (self::cycles(self::successors($mesh, self::boundary($mesh, $cells))) as $cycle) {
             foreach (self::partedAtRepeatedPoints($mesh, $cycle) as $ring) {

@@ -97,7 +97,12 @@ final readonly class Part implements Mappable
 
     public function mapped(Affine $map): static
     {
-        return $map->isIdentity() ? $this : new self(
+        if ($map->isIdentity()) {
+            return $this;
+        }
+        Budget::spend(6 * count($this->figures) + count($this->places));
+
+        return new self(
             array_map(static fn (Figure $figure): Figure => $figure->mapped($map), $this->figures),
             array_map($map->apply(...), $this->places),
             $this->copies?->then($map),
@@ -146,6 +151,7 @@ final readonly class Part implements Mappable
     public function pieceAt(Vec $place): ?Figure
     {
         foreach (array_reverse($this->figures) as $figure) {
+            Budget::spend(3 * count($figure->shape->outlines));
             $piece = $figure->map->isIdentity() ? $figure->shape->pieceAt($place) : (new Shape($figure->outlines()))->pieceAt($place);
             if ($piece !== null) {
                 return Figure::drawn($piece, $figure->steps);

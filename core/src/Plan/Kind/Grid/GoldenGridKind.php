@@ -85,16 +85,21 @@ final class GoldenGridKind extends GridKind
     {
         $size = $given->vec('size');
         if ($given->text('form') === 'squares') {
+            self::withinLimit($given->whole('depth') + 1, 1, 'depth');
+
             return new GoldenSquares($given->vec('origin'), $size->x, $size->y, $given->whole('depth'), $given->whole('turn'), $given->isOn('circles'));
         }
         if ($given->whole('depth') > self::DEEPEST) {
             throw new FieldFault('depth', 'limit', 'sections can be divided at most '.self::DEEPEST.' times; it is '.$given->whole('depth'));
         }
 
-        return new GoldenSections($given->vec('origin'), $size->x, $size->y, match ($given->text('from')) {
+        $sections = new GoldenSections($given->vec('origin'), $size->x, $size->y, match ($given->text('from')) {
             'near' => 'near',
             'far' => 'far',
             default => 'both',
         }, $given->whole('depth'), $given->isOn('circles'));
+        self::withinLimit($sections->cellCount(), 1, 'depth');
+
+        return $sections;
     }
 }

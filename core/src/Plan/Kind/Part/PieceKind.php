@@ -52,12 +52,11 @@ final class PieceKind extends PartKind
         $figures = [];
         foreach ($given->places('at') as $number => $place) {
             $piece = $part->pieceAt($place) ?? throw new FieldFault("at.$number", 'lost', 'no piece of the part encloses place '.($number + 1));
-            if (! in_array($piece, $figures)) {
-                $figures[] = $piece;
-            }
+            // Two places in one piece name it once.
+            $figures[serialize($piece)] = $piece;
         }
 
         /** @var non-empty-list<\Sternbild\Core\Shape\Figure> $figures a piece has at least one place */
-        return Part::of($figures)->throughStep($given->step);
+        return Part::of(array_values($figures))->throughStep($given->step);
     }
 }
