@@ -13,6 +13,12 @@ final class Mutator
 {
     private const EXTREMES = [0, -1, 1, 2, 3, 0.5, 1e-9, -1e-9, 1e9, -1e9, 1e300, -1e300, 99_999, 2_147_483_648, 9_223_372_036_854_775_807, 4000, 100_000];
 
+    /** Numbers that are large, and may be. */
+    private const LARGE = [9999, 4000, 1000, 400, 300, 200, 100, 64, 12];
+
+    /** With these changed a plan is mostly refused, and nothing more of it is tried. */
+    private const REFUSED = ['id', 'kind', 'format', 'version', 'op', 'name'];
+
     private const TEXTS = ['', 'g1', 'p1', 'r1', 'x', 'g1@0', 'g1#1,1', 'g1#1,*', 'p1!', 'p1@1', '1/0', 'g1.rings', '=1', "\u{FEFF}", "a\nb", 'lagoon', '#ffffff', '@', '#', '~', 'o1~1,1;c1', '9999999999', 'not a thing', 'ink', 'true', 'spoke', 'both'];
 
     private Randomizer $dice;
@@ -58,9 +64,10 @@ final class Mutator
     /** @return array<array-key, mixed> */
     public function plan(): array
     {
-        $plan = $this->seeds[$this->dice->getInt(0, count($this->seeds) - 1)];
+        // Mostly the last one, in which there is something of everything.
+        $plan = $this->seeds[min(count($this->seeds) - 1, $this->dice->getInt(0, 2 * count($this->seeds)))];
         for ($times = $this->dice->getInt(1, 2); $times > 0; $times--) {
-            $plan = $this->dice->getInt(0, 3) === 0 ? $this->withSteps($plan) : (array) $this->changed($plan);
+            $plan = $this->dice->getInt(0, 8) === 0 ? $this->withSteps($plan) : (array) $this->changed($plan);
         }
 
         return $plan;
@@ -118,11 +125,16 @@ final class Mutator
     /** The same with one value in it, anywhere, as it should not be. */
     private function changed(mixed $value): mixed
     {
-        if (! is_array($value) || $value === [] || $this->dice->getInt(0, 40) === 0) {
+        if (! is_array($value) || $value === [] || $this->dice->getInt(0, 90) === 0) {
             return $this->otherThan($value);
         }
-        $key = $this->dice->pickArrayKeys($value, 1)[0];
-        if ($this->dice->getInt(0, 30) === 0) {
+        $numbers = array_filter($value, static fn (mixed $one): bool => is_int($one) || is_float($one));
+        $from = $numbers !== [] && $this->dice->getInt(0, 9) < 6 ? $numbers : $value;
+        $key = isset($value['steps']) && $this->dice->getInt(0, 9) > 0 ? 'steps' : $this->dice->pickArrayKeys($from, 1)[0];
+        if ((in_array($key, self::REFUSED, true) || $key === 'cells') && $this->dice->getInt(0, 9) > 0) {
+            return $this->changed($value);
+        }
+        if ($this->dice->getInt(0, $key === 'steps' ? 300 : 30) === 0) {
             unset($value[$key]);
 
             return array_is_list($value) ? array_values($value) : $value;
@@ -135,7 +147,12 @@ final class Mutator
     private function otherThan(mixed $value): mixed
     {
         if ((is_int($value) || is_float($value)) && $this->dice->getInt(0, 6) > 0) {
-            return $this->dice->getInt(0, 1) === 0 ? self::EXTREMES[$this->dice->getInt(0, count(self::EXTREMES) - 1)] : $value * $this->dice->getInt(-3, 40) / 4;
+            return match ($this->dice->getInt(0, 5)) {
+                0 => self::EXTREMES[$this->dice->getInt(0, count(self::EXTREMES) - 1)],
+                1, 2 => self::LARGE[$this->dice->getInt(0, count(self::LARGE) - 1)],
+                3 => $value * $this->dice->getInt(-3, 40) / 4,
+                default => $value * $this->dice->getInt(0, 90),
+            };
         }
 
         return $this->anything();

@@ -21,7 +21,7 @@ final class MutatedPlansTest extends TestCase
 {
     private const SEED = 20261126;
 
-    private const PLANS = 3000;
+    private const PLANS = 2000;
 
     private const CHANGES = 1500;
 

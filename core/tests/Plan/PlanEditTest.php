@@ -242,4 +242,12 @@ final class PlanEditTest extends TestCase
     {
         return array_map(static fn (Section $one): array => [$one->name, $one->from, $one->named, $one->steps], (new PlanReader(Kinds::all()))->fromArray($edit->plan())->sections());
     }
+
+    public function test_a_bend_that_says_nothing_is_refused_by_its_place_also_in_what_is_laid(): void
+    {
+        $edit = PlanEdit::apply(Sample::plan([]), [['op' => 'lay', 'steps' => [['id' => 'c1', 'kind' => 'guide.run', 'points' => [[0, 0], [9, 9], [20, 0]], 'bends' => [[], null]]]]], Kinds::all());
+        $this->expectException(Unusable::class);
+        $this->expectExceptionMessage('/steps/0/bends/0');
+        (new PlanReader(Kinds::all()))->fromArray($edit->plan());
+    }
 }

@@ -79,7 +79,7 @@ final class BendsField extends Field
     public function renamed(mixed $raw, array $new): mixed
     {
         return is_array($raw) ? array_map(function (mixed $bend) use ($new): mixed {
-            if (! is_array($bend)) {
+            if (! is_array($bend) || $bend === []) {
                 return $bend;
             }
             $sort = (string) array_key_first($bend);
