@@ -63,6 +63,9 @@ final readonly class SheetBook
     public function change(Sheet $sheet, User $person, int $base, array $operations, string $change): ?Accepted
     {
         if ($this->isMade($sheet, $base, $change)) {
+            // Perhaps just now, after the sheet was read: by the same request, that was given up and went on all the same.
+            $sheet->refresh();
+
             return null;
         }
         // Worked out before the row is locked: however long that takes, nobody waits for it.

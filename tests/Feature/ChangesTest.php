@@ -3,6 +3,7 @@
 namespace Tests\Feature;
 
 use App\Models\Sheet;
+use App\Sheets\SheetBook;
 use Illuminate\Support\Str;
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Plan\PlanReader;
@@ -210,5 +211,14 @@ final class ChangesTest extends TestCase
         $this->change($sheet, 1, $lay(10))->assertUnprocessable()->assertJsonPath('expected', static fn (string $expected): bool => str_starts_with($expected, 'at most 5 MB'));
         self::assertSame(1, $sheet->refresh()->head);
         $this->change($sheet, 1, [['op' => 'remove', 'ids' => ['c10000']]])->assertOk();
+    }
+
+    public function test_a_change_that_was_made_while_it_was_asked_for_again_is_answered_with_what_the_sheet_is_now(): void
+    {
+        $change = (string) Str::uuid();
+        $read = Sheet::query()->findOrFail($this->sheet->id);
+        $this->change($this->sheet, 1, [self::sectors(12)], ['change' => $change])->assertOk();
+        self::assertNull(app(SheetBook::class)->change($read, $read->user, 1, [self::sectors(12)], $change));
+        self::assertSame(2, $read->head);
     }
 }
