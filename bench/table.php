@@ -74,3 +74,11 @@ foreach (['dragging' => 'a handle dragged', 'hovering' => 'the pointer over 2,00
     echo $row("  frames, $what, 100 ms on the line (95th percentile)", $ms($desk[$name]['p95']), 'under 20 ms');
 }
 echo $row("  frames, cells taken out of {$desk['picked']} picked ones (median)", $ms($desk['picking']['median']), 'under 20 ms');
+$crowd = $results['crowd'];
+foreach (['alone', 'beside three with the worst plans'] as $case) {
+    $one = $crowd[$case];
+    echo $row("{$crowd['designers']} designers $case, median", $ms($one['p50']), '');
+    echo $row('  95th percentile', $ms($one['p95']), $case === 'alone' ? 'under 400 ms' : '');
+    echo $row('  requests a second; errors', sprintf('%.1f; %d', $one['requests a second'], $one['errors']), 'no error');
+}
+echo $row('  median beside them over alone', sprintf('%.2f', $crowd['median beside them, times']), 'at most 1.5');
