@@ -37,7 +37,7 @@ final class Windings
     }
 
     /**
-     * @param  callable(int, bool): bool  $isWanted  given how many operands wind around a face, and whether the first one does
+     * @param  callable(int, bool, int): bool  $isWanted  given how many operands wind around a face, whether the first one does, and how often: clockwise on the screen counts up
      * @return list<int>
      */
     public function facesWhere(callable $isWanted): array
@@ -63,7 +63,7 @@ final class Windings
             }
             $seen[$face] = true;
             $this->cross($half);
-            if ($isWanted($this->count, $this->around[0] !== 0)) {
+            if ($isWanted($this->count, $this->around[0] !== 0, $this->around[0])) {
                 $found[] = $face;
             }
             $path[] = [$this->halves([$this->outer[$face], ...$this->holes[$face] ?? []]), $half];
