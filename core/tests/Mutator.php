@@ -135,9 +135,10 @@ final class Mutator
             return $this->changed($value);
         }
         if ($this->dice->getInt(0, $key === 'steps' ? 300 : 30) === 0) {
+            $isList = array_is_list($value);
             unset($value[$key]);
 
-            return array_is_list($value) ? array_values($value) : $value;
+            return $isList ? array_values($value) : $value;
         }
         $value[$key] = $this->changed($value[$key]);
 

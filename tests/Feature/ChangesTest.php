@@ -3,6 +3,7 @@
 namespace Tests\Feature;
 
 use App\Models\Sheet;
+use App\Models\User;
 use App\Sheets\SheetBook;
 use Illuminate\Support\Str;
 use Sternbild\Core\Format\PlanJson;
@@ -13,10 +14,12 @@ final class ChangesTest extends TestCase
 {
     private Sheet $sheet;
 
+    private User $ada;
+
     protected function setUp(): void
     {
         parent::setUp();
-        $this->actingAs($this->person());
+        $this->actingAs($this->ada = $this->person());
         $this->sheet = $this->sheet();
     }
 
@@ -218,7 +221,7 @@ final class ChangesTest extends TestCase
         $change = (string) Str::uuid();
         $read = Sheet::query()->findOrFail($this->sheet->id);
         $this->change($this->sheet, 1, [self::sectors(12)], ['change' => $change])->assertOk();
-        self::assertNull(app(SheetBook::class)->change($read, $read->user, 1, [self::sectors(12)], $change));
+        self::assertNull(app(SheetBook::class)->change($read, $this->ada, 1, [self::sectors(12)], $change));
         self::assertSame(2, $read->head);
     }
 }

@@ -26,6 +26,16 @@ final readonly class Figure
         return new self(new Shape($outlines), Affine::identity(), $steps);
     }
 
+    /**
+     * The same as if it had come through these steps.
+     *
+     * @param  list<string>  $steps
+     */
+    public function cameThrough(array $steps): self
+    {
+        return new self($this->shape, $this->map, $steps);
+    }
+
     public function throughStep(string $id): self
     {
         return new self($this->shape, $this->map, [...$this->steps, $id]);

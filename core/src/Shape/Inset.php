@@ -6,13 +6,10 @@ namespace Sternbild\Core\Shape;
 
 use Sternbild\Core\Arrangement\Arrangement;
 use Sternbild\Core\Arrangement\Unworkable;
-use Sternbild\Core\Geometry\Arc;
-use Sternbild\Core\Geometry\Beside;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Curve;
-use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Tolerance;
-use Sternbild\Core\Geometry\Vec;
 
 /**
  * Outlines drawn in by a distance, or widened by it.
@@ -24,8 +21,8 @@ use Sternbild\Core\Geometry\Vec;
  */
 final readonly class Inset
 {
-    /** Headings that differ by less, as a sine, go on without a corner. */
-    private const SMOOTH = 1e-5;
+    /** Areas that differ by less, as a share, are those of copies. */
+    private const SAME_SIZE = 1e-12;
 
     /**
      * @param  float  $distance  positive inwards
@@ -43,72 +40,78 @@ final readonly class Inset
      */
     public function of(array $outlines): array
     {
+        $beside = new Alongside($this->distance, $this->corner, $this->limit);
         $curves = [];
         foreach ($outlines as $outline) {
-            $run = $this->run($outline->curves);
+            $run = $beside->closed($outline->curves);
             if ($run !== []) {
                 array_push($curves, ...(new Outline($run))->withoutTrifles(Arrangement::TRIFLE * $this->tolerance->distance));
             }
         }
+
+        return self::enclosed($curves, $this->tolerance);
+    }
+
+    /**
+     * What closed runs wind around more often than not at all.
+     *
+     * @param  list<Curve>  $curves
+     * @return list<Outline>
+     *
+     * @throws Unworkable
+     */
+    public static function enclosed(array $curves, Tolerance $tolerance): array
+    {
         if ($curves === []) {
             return [];
         }
-        $arrangement = Arrangement::of($curves, $this->tolerance);
+        $arrangement = Arrangement::of($curves, $tolerance);
         $faces = $arrangement->facesWhere(array_fill(0, count($curves), 0), static fn (int $around, bool $first, int $times): bool => $times > 0);
 
         return $arrangement->boundary($faces);
     }
 
     /**
-     * What runs beside an outline, closed.
+     * The same of figures, each of their pieces by itself. Copies that are only moved, turned or mirrored are worked out once and share what
+     * comes of it.
      *
-     * @param  list<Curve>  $outline
-     * @return list<Curve>
+     * @param  list<Figure>  $figures
+     * @return list<Figure> those of which something is left
+     *
+     * @throws Unworkable
      */
-    private function run(array $outline): array
+    public function figures(array $figures): array
     {
-        $sides = [];
-        foreach ($outline as $curve) {
-            array_push($sides, ...Beside::curve($curve, $this->distance));
-        }
-        $run = [];
-        foreach ($sides as $number => $side) {
-            array_push($run, ...$side->curves, ...$this->around($side, $sides[($number + 1) % count($sides)]));
+        $left = $shared = [];
+        foreach ($figures as $figure) {
+            $isCopy = $figure->map->isSimilarity() && abs(abs($figure->map->determinant()) - 1.0) < self::SAME_SIZE;
+            $shape = $isCopy ? $figure->shape : new Shape($figure->outlines());
+            $key = spl_object_id($shape);
+            $shared[$key] ??= [$shape, $this->pieces($shape)];
+            foreach ($shared[$key][1] as $piece) {
+                Budget::spend(10);
+                $left[] = ($isCopy ? $piece->mapped($figure->map) : $piece)->cameThrough($figure->steps);
+            }
         }
 
-        return $run;
+        return $left;
     }
 
-    /** @return list<Curve> from beside the end of one piece to beside the start of the next */
-    private function around(Beside $before, Beside $after): array
+    /**
+     * @return list<Figure> of what is left of each piece
+     *
+     * @throws Unworkable
+     */
+    private function pieces(Shape $shape): array
     {
-        $corner = $after->from;
-        $from = Beside::place($before->to, $before->arrives, $this->distance);
-        $to = Beside::place($corner, $after->setsOff, $this->distance);
-        $turn = $before->arrives->cross($after->setsOff);
-        $ahead = $before->arrives->dot($after->setsOff);
-        if ($ahead > 0.0 && abs($turn) < self::SMOOTH) {
-            return $from->x === $to->x && $from->y === $to->y ? [] : [new Line($from, $to)];
+        $figures = [];
+        foreach ($shape->pieces() as $piece) {
+            $left = $this->of($piece);
+            if ($left !== []) {
+                $figures[] = Figure::drawn($left, []);
+            }
         }
-        // A way that turns back on itself opens to both sides.
-        $opens = $turn * $this->distance < 0.0 || (abs($turn) < self::SMOOTH && $ahead < 0.0);
 
-        return $opens ? $this->join($corner, $from, $to, $before->arrives, $after->setsOff) : [new Line($from, $corner), new Line($corner, $to)];
-    }
-
-    /** @return list<Curve> */
-    private function join(Vec $corner, Vec $from, Vec $to, Vec $arrives, Vec $setsOff): array
-    {
-        if ($this->corner === Corner::Round) {
-            return [Arc::around($corner, abs($this->distance), $from, $to, $this->distance < 0.0)];
-        }
-        $cosine = sqrt(max(0.0, (1 + $arrives->dot($setsOff)) / 2));
-        if ($this->corner === Corner::Bevel || $cosine * $this->limit < 1.0) {
-            return [new Line($from, $to)];
-        }
-        $middle = $arrives->plus($setsOff)->unit()->quarterTurned()->times($this->distance / $cosine);
-        $tip = $corner->plus($middle);
-
-        return [new Line($from, $tip), new Line($tip, $to)];
+        return $figures;
     }
 }

@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
@@ -67,6 +68,9 @@ final class CountingTest extends TestCase
             'common' => $two(['kind' => 'common', 'of' => ['d2', 'e1']]),
             'either' => $two(['kind' => 'either', 'of' => ['d2', 'e1']]),
             'split' => $two(['kind' => 'split', 'of' => ['d2'], 'by' => ['e1']]),
+            'inset' => $of(['kind' => 'inset', 'distance' => -1]),
+            'round' => static fn (int $n): array => [['id' => 'p1', 'kind' => 'part.outline', 'points' => $star($n)], ['id' => 'x', 'kind' => 'round', 'of' => ['p1'], 'radius' => 0.5]],
+            'gap' => $two(['kind' => 'gap', 'behind' => ['e1'], 'front' => ['d2'], 'distance' => 1]),
             'move' => $of(['kind' => 'move', 'by' => [5, 5]]),
             'turn' => $of(['kind' => 'turn', 'about' => [400, 400], 'angle' => 20]),
             'mirror' => $of(['kind' => 'mirror', 'axis' => [[0, 0], [1, 1]]]),
@@ -104,7 +108,8 @@ final class CountingTest extends TestCase
     private static function measured(array $steps, string $kind): array
     {
         $evaluator = new Evaluator(new ArrayCache);
-        $evaluate = static function (array $steps, Budget $budget) use ($evaluator) {
+        /** @param  list<array<string, mixed>>  $steps */
+        $evaluate = static function (array $steps, Budget $budget) use ($evaluator): Scene {
             $scene = $evaluator->evaluate((new PlanReader(Kinds::all()))->fromArray(Sample::plan($steps)), $budget);
             self::assertSame([], array_values(array_filter($scene->findings, static fn ($finding): bool => $finding->isError())));
 

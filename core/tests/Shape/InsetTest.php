@@ -133,7 +133,7 @@ final class InsetTest extends TestCase
             $way = $to->minus($from);
             $curves[] = match (true) {
                 $sort === 2 => new Cubic($from, $from->plus($way->times(0.3))->plus($way->quarterTurned()->times(self::lot($dice, -0.2, 0.2))), $to->minus($way->times(0.3))->plus($way->quarterTurned()->times(self::lot($dice, -0.2, 0.2))), $to),
-                $sort === 1 && $dice->getInt(0, 1) === 0 => Arc::through($from, $from->towards($to, 0.5)->plus($way->quarterTurned()->times(self::lot($dice, 0.05, 0.15) * ($dice->getInt(0, 1) === 0 ? 1 : -1))), $to),
+                $sort === 1 && $dice->getInt(1, 2) === 1 => Arc::through($from, $from->towards($to, 0.5)->plus($way->quarterTurned()->times(self::lot($dice, 0.05, 0.15) * ($dice->getInt(0, 1) === 0 ? 1 : -1))), $to),
                 default => new Line($from, $to),
             };
         }

@@ -56,7 +56,9 @@ final class PieceKind extends PartKind
             $figures[serialize($piece)] = $piece;
         }
 
-        /** @var non-empty-list<\Sternbild\Core\Shape\Figure> $figures a piece has at least one place */
-        return Part::of(array_values($figures))->throughStep($given->step);
+        /** @var non-empty-list<\Sternbild\Core\Shape\Figure> $pieces there is at least one place */
+        $pieces = array_values($figures);
+
+        return Part::of($pieces)->throughStep($given->step);
     }
 }

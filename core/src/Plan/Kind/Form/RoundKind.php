@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Form;
+
+use Sternbild\Core\Geometry\Outline;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
+use Sternbild\Core\Plan\Field\ChoiceField;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PlacesField;
+use Sternbild\Core\Plan\Field\StepsField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Kind\Combine\PartOperation;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Shape\Figure;
+use Sternbild\Core\Shape\Part;
+use Sternbild\Core\Shape\Rounding;
+use Sternbild\Core\Shape\TooRound;
+
+/** Parts with their corners rounded, all of them or some. */
+#[Called('round', label: 'Round', word: 'rounding', prefix: 'f', chapter: Chapter::Construction)]
+final class RoundKind extends PartOperation
+{
+    /** How near a place has to be to a corner that it means, as a share of the sheet's longer side. */
+    private const NEAR = 1e-6;
+
+    public function fields(): array
+    {
+        return [
+            StepsField::parts('of', 'parts'),
+            NumberField::size('radius', 'radius', default: 10),
+            new PlacesField('corners', 'corners', ['the corner'], false),
+            new ChoiceField('by', 'size', ['radius' => 'radius', 'reach' => 'reach'], 'radius'),
+            self::keep(),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Round {of} by a {by} of {radius}[, at {corners}][, {keep}].';
+    }
+
+    public function offers(): array
+    {
+        return [
+            new Offer(
+                label: 'Round…', from: 'parts', family: Family::Shape, key: 4,
+                words: 'fillet, corner radius, rounded corners, soften, curve the corners, smooth',
+                says: 'Rounds all corners of parts by arcs that run into both sides.',
+                picture: 'M8 18A10 10 0 0 1 18 8H30A10 10 0 0 1 40 18V30A10 10 0 0 1 30 40H18A10 10 0 0 1 8 30Z',
+                takes: 'of', preset: ['radius' => 10], asks: ['radius'],
+            ),
+            new Offer(
+                label: 'Round corners…', from: 'parts', family: Family::Shape, key: 5,
+                words: 'fillet some corners, single corner, one corner, selected corners',
+                says: 'Rounds only those corners that are clicked.',
+                picture: 'M8 8H24A16 16 0 0 1 40 24V40H8Z',
+                takes: 'of', preset: ['radius' => 10], asks: ['corners', 'radius'],
+            ),
+        ];
+    }
+
+    public function evaluate(Arguments $given): Part
+    {
+        $rounding = new Rounding($given->number('radius'), $given->text('by') === 'reach', $given->tolerance());
+        $places = $given->has('corners') ? $given->places('corners') : null;
+        $met = [];
+        $figures = $shared = [];
+        $any = false;
+        foreach ($given->parts('of') as $part) {
+            foreach ($part->figures as $figure) {
+                $key = $places === null && $figure->map->isIdentity() ? spl_object_id($figure->shape) : null;
+                $outlines = $key === null ? null : $shared[$key] ?? null;
+                if ($outlines === null) {
+                    $outlines = [];
+                    foreach ($figure->outlines() as $outline) {
+                        $corners = self::wanted($outline, $places, self::NEAR * max($given->sheet->right, $given->sheet->bottom), $met);
+                        $any = $any || $corners !== [];
+                        $outlines[] = self::rounded($rounding, $outline, $corners);
+                    }
+                }
+                $figures[] = Figure::drawn($outlines, $figure->steps);
+                if ($key !== null) {
+                    $shared[$key] = $outlines;
+                }
+            }
+        }
+        foreach (array_keys($places ?? []) as $number) {
+            if (! isset($met[$number])) {
+                throw new FieldFault("corners.$number", 'lost', 'no corner lies at place '.($number + 1));
+            }
+        }
+        if (! $any) {
+            throw new FieldFault('of', 'empty', 'there is no corner to round');
+        }
+
+        return Part::of($figures)->throughStep($given->step);
+    }
+
+    /**
+     * @param  list<int>  $corners
+     *
+     * @throws FieldFault
+     */
+    private static function rounded(Rounding $rounding, Outline $outline, array $corners): Outline
+    {
+        try {
+            return $corners === [] ? $outline : $rounding->of($outline, $corners);
+        } catch (TooRound $fault) {
+            throw new FieldFault('radius', 'limit', sprintf('the corner at %.6g, %.6g has no room for it; at most a radius of %.6g is possible there', $fault->corner->x, $fault->corner->y, $fault->largest));
+        }
+    }
+
+    /**
+     * @param  list<Vec>|null  $places
+     * @param  array<int, true>  $met  places that a corner was found at
+     * @return list<int>
+     */
+    private static function wanted(Outline $outline, ?array $places, float $near, array &$met): array
+    {
+        $corners = Rounding::corners($outline);
+        if ($places === null) {
+            return array_keys($corners);
+        }
+        $wanted = [];
+        foreach ($corners as $corner => $at) {
+            foreach ($places as $number => $place) {
+                if ($at->distanceTo($place) <= $near) {
+                    $met[$number] = true;
+                    $wanted[$corner] = true;
+                }
+            }
+        }
+
+        return array_keys($wanted);
+    }
+}
