@@ -46,6 +46,7 @@ final readonly class Kinds
             new Kind\Form\InsetKind,
             new Kind\Form\GapKind,
             new Kind\Form\RoundKind,
+            new Kind\Form\BandKind,
             new Kind\Place\MoveKind,
             new Kind\Place\TurnKind,
             new Kind\Place\MirrorKind,

@@ -12,6 +12,7 @@ use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Tests\Sample;
 
 /**
@@ -69,6 +70,7 @@ final class CountingTest extends TestCase
             'either' => $two(['kind' => 'either', 'of' => ['d2', 'e1']]),
             'split' => $two(['kind' => 'split', 'of' => ['d2'], 'by' => ['e1']]),
             'inset' => $of(['kind' => 'inset', 'distance' => -1]),
+            'band' => static fn (int $n): array => [['id' => 'c1', 'kind' => 'guide.run', 'points' => $wave($n)], ['id' => 'x', 'kind' => 'band', 'of' => ['c1'], 'width' => 1]],
             'round' => static fn (int $n): array => [['id' => 'p1', 'kind' => 'part.outline', 'points' => $star($n)], ['id' => 'x', 'kind' => 'round', 'of' => ['p1'], 'radius' => 0.5]],
             'gap' => $two(['kind' => 'gap', 'behind' => ['e1'], 'front' => ['d2'], 'distance' => 1]),
             'move' => $of(['kind' => 'move', 'by' => [5, 5]]),
@@ -108,22 +110,24 @@ final class CountingTest extends TestCase
     private static function measured(array $steps, string $kind): array
     {
         $evaluator = new Evaluator(new ArrayCache);
-        /** @param  list<array<string, mixed>>  $steps */
-        $evaluate = static function (array $steps, Budget $budget) use ($evaluator): Scene {
-            $scene = $evaluator->evaluate((new PlanReader(Kinds::all()))->fromArray(Sample::plan($steps)), $budget);
-            self::assertSame([], array_values(array_filter($scene->findings, static fn ($finding): bool => $finding->isError())));
-
-            return $scene;
-        };
         // What the steps before make is kept, and is not counted again.
         if (count($steps) > 1) {
-            $evaluate(array_slice($steps, 0, -1), Budget::ample());
+            self::evaluated($evaluator, array_slice($steps, 0, -1), Budget::ample());
         }
         $budget = Budget::ample();
         $step = $steps[count($steps) - 1];
         self::assertSame($kind, $step['kind']);
-        $scene = $evaluate($steps, $budget);
+        $scene = self::evaluated($evaluator, $steps, $budget);
 
         return [$budget->spent(), strlen(serialize($scene->known[$step['id']]->result))];
+    }
+
+    /** @param  list<array<string, mixed>>  $steps */
+    private static function evaluated(Evaluator $evaluator, array $steps, Budget $budget): Scene
+    {
+        $scene = $evaluator->evaluate((new PlanReader(Kinds::all()))->fromArray(Sample::plan($steps)), $budget);
+        self::assertSame([], array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError())));
+
+        return $scene;
     }
 }

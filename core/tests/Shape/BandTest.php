@@ -54,12 +54,13 @@ final class BandTest extends TestCase
         $dice = new Randomizer(new Mt19937(20261126));
         $lot = static fn (float $least, float $most): float => $least + ($most - $least) * $dice->getInt(0, 1_000_000) / 1e6;
         for ($round = 0; $round < 40; $round++) {
-            $places = array_map(static fn (): Vec => new Vec($lot(100, 700), $lot(100, 700)), range(0, $dice->getInt(1, 6)));
-            $way = [];
-            for ($k = 0; $k + 1 < count($places); $k++) {
-                $middle = $places[$k]->towards($places[$k + 1], 0.5)->plus($places[$k + 1]->minus($places[$k])->quarterTurned()->times($lot(-0.4, 0.4)));
-                $way[] = $dice->getInt(0, 1) === 0 ? new Line($places[$k], $places[$k + 1]) : Arc::through($places[$k], $middle, $places[$k + 1]);
-            }
+            $from = new Vec($lot(100, 700), $lot(100, 700));
+            $way = array_map(static function (int $k) use (&$from, $lot): Curve {
+                [$start, $from] = [$from, new Vec($lot(100, 700), $lot(100, 700))];
+                $middle = $start->towards($from, 0.5)->plus($from->minus($start)->quarterTurned()->times($lot(-0.4, 0.4)));
+
+                return $lot(0, 1) < 0.5 ? new Line($start, $from) : Arc::through($start, $middle, $from);
+            }, range(1, $dice->getInt(1, 6)));
             $half = $lot(3, 80);
             $band = self::band($way, $half, $half, Corner::Round, 'round');
             for ($try = 0; $try < 80; $try++) {

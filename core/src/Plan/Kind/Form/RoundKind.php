@@ -58,7 +58,7 @@ final class RoundKind extends PartOperation
             ),
             new Offer(
                 label: 'Round corners…', from: 'parts', family: Family::Shape, key: 5,
-                words: 'fillet some corners, single corner, one corner, selected corners',
+                words: 'fillet some corners, single corner, one corner, selected corners, pick corners, sharp to soft',
                 says: 'Rounds only those corners that are clicked.',
                 picture: 'M8 8H24A16 16 0 0 1 40 24V40H8Z',
                 takes: 'of', preset: ['radius' => 10], asks: ['corners', 'radius'],

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Form;
+
+use Sternbild\Core\Arrangement\Unworkable;
+use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Family;
+use Sternbild\Core\Plan\Field\ChoiceField;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\StepsField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Kind\Combine\PartOperation;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Shape\Band;
+use Sternbild\Core\Shape\Corner;
+use Sternbild\Core\Shape\Figure;
+use Sternbild\Core\Shape\Part;
+
+/** Guides, runs and outlines as shapes of an even width. */
+#[Called('band', label: 'Band', word: 'band', prefix: 'b', chapter: Chapter::Construction)]
+final class BandKind extends PartOperation
+{
+    /** Of a mitre, in multiples of half the width: as the W3C's SVG has it unless it is said. */
+    private const LIMIT = 4.0;
+
+    public function fields(): array
+    {
+        return [
+            StepsField::partsOrGuides('of', 'lines'),
+            NumberField::size('width', 'width', default: 10),
+            new ChoiceField('join', 'corners', ['miter' => 'sharp', 'round' => 'round', 'bevel' => 'bevelled'], 'miter'),
+            new ChoiceField('cap', 'ends', ['butt' => 'flat', 'round' => 'round', 'square' => 'square'], 'butt'),
+            new ChoiceField('side', 'side', ['both' => 'on both sides', 'left' => 'to the left', 'right' => 'to the right'], 'both'),
+            self::keep(),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Band {width} wide along {of}[ {side}], with {join} corners and {cap} ends[, {keep}].';
+    }
+
+    public function offers(): array
+    {
+        return array_map(static fn (string $from): Offer => new Offer(
+            label: 'Band…', from: $from, family: Family::Shape, key: 6,
+            words: 'stroke to shape, expand stroke, outline stroke, bar, ribbon, thick line, track, ring',
+            says: 'Makes lines and outlines shapes of an even width, with the ends and corners that are wanted.',
+            picture: 'M6 32L20 10L42 18L39 26L23 20L13 36Z',
+            takes: 'of', preset: ['width' => 20], asks: ['width'],
+        ), ['guides', 'parts']);
+    }
+
+    /** Guides stay. */
+    public function sources(Arguments $given): array
+    {
+        return array_values(array_filter($given->steps('of'), static fn (Evaluated $step): bool => $step->result instanceof Part));
+    }
+
+    public function evaluate(Arguments $given): Part
+    {
+        $width = $given->number('width');
+        [$left, $right] = match ($given->text('side')) {
+            'left' => [$width, 0.0],
+            'right' => [0.0, $width],
+            default => [$width / 2, $width / 2],
+        };
+        $cap = match ($given->text('cap')) {
+            'round' => 'round',
+            'square' => 'square',
+            default => 'butt',
+        };
+        $band = new Band($left, $right, Corner::from($given->text('join')), $cap, self::LIMIT, $given->tolerance());
+        $figures = [];
+        try {
+            foreach ($given->steps('of') as $step) {
+                foreach (self::ways($step) as [$way, $steps]) {
+                    $outlines = $band->of($way);
+                    if ($outlines !== []) {
+                        $figures[] = Figure::drawn($outlines, $steps);
+                    }
+                }
+            }
+        } catch (Unworkable $fault) {
+            throw new FieldFault('width', 'limit', $fault->getMessage());
+        }
+
+        return $figures === [] ? throw new FieldFault('of', 'empty', 'there is no line to follow') : Part::of($figures)->throughStep($given->step);
+    }
+
+    /** @return list<array{non-empty-list<Curve>, list<string>}> ways without a break, and the steps that they came through */
+    private static function ways(Evaluated $step): array
+    {
+        $ways = [];
+        if ($step->result instanceof Part) {
+            foreach ($step->result->figures as $figure) {
+                foreach ($figure->outlines() as $outline) {
+                    $ways[] = [$outline->curves, $figure->steps];
+                }
+            }
+        }
+        foreach ($step->result instanceof Guide ? $step->result->curves() : [] as $curve) {
+            $last = count($ways) - 1;
+            $before = $last < 0 ? null : $ways[$last][0][count($ways[$last][0]) - 1]->end();
+            if ($before !== null && $before->x === $curve->start()->x && $before->y === $curve->start()->y) {
+                $ways[$last] = [[...$ways[$last][0], $curve], []];
+            } else {
+                $ways[] = [[$curve], []];
+            }
+        }
+
+        return $ways;
+    }
+}
