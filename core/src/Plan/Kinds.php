@@ -43,6 +43,7 @@ final readonly class Kinds
             new Kind\Combine\CommonKind,
             new Kind\Combine\EitherKind,
             new Kind\Combine\SplitKind,
+            new Kind\Form\InscribedKind,
             new Kind\Form\InsetKind,
             new Kind\Form\GapKind,
             new Kind\Form\RoundKind,

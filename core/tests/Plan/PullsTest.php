@@ -34,6 +34,11 @@ final class PullsTest extends TestCase
         yield 'polygon' => [['kind' => 'part.polygon', 'center' => [300, 320], 'radius' => 70, 'corners' => 5, 'turn' => 12], ['radius', 'turn']];
         yield 'star' => [['kind' => 'part.polygon', 'center' => [300, 320], 'radius' => 70, 'inner' => 30, 'corners' => 5], ['radius', 'inner', 'turn']];
         yield 'rectangle' => [['kind' => 'part.rectangle', 'origin' => [300, 320], 'size' => [70, 50], 'angle' => 33], ['size', 'angle']];
+        yield 'inset' => [['kind' => 'inset', 'of' => ['p0'], 'distance' => 3], ['distance']];
+        yield 'widened' => [['kind' => 'inset', 'of' => ['p0'], 'distance' => -4, 'corner' => 'round'], ['distance']];
+        yield 'rounding' => [['kind' => 'round', 'of' => ['p0'], 'radius' => 2], ['radius']];
+        yield 'band' => [['kind' => 'band', 'of' => ['c0'], 'width' => 24], ['width']];
+        yield 'band to one side' => [['kind' => 'band', 'of' => ['c0'], 'width' => 24, 'side' => 'right'], ['width']];
         yield 'row' => [['kind' => 'repeat.along', 'of' => ['p0'], 'by' => [50, 10], 'count' => 3, 'across' => [0, 60], 'rows' => 2], ['by', 'across']];
         yield 'move' => [['kind' => 'move', 'of' => ['p0'], 'by' => [50, 10]], ['by']];
         yield 'turn' => [['kind' => 'turn', 'of' => ['p0'], 'about' => [300, 320], 'angle' => 40], ['angle']];
@@ -90,7 +95,7 @@ final class PullsTest extends TestCase
     private static function scene(array $step): Scene
     {
         $scene = Sample::scene(Sample::plan([
-            ['id' => 'p0', 'kind' => 'part.rectangle', 'corners' => [[200, 200], [260, 240]]],
+            ['id' => 'p0', 'kind' => 'part.rectangle', 'corners' => [[200, 200], [460, 440]]],
             ['id' => 'c0', 'kind' => 'guide.line', 'through' => [[100, 500], [500, 560]]],
             ['id' => 'x1', ...$step],
         ]));

@@ -18,7 +18,9 @@ use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Combine\PartOperation;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Band;
 use Sternbild\Core\Shape\Corner;
 use Sternbild\Core\Shape\Figure;
@@ -57,6 +59,22 @@ final class BandKind extends PartOperation
             picture: 'M6 32L20 10L42 18L39 26L23 20L13 36Z',
             takes: 'of', preset: ['width' => 20], asks: ['width'],
         ), ['guides', 'parts']);
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $curve = self::ways($given->steps('of')[0])[0][0][0] ?? null;
+        if ($curve === null) {
+            return [];
+        }
+        $left = $curve->tangentAt(0.5)->quarterTurned()->times(-1.0);
+        $unit = match ($given->text('side')) {
+            'left' => $left,
+            'right' => $left->times(-1.0),
+            default => $left->times(0.5),
+        };
+
+        return [Pull::along('width', $curve->pointAt(0.5), $given->number('width'), $unit)];
     }
 
     /** Guides stay. */

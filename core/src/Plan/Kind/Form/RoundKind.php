@@ -17,7 +17,9 @@ use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Combine\PartOperation;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Shape\Rounding;
@@ -64,6 +66,27 @@ final class RoundKind extends PartOperation
                 takes: 'of', preset: ['radius' => 10], asks: ['corners', 'radius'],
             ),
         ];
+    }
+
+    /** The middle of the first arc is pulled; it lies (1 / sin(a/2) − 1) radii from its corner of angle a. */
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $places = $given->has('corners') ? $given->places('corners') : null;
+        foreach ($given->parts('of')[0]->allOutlines() as $outline) {
+            $met = [];
+            foreach (self::wanted($outline, $places, self::NEAR * max($given->sheet->right, $given->sheet->bottom), $met) as $number) {
+                $curve = $outline->curves[$number];
+                $before = $outline->curves[($number + count($outline->curves) - 1) % count($outline->curves)];
+                $back = $before->tangentAt(1.0)->times(-1.0);
+                $ahead = $curve->tangentAt(0.0);
+                $sine = sqrt(max(0.0, (1 - $back->dot($ahead)) / 2));
+                if ($given->text('by') === 'radius' && $sine > 0.01 && $sine < 0.99) {
+                    return [Pull::along('radius', $curve->start(), $given->number('radius'), $back->plus($ahead)->unit()->times(1 / $sine - 1))];
+                }
+            }
+        }
+
+        return [];
     }
 
     public function evaluate(Arguments $given): Part

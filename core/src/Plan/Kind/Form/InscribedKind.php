@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Form;
+
+use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Mesh\CellJoin;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
+use Sternbild\Core\Plan\Field\CellsField;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Kind\Part\PartKind;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Shape\Figure;
+use Sternbild\Core\Shape\Inscribed;
+use Sternbild\Core\Shape\Part;
+
+/** In each of some cells the circle or ellipse that touches its sides. */
+#[Called('part.inscribed', label: 'Discs in cells', word: 'discs', prefix: 'p', chapter: Chapter::Construction)]
+final class InscribedKind extends PartKind
+{
+    public function fields(): array
+    {
+        return [new CellsField('cells', 'cells'), NumberField::size('factor', 'factor', default: 1)];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Discs in {cells}[, times {factor}].';
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(
+            label: 'Discs in cells', from: 'cells', family: Family::Shape, key: 1,
+            words: 'inscribed circles, dots in cells, circle in square, ellipse in cell, bead, halftone, fit circles',
+            says: 'Puts the circle that touches its sides into each picked cell, or an ellipse where it is slanted.',
+            picture: 'M8 8H40V40H8ZM24 8A16 16 0 1 0 24 40A16 16 0 1 0 24 8Z',
+            takes: 'cells',
+        )];
+    }
+
+    public function evaluate(Arguments $given): Part
+    {
+        $pick = $given->cells('cells');
+        $factor = $given->number('factor');
+        $figures = [];
+        foreach ($pick->cells as $grid => $cells) {
+            $mesh = $pick->tiling($grid)->mesh();
+            foreach ($cells as $cell) {
+                Budget::spend(20);
+                $outline = Inscribed::in(CellJoin::join($mesh, [$cell]), $factor);
+                if ($outline === null) {
+                    throw new FieldFault('cells', 'choice', 'there are cells of another form; a circle or ellipse touches the sides of cells with three straight sides, with four of which two and two are parallel, and of rings');
+                }
+                $figures[] = Figure::drawn([$outline], [$given->step]);
+            }
+        }
+
+        return $figures === [] ? throw new FieldFault('cells', 'lost', 'the cells enclose nothing') : Part::of($figures);
+    }
+}

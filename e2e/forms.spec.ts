@@ -1,0 +1,81 @@
+import { expect, test } from '@playwright/test';
+import { DeskPage } from './desk';
+
+test('a track sign: a plate drawn in, its corners rounded, a bar bent along a way, kept clear of the plate', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Track sign');
+    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(2);
+
+    // The grid of 8 × 8 begins at 80, 80 with cells of 80.
+    await desk.pick('points', [[240, 240], [560, 240], [560, 560], [240, 560]]);
+    await desk.verb('make', 'Outline');
+    await desk.revision(3);
+    await desk.pick('parts', [[400, 400]]);
+    await desk.verb('shape', 'Inset…');
+    await page.getByLabel('distance', { exact: true }).fill('20');
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(4);
+    expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'inset', of: ['p1'], distance: 20 });
+    expect((await desk.measures('i1'))['area']).toBeCloseTo(280 ** 2, 6);
+
+    await desk.verb('shape', 'Round…');
+    await page.getByLabel('radius', { exact: true }).fill('40');
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(5);
+    expect((await desk.measures('f1'))['area']).toBeCloseTo(280 ** 2 - (4 - Math.PI) * 40 ** 2, 6);
+
+    // A way from grid point to grid point, made a bar.
+    await desk.pick('points', [[80, 400], [400, 400], [400, 720]]);
+    await desk.verb('guide', 'Run');
+    await desk.revision(6);
+    await desk.pick('lines', [[160, 400]]);
+    await desk.verb('shape', 'Band…');
+    await page.getByLabel('width', { exact: true }).fill('60');
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(7);
+    expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'band', width: 60 });
+    expect((await desk.measures('b1'))['area']).toBeCloseTo(60 * (320 + 320), 6);
+
+    // The plate, picked first, is kept clear of the bar.
+    await desk.pick('parts', [[500, 300], [160, 400]]);
+    await desk.verb('combine', 'Clear of the others…');
+    await page.getByLabel('distance', { exact: true }).fill('10');
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(8);
+    const whole = 280 ** 2 - (4 - Math.PI) * 40 ** 2;
+    // Of the plate goes what lies in the bar widened to 80: 180 of its way, twice, less the corner that both have, and the corner itself.
+    const gone = 80 * (400 - 260 + 40) + 80 * (540 - 400 - 40);
+    expect((await desk.measures('k1'))['area']).toBeCloseTo(whole - gone, 6);
+
+    // Too far drawn in, nothing would be left: it is said, and nothing is changed.
+    await desk.setNumber('distance of inset 1', '170');
+    await expect(page.getByText('nothing is left; a smaller one would leave something')).toBeVisible();
+    await page.keyboard.press('Escape');
+    expect((await desk.stored()).revision).toBe(8);
+    await desk.setNumber('distance of inset 1', '30');
+    await desk.revision(9);
+    expect((await desk.measures('f1'))['area']).toBeCloseTo(260 ** 2 - (4 - Math.PI) * 40 ** 2, 6);
+});
+
+test('a band and an inset by keyboard alone, found by everyday words', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Said forms', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+        steps: [{ id: 'p1', kind: 'part.rectangle', corners: [[200, 200], [600, 600]] }],
+    });
+    await page.getByRole('radio', { name: 'parts' }).focus();
+    await page.keyboard.press('Enter');
+    await desk.sheet.focus();
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Enter');
+    await expect(page.locator('[data-picked="1"]')).toHaveCount(1);
+    await page.keyboard.press('/');
+    await page.keyboard.type('corner radius');
+    await page.keyboard.press('Enter');
+    await page.getByLabel('radius', { exact: true }).fill('50');
+    await page.keyboard.press('Enter');
+    await desk.revision(2);
+    expect((await desk.measures('f1'))['area']).toBeCloseTo(400 ** 2 - (4 - Math.PI) * 50 ** 2, 6);
+});
