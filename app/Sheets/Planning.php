@@ -5,6 +5,7 @@ namespace App\Sheets;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanEdit;
 use Sternbild\Core\Plan\PlanReader;
@@ -55,7 +56,11 @@ final readonly class Planning
      */
     public function edited(array $plan, array $operations, ?Budget $budget = null): array
     {
-        $edit = PlanEdit::apply($plan, $operations, $this->kinds);
+        try {
+            $edit = Budget::within(Budget::large(), fn (): PlanEdit => PlanEdit::apply($plan, $operations, $this->kinds));
+        } catch (OverBudget) {
+            throw Unusable::at('/operations', 'fewer changes at once: with so many steps these take longer than there is time for');
+        }
         $scene = $this->scene($edit->plan(), $budget);
         $broken = $this->breakage($plan, $edit, $scene);
         if ($broken !== []) {

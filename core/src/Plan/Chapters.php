@@ -39,20 +39,35 @@ final readonly class Chapters
     }
 
     /**
-     * A step goes: the next one takes its place at the head of the chapter, and a chapter with no step left goes, too.
+     * Steps go: the first that is left of a chapter takes the place at its head, and a chapter with no step left goes, too.
      *
-     * @param  list<string>  $order  ids of the steps as long as it is there
+     * @param  array<int, true>  $gone  their positions
+     * @param  list<string>  $order  ids of the steps as long as they are there
      */
-    public function without(string $id, array $order): self
+    public function withoutAll(array $gone, array $order): self
     {
-        $name = $this->names[$id] ?? null;
-        if ($name === null) {
-            return $this;
+        $names = $this->names;
+        $lost = null;
+        foreach ($order as $position => $id) {
+            $own = $names[$id] ?? null;
+            if ($own !== null) {
+                $lost = null;
+            }
+            if (isset($gone[$position])) {
+                $lost = $own ?? $lost;
+                unset($names[$id]);
+            } elseif ($lost !== null) {
+                $names[$id] = $lost;
+                $lost = null;
+            }
         }
-        $next = $order[(int) array_search($id, $order, true) + 1] ?? null;
-        $left = $this->named($id, null);
 
-        return $next === null || isset($this->names[$next]) ? $left : $left->named($next, $name);
+        return new self($names);
+    }
+
+    public function isNone(): bool
+    {
+        return $this->names === [];
     }
 
     /** Another step is the first of a chapter now. */

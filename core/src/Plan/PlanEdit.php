@@ -25,6 +25,9 @@ namespace Sternbild\Core\Plan;
  */
 final class PlanEdit
 {
+    /** Steps of a change that are called by their names in its label, which tells one or two, and how many more. */
+    private const NAMED = 20;
+
     private const SHEET = ['width', 'height', 'unit', 'background', 'checks.sliver', 'checks.miss'];
 
     /** @var array<string, string> placeholder to id */
@@ -39,9 +42,12 @@ final class PlanEdit
     /** @var list<string> */
     private array $labels = [];
 
+    private readonly StepList $steps;
+
     /** @param  array<array-key, mixed>  $plan */
     private function __construct(private array $plan, private readonly Kinds $kinds)
     {
+        $this->steps = new StepList($plan, $kinds);
     }
 
     /**
@@ -63,7 +69,7 @@ final class PlanEdit
     /** @return array<array-key, mixed> */
     public function plan(): array
     {
-        return $this->plan;
+        return [...$this->plan, 'steps' => $this->steps->all()];
     }
 
     /** @return list<string> */
@@ -127,12 +133,10 @@ final class PlanEdit
         $step = $this->withNames($step);
         $id = $step['id'] ?? '+';
         if (is_string($id) && str_starts_with($id, '+')) {
-            $step['id'] = $this->freeId($step['kind']);
+            $step['id'] = $this->steps->freeId($step['kind']);
             $this->named[$id] = $step['id'];
         }
-        $steps = $this->steps();
-        array_splice($steps, $this->indexBefore($operation, $pointer, $steps), 0, [$step]);
-        $this->plan['steps'] = $steps;
+        $this->steps->insert($this->indexBefore($operation, $pointer), [$step]);
         if (is_string($step['id'])) {
             $this->added[] = $step['id'];
             $this->touched[$step['id']] = true;
@@ -154,27 +158,24 @@ final class PlanEdit
             throw Unusable::at($pointer, 'steps and a palette');
         }
         $new = $laid = [];
-        $steps = $this->steps();
-        $at = $this->indexBefore($operation, $pointer, $steps);
-        $taken = array_fill_keys(array_map(self::idOf(...), $steps), true);
+        $at = $this->indexBefore($operation, $pointer);
         $numbers = [];
         foreach (array_values($given) as $number => $step) {
-            if (! is_array($step) || ! is_string($step['kind'] ?? null) || preg_match('/^[a-z][a-z0-9]*$/D', self::idOf($step)) !== 1 || isset($new[self::idOf($step)])) {
+            if (! is_array($step) || ! is_string($step['kind'] ?? null) || preg_match('/^[a-z][a-z0-9]*$/D', StepList::idOf($step)) !== 1 || isset($new[StepList::idOf($step)])) {
                 throw Unusable::at("$pointer/steps/$number", 'a step with a kind, and an id that no other of them has');
             }
-            $old = self::idOf($step);
+            $old = StepList::idOf($step);
             $step = $this->renamed($step, $new);
             $prefix = $this->prefixOf($step['kind']);
             do {
                 $numbers[$prefix] = ($numbers[$prefix] ?? 0) + 1;
-            } while (isset($taken[$prefix.$numbers[$prefix]]));
+            } while ($this->steps->positionOf($prefix.$numbers[$prefix]) !== null);
             $step['id'] = $new[$old] = $prefix.$numbers[$prefix];
             $laid[] = $step;
             $this->added[] = $step['id'];
             $this->touched[$step['id']] = true;
         }
-        array_splice($steps, $at, 0, $laid);
-        $this->plan['steps'] = $steps;
+        $this->steps->insert($at, $laid);
         $this->plan['palette'] = (is_array($this->plan['palette'] ?? null) ? $this->plan['palette'] : []) + $palette;
         $name = $operation['name'] ?? null;
         $this->labels[] = 'Lay '.(is_string($name) ? mb_strtolower($name) : 'a construction');
@@ -192,15 +193,14 @@ final class PlanEdit
         if (! is_string($field) || preg_match('/^[a-z]+(\.[a-z0-9]+)?$/D', $field) !== 1 || in_array($field, ['id', 'kind'], true)) {
             throw Unusable::at("$pointer/field", 'the name of a parameter');
         }
-        $steps = $this->steps();
-        $label = $this->labelOf($steps[$index]);
-        $path = explode('.', $field);
-        $steps[$index] = self::withSet($steps[$index], $path, $this->withNames(['value' => $operation['value'] ?? null])['value']);
-        $this->plan['steps'] = $steps;
+        $step = $this->steps->step($index);
+        $label = $this->labelOf($step);
+        $step = self::withSet($step, explode('.', $field), $this->withNames(['value' => $operation['value'] ?? null])['value']);
+        $this->steps->replace($index, $step);
         if (! in_array($field, ['name', 'muted', 'hidden'], true)) {
-            $this->touched[self::idOf($steps[$index])] = true;
+            $this->touched[StepList::idOf($step)] = true;
         }
-        $this->labels[] = $field === 'name' ? "Rename $label" : "Change {$this->fieldLabel($steps[$index], $field)} of $label";
+        $this->labels[] = $field === 'name' ? "Rename $label" : "Change {$this->fieldLabel($step, $field)} of $label";
     }
 
     /**
@@ -238,15 +238,18 @@ final class PlanEdit
         if (! is_array($ids) || $ids === []) {
             throw Unusable::at("$pointer/ids", 'a list of step ids');
         }
+        $gone = [];
         foreach (array_values($ids) as $number => $id) {
             $index = $this->indexOf($id, "$pointer/ids/$number");
-            $steps = $this->steps();
-            $this->labels[] = 'Delete '.$this->labelOf($steps[$index]);
-            $chapters = Chapters::of($this->plan)->without(self::idOf($steps[$index]), $this->ids());
-            array_splice($steps, $index, 1);
-            $this->plan['steps'] = $steps;
-            $this->putChapters($chapters);
+            if (isset($gone[$index])) {
+                throw Unusable::at("$pointer/ids/$number", 'ids of steps, each once');
+            }
+            $gone[$index] = true;
+            $this->labels[] = 'Delete '.$this->labelOf($this->steps->step($index));
         }
+        $chapters = Chapters::of($this->plan);
+        $this->putChapters($chapters->isNone() ? $chapters : $chapters->withoutAll($gone, $this->steps->ids()), $gone);
+        $this->steps->remove($gone);
     }
 
     /**
@@ -257,16 +260,15 @@ final class PlanEdit
     private function move(array $operation, string $pointer): void
     {
         $index = $this->indexOf($operation['id'] ?? null, "$pointer/id");
-        $steps = $this->steps();
-        $this->labels[] = 'Move '.$this->labelOf($steps[$index]);
-        $chapters = Chapters::of($this->plan)->without(self::idOf($steps[$index]), $this->ids());
-        [$step] = array_splice($steps, $index, 1);
-        $at = $this->indexBefore($operation, $pointer, $steps);
-        if (($operation['leads'] ?? false) === true && isset($steps[$at])) {
-            $chapters = $chapters->led(self::idOf($step), self::idOf($steps[$at]));
+        $this->labels[] = 'Move '.$this->labelOf($this->steps->step($index));
+        $chapters = Chapters::of($this->plan);
+        $chapters = $chapters->isNone() ? $chapters : $chapters->withoutAll([$index => true], $this->steps->ids());
+        [$step] = $this->steps->takeOut($index);
+        $at = $this->indexBefore($operation, $pointer);
+        if (($operation['leads'] ?? false) === true && $at < $this->steps->count()) {
+            $chapters = $chapters->led(StepList::idOf($step), StepList::idOf($this->steps->step($at)));
         }
-        array_splice($steps, $at, 0, [$step]);
-        $this->plan['steps'] = $steps;
+        $this->steps->insert($at, [$step]);
         $this->putChapters($chapters);
     }
 
@@ -283,7 +285,7 @@ final class PlanEdit
             throw Unusable::at("$pointer/name", 'a name without markup (< >) and control characters, or null');
         }
         $chapters = Chapters::of($this->plan);
-        $from = self::idOf($this->steps()[$index]);
+        $from = StepList::idOf($this->steps->step($index));
         $this->labels[] = $name === null ? "Dissolve chapter {$chapters->nameOf($from)}" : "Name chapter $name";
         $this->putChapters($chapters->named($from, $name));
     }
@@ -297,37 +299,30 @@ final class PlanEdit
     {
         $index = $this->indexOf($operation['from'] ?? null, "$pointer/from");
         $chapters = Chapters::of($this->plan);
-        $steps = $this->steps();
-        $from = self::idOf($steps[$index]);
+        $from = StepList::idOf($this->steps->step($index));
         $name = $chapters->nameOf($from);
         if ($name === null) {
             throw Unusable::at("$pointer/from", 'the first step of a chapter');
         }
-        $moved = array_splice($steps, $index, count($chapters->steps($from, $this->ids())));
-        $at = $this->indexBefore($operation, $pointer, $steps);
-        if ($at > 0 && isset($steps[$at]) && $chapters->nameOf(self::idOf($steps[$at])) === null) {
+        $moved = $this->steps->takeOut($index, count($chapters->steps($from, $this->steps->ids())));
+        $at = $this->indexBefore($operation, $pointer);
+        if ($at > 0 && $at < $this->steps->count() && $chapters->nameOf(StepList::idOf($this->steps->step($at))) === null) {
             throw Unusable::at("$pointer/before", 'the first step of another chapter, or null for the end');
         }
-        array_splice($steps, $at, 0, $moved);
-        $this->plan['steps'] = $steps;
+        $this->steps->insert($at, $moved);
         $this->putChapters($chapters);
         $this->labels[] = "Move chapter $name";
     }
 
-    private function putChapters(Chapters $chapters): void
+    /** @param  array<int, true>  $gone  positions of steps that are about to go */
+    private function putChapters(Chapters $chapters, array $gone = []): void
     {
-        $listed = $chapters->listed($this->ids());
+        $listed = $chapters->isNone() ? [] : $chapters->listed(array_values(array_diff_key($this->steps->ids(), $gone)));
         if ($listed === []) {
             unset($this->plan['chapters']);
         } else {
             $this->plan['chapters'] = $listed;
         }
-    }
-
-    /** @return list<string> */
-    private function ids(): array
-    {
-        return array_map(self::idOf(...), $this->steps());
     }
 
     /**
@@ -389,58 +384,41 @@ final class PlanEdit
             $sheet['background'] = $to;
             $this->plan['sheet'] = $sheet;
         }
-        $steps = $this->steps();
-        foreach ($steps as $index => $step) {
+        foreach ($this->steps->all() as $index => $step) {
             $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
             foreach ($kind?->fields() ?? [] as $field) {
                 $path = explode('.', $field->name);
                 $outer = $step[$path[0]] ?? null;
                 $said = isset($path[1]) ? (is_array($outer) ? $outer[$path[1]] ?? null : null) : $outer;
                 if ($field->type() === 'colour' && $said === $name) {
-                    $steps[$index] = self::withSet($steps[$index], $path, $to);
+                    $step = self::withSet($step, $path, $to);
                 }
             }
+            $this->steps->replace($index, $step);
         }
-        $this->plan['steps'] = $steps;
         $this->labels[] = "Rename colour $name to $to";
-    }
-
-    /** @return list<array<array-key, mixed>> */
-    private function steps(): array
-    {
-        return array_values(array_filter(is_array($this->plan['steps'] ?? null) ? $this->plan['steps'] : [], is_array(...)));
     }
 
     /** @throws Unusable */
     private function indexOf(mixed $id, string $pointer): int
     {
         $id = is_string($id) ? $this->named[$id] ?? $id : $id;
-        foreach ($this->steps() as $index => $step) {
-            if (self::idOf($step) === $id) {
-                return $index;
-            }
-        }
-        throw Unusable::at($pointer, 'the id of a step of the plan'.(is_string($id) ? '; “'.mb_strimwidth(mb_scrub($id), 0, 40, '…').'” is none' : ''));
+
+        return (is_string($id) ? $this->steps->positionOf($id) : null)
+            ?? throw Unusable::at($pointer, 'the id of a step of the plan'.(is_string($id) ? '; “'.mb_strimwidth(mb_scrub($id), 0, 40, '…').'” is none' : ''));
     }
 
     /**
      * @param  array<array-key, mixed>  $operation
-     * @param  list<array<array-key, mixed>>  $steps
      *
      * @throws Unusable
      */
-    private function indexBefore(array $operation, string $pointer, array $steps): int
+    private function indexBefore(array $operation, string $pointer): int
     {
         $before = $operation['before'] ?? null;
-        if ($before === null) {
-            return count($steps);
-        }
-        foreach ($steps as $index => $step) {
-            if (self::idOf($step) === $before) {
-                return $index;
-            }
-        }
-        throw Unusable::at("$pointer/before", 'the id of another step, or null for the end');
+
+        return $before === null ? $this->steps->count() : (is_string($before) ? $this->steps->positionOf($before) : null)
+            ?? throw Unusable::at("$pointer/before", 'the id of another step, or null for the end');
     }
 
     /**
@@ -485,50 +463,14 @@ final class PlanEdit
         return $this->kinds->get($kind)?->idPrefix() ?? 'x';
     }
 
-    private function freeId(string $kind): string
-    {
-        $prefix = $this->prefixOf($kind);
-        $taken = array_flip(array_map(self::idOf(...), $this->steps()));
-        $number = 1;
-        while (isset($taken[$prefix.$number])) {
-            $number++;
-        }
-
-        return $prefix.$number;
-    }
-
-    /** @param  array<array-key, mixed>  $step */
-    private static function idOf(array $step): string
-    {
-        return is_string($step['id'] ?? null) ? $step['id'] : '';
-    }
-
     /**
-     * What the plan calls a step: its name, or its sort and number.
+     * What the plan calls a step. Of a change of many only the first ones are named.
      *
      * @param  array<array-key, mixed>  $step
      */
     private function labelOf(array $step): string
     {
-        if (is_string($step['name'] ?? null)) {
-            return $step['name'];
-        }
-        $word = $this->wordOf($step);
-        $number = 0;
-        foreach ($this->steps() as $one) {
-            $number += $this->wordOf($one) === $word ? 1 : 0;
-            if (self::idOf($one) === self::idOf($step)) {
-                break;
-            }
-        }
-
-        return "$word $number";
-    }
-
-    /** @param  array<array-key, mixed>  $step */
-    private function wordOf(array $step): string
-    {
-        return (is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null)?->word() ?? 'step';
+        return count($this->labels) < self::NAMED ? $this->steps->labelOf($step) : StepList::idOf($step);
     }
 
     /** @param  array<array-key, mixed>  $step */

@@ -6,6 +6,8 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanEdit;
 use Sternbild\Core\Plan\PlanReader;
@@ -249,5 +251,26 @@ final class PlanEditTest extends TestCase
         $this->expectException(Unusable::class);
         $this->expectExceptionMessage('/steps/0/bends/0');
         (new PlanReader(Kinds::all()))->fromArray($edit->plan());
+    }
+
+    public function test_thousands_of_steps_are_taken_out_at_once_and_chapters_keep_their_names(): void
+    {
+        $steps = array_map(static fn (int $k): array => ['id' => "c$k", 'kind' => 'guide.circle', 'center' => [1, 1], 'radius' => 5], range(1, 8000));
+        $plan = [...Sample::plan($steps), 'chapters' => [['name' => 'First', 'from' => 'c1'], ['name' => 'Second', 'from' => 'c3001'], ['name' => 'Third', 'from' => 'c7001']]];
+        $gone = array_map(static fn (int $k): string => "c$k", [...range(1, 2), ...range(3001, 7000), 8000]);
+        $budget = new Budget(100_000);
+        $edit = Budget::within($budget, static fn (): PlanEdit => PlanEdit::apply($plan, [['op' => 'remove', 'ids' => $gone]], Kinds::all()));
+        self::assertCount(8000 - count($gone), (array) $edit->plan()['steps']);
+        self::assertSame([['name' => 'First', 'from' => 'c3'], ['name' => 'Third', 'from' => 'c7001']], $edit->plan()['chapters']);
+        self::assertStringContainsString('Delete circle 1', $edit->label());
+        $this->expectExceptionMessage('each once');
+        PlanEdit::apply($plan, [['op' => 'remove', 'ids' => ['c5', 'c5']]], Kinds::all());
+    }
+
+    public function test_changes_that_would_take_long_are_counted(): void
+    {
+        $steps = array_map(static fn (int $k): array => ['id' => "c$k", 'kind' => 'guide.circle', 'center' => [1, 1], 'radius' => 5], range(1, 8000));
+        $this->expectException(OverBudget::class);
+        Budget::within(Budget::large(), static fn (): PlanEdit => PlanEdit::apply(Sample::plan($steps), array_fill(0, 1000, ['op' => 'move', 'id' => 'c1', 'before' => 'c4000']), Kinds::all()));
     }
 }
