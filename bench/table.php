@@ -34,6 +34,13 @@ foreach ($results['combine'] as $name => $ours) {
         echo $row("  by $library: {$theirs[$name]['nodes']} nodes", $ms($theirs[$name]['best']), sprintf('%.1f times as fast, %.1f times the nodes', $theirs[$name]['best'] / $ours['median'], $theirs[$name]['nodes'] / max(1, $ours['nodes'])));
     }
 }
+foreach ($results['inset'] as $name => $ours) {
+    echo $row("20 insets of $name: {$ours['nodes']} nodes (best of 3)", $ms($ours['best']), '');
+    foreach ($results['inset flattened'][$name] as $library => $theirs) {
+        echo $row("  by $library: {$theirs['nodes']} nodes", $ms($theirs['best']), sprintf('%.1f times as fast, %.1f times the nodes; aims 1 and 10', $theirs['best'] / $ours['best'], $theirs['nodes'] / max(1, $ours['nodes'])));
+    }
+    echo $row('  off its distance, at most', sprintf('%.1e', $ours['off']), $name === '200 cubics' ? 'a ten-thousandth of the distance' : '1e-9 of the sheet');
+}
 $growth = $results['cut']['growth'];
 foreach ($growth as $n => $each) {
     echo $row("random segments, $n: time over (n + k) log n", sprintf('%.2f µs', $each), '');

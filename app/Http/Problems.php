@@ -12,6 +12,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Log;
 use Sternbild\Core\Plan\Unusable;
+use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 
 /** What went wrong, as the API says it: `problem` for programs, `message` for people, and what helps to mend it. */
 final class Problems
@@ -42,12 +43,16 @@ final class Problems
             'message' => $fault->getMessage(),
             'sheet' => app(SheetPages::class)->page($fault->sheet, []),
         ], 409));
-        // One line: neither the statement, which holds a plan, nor where it came from.
-        $exceptions->report(static function (QueryException $fault): ?bool {
-            if (! self::isTrouble($fault)) {
-                return null;
-            }
-            Log::warning('The database is in trouble: '.self::state($fault));
+        // One line: not the statement nor what the database says of it, which hold plans and addresses.
+        $exceptions->report(static function (QueryException $fault): bool {
+            self::isTrouble($fault)
+                ? Log::warning('The database is in trouble: '.self::state($fault))
+                : Log::error('A statement was refused: '.self::state($fault).' at '.self::origin($fault));
+
+            return false;
+        });
+        $exceptions->report(static function (TransportExceptionInterface $fault): bool {
+            Log::warning('A letter could not be sent; it is tried again: '.$fault::class);
 
             return false;
         });
@@ -60,6 +65,19 @@ final class Problems
             'message' => 'Two of your files are being made just now. Wait for one of them, or cancel it.',
         ], 429, ['Retry-After' => self::RETRY_FILE_SECONDS]));
         $exceptions->render(static fn (OverQuota $fault): JsonResponse => new JsonResponse(['problem' => 'quota', 'message' => $fault->getMessage()], 422));
+    }
+
+    /** The line of the application that it came from. */
+    private static function origin(\Throwable $fault): string
+    {
+        foreach ($fault->getTrace() as $frame) {
+            $file = $frame['file'] ?? '';
+            if (str_starts_with($file, app_path())) {
+                return substr($file, strlen(base_path()) + 1).':'.($frame['line'] ?? 0);
+            }
+        }
+
+        return 'an unknown place';
     }
 
     private static function isTrouble(QueryException $fault): bool

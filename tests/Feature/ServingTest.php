@@ -3,13 +3,16 @@
 namespace Tests\Feature;
 
 use Illuminate\Database\QueryException;
+use Illuminate\Log\Events\MessageLogged;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\TestWith;
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\ResultCache;
 use Sternbild\Core\Result\Result;
+use Symfony\Component\Mailer\Exception\TransportException;
 use Tests\TestCase;
 
 /** How the application serves many: what it holds while it works, and what it says when something is the matter. */
@@ -87,7 +90,23 @@ final class ServingTest extends TestCase
         Route::get('trouble', static fn () => DB::select('SELECT pg_sleep(60)'))->middleware('web');
         DB::statement("SET LOCAL statement_timeout = '50ms'");
         $this->getJson('/trouble')->assertStatus(503)->assertHeader('Retry-After', '5')->assertJsonPath('problem', 'busy');
-        // A statement that is wrong is no trouble of the database.
+    }
+
+    public function test_what_is_logged_holds_neither_plans_nor_addresses(): void
+    {
+        $said = [];
+        Log::listen(static function (MessageLogged $log) use (&$said): void {
+            $said[] = $log->message;
+        });
+        report(new QueryException('pgsql', 'insert into users values (?)', ['ada@sternbild.test'], new \PDOException('SQLSTATE[23505]: Key (email)=(ada@sternbild.test) already exists')));
+        report(new TransportException('550 ada@sternbild.test is unknown'));
+        self::assertStringStartsWith('A statement was refused: 23505 at ', $said[0]);
+        self::assertStringStartsWith('A letter could not be sent', $said[1]);
+        self::assertStringNotContainsString('ada@', implode(' ', $said));
+    }
+
+    public function test_a_statement_that_is_wrong_is_no_trouble_of_the_database(): void
+    {
         $this->withoutExceptionHandling();
         $this->expectException(QueryException::class);
         Route::get('wrong', static fn () => DB::select('SELECT nothing'))->middleware('web');
