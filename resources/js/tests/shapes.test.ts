@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Scene } from '../api/client';
-import { GridShape, PartShape, ShapeStore } from '../editor/scene/geometry';
+import { GridShape } from '../editor/scene/GridShape';
+import { PartShape } from '../editor/scene/PartShape';
+import { ShapeStore } from '../editor/scene/geometry';
 
 type Given = Pick<Scene, 'geometry' | 'steps'>;
 

@@ -5,7 +5,8 @@ import type { View } from '../layers/paint';
 import { type Hover, tellable } from '../pick/hover';
 import { usePick } from '../pick/pick';
 import { useSnapping } from '../pick/useSnapping';
-import { type Arrow, gridShape, handleShape } from '../scene/geometry';
+import type { Arrow } from '../scene/nearby';
+import { gridShape, handleShape } from '../scene/geometry';
 import { type Handle, handlesOf, inside, moved, roughly, said, shifted, type Target, valueAt, withoutPoint, withPoint } from './handles';
 
 /** A pointer that moved less, in pixels, has not dragged. */

@@ -2,7 +2,8 @@ import type { Operation } from '../../api/client';
 import { gridUnder, problemText, useDesk } from '../desk';
 import type { Hover } from '../pick/hover';
 import { stepIn, usePick } from '../pick/pick';
-import { type Arrow, gridShape } from '../scene/geometry';
+import type { Arrow } from '../scene/nearby';
+import { gridShape } from '../scene/geometry';
 import { verbsFor } from '../verbs/verbs';
 
 const TOWARDS: Record<Arrow, [number, number]> = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };

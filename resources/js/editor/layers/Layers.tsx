@@ -2,7 +2,8 @@ import { type RefObject, useLayoutEffect, useRef } from 'react';
 import type { Scene } from '../../api/client';
 import type { Hover } from '../pick/hover';
 import type { Picking } from '../pick/pick';
-import { type GridShape, gridShape } from '../scene/geometry';
+import type { GridShape } from '../scene/GridShape';
+import { gridShape } from '../scene/geometry';
 import {
     begin, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar, paintWithout, type View,
 } from './paint';

@@ -8,7 +8,7 @@ import { PickModes } from '../pick/PickModes';
 import { useHits } from '../pick/useHits';
 import { usePutting } from '../pick/usePutting';
 import { useWalk } from '../pick/useWalk';
-import type { Arrow } from '../scene/geometry';
+import type { Arrow } from '../scene/nearby';
 import { KeepOn } from '../verbs/KeepOn';
 import { BaseLayer, HoverLayer, PickLayer } from './Layers';
 import { PlaceReadout } from './PlaceReadout';

@@ -1,5 +1,7 @@
 import type { Scene, Style } from '../../api/client';
-import { type GridShape, gridShape, guideShape, type PartShape, partShape } from '../scene/geometry';
+import type { GridShape } from '../scene/GridShape';
+import type { PartShape } from '../scene/PartShape';
+import { gridShape, guideShape, partShape } from '../scene/geometry';
 import { copyIn, type Pick, placeIn, stepIn } from '../pick/pick';
 import type { Seen } from './useCloseUp';
 

@@ -1,6 +1,8 @@
 import Flatbush from 'flatbush';
 import type { Drawn, Scene, Step } from '../../api/client';
-import { type GridShape, gridShape, guideShape, type PartShape, partShape } from '../scene/geometry';
+import type { GridShape } from '../scene/GridShape';
+import type { PartShape } from '../scene/PartShape';
+import { gridShape, guideShape, partShape } from '../scene/geometry';
 import { REACH } from './hover';
 import type { Whole } from './pick';
 

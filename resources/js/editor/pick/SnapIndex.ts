@@ -1,6 +1,7 @@
 import Flatbush from 'flatbush';
 import type { Candidate, Schemas } from '../../api/client';
-import type { GridShape, GuideShape } from '../scene/geometry';
+import type { GridShape } from '../scene/GridShape';
+import type { GuideShape } from '../scene/GuideShape';
 import { stepIn } from './pick';
 
 type SnapPlaces = Schemas['SnapPlaces'];

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useDesk } from '../desk';
-import type { GridShape } from '../scene/geometry';
+import type { GridShape } from '../scene/GridShape';
 import { pieceName } from '../scene/pieceName';
 import { Hits, type PartHit } from './Hits';
 import { type Hover, tellable } from './hover';

@@ -1,7 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useRef } from 'react';
 import { answer, api, type Schemas, type SheetPage } from '../../api/client';
-import { type GridShape, gridShape, type GuideShape, guideShape } from '../scene/geometry';
+import type { GridShape } from '../scene/GridShape';
+import type { GuideShape } from '../scene/GuideShape';
+import { gridShape, guideShape } from '../scene/geometry';
 import { type Line, SnapIndex } from './SnapIndex';
 
 /** What can be snapped to on the sheet as it is now; null as long as that is not known, or where it is too much to be known beforehand. */

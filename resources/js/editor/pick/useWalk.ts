@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { stepOf, useDesk } from '../desk';
-import { type Arrow, gridShape } from '../scene/geometry';
+import type { Arrow } from '../scene/nearby';
+import { gridShape } from '../scene/geometry';
 import type { Hover } from './hover';
 import type { Putting } from './usePutting';
 import { type HitWork, memberLabel } from './useHits';
