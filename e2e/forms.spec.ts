@@ -79,3 +79,26 @@ test('a band and an inset by keyboard alone, found by everyday words', async ({ 
     await desk.revision(2);
     expect((await desk.measures('f1'))['area']).toBeCloseTo(400 ** 2 - (4 - Math.PI) * 50 ** 2, 6);
 });
+
+test('in-betweens lie between two picked parts, in size and colour, and follow them', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Signal lamps', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { lagoon: '#0f6e84', brick: '#c65f3c' }, values: {},
+        steps: [
+            { id: 'p1', kind: 'part.circle', center: [100, 400], radius: 20 },
+            { id: 'p2', kind: 'part.circle', center: [660, 400], radius: 100 },
+            { id: 's1', kind: 'style', of: ['p1'], fill: 'lagoon' },
+            { id: 's2', kind: 'style', of: ['p2'], fill: 'brick' },
+        ],
+    });
+    await desk.pick('parts', [[100, 400], [660, 400]]);
+    await desk.verb('copy', 'In-betweens…');
+    await page.getByLabel('steps', { exact: true }).fill('3');
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(2);
+    expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'between', of: ['p1', 'p2'], steps: 3 });
+    expect((await desk.measures('b1'))['area']).toBeCloseTo(Math.PI * (40 ** 2 + 60 ** 2 + 80 ** 2), 6);
+    await desk.setNumber('radius of disc 2', '60');
+    await desk.revision(3);
+    expect((await desk.measures('b1'))['area']).toBeCloseTo(Math.PI * (30 ** 2 + 40 ** 2 + 50 ** 2), 6);
+});

@@ -112,14 +112,17 @@ final class Drawing
         }
         if ($model->result instanceof Part) {
             $figure = $model->result->figures[count($model->result->figures) - 1];
-            $this->inherited[$id] = $this->history($figure);
+            $this->inherited[$id] = $this->history($figure->steps);
         }
     }
 
-    /** @return list<string> */
-    private function history(Figure $figure): array
+    /**
+     * @param  list<string>  $steps  that a figure came through
+     * @return list<string> and what the first of them looks like
+     */
+    private function history(array $steps): array
     {
-        return [...$this->inherited[$figure->steps[0]] ?? [], ...$figure->steps];
+        return [...$this->inherited[$steps[0] ?? ''] ?? [], ...$steps];
     }
 
     private function reorder(Reorder $reorder): void
@@ -149,7 +152,7 @@ final class Drawing
         $byHistory = [];
         $styles = [];
         foreach ($part->figures as $number => $figure) {
-            $styles[] = isset($gone[$number]) ? null : $byHistory[implode(' ', $figure->steps)] ??= $this->style($figure);
+            $styles[] = isset($gone[$number]) ? null : $byHistory[implode(' ', $figure->steps).($figure->blend === null ? '' : ' '.$figure->blend->share.' '.implode(' ', $figure->blend->steps))] ??= $this->style($figure);
         }
 
         return $styles;
@@ -157,8 +160,15 @@ final class Drawing
 
     private function style(Figure $figure): Style
     {
+        $style = $this->styleOf($this->history($figure->steps));
+
+        return $figure->blend === null ? $style : $style->towards($this->styleOf($this->history($figure->blend->steps)), $figure->blend->share);
+    }
+
+    /** @param  list<string>  $history */
+    private function styleOf(array $history): Style
+    {
         $said = [];
-        $history = $this->history($figure);
         foreach ($this->looks as $look) {
             if (array_intersect($look->of, $history) !== []) {
                 $said = [...$said, ...$look->style];

@@ -41,6 +41,19 @@ final readonly class Style
         );
     }
 
+    /** What lies between two looks; what cannot be mixed goes over in the middle. */
+    public function towards(self $other, float $share): self
+    {
+        $colour = static fn (string $one, string $two): string => $one !== 'none' && $two !== 'none' ? Oklab::mix($one, $two, $share) : ($share < 0.5 ? $one : $two);
+        $number = static fn (float $one, float $two): float => $one + $share * ($two - $one);
+        $nearer = $share < 0.5 ? $this : $other;
+
+        return new self(
+            $colour($this->fill, $other->fill), $colour($this->stroke, $other->stroke), $number($this->strokeWidth, $other->strokeWidth),
+            $nearer->join, $nearer->cap, $nearer->dash, $number($this->opacity, $other->opacity), $nearer->blend,
+        );
+    }
+
     /** @param  array<string, mixed>  $said */
     private static function text(array $said, string $field, string $default): string
     {

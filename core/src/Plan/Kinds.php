@@ -48,6 +48,7 @@ final readonly class Kinds
             new Kind\Form\GapKind,
             new Kind\Form\RoundKind,
             new Kind\Form\BandKind,
+            new Kind\Form\BetweenKind,
             new Kind\Place\MoveKind,
             new Kind\Place\TurnKind,
             new Kind\Place\MirrorKind,

@@ -13,7 +13,7 @@ use Sternbild\Core\Geometry\Vec;
 final readonly class Figure
 {
     /** @param  list<string>  $steps  ids, the first one made it */
-    private function __construct(public Shape $shape, public Affine $map, public array $steps)
+    private function __construct(public Shape $shape, public Affine $map, public array $steps, public ?Blend $blend = null)
     {
     }
 
@@ -26,6 +26,11 @@ final readonly class Figure
         return new self(new Shape($outlines), Affine::identity(), $steps);
     }
 
+    public function blended(Blend $blend): self
+    {
+        return new self($this->shape, $this->map, $this->steps, $blend);
+    }
+
     /**
      * The same as if it had come through these steps.
      *
@@ -33,17 +38,17 @@ final readonly class Figure
      */
     public function cameThrough(array $steps): self
     {
-        return new self($this->shape, $this->map, $steps);
+        return new self($this->shape, $this->map, $steps, $this->blend);
     }
 
     public function throughStep(string $id): self
     {
-        return new self($this->shape, $this->map, [...$this->steps, $id]);
+        return new self($this->shape, $this->map, [...$this->steps, $id], $this->blend === null ? null : new Blend([...$this->blend->steps, $id], $this->blend->share));
     }
 
     public function mapped(Affine $map): self
     {
-        return $map->isIdentity() ? $this : new self($this->shape, $this->map->then($map), $this->steps);
+        return $map->isIdentity() ? $this : new self($this->shape, $this->map->then($map), $this->steps, $this->blend);
     }
 
     /**
