@@ -61,6 +61,15 @@ final class Turns
         ', ['now' => $now, 'then' => $now, 'spent' => $spent, 'person' => $person, 'turn' => $turn ?? -1, 'number' => $turn ?? 0]);
     }
 
+    /** How many requests of other people are being worked on, on all application servers. */
+    public static function ofOthers(int $person): int
+    {
+        return (int) DB::selectOne("
+            SELECT count(*) AS others FROM pg_locks
+            WHERE locktype = 'advisory' AND classid = ".self::LOCKS.' AND objid NOT BETWEEN :first AND :last AND granted
+        ', ['first' => $person * self::AT_ONCE, 'last' => $person * self::AT_ONCE + self::AT_ONCE - 1])->others;
+    }
+
     /** In SQL: the number of a turn that was free, and is taken by that. */
     private static function free(): string
     {

@@ -28,8 +28,10 @@ final class TakeTurn
     /** Beyond this, in seconds of a processor, a person had much of late. */
     private const MUCH = 1.0;
 
-    /** A request that waited so long for a worker, in seconds, says that others wait as well. */
+    /** Others wait where a request waited so long for a worker, in seconds, and so many of other people are being worked on. */
     private const BUSY = 0.04;
+
+    private const MANY = 3;
 
     /** The pause of those who stand back, in seconds. */
     private const STANDING = 2.5;
@@ -64,7 +66,9 @@ final class TakeTurn
         // Where there is such a line, and this is not it.
         $line = $request->server('STERNBILD_LINE');
         if ($line === 'none' && $spent > self::MUCH) {
-            return new PlainResponse(headers: [self::ELSEWHERE => self::waited($request) > self::BUSY ? '@stands-back' : '@line']);
+            $othersWait = self::waited($request) > self::BUSY && Turns::ofOthers($person->id) >= self::MANY;
+
+            return new PlainResponse(headers: [self::ELSEWHERE => $othersWait ? '@stands-back' : '@line']);
         }
         if ($line === 'stands back' && ! $this->standsBack()) {
             return self::later('Many people are at work just now, and your sheets take long to work out. Please wait a moment.', 2);
