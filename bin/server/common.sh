@@ -202,8 +202,8 @@ FPM
 # How many application servers stand behind nginx.
 APP_SERVERS=${APP_SERVERS:-1}
 
-# nginx's list of them. $1: which of their pools.
-servers_of() { local n; for n in $(seq "$APP_SERVERS"); do printf 'server unix:%s/%s.%s.sock; ' "$RUN" "$1" "$n"; done; }
+# nginx's list of them. $1: which of their pools, $2: what else is said of each. One that is away is asked again each time: it says so at once.
+servers_of() { local n; for n in $(seq "$APP_SERVERS"); do printf 'server unix:%s/%s.%s.sock max_fails=0 %s; ' "$RUN" "$1" "$n" "${2:-}"; done; }
 
 # $1: wanted port. Writes the configuration of php-fpm and nginx, starts both, waits until they answer.
 start_web() {
@@ -245,7 +245,8 @@ http {
     gzip_min_length 1024;
     gzip_types application/json application/javascript text/css image/svg+xml;
     upstream app { $(servers_of php)}
-    upstream line { $(servers_of line)}
+    # Where the line is away, the others serve it as well.
+    upstream line { $(servers_of line) $(servers_of php backup)}
     server {
         listen 127.0.0.1:$WEB_PORT;
         root $ROOT/public;
