@@ -16,9 +16,8 @@ return [
             'prefix_indexes' => true,
             'search_path' => 'public',
             'sslmode' => 'prefer',
-            // Connecting costs more than all queries of a request; a worker keeps its connection.
             // Statements are sent with their values, not prepared first: one way instead of three.
-            'options' => extension_loaded('pdo_pgsql') ? [PDO::ATTR_PERSISTENT => true, PDO::PGSQL_ATTR_DISABLE_PREPARES => true] : [],
+            'options' => extension_loaded('pdo_pgsql') ? [PDO::PGSQL_ATTR_DISABLE_PREPARES => true] : [],
         ],
     ],
 

@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
+use PDO;
 use Sternbild\Core\Evaluation\ResultCache;
 use Sternbild\Core\Plan\Kinds;
 
@@ -19,6 +20,10 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        // Connecting costs more than all queries of a request; a worker keeps its connection. Not elsewhere: of several objects that share one,
+        // whichever goes takes the transaction of the others with it. Said here, since the configuration is put together by another program.
+        config()->set('database.connections.pgsql.options.'.PDO::ATTR_PERSISTENT, PHP_SAPI === 'fpm-fcgi');
+
         // One for each request: it knows who is at work.
         $this->app->scoped(TakeTurn::class);
         $this->app->singleton(Kinds::class, static fn (): Kinds => Kinds::all());
