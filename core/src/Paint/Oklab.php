@@ -26,14 +26,14 @@ final class Oklab
      */
     public static function mix(string $one, string $other, float $share): string
     {
-        $from = self::of($one);
-        $to = self::of($other);
+        $from = self::coordinates($one);
+        $to = self::coordinates($other);
 
         return self::hex(array_map(static fn (float $a, float $b): float => $a + $share * ($b - $a), $from, $to));
     }
 
     /** @return array{float, float, float} lightness from 0 to 1, green to red, blue to yellow */
-    public static function of(string $hex): array
+    public static function coordinates(string $hex): array
     {
         $value = (int) hexdec(substr($hex, 1));
         $linear = array_map(static function (int $channel): float {

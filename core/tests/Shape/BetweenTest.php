@@ -68,8 +68,8 @@ final class BetweenTest extends TestCase
     public function test_colours_between_are_mixed_as_they_look(): void
     {
         // Oklab of sRGB's red, as its author gives it: 0.628, 0.225, 0.126.
-        self::assertEqualsWithDelta([0.628, 0.225, 0.126], Oklab::of('#ff0000'), 5e-4);
-        self::assertEqualsWithDelta([1.0, 0.0, 0.0], Oklab::of('#ffffff'), 1e-4);
+        self::assertEqualsWithDelta([0.628, 0.225, 0.126], Oklab::coordinates('#ff0000'), 5e-4);
+        self::assertEqualsWithDelta([1.0, 0.0, 0.0], Oklab::coordinates('#ffffff'), 1e-4);
         foreach (['#0f6e84', '#c65f3c', '#000000', '#ffffff'] as $colour) {
             self::assertSame($colour, Oklab::mix($colour, '#123456', 0.0));
             self::assertSame($colour, Oklab::mix('#654321', $colour, 1.0));
