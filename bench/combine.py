@@ -1,28 +1,15 @@
 """The same operations on the flattened outlines by Shapely (GEOS) and pyclipper: milliseconds, best of three, nodes and area of the outcome."""
 import json
 import sys
-import time
 
 import pyclipper
 from shapely.geometry import Polygon
 from shapely.ops import unary_union
 
+from flattened import best, nodes
+
 given = json.load(open(sys.argv[1]))
 SCALE = 2 ** 30
-
-
-def best(work, runs=3):
-    least, outcome = float("inf"), None
-    for _ in range(runs):
-        start = time.perf_counter()
-        outcome = work()
-        least = min(least, (time.perf_counter() - start) * 1000)
-    return least, outcome
-
-
-def nodes(shape):
-    polygons = getattr(shape, "geoms", [shape])
-    return sum(len(ring.coords) - 1 for polygon in polygons for ring in [polygon.exterior, *polygon.interiors])
 
 
 def by_shapely(operation, polygons):

@@ -2,29 +2,16 @@
 import json
 import math
 import sys
-import time
 
 import pyclipper
 from shapely.geometry import Polygon
+
+from flattened import best, nodes
 
 given = json.load(open(sys.argv[1]))
 DISTANCES = given["distances"]
 SCALE = 2 ** 20
 FLAT = 1e-4
-
-
-def best(work, runs=3):
-    least, outcome = float("inf"), None
-    for _ in range(runs):
-        start = time.perf_counter()
-        outcome = work()
-        least = min(least, (time.perf_counter() - start) * 1000)
-    return least, outcome
-
-
-def nodes(shape):
-    polygons = getattr(shape, "geoms", [shape])
-    return sum(len(ring.coords) - 1 for polygon in polygons if not polygon.is_empty for ring in [polygon.exterior, *polygon.interiors])
 
 
 def segments(distance):

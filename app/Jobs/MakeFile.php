@@ -8,6 +8,7 @@ use App\Exports\Workshop;
 use App\Models\Export;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
 /** Makes a file that a person asked for, away from those who answer. */
@@ -42,7 +43,7 @@ final class MakeFile implements ShouldQueue
             $workshop->make($export, $file, new Progress($export));
             $stream = fopen($file, 'r') ?: throw new \RuntimeException('The file that was made cannot be read.');
             Storage::put($export->path(), $stream);
-            if (Export::query()->whereKey($export->id)->where('state', Export::WORKING)->update(['state' => Export::READY, 'made' => $export->pieces]) === 0) {
+            if (Export::query()->whereKey($export->id)->where('state', Export::WORKING)->update(['state' => Export::READY, 'made' => DB::raw('pieces')]) === 0) {
                 Storage::delete($export->path());
             }
         } catch (Cancelled) {

@@ -44,6 +44,8 @@ final class ExportTest extends TestCase
         $zip = fn (array $asked): array => self::unzipped($this->made($set($asked))->streamedContent());
         $files = $zip(['chapters' => ['p1', 'p2'], 'sizes' => [16, 24, 32], 'formats' => ['svg', 'png'], 'clear' => 12.5]);
         self::assertCount(12, $files);
+        $whole = Export::query()->firstOrFail();
+        self::assertSame([6, 6], [$whole->made, $whole->pieces]);
         self::assertArrayHasKey('bar-16.svg', $files);
         // The bar is 200 wide and takes three quarters of the square, in its middle.
         self::assertMatchesRegularExpression('/width="16" height="16" viewBox="66\.6667 16\.6667 266\.6667 266\.6667"/', $files['bar-16.svg']);

@@ -77,7 +77,7 @@ final class TurnTest extends TestCase
                 Turns::lineUp($this->person->id);
             }
         });
-        $this->preview()->assertTooManyRequests();
+        $this->preview()->assertTooManyRequests()->assertHeaderMissing('Retry-After');
         self::assertSame(4, $looks);
     }
 

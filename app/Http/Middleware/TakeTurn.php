@@ -43,6 +43,8 @@ final class TakeTurn
 
     private ?int $turn = null;
 
+    private bool $isSuperseded = false;
+
     private float $had = 0.0;
 
     /** @var resource|null the lock of those who stand back */
@@ -74,7 +76,13 @@ final class TakeTurn
             return self::later('Many people are at work just now, and your sheets take long to work out. Please wait a moment.', 2);
         }
 
-        return $this->turn === null && ! $this->wait($person, $what === 'preview') ? self::later('Some of your requests are being worked on. This one is next in a moment.', 1) : $next($request);
+        if ($this->turn === null && ! $this->wait($person, $what === 'preview')) {
+            return $this->isSuperseded
+                ? self::later('A newer preview was asked for.', null)
+                : self::later('Some of your requests are being worked on. This one is next in a moment.', 1);
+        }
+
+        return $next($request);
     }
 
     public function terminate(Request $request, Response $response): void
@@ -93,7 +101,8 @@ final class TakeTurn
             if ($this->turn !== null) {
                 return true;
             }
-            if ($number !== null && $newest > $number) {
+            $this->isSuperseded = $number !== null && $newest > $number;
+            if ($this->isSuperseded) {
                 return false;
             }
         } while (microtime(true) < $until);
@@ -137,9 +146,10 @@ final class TakeTurn
         }
     }
 
-    private static function later(string $message, int $seconds): JsonResponse
+    /** @param  int|null  $seconds  after which to come back; null for what is not wanted any more */
+    private static function later(string $message, ?int $seconds): JsonResponse
     {
-        return new JsonResponse(['problem' => 'waiting', 'message' => $message], 429, ['Retry-After' => max(1, $seconds)]);
+        return new JsonResponse(['problem' => 'waiting', 'message' => $message], 429, $seconds === null ? [] : ['Retry-After' => $seconds]);
     }
 
     /** Seconds of a processor that this worker had. */

@@ -302,7 +302,8 @@ final class Arrangement
      * The faces that some operands wind around so as is asked for. Each operand is the closed curves of one or more outlines.
      *
      * @param  list<int>  $operands  for each given curve the operand that it belongs to, from 0
-     * @param  callable(int, bool, int): bool  $isWanted  given how many operands wind around a face, whether the first one does, and how often: clockwise on the screen counts up
+     * @param  callable(int, bool, int): bool  $isWanted  given how many operands wind around a face, whether the
+     *                                                     first one does, and how often: clockwise on the screen counts up
      * @return list<int>
      */
     public function facesWhere(array $operands, callable $isWanted): array

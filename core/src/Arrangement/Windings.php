@@ -37,7 +37,8 @@ final class Windings
     }
 
     /**
-     * @param  callable(int, bool, int): bool  $isWanted  given how many operands wind around a face, whether the first one does, and how often: clockwise on the screen counts up
+     * @param  callable(int, bool, int): bool  $isWanted  given how many operands wind around a face, whether the
+     *                                                     first one does, and how often: clockwise on the screen counts up
      * @return list<int>
      */
     public function facesWhere(callable $isWanted): array

@@ -54,7 +54,7 @@ final class BandKind extends PartOperation
     {
         return array_map(static fn (string $from): Offer => new Offer(
             label: 'Band…', from: $from, family: Family::Shape, key: 6,
-            words: 'stroke to shape, expand stroke, outline stroke, bar, ribbon, thick line, track, ring',
+            words: 'bar, ribbon, thick line, strip, track, ring, pen line, make a line a shape',
             says: 'Makes lines and outlines shapes of an even width, with the ends and corners that are wanted.',
             picture: 'M6 32L20 10L42 18L39 26L23 20L13 36Z',
             takes: 'of', preset: ['width' => 20], asks: ['width'],

@@ -38,7 +38,7 @@ final class BetweenKind extends PartKind
     {
         return [new Offer(
             label: 'In-betweens…', from: 'parts', family: Family::Copy, key: 3,
-            words: 'blend, morph, tween, interpolate, gradation, transition, steps between',
+            words: 'morph, tween, intermediate, interpolate, gradation, transition, steps between',
             says: 'Puts parts between two, each a step nearer to the other in place, size, outline and colour.',
             picture: 'M6 30h8v8h-8zM18 22h9v9h-9zM32 8h12v12h-12z',
             takes: 'of', preset: ['steps' => 3], asks: ['steps'], least: 2, most: 2,
