@@ -101,4 +101,7 @@ test('a forgotten password is set anew by a letter, which is good once; others l
     await expect(third.getByText(`A letter is on its way to ${email}`)).toBeVisible();
     await third.getByRole('link', { name: 'Open the simulated mailbox' }).click();
     await expect(third.getByRole('heading', { name: 'Your account at Sternbild', exact: true })).toBeVisible();
+    await third.goto('/confirm/somethingelse');
+    await third.getByRole('button', { name: 'Come in' }).press('Enter');
+    await expect(third.getByRole('heading', { name: 'Not by this link' })).toBeVisible();
 });

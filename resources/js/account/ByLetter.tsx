@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { answer, api, type Session } from '../api/client';
+import { answer, api, Problem, type Session } from '../api/client';
 import { Form } from './Door';
 import { DOOR_LINK, DoorPage } from './DoorPage';
 import { Given, Otherwise } from './Given';
@@ -10,6 +10,21 @@ import { Given, Otherwise } from './Given';
 export function Confirm() {
     const { token = '' } = useParams();
     const enter = useEntering(() => answer(api.POST('/api/confirm', { body: { token } })));
+    if (enter.error instanceof Problem && enter.error.for('token') !== undefined) {
+        return (
+            <DoorPage title="Not by this link" says="An account that it opened before can be signed in to.">
+                <Otherwise error={enter.error} />
+                <p className="flex gap-x-6">
+                    <Link className={DOOR_LINK} to="/sign-in">
+                        Sign in
+                    </Link>
+                    <Link className={DOOR_LINK} to="/register">
+                        Open an account
+                    </Link>
+                </p>
+            </DoorPage>
+        );
+    }
     return (
         <DoorPage title="Welcome" says="The address is yours. All that is left is to come in.">
             <Form onSubmit={() => enter.mutate()}>
@@ -18,11 +33,6 @@ export function Confirm() {
                     Come in
                 </button>
             </Form>
-            {enter.isError && (
-                <Link className={DOOR_LINK} to="/register">
-                    Open an account
-                </Link>
-            )}
         </DoorPage>
     );
 }
