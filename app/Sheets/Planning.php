@@ -2,6 +2,7 @@
 
 namespace App\Sheets;
 
+use Sternbild\Core\Evaluation\Equalising;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Budget;
@@ -42,6 +43,20 @@ final readonly class Planning
     public function lines(array $plan): Scene
     {
         return $this->evaluator->evaluate($this->reader->fromArray($plan)->withLinesOnly(), Budget::small());
+    }
+
+    /**
+     * What makes one measure of a plan as large as another.
+     *
+     * @param  array<array-key, mixed>  $plan
+     * @param  string  $keep  id of the measure that stays, and $change of the one that follows it
+     * @return list<array<string, mixed>>|null operations; null where nothing does
+     *
+     * @throws Unusable
+     */
+    public function equal(array $plan, string $keep, string $change): ?array
+    {
+        return Equalising::operations($plan, $keep, $change, $this->kinds);
     }
 
     /**

@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Http\Requests\CloseUpRequest;
+use App\Http\Requests\EqualRequest;
 use App\Http\Requests\SettleRequest;
 use App\Http\Requests\SnapPlacesRequest;
 use App\Http\Requests\SnapRequest;
@@ -72,6 +73,20 @@ final readonly class LookController
             'center' => [$settled->center->x, $settled->center->y],
             'touches' => array_map(static fn (array $touch): array => [...$touch, 'at' => [$touch['at']->x, $touch['at']->y]], $settled->touches),
         ]);
+    }
+
+    /**
+     * @throws Unusable
+     * @throws ValidationException
+     */
+    public function equal(EqualRequest $request, Sheet $sheet): JsonResponse
+    {
+        $operations = $this->planning->equal($sheet->headRevision()->plan, $request->string('keep')->toString(), $request->string('change')->toString());
+        if ($operations === null) {
+            throw ValidationException::withMessages(['change' => 'Expected a measure that some written number decides on; none that it hangs on makes it as large as the other.']);
+        }
+
+        return new JsonResponse(['operations' => $operations]);
     }
 
     /** @throws Unusable */

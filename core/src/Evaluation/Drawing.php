@@ -18,6 +18,9 @@ final class Drawing
     /** @var array<string, true> ids of steps of which nothing is left to be drawn by itself */
     private array $gone = [];
 
+    /** @var array<string, true> ids of steps that a motif is made of */
+    private array $inside = [];
+
     /** @var array<string, array<int, true>> figures that were used up singly, by step */
     private array $goneFigures = [];
 
@@ -37,8 +40,11 @@ final class Drawing
      */
     public function __construct(private readonly Plan $plan, private readonly array $known, array $sources, array $usedUp)
     {
-        foreach ($usedUp as $those) {
+        foreach ($usedUp as $by => $those) {
             foreach ($those as $used) {
+                if (! $plan->steps[$by]->kind->isDrawn()) {
+                    $this->inside[$used->step()] = true;
+                }
                 if ($used->figures === null) {
                     $this->gone[$used->step()] = true;
                 } else {
@@ -64,8 +70,26 @@ final class Drawing
         $drawn = [];
         foreach ($this->order as $id) {
             $part = $this->known[$id]->result;
-            if ($part instanceof Part && ! isset($this->gone[$id]) && ! $this->plan->steps[$id]->hidden) {
+            if ($part instanceof Part && ! isset($this->gone[$id]) && ! $this->plan->steps[$id]->hidden && $this->plan->steps[$id]->kind->isDrawn()) {
                 $drawn[] = new DrawnPart($id, $part, $this->styles($part, $this->goneFigures[$id] ?? []));
+            }
+        }
+
+        return $drawn;
+    }
+
+    /**
+     * What a motif is made of, where it lies: to be seen by whoever works on it, and in no result.
+     *
+     * @return list<DrawnPart> from back to front
+     */
+    public function inside(): array
+    {
+        $drawn = [];
+        foreach ($this->order as $id) {
+            $part = $this->known[$id]->result;
+            if ($part instanceof Part && isset($this->inside[$id]) && ! $this->plan->steps[$id]->hidden) {
+                $drawn[] = new DrawnPart($id, $part, $this->styles($part, []));
             }
         }
 

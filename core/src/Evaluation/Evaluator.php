@@ -16,6 +16,7 @@ use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Scope;
+use Sternbild\Core\Plan\Seat;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Result;
@@ -95,7 +96,7 @@ final readonly class Evaluator
 
         $drawing = new Drawing($plan, $known, $sources, $usedUp);
 
-        return new Scene($plan, $labels, $known, $drawing->arranged(), $sources, $drawing->usedUp(), $findings);
+        return new Scene($plan, $labels, $known, $drawing->arranged(), $sources, $drawing->usedUp(), $findings, $drawing->inside());
     }
 
     /**
@@ -123,11 +124,24 @@ final readonly class Evaluator
         $places = [];
         foreach ($step->kind->fields() as $field) {
             if ($field->handle() !== null && $given->has($field->name)) {
-                $places[$field->name] = $field->handle() === 'place' ? [$given->vec($field->name)] : $given->places($field->name);
+                $places[$field->name] = match ($field->handle()) {
+                    'place' => [$given->vec($field->name)],
+                    'places' => $given->places($field->name),
+                    'seats' => self::seats($step->raw($field->name), $given->seats($field->name)),
+                };
             }
         }
 
         return $places;
+    }
+
+    /**
+     * @param  list<Seat>  $seats
+     * @return list<Vec> none where some of what is written stands for many, or for none
+     */
+    private static function seats(mixed $raw, array $seats): array
+    {
+        return is_array($raw) && count($raw) === count($seats) ? array_map(static fn (Seat $seat): Vec => $seat->at, $seats) : [];
     }
 
     /** @throws FieldFault */

@@ -9,6 +9,7 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Plan;
@@ -32,6 +33,7 @@ final readonly class Scene
      * @param  array<string, list<Evaluated>>  $sources  what each step is made of
      * @param  array<string, true>  $usedUp  ids of steps that are not shown by themselves any more
      * @param  list<Finding>  $findings
+     * @param  list<DrawnPart>  $inside  what motifs are made of, where it lies; no part of the result
      */
     public function __construct(
         public Plan $plan,
@@ -41,6 +43,7 @@ final readonly class Scene
         public array $sources,
         public array $usedUp,
         public array $findings,
+        public array $inside = [],
     ) {
     }
 
@@ -66,6 +69,12 @@ final readonly class Scene
     public function parts(): array
     {
         return $this->resultsOf(Part::class);
+    }
+
+    /** @return array<string, Measurement> */
+    public function measures(): array
+    {
+        return $this->resultsOf(Measurement::class);
     }
 
     /** What a pointer can snap to: all that is shown. */

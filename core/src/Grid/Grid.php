@@ -29,6 +29,16 @@ abstract class Grid extends Tiling implements Measured
     /** The place with these coordinates. */
     abstract public function placeAt(float $u, float $v): Vec;
 
+    /**
+     * How what is placed upright has to be turned to stand as the grid does there: along a spoke, or level with the first axis.
+     *
+     * @return float degrees, clockwise on the screen
+     */
+    public function turnAt(Vec $place): float
+    {
+        return rad2deg($this->placeAt(1.0, 0.0)->minus($this->placeAt(0.0, 0.0))->angle());
+    }
+
     /** @return non-empty-list<int> cells of which one is the thinnest; the first stands for all where they are equal */
     protected function thinnestAmong(): array
     {

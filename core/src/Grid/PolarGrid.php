@@ -73,6 +73,13 @@ final class PolarGrid extends Grid
         return $this->center->plus(Vec::heading($this->spokeHeading(1) + $v * 360 / $this->sectors)->times($radius));
     }
 
+    public function turnAt(Vec $place): float
+    {
+        $way = $place->minus($this->center);
+
+        return $way->length() === 0.0 ? 0.0 : rad2deg(atan2($way->x, -$way->y));
+    }
+
     public function cellAt(Vec $place): ?int
     {
         $ring = $this->ringDivisions->spanAt($place->distanceTo($this->center));

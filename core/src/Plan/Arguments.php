@@ -128,6 +128,17 @@ final readonly class Arguments
         return array_values(array_map(fn (mixed $place): Vec => $place instanceof Vec ? $place : throw $this->misdeclared($field), $value));
     }
 
+    /** @return list<Seat> */
+    public function seats(string $field): array
+    {
+        $value = $this->values[$field] ?? null;
+        if (! is_array($value)) {
+            throw $this->misdeclared($field);
+        }
+
+        return array_values(array_map(fn (mixed $seat): Seat => $seat instanceof Seat ? $seat : throw $this->misdeclared($field), $value));
+    }
+
     public function cells(string $field): CellPick
     {
         $value = $this->values[$field] ?? null;
@@ -197,6 +208,7 @@ final readonly class Arguments
             is_bool($value) => $value ? 'yes' : 'no',
             is_string($value) => '"'.$value.'"',
             $value instanceof Vec => sprintf('(%.17g,%.17g)', $value->x, $value->y),
+            $value instanceof Seat => self::printed($value->at).sprintf('^%.17g', $value->turn),
             $value instanceof Evaluated => $value->fingerprint(),
             $value instanceof Bend => $value->fingerprint(),
             $value instanceof CellPick => $value->fingerprint(),

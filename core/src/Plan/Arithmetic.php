@@ -30,6 +30,12 @@ final class Arithmetic
     private int $depth = 0;
 
     /** @param  callable(string): float  $lookUp the value of a name; throws ArithmeticFault for one it does not know */
+    /** @return list<string> names that are taken for something else wherever a number is written */
+    public static function reserved(): array
+    {
+        return [...array_keys(self::CONSTANTS), ...self::FUNCTIONS, ...array_column(Unit::cases(), 'value'), 'sheet'];
+    }
+
     private function __construct(string $text, private readonly mixed $lookUp, private readonly Unit $unit)
     {
         $this->tokens = self::tokens($text);

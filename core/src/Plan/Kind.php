@@ -46,7 +46,8 @@ abstract class Kind
     abstract public function fields(): array;
 
     /**
-     * The sentence: plain words, `{field}` for a parameter, and `[…]` for what is left out while its parameters are not given.
+     * The sentence: plain words, `{field}` for a parameter, `[…]` for what is left out while its parameters are not given,
+     * and `{=value}` for a number that it comes to.
      *
      * @param  Step  $step  what is given can decide the wording
      */
@@ -94,6 +95,18 @@ abstract class Kind
     public function keepsSources(Arguments $given): bool
     {
         return false;
+    }
+
+    /** Whether what it comes to is drawn where it lies; else only what is made of it is. */
+    public function isDrawn(): bool
+    {
+        return true;
+    }
+
+    /** @return string|null the field that names what is worked on in its place: of a placement the motif */
+    public function opens(): ?string
+    {
+        return null;
     }
 
     /** Whether it lies where the topmost of its sources lay, not at its own step. */

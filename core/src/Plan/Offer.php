@@ -15,15 +15,18 @@ final readonly class Offer
      * @param  non-empty-string  $words  everyday words, with commas between, by which people look for it
      * @param  non-empty-string  $says  in one line what it does
      * @param  string|null  $takes  the field that the pick goes into; two of them joined by + take one each
-     * @param  array<string, mixed>  $preset  parameters of the new step. `{center}`, `{count}`, `{near}`, `{centre}`, `{lines}` and `{colour}` in
+     * @param  array<string, mixed>  $preset  parameters of the new step. `{center}`, `{count}`, `{near}`, `{centre}`, `{lines}`, `{last:…}` and `{colour}` in
      *                                        them stand for what fits the pick best: the centre of its grid, its number of sectors, where it
-     *                                        was clicked last, the centre of what is picked, the grids and guides there are, the first palette
-     *                                        colour
+     *                                        was clicked last, the centre of what is picked, the grids and guides there are, the last step of a
+     *                                        kind (without one there is no such offer), the first palette colour
      * @param  list<string>  $asks  fields that are asked for before the step is made
      * @param  string|null  $picture  SVG path data in a square of 48, for offers shown as pictures
      * @param  string|null  $replaces  a field: where a step of the same kind for the same pick already says it, that one is changed instead
      * @param  int  $least  how many have to be picked, and $most how many may be
      * @param  bool  $fromCells  whether picked cells can be made a part for it at once
+     * @param  array<string, mixed>|null  $next  a step that is made right behind it, with all its parameters; `+new` in it stands for the first, and
+     *                                           `{anchor}` for what was answered for the field of that name
+     * @param  bool  $copies  whether it is for copies of something only, not for whole steps
      */
     public function __construct(
         public string $label,
@@ -40,6 +43,8 @@ final readonly class Offer
         public int $least = 1,
         public int $most = 1_000_000,
         public bool $fromCells = false,
+        public ?array $next = null,
+        public bool $copies = false,
     ) {
     }
 

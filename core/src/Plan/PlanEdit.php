@@ -44,6 +44,9 @@ final class PlanEdit
 
     private readonly StepList $steps;
 
+    /** As they were when the change began. */
+    private ?MeasureNames $measureNames = null;
+
     /** @param  array<array-key, mixed>  $plan */
     private function __construct(private array $plan, private readonly Kinds $kinds)
     {
@@ -136,13 +139,19 @@ final class PlanEdit
             $step['id'] = $this->steps->freeId($step['kind']);
             $this->named[$id] = $step['id'];
         }
+        $kind = $this->kinds->get($step['kind']);
+        $step = $kind === null ? $step : $this->measureNames()->spelt($step, $kind);
         $this->steps->insert($this->indexBefore($operation, $pointer), [$step]);
         if (is_string($step['id'])) {
             $this->added[] = $step['id'];
             $this->touched[$step['id']] = true;
         }
-        $kind = $this->kinds->get($step['kind']);
         $this->labels[] = $kind === null ? 'Add a step' : 'Add '.mb_strtolower($kind->label());
+    }
+
+    private function measureNames(): MeasureNames
+    {
+        return $this->measureNames ??= MeasureNames::of($this->steps->all(), is_array($this->plan['values'] ?? null) ? $this->plan['values'] : [], $this->kinds);
     }
 
     /**
@@ -196,11 +205,55 @@ final class PlanEdit
         $step = $this->steps->step($index);
         $label = $this->labelOf($step);
         $step = self::withSet($step, explode('.', $field), $this->withNames(['value' => $operation['value'] ?? null])['value']);
+        $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
+        $step = $kind === null ? $step : $this->measureNames()->spelt($step, $kind);
         $this->steps->replace($index, $step);
+        $this->bringMeasuresBefore($step, $field);
         if (! in_array($field, ['name', 'muted', 'hidden'], true)) {
             $this->touched[StepList::idOf($step)] = true;
         }
         $this->labels[] = $field === 'name' ? "Rename $label" : "Change {$this->fieldLabel($step, $field)} of $label";
+    }
+
+    /**
+     * A measure that a number takes has to stand before it; where it hangs on nothing that stands behind, it is moved there.
+     *
+     * @param  array<array-key, mixed>  $step  of which the field was set
+     *
+     * @throws Unusable
+     */
+    private function bringMeasuresBefore(array $step, string $field): void
+    {
+        $id = StepList::idOf($step);
+        $named = json_encode($step[explode('.', $field)[0]] ?? null) ?: '';
+        preg_match_all('/(?<![A-Za-z0-9_.])([a-z][a-z0-9]*)\.value/', $named, $found);
+        foreach (array_unique($found[1]) as $measure) {
+            $at = $this->steps->positionOf($measure);
+            $here = $this->steps->positionOf($id);
+            if ($at === null || $here === null || $at < $here || $this->latestReference($this->steps->step($at)) >= $here) {
+                continue;
+            }
+            $labels = $this->labels;
+            $this->move(['id' => $measure, 'before' => $id], '');
+            $this->labels = $labels;
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $step
+     * @return int the position of the last of the steps that it names; -1 where it names none
+     */
+    private function latestReference(array $step): int
+    {
+        $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
+        $latest = -1;
+        foreach ($kind?->fields() ?? [] as $field) {
+            foreach (isset($step[$field->name]) ? $field->references($step[$field->name]) : [] as $reference) {
+                $latest = max($latest, $this->steps->positionOf($reference) ?? -1);
+            }
+        }
+
+        return $latest;
     }
 
     /**

@@ -170,7 +170,7 @@ final readonly class PlanReader
         if (! is_array($values)) {
             throw Unusable::at('/values', 'an object of numbers by name');
         }
-        $reserved = [...array_keys(Arithmetic::CONSTANTS), ...Arithmetic::FUNCTIONS, ...array_column(Unit::cases(), 'value'), 'sheet'];
+        $reserved = Arithmetic::reserved();
         $read = [];
         foreach ($values as $name => $value) {
             $name = (string) $name;

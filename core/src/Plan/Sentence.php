@@ -7,7 +7,7 @@ namespace Sternbild\Core\Plan;
 use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Field\Numerals;
 
-/** A step as a plain sentence, in pieces: words, and parameters that can be edited in place. */
+/** A step as a plain sentence, in pieces: words, parameters that can be edited in place, and what it comes to. */
 final class Sentence
 {
     /**
@@ -30,6 +30,9 @@ final class Sentence
         foreach (self::parsed($template) as [$optional, $named, $parts]) {
             $said = ! $optional || array_filter($named, $step->says(...)) !== [];
             foreach ($parts as [$name, $text]) {
+                if (str_starts_with($name ?? '', '=')) {
+                    [$name, $text] = [null, self::result((string) $name, $plan, $numbers)];
+                }
                 $pieces[] = $name === null
                     ? ['text' => $text, 'field' => null, 'raw' => null, 'value' => null, 'optional' => $optional, 'said' => $said, 'items' => null]
                     : self::parameter($fields[$name], $step, $plan, $labels, $numbers, $optional, $said);
@@ -53,11 +56,24 @@ final class Sentence
         $runs = [];
         foreach (preg_split('/(\[[^]]*\])/', $template, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $run) {
             preg_match_all('/\{([a-z.]+)\}/', $run, $named);
-            $pieces = preg_split('/(\{[a-z.]+\})/', trim($run, '[]'), -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
+            $pieces = preg_split('/(\{=?[a-z.]+°?\})/u', trim($run, '[]'), -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
             $runs[] = [str_starts_with($run, '['), $named[1], array_map(static fn (string $piece): array => [str_starts_with($piece, '{') ? trim($piece, '{}') : null, $piece], $pieces)];
         }
 
         return $known[$template] = $runs;
+    }
+
+    /**
+     * What a step comes to, where that is a number of its own: ` = 40 px`.
+     *
+     * @param  string  $name  `=value`, with a sign of degrees behind it where it is an angle
+     * @param  array<string, float>  $numbers
+     */
+    private static function result(string $name, Plan $plan, array $numbers): string
+    {
+        $value = $numbers[rtrim(ltrim($name, '='), '°')] ?? null;
+
+        return $value === null ? '' : ' = '.Numerals::plain(round($value, 3)).(str_ends_with($name, '°') ? '°' : " {$plan->unit->value}");
     }
 
     /**

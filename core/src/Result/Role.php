@@ -11,6 +11,7 @@ enum Role: string
     case Guide = 'guide';
     case Overlay = 'overlay';
     case Part = 'part';
+    case Measure = 'measure';
     case Look = 'look';
 
     /** As messages name one of them. */

@@ -50,6 +50,21 @@ final readonly class Part implements Mappable
     }
 
     /**
+     * Several parts as one, from back to front.
+     *
+     * @param  non-empty-list<self>  $parts
+     * @param  string  $step  that makes it
+     * @param  list<Vec>  $places
+     */
+    public static function gathered(array $parts, string $step, array $places): self
+    {
+        $figures = array_merge(...array_map(static fn (self $part): array => $part->throughStep($step)->figures, $parts));
+        Budget::spend(25 * count($figures));
+
+        return new self($figures, $places);
+    }
+
+    /**
      * Copies of parts.
      *
      * @param  non-empty-list<self>  $sources

@@ -10,12 +10,13 @@ use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Shape\Part;
 
 /** A scene in figures, as the command line prints it. */
 final class SceneNumbers
 {
-    /** @return array{grids: object, guides: object, overlays: object, parts: object, findings: list<mixed>} */
+    /** @return array{grids: object, guides: object, overlays: object, parts: object, measures: object, findings: list<mixed>} */
     public static function list(Scene $scene): array
     {
         $drawn = array_flip(array_map(static fn (DrawnPart $part): string => $part->id, $scene->drawing));
@@ -33,6 +34,7 @@ final class SceneNumbers
             'guides' => (object) array_map(self::guide(...), $scene->guides()),
             'overlays' => (object) array_map(self::overlay(...), $scene->overlays()),
             'parts' => (object) $parts,
+            'measures' => (object) array_map(static fn (Measurement $measure): array => ['value' => $measure->value], $scene->measures()),
             'findings' => $scene->findings,
         ];
     }

@@ -13,6 +13,7 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Mesh\Mesh;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Pull;
@@ -99,6 +100,9 @@ final readonly class SceneView
             if ($known->result instanceof Guide && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->guide($known->result);
             }
+            if ($known->result instanceof Measurement && ! isset($has[$hash])) {
+                $geometry[$hash] = $this->measurement($known->result);
+            }
             if ($known->result instanceof Tiling && ! isset($has[$hash]) && ! ($known->result instanceof Overlay && $known->result->cellCount() > Overlay::MOST_PICKED)) {
                 $geometry[$hash] = $this->tiling($known->result);
                 $key = $known->result->topologyKey();
@@ -121,6 +125,7 @@ final readonly class SceneView
             'steps' => array_map(fn (Step $step): array|int => self::once($this->step($step), $has), array_values($plan->steps)),
             'geometries' => array_map(fn (Step $step): int|string|null => $has[$this->geometryOf($step) ?? ''] ?? $this->geometryOf($step), array_values($plan->steps)),
             'drawing' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->drawn($drawn), $has), $this->scene->drawing),
+            'inside' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->drawn($drawn), $has), $this->scene->inside),
             'geometry' => (object) $geometry,
             'findings' => $this->scene->findings,
         ];
@@ -170,12 +175,22 @@ final readonly class SceneView
             'of' => $step->references(),
             // A part's size is asked for by name, and measured then; those of copies by the thousand would take their time.
             'numbers' => (object) ($known === null ? [] : [...self::shownNumbers($step, $known), ...($known->result instanceof Measured && ! $known->result instanceof Part ? $known->result->quantities() : [])]),
+            'opens' => self::opened($step),
             'usedUp' => isset($this->scene->usedUp[$step->id]),
             'shown' => $known !== null && $known->result instanceof Grid
                 ? ['as' => $step->raw('show') ?? 'lines', 'strength' => $known->numbers['strength'] ?? 0.3, 'block' => isset($known->numbers['block']) ? (int) $known->numbers['block'] : null]
                 : null,
-            'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : $known->numbers),
+            'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : [...$known->numbers, ...($known->result instanceof Measurement ? $known->result->quantities() : [])]),
         ];
+    }
+
+    /** @return list<string>|null ids of the steps that are worked on in the place of this one */
+    private static function opened(Step $step): ?array
+    {
+        $raw = $step->kind->opens() === null ? null : $step->raw($step->kind->opens());
+        $ids = is_array($raw) ? $raw : [$raw];
+
+        return $raw === null ? null : array_values(array_filter($ids, is_string(...)));
     }
 
     /** @return array<string, mixed> */
@@ -288,6 +303,15 @@ final readonly class SceneView
             'center' => $curve instanceof Arc ? [$curve->center()->x, $curve->center()->y] : null,
             'radius' => $curve instanceof Arc ? $curve->radius() : null,
         ];
+    }
+
+    /** @return array<string, mixed> where the line of a measure runs */
+    private function measurement(Measurement $measure): array
+    {
+        $decimals = $this->scene->plan->tolerance()->decimals;
+        $place = static fn (Vec $at): array => [round($at->x, $decimals), round($at->y, $decimals)];
+
+        return ['measured' => $measure->sort, 'value' => $measure->value, 'from' => $place($measure->from), 'to' => $place($measure->to), 'at' => $measure->at === null ? null : $place($measure->at)];
     }
 
     /** @return array<string, mixed> where a grid or an overlay lies; how it hangs together is sent apart, because it seldom changes */

@@ -32,7 +32,7 @@ export type Export = Schemas['Export'];
 export type Construction = Schemas['Construction'];
 
 /** As answers say them, with what was said by its hash alone put in. */
-export type Scene = Omit<Schemas['Scene'], 'steps' | 'drawing'> & { steps: Step[]; drawing: Drawn[] };
+export type Scene = Omit<Schemas['Scene'], 'steps' | 'drawing' | 'inside'> & { steps: Step[]; drawing: Drawn[]; inside: Drawn[] };
 export type Plan = Omit<Schemas['Plan'], 'steps'> & { steps: PlanStep[] };
 export type SheetPage = Omit<Schemas['SheetPage'], 'plan' | 'scene'> & { plan: Plan; scene: Scene };
 

@@ -1990,6 +1990,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{sheet}/equal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What makes one measure as large as another */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** @description Id of the measure that stays. */
+                        keep: string;
+                        /** @description Id of the one that follows it. */
+                        change: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            operations: components["schemas"]["Operation"][];
+                        };
+                    };
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2066,6 +2135,10 @@ export interface components {
             words: string[];
             /** @description In one line what it does. */
             says: string;
+            /** @description A step that is made right behind it. */
+            next: Record<string, never> | null;
+            /** @description Whether it is for copies of something only. */
+            copies: boolean;
         };
         Kind: {
             kind: string;
@@ -2077,7 +2150,7 @@ export interface components {
              * @description What its steps come to, as far as that does not hang on what they are made of.
              * @enum {unknown}
              */
-            makes: "grid" | "guide" | "overlay" | "part" | "look";
+            makes: "grid" | "guide" | "overlay" | "part" | "measure" | "look";
         };
         /** @description A piece of a sentence: words, or a parameter that can be edited in place. */
         Piece: {
@@ -2105,7 +2178,7 @@ export interface components {
             muted: boolean;
             hidden: boolean;
             /** @enum {unknown} */
-            role: "grid" | "guide" | "overlay" | "part" | "look" | "none";
+            role: "grid" | "guide" | "overlay" | "part" | "measure" | "look" | "none";
             of: string[];
             numbers: {
                 [key: string]: number;
@@ -2114,6 +2187,8 @@ export interface components {
             sentence: components["schemas"]["Piece"][];
             /** @description Whether other steps have used it up, so that it is not shown by itself. */
             usedUp: boolean;
+            /** @description Ids of the steps that are worked on in its place: of a placement its motif, of a motif its parts. */
+            opens: string[] | null;
         };
         Style: {
             fill: string;
@@ -2218,12 +2293,14 @@ export interface components {
             steps: (components["schemas"]["Step"] | number)[];
             drawing: (components["schemas"]["Drawn"] | number)[];
             geometry: {
-                [key: string]: components["schemas"]["GridGeometry"] | components["schemas"]["GridTopology"] | components["schemas"]["PartGeometry"] | components["schemas"]["GuideGeometry"] | components["schemas"]["Handles"];
+                [key: string]: components["schemas"]["GridGeometry"] | components["schemas"]["GridTopology"] | components["schemas"]["PartGeometry"] | components["schemas"]["GuideGeometry"] | components["schemas"]["Handles"] | components["schemas"]["MeasureGeometry"];
             };
             findings: components["schemas"]["Finding"][];
             chapters: components["schemas"]["Section"][];
             /** @description The hash of the geometry of every step, in their order. */
             geometries: (string | number | null)[];
+            /** @description What motifs are made of, from back to front: seen while it is worked on, and in no result. */
+            inside: (components["schemas"]["Drawn"] | number)[];
         };
         PlanStep: {
             id: string;
@@ -2507,6 +2584,15 @@ export interface components {
             body: string;
             /** Format: date-time */
             at: string;
+        };
+        /** @description Something measured: its value in sheet units or degrees, where its line runs, and of an angle the corner. */
+        MeasureGeometry: {
+            /** @enum {unknown} */
+            measured: "distance" | "width" | "angle" | "length";
+            value: number;
+            from: number[];
+            to: number[];
+            at: number[] | null;
         };
     };
     responses: never;

@@ -14,6 +14,7 @@ import { Store } from './Store';
 import type { Asking } from './verbs/asking';
 import type { Done } from './verbs/KeepOn';
 import { KeptBanner } from './KeptBanner';
+import { Measures } from './proofs/Measures';
 import { PalettePanel } from './proofs/PalettePanel';
 import { Picking } from './pick/pick';
 import { PlanPanel } from './plan/PlanPanel';
@@ -35,6 +36,7 @@ export function Editor() {
     const picking = useMemo(() => new Picking(), []);
     const [selected, select] = useState<string | null>(null);
     const [gridsShown, setGridsShown] = useState(true);
+    const [measuresShown, showMeasures] = useState(true);
     const [placeWanted, setPlaceWanted] = useState<PlaceWanted | null>(null);
     const [outlines, setOutlines] = useState(false);
     const [asking, setAsking] = useState<Asking | null>(null);
@@ -113,6 +115,8 @@ export function Editor() {
         selected,
         select,
         gridsShown,
+        measuresShown,
+        showMeasures,
         snapPlaces,
         placeWanted,
         askPlace: setPlaceWanted,
@@ -165,8 +169,9 @@ export function Editor() {
                     </Sheet>
                     <VerbBar onDone={() => sheet.current?.focus()} />
                 </main>
-                <aside aria-label="Proofs, palette and findings" className="flex min-h-0 flex-col gap-7 overflow-y-auto border-l border-rule bg-paper px-4 py-5">
+                <aside aria-label="Proofs, measures, findings and palette" className="flex min-h-0 flex-col gap-7 overflow-y-auto border-l border-rule bg-paper px-4 py-5">
                     <Proofs />
+                    <Measures />
                     <Findings />
                     <PalettePanel />
                 </aside>

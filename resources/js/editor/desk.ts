@@ -28,6 +28,9 @@ export interface Desk {
     selected: string | null;
     select: (step: string | null) => void;
     gridsShown: boolean;
+    /** Whether the dimension lines of measures are drawn. */
+    measuresShown: boolean;
+    showMeasures: (shown: boolean) => void;
     /** What can be snapped to, as far as it is known beforehand. */
     snapPlaces: SnapIndex | null;
     /** Asks for a place to be clicked; null ends the asking. */

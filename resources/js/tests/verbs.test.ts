@@ -45,7 +45,9 @@ describe('verbs', () => {
     const all = kinds.flatMap((kind) => kind.offers.map((offer) => ({ kind, offer, name: `${kind.kind} ${offer.label}` })));
 
     it.each(all)('$name is there for its pick, and makes a step of its kind', ({ kind, offer, name }) => {
-        const bench = picked(offer.from, offer.least);
+        const begins = Object.values(offer.preset).flatMap((one) => (typeof one === 'string' ? (/^\{last:(.+)\}$/.exec(one)?.[1] ?? []) : []));
+        const bench = picked(offer.from, offer.least, begins.map((one) => ({ id: 'b1', kind: one })));
+        if (offer.copies) bench.picking.pickParts(['p1[1]']);
         const roles = kind.fields.find((field) => field.name === offer.takes)?.roles ?? [];
         if (offer.from === 'guides' && !roles.includes('guide')) {
             bench.picking.setMode('lines');
@@ -53,7 +55,7 @@ describe('verbs', () => {
         }
         const verb = verbs(bench).find((one) => one.name === name && one.family === offer.family);
         expect(verb?.key).toBe(offer.key);
-        const made = verb?.operations(verb.start).at(-1) as Operation & { op: 'add'; step: { kind: string } };
+        const made = verb?.operations(verb.start).at(offer.next === null ? -1 : -2) as Operation & { op: 'add'; step: { kind: string } };
         expect(made.op).toBe('add');
         expect(made.step.kind).toBe(kind.kind);
     });
@@ -74,6 +76,40 @@ describe('verbs', () => {
                 }
             }
         }
+    });
+
+    it('begin with a step of another kind only where there is one', () => {
+        const offer = all.find(({ offer }) => Object.values(offer.preset).some((one) => typeof one === 'string' && one.startsWith('{last:')));
+        expect(verbs(picked('points', 1)).map((verb) => verb.name)).not.toContain(offer?.name);
+    });
+
+    it('for copies are not there for whole parts', () => {
+        const names = all.filter(({ offer }) => offer.copies).map(({ name }) => name);
+        expect(names).not.toEqual([]);
+        expect(verbs(picked('parts', 1)).filter((verb) => names.includes(verb.name))).toEqual([]);
+    });
+
+    it('make what follows at once, with the same answers', () => {
+        const motif = all.find(({ offer }) => offer.next !== null);
+        const verb = verbs(picked('parts', 2)).find((one) => one.name === motif?.name);
+        const [made, next] = (verb?.operations({ ...verb.start, anchor: 'g1@0' }) ?? []) as { step: Record<string, unknown> }[];
+        expect(made?.step).toMatchObject({ id: '+new', of: ['p1', 'p2'], anchor: 'g1@0' });
+        expect(next?.step).toMatchObject({ motif: '+new', at: ['g1@0'] });
+    });
+
+    it('open what is drawn once, in a chapter of its own', () => {
+        const bench = picked('parts', 0);
+        const steps = bench.scene.steps as unknown as Record<string, unknown>[];
+        for (const [id, opens, of] of [['f1', ['p1', 'p2'], ['p1', 'p2']], ['q1', ['f1'], ['f1']]] as const) steps.push({ id, role: 'part', label: id === 'f1' ? 'lamp' : id, of, opens, geometry: null });
+        for (const step of steps) step.opens ??= null;
+        (bench.scene as unknown as Record<string, unknown>).chapters = [{ name: 'Construction', from: 'c1', named: false, steps: 8 }];
+        bench.picking.pickParts(['q1[2]']);
+        const open = verbs(bench).find((verb) => verb.opens !== undefined);
+        expect(open?.label).toBe('Open lamp');
+        expect(open?.opens).toBe('p1');
+        expect(open?.operations({})).toEqual([{ op: 'chapter', from: 'p1', name: 'Lamp' }, { op: 'chapter', from: 'q1', name: 'Construction' }]);
+        (bench.scene as unknown as Record<string, unknown>).chapters = [{ name: 'Lamp', from: 'p1', named: true, steps: 5 }];
+        expect(verbs(bench).find((verb) => verb.opens !== undefined)?.operations({})).toEqual([]);
     });
 
     it('of cells make the part first', () => {

@@ -73,7 +73,7 @@ abstract class Field
     /**
      * How it can be dragged on the sheet.
      *
-     * @return 'place'|'places'|null null where it cannot
+     * @return 'place'|'places'|'seats'|null null where it cannot; seats are places that a cell may stand for
      */
     public function handle(): ?string
     {
@@ -129,7 +129,7 @@ abstract class Field
             'required' => $this->required,
             'default' => $this->default,
             'when' => $this->when,
-            'handle' => $this->handle(),
+            'handle' => $this->handle() === 'seats' ? 'places' : $this->handle(),
             'says' => $this->says(),
             ...$this->traits(),
         ];

@@ -1,11 +1,14 @@
 import { type CSSProperties, type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import type { Field, Problem } from '../../api/client';
 import { problemText } from '../desk';
+import { numberAtHand } from './numberAtHand';
 
 interface Props {
     label: string;
     /** As the plan has it: a number or arithmetic. */
     raw: unknown;
+    /** The same with measures by their names. */
+    text?: string;
     /** What it came to. */
     value: number | null;
     measure: Field['measure'];
@@ -18,7 +21,7 @@ interface Props {
 const REFERENCE = /^[a-z][a-z0-9]*\.([a-z]+)$/;
 
 /** A number edited in place: typed, stepped with the arrow keys, or dragged sideways. */
-export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wrong }: Props) {
+export function LiveNumber({ label, raw, text, value, measure, onPreview, onCommit, wrong }: Props) {
     const [typed, setTyped] = useState<string | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const field = useRef<HTMLInputElement>(null);
@@ -28,10 +31,18 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
     // What stood there when typing began: only what differs from it is a change.
     const before = useRef('');
 
-    const written = raw === null || raw === undefined ? '' : String(raw);
     const isFormula = typeof raw === 'string' && Number.isNaN(Number(raw));
+    const written = raw === null || raw === undefined ? '' : isFormula ? (text ?? raw) : String(raw);
     const unit = measure === 'angle' ? '°' : '';
-    const shown = isFormula ? (REFERENCE.exec(written)?.[1] ?? (value === null ? written : plain(value) + unit)) : written + (written === '' ? '' : unit);
+    const shown = isFormula && written !== raw ? written : isFormula ? (REFERENCE.exec(written)?.[1] ?? (value === null ? written : plain(value) + unit)) : written + (written === '' ? '' : unit);
+
+    /** What it is put by, a measure of the sheet, in the place of what is marked. */
+    function put(name: string): void {
+        const input = field.current;
+        if (input === null) return;
+        const [from, to] = [input.selectionStart ?? 0, input.selectionEnd ?? input.value.length];
+        void tryOut(input.value.slice(0, from) + name + input.value.slice(to));
+    }
 
     function type(text: string | null): void {
         typedNow.current = text;
@@ -141,11 +152,15 @@ export function LiveNumber({ label, raw, value, measure, onPreview, onCommit, wr
                 onFocus={(event) => {
                     before.current = written;
                     type(written);
+                    numberAtHand.set(put);
                     const input = event.currentTarget;
                     requestAnimationFrame(() => input.select());
                 }}
                 onChange={(event) => void tryOut(event.target.value)}
-                onBlur={() => void commit()}
+                onBlur={() => {
+                    numberAtHand.set(null);
+                    void commit();
+                }}
                 onKeyDown={onKeyDown}
                 onPointerDown={onPointerDown}
                 onPointerMove={onPointerMove}

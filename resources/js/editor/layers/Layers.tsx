@@ -5,8 +5,9 @@ import type { Picking } from '../pick/pick';
 import type { GridShape } from '../scene/GridShape';
 import { gridShape } from '../scene/geometry';
 import {
-    begin, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar, paintWithout, type View,
+    AMBER, begin, inkOn, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar, paintWithout, type View,
 } from './paint';
+import { paintMeasures } from './measures';
 import type { Seen } from './useCloseUp';
 
 interface Shown {
@@ -22,7 +23,7 @@ function Glass({ canvas, size }: { canvas: RefObject<HTMLCanvasElement | null>; 
 }
 
 /** The drawing and its grids. */
-export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worked }: Shown & { gridsShown: boolean; outlines: boolean; seen: Seen | null; worked: ReadonlySet<string> | null }) {
+export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worked, measured }: Shown & { gridsShown: boolean; outlines: boolean; seen: Seen | null; worked: ReadonlySet<string> | null; measured: { selected: string | null } | null }) {
     const canvas = useRef<HTMLCanvasElement>(null);
     useLayoutEffect(() => {
         if (canvas.current === null) return;
@@ -37,7 +38,8 @@ export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worke
         if (outlines && seen === null) paintOutlines(context, scene, view.scale);
         if (outlines && seen !== null) paintCloseUp(context, seen, view);
         if (gridsShown && !outlines) paintGrids(context, scene, view.scale, worked);
-    }, [scene, view, size, gridsShown, outlines, seen, worked]);
+        if (measured !== null) paintMeasures(context, scene, view.scale, inkOn(scene.sheet.background), measured.selected, AMBER);
+    }, [scene, view, size, gridsShown, outlines, seen, worked, measured]);
     return <Glass canvas={canvas} size={size} />;
 }
 

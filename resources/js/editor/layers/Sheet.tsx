@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type ReactNode, type Ref, useEffect, useImperativeHandle, useRef, useState } from 'react';
+import { type KeyboardEvent, type ReactNode, type Ref, useEffect, useImperativeHandle, useMemo, useRef, useState } from 'react';
 import { useDesk } from '../desk';
 import { Handles } from '../handles/Handles';
 import { useNudge } from '../handles/useNudge';
@@ -30,7 +30,7 @@ const ZOOM = 1.25;
 
 /** The drawing: shows the scene, and turns pointer and keys into picks. */
 export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children: ReactNode }) {
-    const { page, scene, picking, gridsShown, outlines, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed } = useDesk();
+    const { page, scene, picking, gridsShown, measuresShown, selected, outlines, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed } = useDesk();
     const { mode } = usePick(picking);
     const box = useRef<HTMLDivElement>(null);
     const canvas = useRef<HTMLCanvasElement>(null);
@@ -91,6 +91,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
     }
 
     const shown = { scene, view, size };
+    const measured = useMemo(() => (measuresShown ? { selected } : null), [measuresShown, selected]);
     return (
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
             <div className="relative min-h-0 flex-1">
@@ -117,7 +118,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                         walk.leave();
                     }}
                 >
-                    <BaseLayer {...shown} gridsShown={gridsShown} outlines={outlines} seen={seen} worked={worked} />
+                    <BaseLayer {...shown} gridsShown={gridsShown} outlines={outlines} seen={seen} worked={worked} measured={measured} />
                     <PickLayer {...shown} picking={picking} />
                     <HoverLayer {...shown} hover={hover} cursor={walk.cursor} outlines={outlines} canvas={canvas} />
                 </div>

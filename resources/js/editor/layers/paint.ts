@@ -13,7 +13,7 @@ export interface View {
 }
 
 const INK = '#1b2140';
-const AMBER = '#b87400';
+export const AMBER = '#b87400';
 const HONEY = 'rgba(242, 179, 61, .42)';
 export const PAPER = '#fffdf8';
 
@@ -36,13 +36,18 @@ export function paintSheet(context: CanvasRenderingContext2D, scene: Scene): voi
     context.fillRect(0, 0, width, height);
 }
 
+/** The parts as they are drawn, from back to front; of a motif that is worked on also what it is made of. */
+export function shownWhile(scene: Scene, worked: ReadonlySet<string> | null): Scene['drawing'] {
+    return worked === null ? scene.drawing : [...scene.drawing, ...scene.inside.filter(({ id }) => worked.has(id))];
+}
+
 /** How strongly is drawn what is not worked on. */
 const FADED = 0.22;
 
 /** @param worked ids of the steps that are worked on alone; all else is faded */
 export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, restyle: (style: Style) => Style = (style) => style, worked: ReadonlySet<string> | null = null): void {
     const geometry = new Map(scene.steps.map((step) => [step.id, step.geometry]));
-    for (const drawn of scene.drawing) {
+    for (const drawn of shownWhile(scene, worked)) {
         const part = partShape(geometry.get(drawn.id));
         const strength = worked === null || worked.has(drawn.id) ? 1 : FADED;
         part?.figures.forEach((figure, number) => {
@@ -70,6 +75,11 @@ function paintFigure(context: CanvasRenderingContext2D, figure: Path2D, style: S
     }
     context.globalAlpha = 1;
     context.globalCompositeOperation = 'source-over';
+}
+
+/** What lines are drawn in, and what figures stand on, on a sheet of this colour. */
+export function inkOn(background: string | null): { line: string; ground: string } {
+    return { line: lineColour(background), ground: background ?? PAPER };
 }
 
 /** Ink, or paper where the ground is dark. */

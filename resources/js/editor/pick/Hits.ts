@@ -47,7 +47,7 @@ export class Hits {
         this.tilings = tilings.some((step) => step.id === on) ? tilings.filter((step) => step.id === on) : tilings;
         this.lines = shown.filter((step) => (step.role === 'grid' || step.role === 'guide') && !step.usedUp);
         this.steps = new Map(scene.steps.map((step) => [step.id, step]));
-        this.drawing = scene.drawing.filter(({ id }) => worked === null || worked.has(id));
+        this.drawing = (worked === null ? scene.drawing : [...scene.drawing, ...scene.inside]).filter(({ id }) => worked === null || worked.has(id));
     }
 
     partAt(prober: Prober, x: number, y: number): PartHit | undefined {

@@ -24,10 +24,11 @@ export class Answers {
         const said = given.steps.map((one) => told(this.sentences, one, has));
         const steps = said.map((sentence, k) => this.step(sentence, hashIn(given.geometries[k] ?? null, has)));
         const drawing = given.drawing.map((one) => told(this.looks, one, has));
+        const inside = given.inside.map((one) => told(this.looks, one, has));
         shapes.take({ geometry: given.geometry, steps }, holder);
         this.sentences.hold(holder, said.map((sentence) => sentence.hash));
-        this.looks.hold(holder, drawing.map((drawn) => drawn.hash));
-        return { ...given, steps, drawing };
+        this.looks.hold(holder, [...drawing, ...inside].map((drawn) => drawn.hash));
+        return { ...given, steps, drawing, inside };
     }
 
     /** The same sentence about the same geometry is the same step. */

@@ -2,9 +2,10 @@ import type { Handles, Scene, Step } from '../../api/client';
 import { GridShape, Topology } from './GridShape';
 import { PartShape } from './PartShape';
 import { GuideShape } from './GuideShape';
+import { MeasureShape } from './MeasureShape';
 import { HashStore, type Holder } from './HashStore';
 
-type Shape = GridShape | PartShape | GuideShape | HandleShape;
+type Shape = GridShape | PartShape | GuideShape | MeasureShape | HandleShape;
 
 /** What of a step can be taken hold of. */
 class HandleShape {
@@ -43,6 +44,7 @@ export class ShapeStore extends HashStore<Shape> {
 
     private made(data: Scene['geometry'][string]): Shape | undefined {
         if ('pulls' in data) return new HandleShape(data);
+        if ('measured' in data) return new MeasureShape(data);
         if ('figures' in data) return new PartShape(data);
         if ('path' in data) return new GuideShape(data);
         if (!('places' in data)) return undefined;
@@ -79,4 +81,9 @@ export function guideShape(hash: string | null | undefined): GuideShape | undefi
 export function partShape(hash: string | null | undefined): PartShape | undefined {
     const shape = hash ? shapes.get(hash) : undefined;
     return shape instanceof PartShape ? shape : undefined;
+}
+
+export function measureShape(hash: string | null | undefined): MeasureShape | undefined {
+    const shape = hash ? shapes.get(hash) : undefined;
+    return shape instanceof MeasureShape ? shape : undefined;
 }

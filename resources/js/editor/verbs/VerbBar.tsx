@@ -18,7 +18,7 @@ const FEW = 5;
 /** The families of verbs that fit the pick, and the verbs of the open one. */
 export function VerbBar({ onDone }: { onDone: () => void }) {
     const desk = useDesk();
-    const { page, scene, kinds, picking, selected, change, preview, select, added, last, setLast, kept, setKept, asking, setAsking, finishAsking, pointed } = desk;
+    const { page, scene, kinds, picking, selected, change, preview, select, added, last, setLast, kept, setKept, asking, setAsking, finishAsking, pointed, workOn } = desk;
     const pick = usePick(picking);
     const [problem, setProblem] = useState<string | null>(null);
     const [colour, setColour] = useState<string | null>(null);
@@ -41,9 +41,16 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     const again = last === null ? undefined : verbs.find((verb) => verb.name === last.name && verb.needs === 0);
 
     async function run(verb: Verb, answers: Record<string, unknown>): Promise<void> {
-        const refused = await change(verb.operations(answers));
+        const operations = verb.operations(answers);
+        const refused = operations.length === 0 ? null : await change(operations);
         if (refused !== null) {
             setProblem(problemText(refused));
+            return;
+        }
+        if (verb.opens !== undefined) {
+            picking.setMode('parts');
+            workOn(verb.opens);
+            onDone();
             return;
         }
         const looks = verb.family === 'look';

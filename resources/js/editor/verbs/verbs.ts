@@ -29,6 +29,8 @@ export interface Verb {
     from: Offer['from'] | null;
     /** Whether what it makes is picked afterwards. */
     picks: boolean;
+    /** The first step of the chapter that is worked on afterwards. */
+    opens?: string;
     /** Whether what it makes has cells, which are picked next. */
     cuts?: boolean;
     /** How many more have to be picked before it can be done, and how that is asked for. */
@@ -56,13 +58,16 @@ const NEW_PART = '+part';
 export function verbsFor(bench: Bench): Verb[] {
     const { pick, kinds } = bench;
     if (pick.mode === 'parts' && pick.parts.length > 0) {
-        return enough(offers(kinds, 'parts'), pick.parts.length, (kind, offer) => fromParts(bench, kind, offer, [...pick.parts], null));
+        const areCopies = pick.parts.every((name) => name.includes('['));
+        const suiting = offers(kinds, 'parts').filter(([, offer]) => areCopies || !offer.copies);
+        const open = pick.parts.length === 1 ? opening(bench.scene, stepIn(pick.parts[0] ?? '')) : null;
+        return [...enough(suiting, pick.parts.length, (kind, offer) => fromParts(bench, kind, offer, [...pick.parts], null)), ...(open === null ? [] : [open])];
     }
     if (pick.mode === 'cells' && pick.count > 0) {
         return fromCells(bench);
     }
     if (pick.mode === 'points' && pick.points.length > 0) {
-        return enough(offers(kinds, 'points'), pick.points.length, (kind, offer) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
+        return enough(offers(kinds, 'points').filter(([, offer]) => isThere(offer, bench)), pick.points.length, (kind, offer) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
     }
     if (pick.mode === 'lines' && pick.lines.length > 0) {
         const suiting = offers(kinds, 'guides').filter(([kind, offer]) => suits(kind, offer, bench));
@@ -127,11 +132,11 @@ function inPlanOrder(page: SheetPage, ids: readonly string[]): string[] {
 function fromCells(bench: Bench): Verb[] {
     const { kinds, picking, page, scene, selected, pick } = bench;
     const verbs: Verb[] = [];
-    const made = offers(kinds, 'cells');
+    const made = offers(kinds, 'cells').filter(([, offer]) => isThere(offer, bench));
     for (const [kind, offer] of made) {
         const takes = offer.takes ?? 'cells';
         verbs.push(verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, id: NEW_PART, [takes]: picking.addresses() } }]));
-        const target = targetPart(page, scene, kind.kind, selected);
+        const target = kind.fields.find((field) => field.name === takes)?.type === 'cells' ? targetPart(page, scene, kind.kind, selected) : undefined;
         if (target !== undefined) {
             const present = (page.plan.steps.find((step) => step.id === target.id)?.[takes] as string[] | undefined) ?? [];
             const cells = expanded(scene, present);
@@ -163,8 +168,50 @@ function fromParts(bench: Bench, kind: Kind, offer: Offer, ids: string[], first:
         if (twin !== undefined) {
             return offer.asks.map((field) => ({ op: 'set' as const, id: twin, field, value: nested(step, field) }));
         }
-        return [...(first === null ? [] : [first()]), { op: 'add', step: { ...step, id: '+new', ...taken(kind, takes, ids) } }];
+        const made: Operation[] = [...(first === null ? [] : [first()]), { op: 'add', step: { ...step, id: '+new', ...taken(kind, takes, ids) } }];
+        return offer.next === null ? made : [...made, { op: 'add', step: answered(offer.next, step) as Record<string, unknown> }];
     });
+}
+
+/** A step that is made right behind another, with what was answered for that one in it. */
+function answered(next: unknown, step: Record<string, unknown>): unknown {
+    if (Array.isArray(next)) return next.map((one) => answered(one, step));
+    if (next !== null && typeof next === 'object') return Object.fromEntries(Object.entries(next).map(([key, one]) => [key, answered(one, step)]));
+    const field = typeof next === 'string' ? /^\{([a-z]+)\}$/.exec(next)?.[1] : undefined;
+    return field === undefined ? next : nested(step, field);
+}
+
+const LAST = /^\{last:([a-z.]+)\}$/;
+
+/** Whether there are the steps that it begins with. */
+function isThere({ preset }: Offer, { page }: Bench): boolean {
+    const wanted = Object.values(preset).flatMap((one) => (typeof one === 'string' ? (LAST.exec(one)?.[1] ?? []) : []));
+    return wanted.every((kind) => page.plan.steps.some((step) => step.kind === kind));
+}
+
+/** Works on what stands in the place of a step: on the parts of a motif from any of its copies. They get a chapter of their own where they have none. */
+function opening(scene: Scene, id: string): Verb | null {
+    const inner = stepOf(scene, stepOf(scene, id)?.opens?.[0] ?? '');
+    if (inner === undefined) return null;
+    const [target, parts] = inner.opens === null ? [stepOf(scene, id) ?? inner, [inner.id]] : [inner, inner.opens.map(stepIn)];
+    const positions = new Map(scene.steps.map((step, k) => [step.id, k]));
+    let begin = Math.min(...parts.map((part) => positions.get(part) ?? Infinity));
+    const queue = [...parts];
+    for (let next = queue.pop(); next !== undefined; next = queue.pop()) {
+        const below = (stepOf(scene, next)?.of ?? []).filter((one) => stepOf(scene, one)?.role === 'part');
+        begin = Math.min(begin, ...below.map((one) => positions.get(one) ?? Infinity));
+        queue.push(...below);
+    }
+    const from = scene.steps[begin]?.id;
+    const after = scene.steps[(positions.get(target.id) ?? 0) + 1]?.id;
+    if (from === undefined) return null;
+    const section = scene.chapters.findLast((one) => (positions.get(one.from) ?? 0) <= begin);
+    const name = target.label.slice(0, 1).toUpperCase() + target.label.slice(1);
+    const operations: Operation[] = [
+        ...(section?.from === from && section.named ? [] : [{ op: 'chapter' as const, from, name }]),
+        ...(after === undefined || scene.chapters.some((one) => one.from === after && one.named) || (section?.from === from && section.named) ? [] : [{ op: 'chapter' as const, from: after, name: section === undefined ? 'Construction' : section.name }]),
+    ];
+    return { ...plainVerb('open', `Open ${target.label}`, 'Works on what is drawn once for all of its copies, which follow.', 'copy', 6, () => operations), from: 'parts', opens: from };
 }
 
 /** The picked steps as the fields take them: the first in the first field, the rest in the second; in a field for one step only one. */
@@ -268,8 +315,10 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
             return bench.pick.near ?? ['sheet.width/2', 'sheet.height/2'];
         case '{colour}':
             return bench.colour ?? Object.keys(bench.page.plan.palette)[0] ?? '#1b2140';
-        default:
-            return value;
+        default: {
+            const kind = typeof value === 'string' ? LAST.exec(value)?.[1] : undefined;
+            return kind === undefined ? value : bench.page.plan.steps.findLast((step) => step.kind === kind)?.id;
+        }
     }
 }
 

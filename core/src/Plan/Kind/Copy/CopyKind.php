@@ -90,7 +90,7 @@ abstract class CopyKind extends Kind
     }
 
     /** @throws FieldFault */
-    private static function withinLimit(int $curves, string $field): void
+    final protected static function withinLimit(int $curves, string $field): void
     {
         if ($curves > self::MOST_CURVES) {
             throw new FieldFault($field, 'limit', 'the copies would have '.number_format($curves).' curves together; at most '.number_format(self::MOST_CURVES).' can be drawn');

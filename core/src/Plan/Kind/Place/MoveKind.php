@@ -8,9 +8,11 @@ use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -31,7 +33,14 @@ final class MoveKind extends TransformKind
 
     public function offers(): array
     {
-        return [...self::forBoth('Move by…', 1, 'shift, nudge, translate, offset, slide, displace', 'Moves what is picked by a way, across and down.', ['by' => ['sheet.width/10', 0]], ['by'], 'M6 26h14v14h-14zM28 8h14v14h-14zM20 26L28 22'), ...self::forBoth('Move to…', 2, 'snap to, position, place at, bring to, translate, align', 'Moves what is picked so that one place of it comes to lie on another.', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
+        $release = new Offer(
+            label: 'Release', from: 'parts', family: Family::Copy, key: 7,
+            words: 'detach, break apart, expand, unlink, make independent, single out',
+            says: 'Makes picked copies parts of their own, where they are.',
+            takes: 'of', preset: ['by' => [0, 0]], copies: true,
+        );
+
+        return [$release, ...self::forBoth('Move by…', 1, 'shift, nudge, translate, offset, slide, displace', 'Moves what is picked by a way, across and down.', ['by' => ['sheet.width/10', 0]], ['by'], 'M6 26h14v14h-14zM28 8h14v14h-14zM20 26L28 22'), ...self::forBoth('Move to…', 2, 'snap to, position, place at, bring to, translate, align', 'Moves what is picked so that one place of it comes to lie on another.', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
     }
 
     public function pulls(Arguments $given, Result $result): array

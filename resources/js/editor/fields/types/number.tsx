@@ -3,7 +3,7 @@ import type { Edited } from '../LiveField';
 import { LiveNumber } from '../LiveNumber';
 
 export function Edit({ label, piece, field, wrong, commit, tryOut }: Edited) {
-    return <LiveNumber label={label} raw={piece.raw} value={piece.value} measure={field.measure} onPreview={tryOut} onCommit={commit} wrong={wrong} />;
+    return <LiveNumber label={label} raw={piece.raw} text={piece.text} value={piece.value} measure={field.measure} onPreview={tryOut} onCommit={commit} wrong={wrong} />;
 }
 
 export function Ask({ field, value, onChange }: Asked) {

@@ -12,7 +12,7 @@ export function Ask({ field, value, onChange }: Asked) {
     return (
         <label className="flex items-center gap-2">
             {field.label}
-            <select className="boxed" value={typeof value === 'string' ? value : ''} onChange={(event) => onChange(event.target.value === '' ? null : event.target.value)}>
+            <select className="boxed" aria-label={field.label} value={typeof value === 'string' ? value : ''} onChange={(event) => onChange(event.target.value === '' ? null : event.target.value)}>
                 <option value="">none</option>
                 {scene.steps
                     .filter((step) => (field.roles ?? []).includes(step.role))
