@@ -2,6 +2,7 @@
 
 namespace App\Sheets;
 
+use Sternbild\Core\Evaluation\Arranging;
 use Sternbild\Core\Evaluation\Equalising;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
@@ -71,6 +72,7 @@ final readonly class Planning
      */
     public function edited(array $plan, array $operations, ?Budget $budget = null): array
     {
+        $operations = $this->expanded($plan, $operations);
         try {
             $edit = Budget::within(Budget::large(), fn (): PlanEdit => PlanEdit::apply($plan, $operations, $this->kinds));
         } catch (OverBudget) {
@@ -83,6 +85,26 @@ final readonly class Planning
         }
 
         return [$edit, $scene];
+    }
+
+    /**
+     * Points that are to be arranged are found by where they lie; what that comes to in the plan is done in their place.
+     *
+     * @param  array<array-key, mixed>  $plan
+     * @param  array<array-key, mixed>  $operations
+     * @return array<array-key, mixed>
+     *
+     * @throws Unusable
+     */
+    private function expanded(array $plan, array $operations): array
+    {
+        $expanded = [];
+        foreach (array_values($operations) as $index => $operation) {
+            $isArranging = is_array($operation) && ($operation['op'] ?? null) === 'arrange';
+            array_push($expanded, ...($isArranging ? Arranging::operations($this->scene($plan), $operation, "/operations/$index") : [$operation]));
+        }
+
+        return $expanded;
     }
 
     /**

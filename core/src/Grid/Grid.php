@@ -29,6 +29,15 @@ abstract class Grid extends Tiling implements Measured
     /** The place with these coordinates. */
     abstract public function placeAt(float $u, float $v): Vec;
 
+    /** Its middle: that of the box around all its intersections. */
+    public function middle(): Vec
+    {
+        $mesh = $this->mesh();
+        $between = static fn (array $all): float => $all === [] ? 0.0 : (min($all) + max($all)) / 2;
+
+        return new Vec($between($mesh->x), $between($mesh->y));
+    }
+
     /**
      * How what is placed upright has to be turned to stand as the grid does there: along a spoke, or level with the first axis.
      *

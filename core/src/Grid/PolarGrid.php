@@ -73,6 +73,11 @@ final class PolarGrid extends Grid
         return $this->center->plus(Vec::heading($this->spokeHeading(1) + $v * 360 / $this->sectors)->times($radius));
     }
 
+    public function middle(): Vec
+    {
+        return $this->center;
+    }
+
     public function turnAt(Vec $place): float
     {
         $way = $place->minus($this->center);

@@ -55,6 +55,7 @@ final readonly class Location
         return match (true) {
             $address->sort === '*' => $this->crossing($on, $address),
             $address->sort === '!' && $on instanceof Part => $on->bounds()->center(),
+            $address->sort === '!' && $on instanceof Grid => $on->middle(),
             $address->sort === '!' && $on instanceof Guide => $on->center(),
             $address->sort === '@' && $on instanceof Guide && count($on->runs) > 1 => throw new NoSuchPlace('it has copies; say which one, as in r1[3]@0.5'),
             $address->sort === '@' && $on instanceof Guide => $on->runs[0]->pointAt(self::share($address)),

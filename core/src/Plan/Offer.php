@@ -26,6 +26,9 @@ final readonly class Offer
      * @param  bool  $fromCells  whether picked cells can be made a part for it at once
      * @param  array<string, mixed>|null  $next  a step that is made right behind it, with all its parameters; `+new` in it stands for the first, and
      *                                           `{anchor}` for what was answered for the field of that name
+     * @param  'others'|'between'|null  $each  a step is made for every picked part but the first, or for every one between the first and the last along
+     *                                         the longer way; `{this}`, `{first}`, `{last}` in the preset stand for their ids, `{share}` for the share
+     *                                         of the way, and `column` and `row` change places where the longer way is down
      * @param  bool  $copies  whether it is for copies of something only, not for whole steps
      */
     public function __construct(
@@ -45,6 +48,7 @@ final readonly class Offer
         public bool $fromCells = false,
         public ?array $next = null,
         public bool $copies = false,
+        public ?string $each = null,
     ) {
     }
 

@@ -2139,6 +2139,11 @@ export interface components {
             next: Record<string, never> | null;
             /** @description Whether it is for copies of something only. */
             copies: boolean;
+            /**
+             * @description Whether a step is made for every picked part but the first, or for every one between the first and the last along the longer way.
+             * @enum {unknown}
+             */
+            each: "others" | "between" | null;
         };
         Kind: {
             kind: string;
@@ -2407,6 +2412,19 @@ export interface components {
                 [key: string]: string;
             };
             before?: string | null;
+        } | {
+            /** @constant */
+            op: "arrange";
+            /** @description Where they lie; found again where they are written. */
+            points: number[][];
+            /** @enum {unknown} */
+            way: "row" | "column" | "spread" | "shift";
+            /** @description Of a shift, across and down. */
+            by?: unknown[];
+            /** @description Of a shift in whole cells of the grid that they lie on. */
+            cells?: number[];
+            /** @description The step whose points are meant where several have one there. */
+            of?: string;
         };
         Problem: {
             /** @enum {unknown} */

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Kind, Operation, Scene, SheetPage, Step } from '../api/client';
 import { Picking } from '../editor/pick/pick';
 import { answeredAnew, FAMILIES, sayings, type Verb, verbsFor } from '../editor/verbs/verbs';
+import { POINT_VERBS } from '../editor/verbs/pointVerbs';
 import { describedKinds } from './kinds';
 
 const kinds = describedKinds();
@@ -97,6 +98,24 @@ describe('verbs', () => {
         expect(next?.step).toMatchObject({ motif: '+new', at: ['g1@0'] });
     });
 
+    it('say where picked points lie, and whose they are where a step is selected', () => {
+        const bench = { ...picked('points', 2), selected: 'p2' };
+        const row = verbs(bench).find((verb) => verb.name === 'points into a row');
+        expect(row?.operations({})).toEqual([{ op: 'arrange', points: [[0, 0], [1, 0]], way: 'row', of: 'p2' }]);
+        const cells = verbs(picked('points', 1)).find((verb) => verb.name === 'points by cells');
+        expect(cells?.operations({ cells: [2, 0] })).toEqual([{ op: 'arrange', points: [[0, 0]], way: 'shift', cells: [2, 0] }]);
+        expect(verbs(picked('points', 1)).find((verb) => verb.name === 'points spread')?.wants).toBe('pick 2 more points');
+    });
+
+    it('for each part make one step, the first and the last staying where parts are spread', () => {
+        const each = (label: string) => verbs(picked('parts', 3)).find((verb) => verb.label === label)?.operations({});
+        expect(each('Into one row')).toEqual([
+            { op: 'add', step: { kind: 'move', of: ['p2'], from: 'p2!', to: { column: 'p2!', row: 'p1!' } } },
+            { op: 'add', step: { kind: 'move', of: ['p3'], from: 'p3!', to: { column: 'p3!', row: 'p1!' } } },
+        ]);
+        expect(each('Spread evenly')).toEqual([{ op: 'add', step: { kind: 'move', of: ['p2'], from: 'p2!', to: { column: { between: ['p1!', 'p3!'], share: '1/2' }, row: 'p2!' } } }]);
+    });
+
     it('open what is drawn once, in a chapter of its own', () => {
         const bench = picked('parts', 0);
         const steps = bench.scene.steps as unknown as Record<string, unknown>[];
@@ -163,7 +182,7 @@ describe('verbs', () => {
 
     it('can all be said, by five everyday words at least', () => {
         const said = sayings(kinds);
-        expect(new Set(said.map((one) => one.name))).toEqual(new Set(all.map((one) => one.name)));
+        expect(new Set(said.map((one) => one.name))).toEqual(new Set([...all, ...POINT_VERBS].map((one) => one.name)));
         for (const one of said) expect(new Set(one.words).size, one.label).toBeGreaterThanOrEqual(5);
     });
 });

@@ -16,8 +16,9 @@ function useChoices(before: string | null): Choice[] {
     const end = before === null ? -1 : scene.steps.findIndex((step) => step.id === before);
     const choices: Choice[] = [{ text: 'the centre of the sheet', raw: ['sheet.width/2', 'sheet.height/2'] }];
     for (const step of end < 0 ? scene.steps : scene.steps.slice(0, end)) {
+        if (step.role !== 'grid') continue;
         const about = gridShape(step.geometry)?.data.about;
-        if (about) choices.push({ text: `the centre of ${step.label}`, raw: step.id + about.center });
+        choices.push({ text: `the centre of ${step.label}`, raw: step.id + (about?.center ?? '!') });
     }
     return choices;
 }

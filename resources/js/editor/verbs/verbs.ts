@@ -1,6 +1,7 @@
 import type { Kind, Offer, Operation, Scene, SheetPage, Step } from '../../api/client';
 import { gridUnder, stepOf } from '../desk';
-import { gridShape } from '../scene/geometry';
+import { gridShape, partShape } from '../scene/geometry';
+import { POINT_VERBS, pointVerbs } from './pointVerbs';
 import { dissected, type Pick, type Picking, stepIn } from '../pick/pick';
 
 export type Family = Offer['family'];
@@ -67,7 +68,8 @@ export function verbsFor(bench: Bench): Verb[] {
         return fromCells(bench);
     }
     if (pick.mode === 'points' && pick.points.length > 0) {
-        return enough(offers(kinds, 'points').filter(([, offer]) => isThere(offer, bench)), pick.points.length, (kind, offer) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
+        const made = enough(offers(kinds, 'points').filter(([, offer]) => isThere(offer, bench)), pick.points.length, (kind, offer) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
+        return [...made, ...pointVerbs(pick, bench.selected)];
     }
     if (pick.mode === 'lines' && pick.lines.length > 0) {
         const suiting = offers(kinds, 'guides').filter(([kind, offer]) => suits(kind, offer, bench));
@@ -163,6 +165,7 @@ function fromParts(bench: Bench, kind: Kind, offer: Offer, ids: string[], first:
     const takes = offer.takes ?? 'of';
     const grid = ids[0] === NEW_PART ? [...bench.pick.cells.keys()][0] : ids[0];
     return verb(kind, offer, bench, grid ?? null, (step) => {
+        if (offer.each !== null) return forEach(bench, offer, takes, ids, step);
         // A look that the same parts have already is changed, not said twice.
         const twin = first !== null || offer.replaces === null ? undefined : twinOf(bench.page, kind.kind, takes, ids, offer.replaces);
         if (twin !== undefined) {
@@ -171,6 +174,31 @@ function fromParts(bench: Bench, kind: Kind, offer: Offer, ids: string[], first:
         const made: Operation[] = [...(first === null ? [] : [first()]), { op: 'add', step: { ...step, id: '+new', ...taken(kind, takes, ids) } }];
         return offer.next === null ? made : [...made, { op: 'add', step: answered(offer.next, step) as Record<string, unknown> }];
     });
+}
+
+/** A step for each of several parts, with their names in it. */
+function forEach(bench: Bench, offer: Offer, takes: string, ids: string[], step: Record<string, unknown>): Operation[] {
+    const centre = (id: string): [number, number] => {
+        const [left = 0, top = 0, right = 0, bottom = 0] = partShape(stepOf(bench.scene, stepIn(id))?.geometry)?.data.measures.bounds ?? [];
+        return [(left + right) / 2, (top + bottom) / 2];
+    };
+    const far = (axis: 0 | 1): number => Math.max(...ids.map((id) => centre(id)[axis])) - Math.min(...ids.map((id) => centre(id)[axis]));
+    const down = offer.each === 'between' && far(1) > far(0);
+    const inOrder = offer.each === 'between' ? [...ids].sort((a, b) => centre(a)[down ? 1 : 0] - centre(b)[down ? 1 : 0]) : ids;
+    const last = inOrder.length - 1;
+    const names: Record<string, string> = { first: inOrder[0] ?? '', last: inOrder[last] ?? '' };
+    return inOrder.slice(1, offer.each === 'between' ? last : undefined).map((id, k): Operation => {
+        const said = inserted(step, { ...names, this: id, share: `${k + 1}/${last}` }, down) as Record<string, unknown>;
+        return { op: 'add', step: { ...said, [takes]: [id] } };
+    });
+}
+
+function inserted(value: unknown, names: Record<string, string>, turned: boolean): unknown {
+    if (Array.isArray(value)) return value.map((one) => inserted(one, names, turned));
+    if (typeof value === 'string') return value.replace(/\{([a-z]+)\}/g, (text, name: string) => names[name] ?? text);
+    if (value === null || typeof value !== 'object') return value;
+    const swapped: Record<string, string> = turned ? { column: 'row', row: 'column' } : {};
+    return Object.fromEntries(Object.entries(value).map(([key, one]) => [swapped[key] ?? key, inserted(one, names, turned)]));
 }
 
 /** A step that is made right behind another, with what was answered for that one in it. */
@@ -217,7 +245,10 @@ function opening(scene: Scene, id: string): Verb | null {
 /** The picked steps as the fields take them: the first in the first field, the rest in the second; in a field for one step only one. */
 function taken(kind: Kind, takes: string, ids: string[]): Record<string, unknown> {
     const [first = '', rest] = takes.split('+');
-    const one = kind.fields.find((field) => field.name === first)?.type === 'step';
+    const isStep = (name: string): boolean => kind.fields.find((field) => field.name === name)?.type === 'step';
+    // One step in the second place is the one that was picked last.
+    if (rest !== undefined && isStep(rest)) return { [first]: ids.slice(0, -1), [rest]: ids.at(-1) };
+    const one = isStep(first);
     return { [first]: one ? ids[0] : rest === undefined ? ids : ids.slice(0, 1), ...(rest === undefined ? {} : { [rest]: ids.slice(1) }) };
 }
 
@@ -275,6 +306,7 @@ export function sayings(kinds: Kind[]): Saying[] {
             if (!all.has(name)) all.set(name, { name, label, family, words, from, least });
         }
     }
+    for (const { name, label, family, words, least } of POINT_VERBS) all.set(name, { name, label, family, words, from: 'points', least });
     return [...all.values()];
 }
 

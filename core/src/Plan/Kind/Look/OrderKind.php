@@ -64,6 +64,18 @@ final class OrderKind extends Kind
                 takes: 'of',
                 preset: ['to' => 'back'],
             ),
+            new Offer(
+                label: 'Above…', from: 'parts', family: Family::Order, key: 3,
+                words: 'in front of, over, on top of, layer order, arrange, raise above',
+                says: 'Puts the parts picked first right over the part picked last.',
+                takes: 'of+above', least: 2,
+            ),
+            new Offer(
+                label: 'Below…', from: 'parts', family: Family::Order, key: 4,
+                words: 'behind, under, underneath, layer order, arrange, lower below',
+                says: 'Puts the parts picked first right under the part picked last.',
+                takes: 'of+below', least: 2,
+            ),
         ];
     }
 

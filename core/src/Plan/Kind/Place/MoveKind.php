@@ -40,7 +40,34 @@ final class MoveKind extends TransformKind
             takes: 'of', preset: ['by' => [0, 0]], copies: true,
         );
 
-        return [$release, ...self::forBoth('Move by…', 1, 'shift, nudge, translate, offset, slide, displace', 'Moves what is picked by a way, across and down.', ['by' => ['sheet.width/10', 0]], ['by'], 'M6 26h14v14h-14zM28 8h14v14h-14zM20 26L28 22'), ...self::forBoth('Move to…', 2, 'snap to, position, place at, bring to, translate, align', 'Moves what is picked so that one place of it comes to lie on another.', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
+        $aligned = [
+            new Offer(
+                label: 'Into one row', from: 'parts', family: Family::Order, key: 5, each: 'others', least: 2,
+                words: 'align, level, horizontal alignment, same height, line up, baseline',
+                says: 'Moves the others up or down until their middles are level with that of the part picked first.',
+                takes: 'of', preset: ['from' => '{this}!', 'to' => ['column' => '{this}!', 'row' => '{first}!']],
+            ),
+            new Offer(
+                label: 'Into one column', from: 'parts', family: Family::Order, key: 6, each: 'others', least: 2,
+                words: 'align, vertical alignment, stack, line up, one above another, centre',
+                says: 'Moves the others sideways until their middles are straight above or below that of the part picked first.',
+                takes: 'of', preset: ['from' => '{this}!', 'to' => ['column' => '{first}!', 'row' => '{this}!']],
+            ),
+            new Offer(
+                label: 'Spread evenly', from: 'parts', family: Family::Order, key: 7, each: 'between', least: 3,
+                words: 'distribute, equal spacing, space out, even gaps, justify, rhythm',
+                says: 'The first and the last along the way stay; the middles of the others are spread evenly between them.',
+                takes: 'of', preset: ['from' => '{this}!', 'to' => ['column' => ['between' => ['{first}!', '{last}!'], 'share' => '{share}'], 'row' => '{this}!']],
+            ),
+            new Offer(
+                label: 'Centre on…', from: 'parts', family: Family::Order, key: 8,
+                words: 'align to centre, middle of the sheet, in the cell, on the grid, align to artboard, centre in',
+                says: 'Moves what is picked so that its middle lies on a place: of a cell, a grid or the sheet.',
+                takes: 'of', preset: ['from' => '{centre}', 'to' => '{center}'], asks: ['to'],
+            ),
+        ];
+
+        return [$release, ...$aligned, ...self::forBoth('Move by…', 1, 'shift, nudge, translate, offset, slide, displace', 'Moves what is picked by a way, across and down.', ['by' => ['sheet.width/10', 0]], ['by'], 'M6 26h14v14h-14zM28 8h14v14h-14zM20 26L28 22'), ...self::forBoth('Move to…', 2, 'snap to, position, place at, bring to, translate, align', 'Moves what is picked so that one place of it comes to lie on another.', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
     }
 
     public function pulls(Arguments $given, Result $result): array
