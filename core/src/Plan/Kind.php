@@ -121,6 +121,12 @@ abstract class Kind
         return false;
     }
 
+    /** @return list<string> what its copies are called, where they have names */
+    public function copyNames(): array
+    {
+        return [];
+    }
+
     /** @return list<string> fields that only say how the step itself is shown; its result does not hang on them */
     public function presentation(): array
     {

@@ -27,6 +27,8 @@ final readonly class Kinds
             new Kind\Guide\GuideArcKind,
             new Kind\Guide\RunKind,
             new Kind\Guide\SpiralKind,
+            new Kind\Guide\LettersKind,
+            new Kind\Guide\ClearSpaceKind,
             new Kind\Part\PartFromCellsKind,
             new Kind\Look\StyleKind,
             new Kind\Copy\RepeatAroundKind,

@@ -21,7 +21,9 @@ final readonly class Naming
         $named = is_string($reference) ? Reference::parse($reference) : $reference;
         $label = $named === null ? "“{$reference}”" : $this->labels[$named->step] ?? "“{$named->step}”";
 
-        return ($named?->member === null ? '' : "part $named->member of ").($named?->copy === null ? '' : "copy $named->copy of ").$label;
+        $copy = $named?->copy === null ? null : ($this->plan->steps[$named->step] ?? null)?->kind->copyNames()[$named->copy - 1] ?? "copy $named->copy";
+
+        return ($named?->member === null ? '' : "part $named->member of ").($copy === null ? '' : "$copy of ").$label;
     }
 
     /** A part or a guide, a copy, or a piece of a part. */

@@ -98,7 +98,7 @@ final readonly class SceneView
                 $geometry[$hash] = $this->part($known->result);
             }
             if ($known->result instanceof Guide && ! isset($has[$hash])) {
-                $geometry[$hash] = $this->guide($known->result);
+                $geometry[$hash] = $this->guide($known->result, $plan->steps[$known->id]->kind->copyNames());
             }
             if ($known->result instanceof Measurement && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->measurement($known->result);
@@ -293,15 +293,24 @@ final readonly class SceneView
         return array_values($copies);
     }
 
-    /** @return array{path: string, center: array{float, float}|null, radius: float|null} */
-    private function guide(Guide $guide): array
+    /**
+     * @param  list<string>  $names  of its copies
+     * @return array{path: string, center: array{float, float}|null, radius: float|null, names: list<array{text: string, at: array{float, float}}>}
+     */
+    private function guide(Guide $guide, array $names): array
     {
         $curve = $guide->curve;
+        $named = [];
+        foreach ($names as $number => $name) {
+            $start = isset($guide->runs[$number]) ? $guide->runs[$number]->start() : null;
+            array_push($named, ...($start === null ? [] : [['text' => $name, 'at' => [$start->x, $start->y]]]));
+        }
 
         return [
             'path' => $this->paths->ofCurves($guide->curves()),
             'center' => $curve instanceof Arc ? [$curve->center()->x, $curve->center()->y] : null,
             'radius' => $curve instanceof Arc ? $curve->radius() : null,
+            'names' => $named,
         ];
     }
 

@@ -52,6 +52,8 @@ final class CountingTest extends TestCase
             'guide.arc' => $one(['kind' => 'guide.arc', 'through' => [[0, 0], [9, 9], [20, 9]]]),
             'guide.run' => static fn (int $n): array => [['id' => 'x', 'kind' => 'guide.run', 'points' => $wave($n)]],
             'guide.spiral' => static fn (int $n): array => [['id' => 'g1', 'kind' => 'grid.golden', 'origin' => [0, 0], 'size' => [809, 500], 'form' => 'squares', 'depth' => 8], ['id' => 'x', 'kind' => 'guide.spiral', 'on' => 'g1']],
+            'guide.letters' => $one(['kind' => 'guide.letters', 'baseline' => [0, 600], 'x' => 200, 'cap' => 300, 'overshoot' => 5]),
+            'guide.clear' => $of(['kind' => 'guide.clear', 'distance' => 20]),
             'part.cells' => static fn (int $n): array => [['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => $n, 'rows' => 2, 'cell' => 3], ['id' => 'x', 'kind' => 'part.cells', 'cells' => array_map(static fn (int $k): string => 'g1#'.(1 + $k).','.(1 + $k % 2), range(0, $n - 1))]],
             'part.inscribed' => static fn (int $n): array => [['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => $n, 'rows' => 2, 'cell' => 3], ['id' => 'x', 'kind' => 'part.inscribed', 'cells' => array_map(static fn (int $k): string => 'g1#'.(1 + $k).',1', range(0, $n - 1))]],
             'part.outline' => static fn (int $n): array => [['id' => 'x', 'kind' => 'part.outline', 'points' => $star($n)]],

@@ -6,6 +6,8 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Kind;
@@ -88,7 +90,8 @@ final class KindsTest extends TestCase
             $edit = PlanEdit::apply($plan, [['op' => 'add', 'step' => ['kind' => $kind->name(), ...$offer->preset]]], Kinds::all());
             $scene = Sample::scene($edit->plan());
             self::assertSame([], $scene->findings, "$width × $height $unit");
-            self::assertGreaterThan(1, $scene->grids()['g1']->cellCount());
+            $laid = array_values($scene->known)[0]->result;
+            self::assertGreaterThan(1, $laid instanceof Grid ? $laid->cellCount() : count($laid instanceof Guide ? $laid->runs : []));
         }
     }
 

@@ -2449,6 +2449,11 @@ export interface components {
             path: string;
             center: number[] | null;
             radius: number | null;
+            /** @description Names of its lines, and where each begins. */
+            names: {
+                text: string;
+                at: number[];
+            }[];
         };
         /** @description A place that a pointer may have meant: how a plan writes it, and what people call it. */
         Candidate: {

@@ -15,7 +15,7 @@ function desk(planned: Record<string, unknown>[] = []) {
         ...['p1', 'p2', 'p3'].map((id) => ({ id, role: 'part', label: id, of: ['g1'], geometry: null, usedUp: false })),
     ] as unknown as Step[];
     const plan = { palette: { ink: '#1b2140' }, steps: [...steps.map(({ id }) => ({ id, kind: '' })), ...planned] };
-    return { page: { plan } as unknown as SheetPage, scene: { steps } as unknown as Scene, kinds, selected: null, colour: null, picking: new Picking() };
+    return { page: { plan } as unknown as SheetPage, scene: { steps } as unknown as Scene, kinds, selected: null as string | null, colour: null, picking: new Picking() };
 }
 
 type Bench = ReturnType<typeof desk>;

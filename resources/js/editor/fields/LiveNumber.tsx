@@ -18,7 +18,8 @@ interface Props {
     wrong?: string;
 }
 
-const REFERENCE = /^[a-z][a-z0-9]*\.([a-z]+)$/;
+/** What a grid has, said by its name alone; how large a part is, is said in numbers. */
+const REFERENCE = /^[a-z][a-z0-9]*\.(?!wide$|high$|area$|length$|value$)([a-z]+)$/;
 
 /** A number edited in place: typed, stepped with the arrow keys, or dragged sideways. */
 export function LiveNumber({ label, raw, text, value, measure, onPreview, onCommit, wrong }: Props) {

@@ -118,9 +118,23 @@ function paintGuides(context: CanvasRenderingContext2D, scene: Scene, scale: num
         const shape = step.role === 'guide' && !step.hidden && !step.usedUp ? guideShape(step.geometry) : undefined;
         context.globalAlpha = worked === null || worked.has(step.id) ? GUIDES : GUIDES * FADED;
         if (shape !== undefined) context.stroke(shape.path);
+        const written: number[] = [];
+        for (const { text, at: [x = 0, y = 0] } of shape?.data.names ?? []) {
+            // Where two lines lie close together the first one's name is enough.
+            if (written.some((other) => Math.abs(other - y) * scale < 14)) continue;
+            written.push(y);
+            paintName(context, text, x, y, colour, scale);
+        }
     }
     context.setLineDash([]);
     context.globalAlpha = 1;
+}
+
+/** What a line is called, over where it begins. */
+function paintName(context: CanvasRenderingContext2D, text: string, x: number, y: number, colour: string, scale: number): void {
+    context.fillStyle = colour;
+    context.font = `italic ${11.5 / scale}px 'Source Serif 4 Variable', serif`;
+    context.fillText(text, x + 6 / scale, y - 3 / scale);
 }
 
 /** Hairlines of all that has an outline. */

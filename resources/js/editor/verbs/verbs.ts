@@ -349,7 +349,8 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
             return bench.colour ?? Object.keys(bench.page.plan.palette)[0] ?? '#1b2140';
         default: {
             const kind = typeof value === 'string' ? LAST.exec(value)?.[1] : undefined;
-            return kind === undefined ? value : bench.page.plan.steps.findLast((step) => step.kind === kind)?.id;
+            if (kind === undefined) return typeof value === 'string' && near !== null ? value.replace('{first}.', `${stepIn(near)}.`) : value;
+            return bench.page.plan.steps.findLast((step) => step.kind === kind)?.id;
         }
     }
 }

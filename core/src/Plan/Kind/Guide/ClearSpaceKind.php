@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Guide;
+
+use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Line;
+use Sternbild\Core\Geometry\Run;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\StepsField;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
+use Sternbild\Core\Shape\Part;
+
+/** The box around a mark that nothing else may enter. */
+#[Called('guide.clear', label: 'Clear space', word: 'clear space', prefix: 'c', chapter: Chapter::Construction)]
+final class ClearSpaceKind extends GuideKind
+{
+    public function fields(): array
+    {
+        return [StepsField::parts('of', 'parts'), NumberField::length('distance', 'distance', 10)];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Clear space of {distance} around {of}.';
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(
+            label: 'Clear space…', from: 'parts', family: Family::Measure, key: 4,
+            words: 'exclusion zone, protection zone, safe area, margin around the logo, keep free, padding',
+            says: 'The box around parts that nothing else may enter; as wide as a share of the part picked first, or any measure.',
+            takes: 'of', preset: ['distance' => '{first}.high/4'], asks: ['distance'],
+        )];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $box = self::box($given, 0.0);
+
+        return [Pull::along('distance', new Vec($box->right, $box->center()->y), $given->number('distance'), new Vec(1.0, 0.0))];
+    }
+
+    public function evaluate(Arguments $given): Guide
+    {
+        $box = self::box($given, $given->number('distance'));
+        $corners = [new Vec($box->left, $box->top), new Vec($box->right, $box->top), new Vec($box->right, $box->bottom), new Vec($box->left, $box->bottom)];
+        $sides = [];
+        foreach ($corners as $number => $corner) {
+            $sides[] = new Line($corner, $corners[($number + 1) % 4]);
+        }
+
+        return Guide::run(new Run($sides));
+    }
+
+    private static function box(Arguments $given, float $distance): Bounds
+    {
+        $parts = $given->parts('of');
+        $box = array_reduce($parts, static fn (?Bounds $all, Part $part): Bounds => $all?->with($part->bounds()) ?? $part->bounds()) ?? Bounds::around();
+
+        return new Bounds($box->left - $distance, $box->top - $distance, $box->right + $distance, $box->bottom + $distance);
+    }
+}
