@@ -192,13 +192,26 @@ final class Drawing
     /** @param  list<string>  $history */
     private function styleOf(array $history): Style
     {
+        return Style::of($this->said($history, []));
+    }
+
+    /**
+     * What was said of the look of a figure, entry by entry.
+     *
+     * @param  list<string>  $history
+     * @param  array<int, true>  $within  looks that are being worked out; one that looks like itself adds nothing
+     * @return array<string, mixed>
+     */
+    private function said(array $history, array $within): array
+    {
         $said = [];
-        foreach ($this->looks as $look) {
+        foreach ($this->looks as $number => $look) {
             if (array_intersect($look->of, $history) !== []) {
-                $said = [...$said, ...$look->style];
+                $like = $look->like === [] || isset($within[$number]) ? [] : $this->said($this->history($look->like), $within + [$number => true]);
+                $said = [...$said, ...$like, ...$look->style];
             }
         }
 
-        return Style::of($said);
+        return $said;
     }
 }

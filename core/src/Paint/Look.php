@@ -13,8 +13,9 @@ final readonly class Look implements Result
     /**
      * @param  list<string>  $of  ids of parts, whose copies follow
      * @param  array<string, mixed>  $style  what it sets, by field name: fill, stroke.color, stroke.width, …
+     * @param  list<string>  $like  the steps that a figure came through that they look like, before that
      */
-    public function __construct(public array $of, public array $style)
+    public function __construct(public array $of, public array $style, public array $like = [])
     {
     }
 

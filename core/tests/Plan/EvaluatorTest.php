@@ -299,4 +299,42 @@ final class EvaluatorTest extends TestCase
         self::assertCount(301, $scene->known['p1']->places['points']);
         self::assertEquals(['at' => (object) [], 'pulls' => []], self::handles($scene)['p1']);
     }
+
+    public function test_a_part_looks_like_another_with_all_that_was_said_of_that_one_and_goes_on_doing_so(): void
+    {
+        $steps = [
+            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 20],
+            ['id' => 'p2', 'kind' => 'part.circle', 'center' => [200, 100], 'radius' => 20],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'lagoon', 'stroke' => ['color' => 'ink', 'width' => 3]],
+            ['id' => 's2', 'kind' => 'style', 'of' => ['p2'], 'like' => 'p1', 'opacity' => 0.5],
+            ['id' => 's3', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'ink'],
+        ];
+        [$model, $like] = Sample::scene(Sample::plan($steps))->drawing;
+        self::assertNotNull($model->styles[0]);
+        self::assertNotNull($like->styles[0]);
+        self::assertSame(['#1b2140', '#1b2140', 3.0, 0.5], [$like->styles[0]->fill, $like->styles[0]->stroke, $like->styles[0]->strokeWidth, $like->styles[0]->opacity]);
+        self::assertSame(1.0, $model->styles[0]->opacity, 'The model keeps its own.');
+    }
+
+    public function test_parts_that_look_like_one_another_come_to_an_end(): void
+    {
+        $scene = Sample::scene(Sample::plan([
+            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 20],
+            ['id' => 'p2', 'kind' => 'part.circle', 'center' => [200, 100], 'radius' => 20],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'like' => 'p2', 'fill' => 'lagoon'],
+            ['id' => 's2', 'kind' => 'style', 'of' => ['p2'], 'like' => 'p1', 'opacity' => 0.25],
+        ]));
+        self::assertSame(['#0f6e84', '#0f6e84'], [$scene->drawing[0]->styles[0]->fill ?? '', $scene->drawing[1]->styles[0]->fill ?? '']);
+    }
+
+    public function test_copies_that_grow_beyond_all_measure_are_refused(): void
+    {
+        $disc = ['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 20];
+        foreach ([['kind' => 'repeat.along', 'by' => [9, 9]], ['kind' => 'repeat.around', 'center' => [400, 400]]] as $repeat) {
+            foreach ([348.8, 0.01] as $factor) {
+                $scene = Sample::scene(Sample::plan([$disc, ['id' => 'r1', 'of' => ['p1'], 'count' => 80, 'factor' => $factor, ...$repeat]]));
+                self::assertSame(['factor', 'limit'], [$scene->findings[0]->field, $scene->findings[0]->code]);
+            }
+        }
+    }
 }

@@ -3,6 +3,9 @@ import { type FormEvent, useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
 import { useDesk } from '../desk';
 import { Swatch } from '../fields/Swatch';
+import { PAPER } from '../layers/paint';
+import { contrast, fromHsb, type Hsb, toHsb } from '../../ui/colours';
+import { NamedLooks } from './NamedLooks';
 
 const HEX = /^#[0-9a-f]{6}$/i;
 
@@ -22,12 +25,13 @@ export function PalettePanel() {
                     <ColourEntry name={null} colour="#8a6fa8" />
                 </li>
             </ul>
+            <NamedLooks />
         </section>
     );
 }
 
 function ColourEntry({ name, colour }: { name: string | null; colour: string }) {
-    const { change, preview } = useDesk();
+    const { change, preview, scene } = useDesk();
     const [open, setOpen] = useState(false);
     const [given, setGiven] = useState({ name: name ?? '', colour });
     const [problem, setProblem] = useState<string | null>(null);
@@ -89,6 +93,8 @@ function ColourEntry({ name, colour }: { name: string | null; colour: string }) 
                                 onChange={(event) => choose(event.target.value)}
                             />
                         </label>
+                        <HsbInputs colour={HEX.test(given.colour) ? given.colour : colour} onChange={choose} />
+                        {HEX.test(given.colour) && <p className="text-[12.5px] text-slate">Contrast with the sheet {ratio(contrast(given.colour, scene.sheet.background ?? PAPER))}, with white {ratio(contrast(given.colour, '#ffffff'))}</p>}
                         {problem !== null && (
                             <p role="alert" className="text-[12.5px] text-brick">
                                 {problem}
@@ -108,5 +114,41 @@ function ColourEntry({ name, colour }: { name: string | null; colour: string }) 
                 </Popover.Content>
             </Popover.Portal>
         </Popover.Root>
+    );
+}
+
+/** `4.5 : 1`, and whether that is enough to read by (WCAG 2.2). */
+function ratio(value: number): string {
+    return `${(Math.floor(value * 100) / 100).toFixed(2)} : 1${value >= 4.5 ? '' : value >= 3 ? ' (large things only)' : ' (too little)'}`;
+}
+
+const HSB: [keyof Hsb, string, number][] = [['hue', 'Hue, degrees', 360], ['saturation', 'Saturation, per cent', 100], ['brightness', 'Brightness, per cent', 100]];
+
+/** Hue, saturation and brightness of a colour, typed or stepped. */
+function HsbInputs({ colour, onChange }: { colour: string; onChange: (hex: string) => void }) {
+    // A grey has no hue, and black no saturation: what was typed for them stays.
+    const [typed, setTyped] = useState<Hsb | null>(null);
+    const shown = typed !== null && fromHsb(typed) === colour.toLowerCase() ? typed : toHsb(colour);
+    return (
+        <div className="flex gap-2">
+            {HSB.map(([name, label, most]) => (
+                <label key={name} className="flex min-w-0 flex-1 flex-col gap-0.5 text-[12px] text-slate">
+                    {label.split(',')[0]}
+                    <input
+                        type="number"
+                        className="boxed w-full min-w-0 px-1.5 py-1.5 tabular-nums"
+                        aria-label={label}
+                        min={0}
+                        max={most}
+                        value={Math.round(shown[name])}
+                        onChange={(event) => {
+                            const next = { ...shown, [name]: Math.min(most, Math.max(0, event.target.valueAsNumber || 0)) };
+                            setTyped(next);
+                            onChange(fromHsb(next));
+                        }}
+                    />
+                </label>
+            ))}
+        </div>
     );
 }

@@ -24,6 +24,9 @@ abstract class CopyKind extends Kind
     /** Curves of all copies together; what is beyond cannot be drawn in reasonable time. */
     private const MOST_CURVES = 200_000;
 
+    /** Times as large as the first, or as small, that a copy may be. */
+    private const LARGEST = 1_000_000;
+
     public function offersPlaces(): bool
     {
         return true;
@@ -87,6 +90,19 @@ abstract class CopyKind extends Kind
         self::withinLimit(array_sum(array_map(static fn (Guide $guide): int => count($guide->curves()), $guides)) * count($maps), $field);
 
         return $guides === [] ? throw new \LogicException('A repeat has something to repeat.') : Guide::repeated($guides, $maps);
+    }
+
+    /**
+     * How many times as large as the first the last copy is.
+     *
+     * @throws FieldFault where that is beyond all measure
+     */
+    final protected static function withinSize(float $factor, int $copies): void
+    {
+        $last = $factor ** ($copies - 1);
+        if ($last > self::LARGEST || $last < 1.0 / self::LARGEST) {
+            throw new FieldFault('factor', 'limit', 'the last of '.number_format($copies).' copies would be more than '.number_format(self::LARGEST).' times as '.($last > 1.0 ? 'large' : 'small').' as the first');
+        }
     }
 
     /** @throws FieldFault */

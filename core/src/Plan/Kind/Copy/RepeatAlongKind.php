@@ -88,6 +88,7 @@ final class RepeatAlongKind extends CopyKind
         if ($rows * $count > self::MOST_COPIES) {
             throw new FieldFault('count', 'limit', 'there would be '.number_format($rows * $count).' copies; at most '.number_format(self::MOST_COPIES).' are possible');
         }
+        self::withinSize($given->number('factor'), $rows * $count);
         $center = self::bounds($given)->center();
         $maps = [];
         for ($copy = 0; $copy < $rows * $count; $copy++) {

@@ -73,6 +73,7 @@ final class RepeatAroundKind extends CopyKind
     public function evaluate(Arguments $given): Part|Guide
     {
         $count = $given->whole('count');
+        self::withinSize($given->number('factor'), $count);
         $center = $given->vec('center');
         $mirror = Affine::mirrorUpright($center);
         $maps = [];

@@ -15,11 +15,13 @@ use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\DashField;
 use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
+use Sternbild\Core\Shape\Part;
 
 /** How parts look: fill, stroke, opacity, blend. Copies follow the part they were made from; a later step goes over an earlier one. */
 #[Called('style', label: 'Look', word: 'look', prefix: 's', chapter: Chapter::Look)]
@@ -37,6 +39,7 @@ final class StyleKind extends Kind
     {
         return [
             StepsField::parts('of', 'parts'),
+            new StepField('like', 'look of'),
             new ColourField('fill', 'fill'),
             new ColourField('stroke.color', 'stroke colour'),
             NumberField::length('stroke.width', 'stroke width'),
@@ -52,6 +55,9 @@ final class StyleKind extends Kind
     {
         $stroke = '[, {stroke.join} corners][, {stroke.cap} ends][, dashed {stroke.dash}]';
         $rest = '[, opacity {opacity}][, blended by {blend}].';
+        if ($step->says('like')) {
+            return "Show {of} like {like}[, filled with {fill}][, stroke in {stroke.color}][, {stroke.width} wide]$stroke$rest";
+        }
         if ($step->says('fill')) {
             return "Fill {of} with {fill}[, stroke in {stroke.color}][, {stroke.width} wide]$stroke$rest";
         }
@@ -84,11 +90,38 @@ final class StyleKind extends Kind
                 replaces: 'stroke.color',
                 fromCells: true,
             ),
+            new Offer(
+                label: 'Look like…', from: 'parts', family: Family::Look, key: 3,
+                words: 'copy style, same appearance, eyedropper, match, inherit, pick up the style',
+                says: 'The parts picked first look like the part picked last, and go on doing so.',
+                takes: 'of+like', least: 2,
+            ),
+            new Offer(
+                label: 'Opacity…', from: 'parts', family: Family::Look, key: 4,
+                words: 'transparent, transparency, see through, alpha, faded, translucent',
+                says: 'Lets what lies under parts shine through them.',
+                takes: 'of', preset: ['opacity' => 0.5], asks: ['opacity'], replaces: 'opacity',
+            ),
+            new Offer(
+                label: 'Blend…', from: 'parts', family: Family::Look, key: 5,
+                words: 'multiply, overprint, screen, darken, lighten, blending mode',
+                says: 'Mixes the colours of parts with what lies under them.',
+                takes: 'of', preset: ['blend' => 'multiply'], asks: ['blend'], replaces: 'blend',
+            ),
+            new Offer(
+                label: 'Dashes…', from: 'parts', family: Family::Look, key: 6,
+                words: 'dashed line, dotted, broken line, stitches, gaps, line ends',
+                says: 'Breaks the stroke of parts into dashes and gaps, with flat, round or square ends.',
+                takes: 'of', preset: ['stroke' => ['dash' => ['min(sheet.width, sheet.height)/40', 'min(sheet.width, sheet.height)/60']]], asks: ['stroke.dash', 'stroke.cap'], replaces: 'stroke.dash',
+            ),
         ];
     }
 
     public function evaluate(Arguments $given): Look
     {
-        return new Look(array_map(static fn (Evaluated $step): string => $step->id, $given->steps('of')), $given->only(self::LOOKS));
+        $model = $given->has('like') ? $given->step('like')->result : null;
+        $like = $model instanceof Part ? $model->figures[count($model->figures) - 1]->steps : [];
+
+        return new Look(array_map(static fn (Evaluated $step): string => $step->id, $given->steps('of')), $given->only(self::LOOKS), $like);
     }
 }
