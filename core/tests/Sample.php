@@ -35,6 +35,19 @@ final class Sample
     }
 
     /**
+     * The same, looked at as large as it is only, and whatever its corners.
+     *
+     * @param  array<string, mixed>  $plan
+     * @return array<string, mixed>
+     */
+    public static function unchecked(array $plan): array
+    {
+        $plan['sheet'] = [...(is_array($plan['sheet'] ?? null) ? $plan['sheet'] : []), 'checks' => ['sliver' => 0, 'miss' => 0, 'corner' => 0, 'small' => 0]];
+
+        return $plan;
+    }
+
+    /**
      * @param  array<string, mixed>  $more
      * @return array<string, mixed>
      */

@@ -28,7 +28,7 @@ final class AlmostSquare
         if ($off <= self::SAME || $off >= self::ALIKE) {
             return [];
         }
-        $finding = Finding::note($step->id, 'almost-square', sprintf(
+        $finding = Finding::note($step->id, Sort::AlmostSquare->value, sprintf(
             'its cells are almost square, %s × %s %s', Numerals::plain($width), Numerals::plain($height), $unit,
         ))->at($grid->cellOutlines(0)[0]->bounds()->center(), abs($width - $height));
         $cell = $step->raw('cell');

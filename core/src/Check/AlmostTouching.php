@@ -37,7 +37,7 @@ final class AlmostTouching
                     }
                     [$gap, $radius] = $found;
                     $circle = new Circle($guides[$one]->center(), $radius);
-                    $finding = Finding::warning($one, 'almost-touching', sprintf(
+                    $finding = Finding::warning($one, Sort::AlmostTouching->value, sprintf(
                         $gap > 0.0 ? 'misses touching %s by %s %s' : 'crosses %s where it nearly touches, by %s %s',
                         $labels[$two], Numerals::plain((float) sprintf('%.3g', abs($gap))), $plan->unit->value,
                     ))->at(TouchingCircles::contact($circle, $guides[$two]->single()), abs($gap));

@@ -42,7 +42,7 @@ final readonly class Checks
                 }
             }
             if ($step->result instanceof Overlay && $step->result->cellCount() > Overlay::MOST_PICKED) {
-                $findings[] = Finding::note($id, 'many-cells', 'has '.number_format($step->result->cellCount()).' cells; up to '.number_format(Overlay::MOST_PICKED).' can be picked on the sheet');
+                $findings[] = Finding::note($id, Sort::ManyCells->value, 'has '.number_format($step->result->cellCount()).' cells; up to '.number_format(Overlay::MOST_PICKED).' can be picked on the sheet');
             }
             if ($step->result instanceof Overlay && $limits->sliver > 0.0) {
                 array_push($findings, ...Slivers::in($id, $step->result, $limits->sliver, $plan->unit->value));
@@ -57,7 +57,7 @@ final readonly class Checks
         $shown = array_slice($findings, 0, self::MOST_FINDINGS);
         $rest = count($findings) - count($shown);
         if ($rest > 0) {
-            $shown[] = Finding::note($findings[self::MOST_FINDINGS]->step, 'more', "from here on $rest more are found");
+            $shown[] = Finding::note($findings[self::MOST_FINDINGS]->step, Sort::More->value, "from here on $rest more are found");
         }
 
         return array_map(static fn (Finding $finding): Finding => $finding->about($labels[$finding->step]), $shown);
@@ -72,7 +72,7 @@ final readonly class Checks
     private static function ofGuides(Plan $plan, array $guides, array $grids, array $labels, Tolerance $tolerance): array
     {
         if (count($guides) > self::MOST_GUIDES) {
-            return [Finding::note((string) array_key_first($guides), 'unchecked', 'near misses and doubled lines are looked for among at most '.number_format(self::MOST_GUIDES).' guides; there are '.number_format(count($guides)))];
+            return [Finding::note((string) array_key_first($guides), Sort::Unchecked->value, 'near misses and doubled lines are looked for among at most '.number_format(self::MOST_GUIDES).' guides; there are '.number_format(count($guides)))];
         }
         $findings = DoubledLines::among($plan, $guides, $labels, $tolerance);
         if ($plan->limits->miss > 0.0) {

@@ -40,7 +40,7 @@ final class DoubledLines
                     continue;
                 }
                 $whole = abs($length - $guides[$id]->single()->length()) <= $tolerance->distance;
-                $finding = Finding::warning($id, 'doubled', $whole ? "lies on {$labels[$other]}" : "lies on {$labels[$other]} for a stretch")
+                $finding = Finding::warning($id, Sort::Doubled->value, $whole ? "lies on {$labels[$other]}" : "lies on {$labels[$other]} for a stretch")
                     ->at($guides[$id]->single()->pointAt(0.5), $length);
                 $findings[] = $whole && ! isset($needed[$id])
                     ? $finding->with(new Remedy('Take it away', [['op' => 'remove', 'ids' => [$id]]]))

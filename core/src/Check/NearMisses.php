@@ -40,7 +40,7 @@ final class NearMisses
                 if ($near === null) {
                     continue;
                 }
-                $finding = Finding::warning((string) $id, 'near-miss', sprintf(
+                $finding = Finding::warning((string) $id, Sort::NearMiss->value, sprintf(
                     '%s misses %s by %s %s',
                     $number === 0 ? 'its beginning' : 'its end', $near->name, Numerals::plain((float) sprintf('%.3g', $near->distance)), $plan->unit->value,
                 ), "through.$number")->at($end, $near->distance);

@@ -23,7 +23,7 @@ final class Slivers
         $face = (int) array_key_first($thin);
         $count = count($thin);
 
-        return [Finding::warning($id, 'sliver', sprintf(
+        return [Finding::warning($id, Sort::Sliver->value, sprintf(
             $count === 1 ? 'a cell is only about %2$s %4$s wide, less than %3$s %4$s' : '%1$d cells are thinner than %3$s %4$s, the thinnest only about %2$s %4$s wide',
             $count, self::short($thin[$face]), self::short($limit), $unit,
         ))->at($overlay->arrangement()->placeInside($face), $thin[$face])];
@@ -37,7 +37,7 @@ final class Slivers
             return [];
         }
 
-        return [Finding::warning($id, 'sliver', sprintf(
+        return [Finding::warning($id, Sort::Sliver->value, sprintf(
             'its thinnest cells are only about %s %s wide, less than %s %2$s', self::short($width), $unit, self::short($limit),
         ))->at($grid->cellOutlines($cell)[0]->bounds()->center(), $width)];
     }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Evaluation;
 
 use Sternbild\Core\Check\Checks;
+use Sternbild\Core\Check\PartChecks;
+use Sternbild\Core\Check\Seen;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\OverBudget;
@@ -36,6 +38,9 @@ final readonly class Evaluator
     public function __construct(private ResultCache $cache)
     {
     }
+
+    /** What looking through all that is drawn may take beside the budget, as a share of it. */
+    private const CHECKED = 0.05;
 
     /** What one step may take of the whole budget, so that the others are worked out, too. */
     private const SHARE = 0.6;
@@ -95,8 +100,28 @@ final readonly class Evaluator
         array_push($findings, ...Checks::run($plan, $known, $labels));
 
         $drawing = new Drawing($plan, $known, $sources, $usedUp);
+        $arranged = $drawing->arranged();
+        array_push($findings, ...array_map(static fn (Finding $finding): Finding => $finding->about($labels[$finding->step]), PartChecks::run($plan, $known, self::seen($arranged), $labels, $budget->share(self::CHECKED))));
 
-        return new Scene($plan, $labels, $known, $drawing->arranged(), $sources, $drawing->usedUp(), $findings, $drawing->inside());
+        return new Scene($plan, $labels, $known, $arranged, $sources, $drawing->usedUp(), $findings, $drawing->inside());
+    }
+
+    /**
+     * @param  list<DrawnPart>  $arranged
+     * @return list<Seen>
+     */
+    private static function seen(array $arranged): array
+    {
+        $seen = [];
+        foreach ($arranged as $part) {
+            foreach ($part->styles as $number => $style) {
+                if ($style !== null) {
+                    $seen[] = Seen::of($part->id, $part->part->figures[$number], $style, count($part->styles));
+                }
+            }
+        }
+
+        return $seen;
     }
 
     /**

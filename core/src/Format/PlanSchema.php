@@ -38,7 +38,7 @@ final class PlanSchema
                         'height' => $number,
                         'unit' => ['enum' => array_column(Unit::cases(), 'value')],
                         'background' => ['type' => ['string', 'null']],
-                        'checks' => ['type' => 'object', 'additionalProperties' => false, 'properties' => ['sliver' => $number, 'miss' => $number]],
+                        'checks' => ['type' => 'object', 'additionalProperties' => false, 'properties' => ['sliver' => $number, 'miss' => $number, 'corner' => $number, 'small' => $number]],
                     ],
                 ],
                 'values' => ['type' => 'object', 'additionalProperties' => $number],

@@ -103,6 +103,16 @@ abstract class Kind
         return true;
     }
 
+    /**
+     * How wide the bar is that it draws, where it draws one.
+     *
+     * @param  Evaluated  $known  what the step came to
+     */
+    public function bar(Step $step, Evaluated $known): ?Bar
+    {
+        return null;
+    }
+
     /** @return string|null the field that names what is worked on in its place: of a placement the motif */
     public function opens(): ?string
     {

@@ -114,22 +114,27 @@ final readonly class PlanReader
     /** @throws Unusable */
     private static function limits(mixed $sheet, float $width, float $height, Unit $unit): Limits
     {
-        $usual = Limits::usual(Unit::Mm->pixels() / $unit->pixels(), max($width, $height));
+        $usual = Limits::usual(Unit::Mm->pixels() / $unit->pixels(), max($width, $height), $unit === Unit::Px);
         $given = is_array($sheet) ? $sheet['checks'] ?? [] : [];
         if (! is_array($given)) {
-            throw Unusable::at('/sheet/checks', 'an object with sliver and miss');
+            throw Unusable::at('/sheet/checks', 'an object with sliver, miss, corner and small');
         }
-        self::onlyKeys($given, ['sliver', 'miss'], '/sheet/checks');
-        $limits = ['sliver' => $usual->sliver, 'miss' => $usual->miss];
+        self::onlyKeys($given, ['sliver', 'miss', 'corner', 'small'], '/sheet/checks');
+        $limits = ['sliver' => $usual->sliver, 'miss' => $usual->miss, 'corner' => $usual->corner, 'small' => $usual->small];
+        $most = ['corner' => 180.0, 'small' => 1000.0];
         foreach (array_intersect_key($given, $limits) as $name => $raw) {
             $number = self::number($raw, "/sheet/checks/$name", $unit);
-            if ($number === null || ! is_finite($number) || $number < 0.0 || $number > max($width, $height)) {
-                throw Unusable::at("/sheet/checks/$name", 'a length from 0 to the sheet’s longer side');
+            if ($number === null || ! is_finite($number) || $number < 0.0 || $number > ($most[$name] ?? max($width, $height))) {
+                throw Unusable::at("/sheet/checks/$name", match ($name) {
+                    'corner' => 'degrees from 0 to 180',
+                    'small' => 'pixels from 0 to 1000',
+                    default => 'a length from 0 to the sheet’s longer side',
+                });
             }
             $limits[$name] = $number;
         }
 
-        return new Limits($limits['sliver'], $limits['miss']);
+        return new Limits($limits['sliver'], $limits['miss'], $limits['corner'], $limits['small']);
     }
 
     /** @throws Unusable */

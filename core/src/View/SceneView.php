@@ -118,7 +118,7 @@ final readonly class SceneView
                 'height' => $plan->height,
                 'unit' => $plan->unit->value,
                 'background' => $this->scene->background(),
-                'checks' => ['sliver' => $plan->limits->sliver, 'miss' => $plan->limits->miss],
+                'checks' => ['sliver' => $plan->limits->sliver, 'miss' => $plan->limits->miss, 'corner' => $plan->limits->corner, 'small' => $plan->limits->small],
             ],
             'values' => (object) $plan->values->all(),
             'chapters' => array_map(static fn (Section $section): array => get_object_vars($section), $plan->sections()),

@@ -7,6 +7,7 @@ namespace Sternbild\Core\Tests\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\DrawnPart;
 use Sternbild\Core\Evaluation\ResultCache;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\Sentence;
@@ -324,7 +325,7 @@ final class EvaluatorTest extends TestCase
             ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'like' => 'p2', 'fill' => 'lagoon'],
             ['id' => 's2', 'kind' => 'style', 'of' => ['p2'], 'like' => 'p1', 'opacity' => 0.25],
         ]));
-        self::assertSame(['#0f6e84', '#0f6e84'], [$scene->drawing[0]->styles[0]->fill ?? '', $scene->drawing[1]->styles[0]->fill ?? '']);
+        self::assertSame(['#0f6e84', '#0f6e84'], array_map(static fn (DrawnPart $part): ?string => $part->styles[0]?->fill, $scene->drawing));
     }
 
     public function test_copies_that_grow_beyond_all_measure_are_refused(): void

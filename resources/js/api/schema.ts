@@ -2287,6 +2287,8 @@ export interface components {
             checks: {
                 sliver: number;
                 miss: number;
+                corner: number;
+                small: number;
             };
         };
         /** @description What the request says it has already is not said again: sentences, looks and the hashes of geometry are given by their number in that list, from 0, and geometry, which is listed by hash, is left out. */
@@ -2386,7 +2388,7 @@ export interface components {
             /** @constant */
             op: "sheet";
             /** @enum {unknown} */
-            field: "width" | "height" | "unit" | "background" | "checks.sliver" | "checks.miss";
+            field: "width" | "height" | "unit" | "background" | "checks.sliver" | "checks.miss" | "checks.corner" | "checks.small";
             value: unknown;
         } | {
             /** @constant */
@@ -2518,6 +2520,8 @@ export interface components {
             checks?: {
                 sliver?: number | string;
                 miss?: number | string;
+                corner?: number | string;
+                small?: number | string;
             };
         };
         /** @description Places of one kind and name, x and y one after another, and how a plan writes each. */

@@ -18,7 +18,7 @@ export function Findings() {
                     <One key={`${finding.step} ${finding.field} ${finding.message}`} finding={finding} />
                 ))}
             </ul>
-            {scene.steps.some((step) => step.role === 'guide' || step.role === 'overlay') && <Limits />}
+            {scene.steps.some((step) => step.role === 'guide' || step.role === 'overlay' || step.role === 'part') && <Limits />}
         </section>
     );
 }
@@ -64,19 +64,20 @@ function One({ finding }: { finding: Finding }) {
 function Limits() {
     const { page, scene, change, preview } = useDesk();
     const given = (page.plan.sheet as { checks?: Record<string, number | string> }).checks ?? {};
-    const limit = (name: 'sliver' | 'miss', label: string) => (
+    const limit = (name: keyof typeof scene.sheet.checks, label: string, measure: 'length' | 'angle' | 'count' = 'length') => (
         <LiveNumber
             label={label}
             raw={given[name] ?? Math.round(scene.sheet.checks[name] * 1e4) / 1e4}
             value={scene.sheet.checks[name]}
-            measure="length"
+            measure={measure}
             onPreview={(value) => preview(value === null ? null : [{ op: 'sheet', field: `checks.${name}`, value }])}
             onCommit={(value) => change([{ op: 'sheet', field: `checks.${name}`, value }])}
         />
     );
     return (
         <p className="border-t border-hairline pt-2 font-serif text-[14px] leading-[1.6] text-slate">
-            Cells thinner than {limit('sliver', 'Thinnest cell')} and misses below {limit('miss', 'Widest miss')} {scene.sheet.unit} are named.
+            Cells thinner than {limit('sliver', 'Thinnest cell')} and misses below {limit('miss', 'Widest miss')} {scene.sheet.unit} are named, corners sharper than {limit('corner', 'Sharpest corner', 'angle')}, and details lost at{' '}
+            {limit('small', 'Smallest size in pixels', 'count')} px (0 for never).
         </p>
     );
 }

@@ -8,6 +8,7 @@ use Sternbild\Core\Arrangement\Unworkable;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Bar;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
@@ -75,6 +76,11 @@ final class BandKind extends PartOperation
         };
 
         return [Pull::along('width', $curve->pointAt(0.5), $given->number('width'), $unit)];
+    }
+
+    public function bar(Step $step, Evaluated $known): Bar
+    {
+        return new Bar($known->numbers['width'] ?? 0.0, 'width', null, "$step->id.width");
     }
 
     /** Guides stay. */

@@ -8,8 +8,10 @@ use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\BentWay;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Bar;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
@@ -39,6 +41,18 @@ final class RectangleKind extends PartKind
     public function sentence(Step $step): string
     {
         return $step->says('corners') ? 'Rectangle between {corners}.' : 'Rectangle of {size} from {origin}[, turned by {angle}].';
+    }
+
+    /** Upright ones only: how wide a turned one is, is not taken from it by name. */
+    public function bar(Step $step, Evaluated $known): ?Bar
+    {
+        if (! $known->result instanceof Part || ($known->numbers['angle'] ?? 0.0) !== 0.0) {
+            return null;
+        }
+        ['wide' => $wide, 'high' => $high] = $known->result->quantities();
+        $field = $step->says('size') ? 'size' : null;
+
+        return $wide <= $high ? new Bar($wide, $field, 0, "$step->id.wide") : new Bar($high, $field, 1, "$step->id.high");
     }
 
     public function offers(): array

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Check;
+
+use Sternbild\Core\Plan\Bar;
+use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Remedy;
+use Sternbild\Core\Shape\Part;
+
+/** Bars that were probably meant to be equally wide. */
+final class Bars
+{
+    /** Widths that differ by less than this share look alike. */
+    private const ALIKE = 0.05;
+
+    /** And by less than this they are. */
+    private const SAME = 1e-9;
+
+    /**
+     * @param  array<string, Evaluated>  $known
+     * @param  array<string, string>  $labels
+     * @return list<Finding>
+     */
+    public static function among(Plan $plan, array $known, array $labels): array
+    {
+        $findings = [];
+        /** @var array<string, Bar> $bars */
+        $bars = [];
+        foreach ($known as $id => $step) {
+            $bar = $step->result instanceof Part ? $plan->steps[$id]->kind->bar($plan->steps[$id], $step) : null;
+            if ($bar === null || ! $step->result instanceof Part) {
+                continue;
+            }
+            $like = self::nearest($bars, $bar);
+            $bars[$id] = $bar;
+            if ($like === null) {
+                continue;
+            }
+            [$other, $off] = $like;
+            $finding = Finding::warning($id, Sort::AlmostEqual->value, sprintf(
+                'is %s %s wide, almost as wide as %s, which is %s', Numerals::plain(round($bar->width, 4)), $plan->unit->value, $labels[$other], Numerals::plain(round($bars[$other]->width, 4)),
+            ), $bar->field)->at($step->result->bounds()->center(), $off);
+            $value = self::equal($plan->steps[$id], $bar, $bars[$other]);
+            $findings[] = $value === null ? $finding : $finding->with(new Remedy('Make them equal', [['op' => 'set', 'id' => $id, 'field' => (string) $bar->field, 'value' => $value]]));
+        }
+
+        return $findings;
+    }
+
+    /**
+     * The bar that is almost as wide; none where one is as wide.
+     *
+     * @param  array<string, Bar>  $bars
+     * @return array{string, float}|null its id, and by how much it differs
+     */
+    private static function nearest(array $bars, Bar $bar): ?array
+    {
+        $best = null;
+        foreach ($bars as $id => $other) {
+            $off = abs($bar->width - $other->width);
+            $share = $off / max($bar->width, $other->width);
+            if ($share <= self::SAME) {
+                return null;
+            }
+            if ($share < self::ALIKE && ($best === null || $off < $best[1])) {
+                $best = [(string) $id, $off];
+            }
+        }
+
+        return $best;
+    }
+
+    /** What the field has to say for the bar to be as wide as the other one from now on; null where a formula stands there. */
+    private static function equal(Step $step, Bar $bar, Bar $other): mixed
+    {
+        $raw = $bar->field === null ? null : $step->raw($bar->field);
+        if ($bar->index === null) {
+            return is_numeric($raw) ? $other->name : null;
+        }
+        if (! is_array($raw) || ! is_numeric($raw[$bar->index] ?? null)) {
+            return null;
+        }
+        $raw[$bar->index] = $other->name;
+
+        return $raw;
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Check;
+
+use Sternbild\Core\Arrangement\Unworkable;
+use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Outline;
+use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Remedy;
+use Sternbild\Core\Shape\Combination;
+
+/** What lies wholly behind others, and details that are gone when they are shown small. */
+final class Unseen
+{
+    /** Of a pixel: what is thinner is not seen. */
+    private const SEEN = 0.5;
+
+    /** How many times as large as the smallest size the next one is: 24 px beside 16. */
+    private const LARGER = 1.5;
+
+    /**
+     * Steps of which nothing is seen.
+     *
+     * @param  list<Seen>  $seen  from back to front
+     * @param  array<string, string>  $labels
+     * @return list<Finding>
+     */
+    public static function hidden(Plan $plan, array $seen, array $labels): array
+    {
+        $hidden = $behind = [];
+        foreach ($seen as $k => $figure) {
+            $over = array_values(array_filter(array_slice($seen, $k + 1), static fn (Seen $other): bool => $other->covers() && $other->bounds->meets($figure->bounds, 0.0)));
+            if ($over === [] || $figure->hasStroke() || ! self::isWithin($figure->bounds, array_map(static fn (Seen $other): Bounds => $other->bounds, $over))) {
+                continue;
+            }
+            try {
+                $left = Combination::cut([$figure->outlines, array_merge(...array_map(static fn (Seen $other): array => $other->outlines, $over))], $plan->tolerance());
+            } catch (Unworkable) {
+                continue;
+            }
+            $rest = array_sum(array_map(static fn (Outline $outline): float => abs($outline->area()), $left));
+            if ($rest <= $plan->tolerance()->distance * $figure->figure->perimeter()) {
+                $hidden[$figure->id] = ($hidden[$figure->id] ?? 0) + 1;
+                $behind[$figure->id] = $over[0]->id;
+            }
+        }
+        $findings = [];
+        foreach ($seen as $figure) {
+            if (($hidden[$figure->id] ?? 0) === $figure->of) {
+                $findings[] = Finding::note($figure->id, Sort::Hidden->value, "lies wholly behind {$labels[$behind[$figure->id]]}")->at($figure->bounds->center(), sqrt($figure->figure->area()))
+                    ->with(new Remedy('Hide it', [['op' => 'set', 'id' => $figure->id, 'field' => 'hidden', 'value' => true]]));
+                unset($hidden[$figure->id]);
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
+     * Details that are less than half a pixel at the smallest size, and how many of them at half as much again.
+     *
+     * @param  list<Seen>  $seen
+     * @return list<Finding> one at most, at the thinnest
+     */
+    public static function vanishing(Plan $plan, array $seen): array
+    {
+        $small = $plan->limits->small;
+        if ($small <= 0.0) {
+            return [];
+        }
+        $limit = self::SEEN * max($plan->width, $plan->height) / $small;
+        $thin = [];
+        foreach ($seen as $figure) {
+            foreach ($figure->outlines as $outline) {
+                $width = self::width($outline);
+                if ($width < $limit) {
+                    $thin[] = [$width, $figure, $outline];
+                }
+            }
+        }
+        if ($thin === []) {
+            return [];
+        }
+        usort($thin, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        [$width, $figure, $outline] = $thin[0];
+        $count = count($thin);
+        $also = count(array_filter($thin, static fn (array $one): bool => $one[0] < $limit / self::LARGER));
+        $message = sprintf(
+            $count === 1 ? 'a detail of %2$s %3$s is less than half a pixel at %4$s px' : '%1$d details are less than half a pixel at %4$s px, the thinnest only %2$s %3$s wide',
+            $count, Numerals::plain((float) sprintf('%.3g', $width)), $plan->unit->value, Numerals::plain($small),
+        );
+        $also = $also === 0 ? '' : '; '.($also === $count ? '' : "$also of them ").'at '.Numerals::plain($small * self::LARGER).' px, too';
+
+        return [Finding::note($figure->id, Sort::Vanishes->value, $message.$also)->at($outline->bounds()->center(), $width)];
+    }
+
+    /** The shorter side of the rectangle with the same area and perimeter; of what is rounder than a square the diameter of about the same. */
+    private static function width(Outline $outline): float
+    {
+        $area = abs($outline->area());
+        $half = $outline->perimeter() / 2;
+        $root = $half * $half / 4 - $area;
+
+        return $half === 0.0 ? 0.0 : ($root > 0.0 ? $half / 2 - sqrt($root) : 2 * $area / $half);
+    }
+
+    /** @param  non-empty-list<Bounds>  $all */
+    private static function isWithin(Bounds $bounds, array $all): bool
+    {
+        $box = array_reduce($all, static fn (?Bounds $so, Bounds $one): Bounds => $so?->with($one) ?? $one) ?? $bounds;
+
+        return $box->left <= $bounds->left && $box->top <= $bounds->top && $box->right >= $bounds->right && $box->bottom >= $bounds->bottom;
+    }
+}

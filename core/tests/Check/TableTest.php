@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Tests\Check;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Check\Sort;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Tests\Sample;
+
+/** Every finding there is: a drawing that shows it, one that just does not, its measure, and a remedy that removes it. */
+final class TableTest extends TestCase
+{
+    /** What only says that not all was looked through or told, and needs drawings by the hundred. */
+    private const OF_CHECKS_THEMSELVES = [Sort::Unchecked, Sort::More, Sort::ManyCells];
+
+    /** @return array<string, mixed> */
+    private static function disc(string $id, float $x, float $y, float $radius): array
+    {
+        return ['id' => $id, 'kind' => 'part.circle', 'center' => [$x, $y], 'radius' => $radius];
+    }
+
+    /**
+     * @param  list<mixed>  $points
+     * @return array<string, mixed>
+     */
+    private static function outline(string $id, array $points, mixed $bends = null): array
+    {
+        return ['id' => $id, 'kind' => 'part.outline', 'points' => $points, ...($bends === null ? [] : ['bends' => $bends])];
+    }
+
+    /** @return array<string, array{Sort, list<array<string, mixed>>, list<array<string, mixed>>, float, bool}> what shows it, what just does not, its measure, whether there is a remedy */
+    private static function rows(): array
+    {
+        $line = static fn (string $id, array $from, array $to): array => ['id' => $id, 'kind' => 'guide.line', 'through' => [$from, $to]];
+        $circle = static fn (float $radius): array => ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [400, 400], 'radius' => $radius];
+        $cells = static fn (array $cell): array => [['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [100, 100], 'columns' => 4, 'rows' => 4, 'cell' => $cell]];
+        $bars = static fn (float $width): array => [
+            ['id' => 'p1', 'kind' => 'part.rectangle', 'origin' => [100, 100], 'size' => [60, 500]],
+            ['id' => 'c1', 'kind' => 'guide.run', 'points' => [[400, 100], [400, 600]]],
+            ['id' => 'b1', 'kind' => 'band', 'of' => ['c1'], 'width' => $width],
+        ];
+        // A semicircle on the end of two lines leaves them without a corner; a bulge that is not quite 1 does not.
+        $tongue = static fn (float $bulge): array => [self::outline('p1', [[100, 300], [400, 300], [400, 500], [100, 500]], [null, ['bulge' => $bulge], null, null])];
+        $wedge = static fn (float $half): array => [self::outline('p1', [[100, 400 - $half], [700, 400], [100, 400 + $half]])];
+        $square = static fn (float $off): array => [self::outline('p1', [[200, 200], [400, 200 + $off], [600, 200], [600, 600], [200, 600]])];
+        $two = static fn (float $gap): array => [self::disc('p1', 250, 400, 100), self::disc('p2', 450 + $gap, 400, 100)];
+        $covered = static fn (float $x): array => [self::disc('p1', $x, 400, 60), self::disc('p2', 400, 400, 200)];
+
+        return [
+            'almost square cells' => [Sort::AlmostSquare, $cells([80, 81]), $cells([80, 84]), 1.0, true],
+            'slivers' => [Sort::Sliver, [['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [100, 100], 'columns' => 4, 'rows' => 4, 'cell' => [80, 0.3]]], $cells([80, 1]), 2 * 80 * 0.3 / 160.6, false],
+            'doubled lines' => [Sort::Doubled, [$line('c1', [100, 100], [500, 100]), $line('c2', [100, 100], [500, 100])], [$line('c1', [100, 100], [500, 100]), $line('c2', [100, 130], [500, 130])], 400.0, true],
+            'a circle that almost touches a line' => [Sort::AlmostTouching, [$line('c1', [50, 100], [750, 100]), $circle(299.6)], [$line('c1', [50, 100], [750, 100]), $circle(298)], 0.4, true],
+            'an end that misses' => [Sort::NearMiss, [$line('c1', [100, 100], [500, 100]), $line('c2', [300, 100.5], [300, 400])], [$line('c1', [100, 100], [500, 100]), $line('c2', [300, 110], [300, 400])], 0.5, true],
+            'bars almost equally wide' => [Sort::AlmostEqual, $bars(58), $bars(56), 2.0, true],
+            'curves that are almost tangent' => [Sort::AlmostTangent, $tongue(0.98), $tongue(0.9), rad2deg(abs(4 * atan(0.98) / 2 - M_PI / 2)), true],
+            'a corner that is too sharp' => [Sort::Sharp, $wedge(60), $wedge(70), rad2deg(2 * atan(0.1)), true],
+            'a node that changes nothing' => [Sort::SpareNode, $square(0), $square(4), 0.0, true],
+            'parts that almost meet' => [Sort::AlmostMeeting, $two(0.7), $two(60), 0.7, true],
+            'a way that closes at 16 px' => [Sort::Closes, $two(24), $two(26), 24.0, false],
+            'a part behind another' => [Sort::Hidden, $covered(400), $covered(250), sqrt(M_PI) * 60, true],
+            'a detail that is gone at 16 px' => [Sort::Vanishes, [self::disc('p1', 400, 400, 200), self::disc('p2', 700, 700, 12)], [self::disc('p1', 400, 400, 200), self::disc('p2', 700, 700, 13)], 24.0, false],
+        ];
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function names(): iterable
+    {
+        foreach (array_keys(self::rows()) as $name) {
+            yield $name => [$name];
+        }
+    }
+
+    public function test_every_finding_has_a_row(): void
+    {
+        $sorts = array_map(static fn (array $row): string => $row[0]->value, array_values(self::rows()));
+        self::assertEqualsCanonicalizing(array_map(static fn (Sort $sort): string => $sort->value, array_udiff(Sort::cases(), self::OF_CHECKS_THEMSELVES, static fn (Sort $a, Sort $b): int => $a->value <=> $b->value)), $sorts);
+    }
+
+    #[DataProvider('names')]
+    public function test_it_is_found_measured_and_mended(string $name): void
+    {
+        [$sort, $shows, $just, $measure, $mends] = self::rows()[$name];
+        $found = self::findings(Sample::plan($shows), $sort);
+        self::assertCount(1, $found);
+        self::assertEqualsWithDelta($measure, $found[0]->measure, 0.01 * max(1.0, $measure));
+        self::assertNotNull($found[0]->at);
+        self::assertSame([], self::findings(Sample::plan($just), $sort), 'This one just does not show it.');
+        self::assertSame($mends, $found[0]->remedy !== null);
+        if ($found[0]->remedy !== null) {
+            $mended = PlanEdit::apply(Sample::plan($shows), $found[0]->remedy->operations, Kinds::all())->plan();
+            self::assertSame([], self::findings($mended, $sort));
+            self::assertSame([], array_filter(Sample::scene($mended)->findings, static fn (Finding $finding): bool => $finding->isError()));
+        }
+    }
+
+    public function test_a_check_that_is_turned_off_is_silent(): void
+    {
+        foreach ([Sort::Sliver, Sort::AlmostTouching, Sort::NearMiss, Sort::Sharp, Sort::AlmostMeeting, Sort::Closes, Sort::Vanishes] as $sort) {
+            foreach (self::rows() as [$of, $shows]) {
+                if ($of === $sort) {
+                    self::assertSame([], self::findings(Sample::unchecked(Sample::plan($shows)), $sort));
+                }
+            }
+        }
+    }
+
+    public function test_what_is_made_equal_follows_from_then_on(): void
+    {
+        $plan = Sample::plan(self::rows()['bars almost equally wide'][1]);
+        $plan = PlanEdit::apply($plan, self::findings($plan, Sort::AlmostEqual)[0]->remedy->operations ?? [], Kinds::all())->plan();
+        self::assertSame('p1.wide', $plan['steps'][2]['width']);
+    }
+
+    public function test_bars_that_are_equal_to_one_another_are_not_told_to_be_equal_to_a_third(): void
+    {
+        $bar = static fn (string $id, float $wide): array => ['id' => $id, 'kind' => 'part.rectangle', 'origin' => [100, 100], 'size' => [$wide, 500]];
+        $found = self::findings(Sample::plan([$bar('p1', 60), $bar('p2', 61), $bar('p3', 61)]), Sort::AlmostEqual);
+        self::assertSame(['p2'], array_column($found, 'step'));
+    }
+
+    /**
+     * @param  array<string, mixed>  $plan
+     * @return list<Finding>
+     */
+    private static function findings(array $plan, Sort $sort): array
+    {
+        return array_values(array_filter(Sample::scene($plan)->findings, static fn (Finding $finding): bool => $finding->code === $sort->value));
+    }
+}
