@@ -37,6 +37,9 @@ final class Unseen
             if ($over === [] || $figure->hasStroke() || ! self::isWithin($figure->bounds, array_map(static fn (Seen $other): Bounds => $other->bounds, $over))) {
                 continue;
             }
+            if (self::looksOut($figure, $over)) {
+                continue;
+            }
             try {
                 $left = Combination::cut([$figure->outlines, array_merge(...array_map(static fn (Seen $other): array => $other->outlines, $over))], $plan->tolerance());
             } catch (Unworkable) {
@@ -58,6 +61,19 @@ final class Unseen
         }
 
         return $findings;
+    }
+
+    /**
+     * Whether its middle, where that is inside it, is seen; then nothing need be worked out.
+     *
+     * @param  list<Seen>  $over
+     */
+    private static function looksOut(Seen $figure, array $over): bool
+    {
+        $middle = $figure->outlines[0]->centroid();
+        $isIn = static fn (Seen $one): bool => array_sum(array_map(static fn (Outline $outline): int => $outline->windingsAround($middle), $one->outlines)) !== 0;
+
+        return $isIn($figure) && array_filter($over, $isIn) === [];
     }
 
     /**

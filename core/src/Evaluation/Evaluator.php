@@ -40,7 +40,7 @@ final readonly class Evaluator
     }
 
     /** What looking through all that is drawn may take beside the budget, as a share of it. */
-    private const CHECKED = 0.05;
+    private const CHECKED = 0.03;
 
     /** What one step may take of the whole budget, so that the others are worked out, too. */
     private const SHARE = 0.6;
