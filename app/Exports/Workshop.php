@@ -7,6 +7,7 @@ use App\Sheets\AllSheets;
 use App\Sheets\ChapterSet;
 use App\Sheets\Planning;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Format\ConstructionDrawing;
 use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Format\SvgDrawing;
@@ -49,10 +50,11 @@ final readonly class Workshop
             : Raster::png($svg, (float) ($export->asked['scale'] ?? 1.0), meanwhile: $progress->goesOn(...)));
     }
 
-    /** @param  array<array-key, mixed>  $asked  `grid`: with the lines; `uses`: what is repeated written once */
+    /** @param  array<array-key, mixed>  $asked  `construction`: with all that it was constructed on; `grid`: with the lines; `uses`: what is repeated written once */
     public static function svg(Scene $scene, array $asked): string
     {
         return match (true) {
+            (bool) ($asked['construction'] ?? false) => ConstructionDrawing::write($scene),
             (bool) ($asked['grid'] ?? false) => SvgDrawing::writeWithGrids($scene),
             (bool) ($asked['uses'] ?? false) => SvgDrawing::writeWithUses($scene),
             default => SvgDrawing::write($scene),

@@ -13,6 +13,7 @@ final class ExportRequest extends FormRequest
         return [
             'format' => ['required', 'in:svg,json'],
             'grid' => ['sometimes', 'boolean'],
+            'construction' => ['sometimes', 'boolean'],
             'uses' => ['sometimes', 'boolean'],
         ];
     }

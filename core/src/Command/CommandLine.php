@@ -7,6 +7,7 @@ namespace Sternbild\Core\Command;
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Format\ConstructionDrawing;
 use Sternbild\Core\Format\PlanSchema;
 use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\RenderFailed;
@@ -21,7 +22,7 @@ final readonly class CommandLine
 {
     private const USAGE = <<<'TEXT'
         sternbild scene PLAN [--pretty]
-        sternbild render PLAN OUT.svg|OUT.png|OUT.pdf [--scale N] [--with-grid] [--with-uses]
+        sternbild render PLAN OUT.svg|OUT.png|OUT.pdf [--scale N] [--with-grid] [--with-uses] [--construction]
         sternbild check PLAN
         sternbild schema
         PLAN is a file, or - for standard input.
@@ -91,10 +92,10 @@ final readonly class CommandLine
                 $options['scale'] = array_shift($words) ?? throw new \UnexpectedValueException('--scale needs a number behind it');
             } elseif (str_starts_with($word, '--scale=')) {
                 $options['scale'] = substr($word, 8);
-            } elseif (in_array($word, ['--pretty', '--with-grid', '--with-uses'], true)) {
+            } elseif (in_array($word, ['--pretty', '--with-grid', '--with-uses', '--construction'], true)) {
                 $options[substr($word, 2)] = '';
             } elseif (str_starts_with($word, '--')) {
-                throw new \UnexpectedValueException("$word is not an option; there are --pretty, --scale, --with-grid and --with-uses");
+                throw new \UnexpectedValueException("$word is not an option; there are --pretty, --scale, --with-grid, --with-uses and --construction");
             } else {
                 $places[] = $word;
             }
@@ -139,6 +140,7 @@ final readonly class CommandLine
     private function render(Scene $scene, string $file, array $options): void
     {
         $svg = match (true) {
+            isset($options['construction']) => ConstructionDrawing::write($scene),
             isset($options['with-grid']) => SvgDrawing::writeWithGrids($scene),
             isset($options['with-uses']) => SvgDrawing::writeWithUses($scene),
             default => SvgDrawing::write($scene),

@@ -937,6 +937,8 @@ export interface paths {
                 grid?: "0" | "1";
                 /** @description Copies as uses of one shape, in SVG. */
                 uses?: "0" | "1";
+                /** @description With grids, guides, the circles of all arcs, and their radii */
+                construction?: "0" | "1";
             };
             header?: never;
             path: {
@@ -952,6 +954,8 @@ export interface paths {
                     grid?: "0" | "1";
                     /** @description Copies as uses of one shape, in SVG. */
                     uses?: "0" | "1";
+                    /** @description With grids, guides, the circles of all arcs, and their radii */
+                    construction?: "0" | "1";
                 };
                 header?: never;
                 path: {
@@ -1543,6 +1547,7 @@ export interface paths {
                         clear?: number;
                         /** @description Of a set: with the colour of the sheet. */
                         ground?: boolean;
+                        construction?: boolean;
                     };
                 };
             };

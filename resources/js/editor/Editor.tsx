@@ -39,6 +39,7 @@ export function Editor() {
     const [measuresShown, showMeasures] = useState(true);
     const [placeWanted, setPlaceWanted] = useState<PlaceWanted | null>(null);
     const [outlines, setOutlines] = useState(false);
+    const [constructed, setConstructed] = useState(false);
     const [asking, setAsking] = useState<Asking | null>(null);
     const [finishAsking] = useState(() => new Store<(() => void) | null>(null));
     const [pointed] = useState(() => new Store<Hover | null>(null));
@@ -121,6 +122,7 @@ export function Editor() {
         placeWanted,
         askPlace: setPlaceWanted,
         outlines,
+        constructed,
         asking,
         setAsking,
         finishAsking,
@@ -155,8 +157,23 @@ export function Editor() {
                         <button className="quiet w-[74px]" aria-pressed={gridsShown} onClick={() => setGridsShown(!gridsShown)}>
                             {gridsShown ? 'Grid on' : 'Grid off'}
                         </button>
-                        <button className="quiet w-[82px]" aria-pressed={outlines} title="Only outlines, to see whether they meet" onClick={() => setOutlines(!outlines)}>
+                        <button className="quiet w-[82px]" aria-pressed={outlines} title="Only outlines, to see whether they meet" onClick={() => {
+                                setOutlines(!outlines);
+                                setConstructed(false);
+                            }}
+                        >
                             {outlines ? 'In colour' : 'Outlines'}
+                        </button>
+                        <button
+                            className="quiet w-[82px]"
+                            aria-pressed={constructed}
+                            title="The result faded, with the circles that it is made of, their radii and ratios"
+                            onClick={() => {
+                                setConstructed(!constructed);
+                                setOutlines(false);
+                            }}
+                        >
+                            {constructed ? 'In colour' : 'Circles'}
                         </button>
                         <HandOver bring={bring} />
                     </div>

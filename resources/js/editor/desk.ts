@@ -56,6 +56,8 @@ export interface Desk {
     worked: ReadonlySet<string> | null;
     /** Only outlines are drawn, to judge how they meet. */
     outlines: boolean;
+    /** The result is shown with what it was constructed on. */
+    constructed: boolean;
     /** Puts a place of the sheet into the middle of the view; enlarged to `scale` where that is more. */
     lookAt: (x: number, y: number, scale?: number) => void;
 }

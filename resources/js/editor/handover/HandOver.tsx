@@ -16,6 +16,12 @@ const FORMATS = [
     { value: 'json', name: 'Plan', says: 'The construction itself, to be brought in again later.' },
 ] as const;
 
+const SHOWN = [
+    ['result', 'the result alone'],
+    ['grid', 'with the grid'],
+    ['construction', 'its construction, with circles and radii'],
+] as const;
+
 const PIXELS: Record<string, number> = { px: 1, mm: 96 / 25.4, cm: 96 / 2.54, in: 96, pt: 96 / 72 };
 
 /** The dialog for taking the sheet home, and for bringing a plan in. */
@@ -24,13 +30,14 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
     const [open, setOpen] = useState(false);
     const [format, setFormat] = useState<(typeof FORMATS)[number]['value']>('svg');
     const [scale, setScale] = useState('2');
-    const [grid, setGrid] = useState(false);
+    const [shown, setShown] = useState<(typeof SHOWN)[number][0]>('result');
+    const lines = { ...(shown === 'grid' ? { grid: true } : {}), ...(shown === 'construction' ? { construction: true } : {}) };
     const chapters = page.scene.chapters.filter((section) => section.named);
     const [chosen, setChosen] = useState<SetChoice | null>(null);
     const set = chosen ?? { chapters: chapters.map(({ from }) => from), sizes: '16, 24, 32', svg: true, png: true, clear: '10', ground: false };
     const [brought, setBrought] = useState<string | null>(null);
     const atOnce = useMutation({
-        mutationFn: () => save(`/api/sheets/${page.id}/file?${new URLSearchParams({ format, ...(grid && format === 'svg' ? { grid: '1' } : {}) }).toString()}`, `sheet.${format}`),
+        mutationFn: () => save(`/api/sheets/${page.id}/file?${new URLSearchParams({ format, ...(format === 'svg' && shown !== 'result' ? { [shown]: '1' } : {}) }).toString()}`, `sheet.${format}`),
         onSuccess: () => setOpen(false),
     });
     const inTurn = useOrder(() => setOpen(false));
@@ -40,7 +47,7 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
         atOnce.reset();
         inTurn.reset();
         if (format === 'svg' || format === 'json') return atOnce.mutate();
-        const body = format === 'set' ? setOrder(set) : { format, grid, ...(format === 'png' ? { scale: Number(scale) } : {}) };
+        const body = format === 'set' ? setOrder(set) : { format, ...lines, ...(format === 'png' ? { scale: Number(scale) } : {}) };
         inTurn.begin(() => answer(api.POST('/api/sheets/{sheet}/exports', { params: { path: { sheet: page.id } }, body })));
     };
     const factor = Number(scale) * (PIXELS[scene.sheet.unit] ?? 1);
@@ -91,8 +98,14 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                             )}
                             {format !== 'json' && (
                                 <label className="flex items-center gap-2">
-                                    <input type="checkbox" className="size-4 accent-ink" checked={grid} onChange={(event) => setGrid(event.target.checked)} />
-                                    with the grid
+                                    Show
+                                    <select className="boxed" aria-label="What the file shows" value={shown} onChange={(event) => setShown(event.target.value as typeof shown)}>
+                                        {SHOWN.map(([value, name]) => (
+                                            <option key={value} value={value}>
+                                                {name}
+                                            </option>
+                                        ))}
+                                    </select>
                                 </label>
                             )}
                         </div>

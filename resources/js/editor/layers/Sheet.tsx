@@ -30,7 +30,7 @@ const ZOOM = 1.25;
 
 /** The drawing: shows the scene, and turns pointer and keys into picks. */
 export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children: ReactNode }) {
-    const { page, scene, picking, gridsShown, measuresShown, selected, outlines, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed } = useDesk();
+    const { page, scene, picking, gridsShown, measuresShown, selected, outlines, constructed, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed } = useDesk();
     const { mode } = usePick(picking);
     const box = useRef<HTMLDivElement>(null);
     const canvas = useRef<HTMLCanvasElement>(null);
@@ -119,6 +119,14 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                     }}
                 >
                     <BaseLayer {...shown} gridsShown={gridsShown} outlines={outlines} seen={seen} worked={worked} measured={measured} />
+                    {constructed && (
+                        <img
+                            alt="The construction: the result faded, its grids and guides, circles and their radii"
+                            className="pointer-events-none absolute max-w-none"
+                            style={{ left: view.x, top: view.y, width: scene.sheet.width * view.scale, height: scene.sheet.height * view.scale }}
+                            src={`/api/sheets/${page.id}/file?format=svg&construction=1&of=${page.revision}`}
+                        />
+                    )}
                     <PickLayer {...shown} picking={picking} />
                     <HoverLayer {...shown} hover={hover} cursor={walk.cursor} outlines={outlines} canvas={canvas} />
                 </div>
