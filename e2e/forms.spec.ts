@@ -102,3 +102,49 @@ test('in-betweens lie between two picked parts, in size and colour, and follow t
     await desk.revision(3);
     expect((await desk.measures('b1'))['area']).toBeCloseTo(Math.PI * (30 ** 2 + 40 ** 2 + 50 ** 2), 6);
 });
+
+test('a corner is picked, rounded, and pulled; where it is too large the largest is offered', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Corner', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+        steps: [{ id: 'p1', kind: 'part.rectangle', corners: [[200, 200], [600, 500]] }],
+    });
+    await desk.pick('points', [[600, 200]]);
+    await desk.verb('shape', 'Round them…');
+    await page.getByLabel('radius', { exact: true }).fill('400');
+    await page.getByRole('button', { name: /^Make it (299\.9|300)/ }).click();
+    await expect(page.getByLabel('radius', { exact: true })).toHaveValue(/^(299\.9|300)/);
+    await page.getByLabel('radius', { exact: true }).fill('60');
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(2);
+    expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'round', of: ['p1'], radius: 60 });
+    expect((await desk.measures('f1'))['area']).toBeCloseTo(400 * 300 - (1 - Math.PI / 4) * 60 ** 2, 6);
+
+    // The middle of the arc lies 60 (√2 − 1) from the corner; pulled twice as far, the radius is twice as large.
+    const off = (radius: number): number => radius * (1 - Math.SQRT1_2);
+    await desk.dragAcross(await desk.at(600 - off(60), 200 + off(60)), await desk.at(600 - off(120), 200 + off(120)));
+    await desk.revision(3);
+    expect((await desk.stored()).plan.steps.at(-1)?.['radius']).toBeCloseTo(120, 0);
+
+    await desk.setNumber('radius of rounding 1', '500');
+    await page.getByRole('button', { name: /^Make it (299\.9|300)/ }).click();
+    await desk.revision(4);
+    expect((await desk.stored()).plan.steps.at(-1)?.['radius']).toBeCloseTo(300, 2);
+});
+
+test('a run is drawn with a broad nib', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Nib', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+        steps: [{ id: 'c1', kind: 'guide.run', points: [[200, 400], [600, 400]] }],
+    });
+    await desk.pick('lines', [[400, 400]]);
+    await desk.verb('shape', 'Broad nib…');
+    await page.getByLabel('width', { exact: true }).fill('40');
+    await page.getByLabel('thickness of the nib', { exact: true }).fill('10');
+    await page.getByLabel('angle of the nib', { exact: true }).fill('45');
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(2);
+    expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'band', width: 40, nib: { angle: 45, thin: 10 } });
+    expect((await desk.measures('b1'))['area']).toBeCloseTo(40 * 10 + 400 * 50 * Math.SQRT1_2, 6);
+});

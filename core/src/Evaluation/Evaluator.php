@@ -15,12 +15,14 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Field\Numerals;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Seat;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Remedy;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
@@ -89,7 +91,8 @@ final readonly class Evaluator
             } catch (OverBudget) {
                 $findings[] = Finding::error($step->id, 'limit', self::TOO_MUCH)->about($labels[$step->id]);
             } catch (FieldFault $fault) {
-                $findings[] = Finding::error($step->id, $fault->findingCode, $fault->getMessage(), $fault->field)->about($labels[$step->id]);
+                $finding = Finding::error($step->id, $fault->findingCode, $fault->getMessage(), $fault->field)->about($labels[$step->id]);
+                $findings[] = $fault->instead === null ? $finding : $finding->with(new Remedy('Make it '.Numerals::plain($fault->instead), [['op' => 'set', 'id' => $step->id, 'field' => $fault->field, 'value' => $fault->instead]]));
             }
             $budget->add($share);
             foreach ($scope->takeWarnings($step->id) as $warning) {

@@ -15,10 +15,10 @@ final readonly class Offer
      * @param  non-empty-string  $words  everyday words, with commas between, by which people look for it
      * @param  non-empty-string  $says  in one line what it does
      * @param  string|null  $takes  the field that the pick goes into; two of them joined by + take one each
-     * @param  array<string, mixed>  $preset  parameters of the new step. `{center}`, `{count}`, `{near}`, `{centre}`, `{lines}`, `{last:…}` and `{colour}` in
+     * @param  array<string, mixed>  $preset  parameters of the new step. `{center}`, `{count}`, `{near}`, `{centre}`, `{lines}`, `{last:…}`, `{owner}` and `{colour}` in
      *                                        them stand for what fits the pick best: the centre of its grid, its number of sectors, where it
      *                                        was clicked last, the centre of what is picked, the grids and guides there are, the last step of a
-     *                                        kind (without one there is no such offer), the first palette colour
+     *                                        kind and the part that the picked point is a corner of (without one there is no such offer), the first palette colour
      * @param  list<string>  $asks  fields that are asked for before the step is made
      * @param  string|null  $picture  SVG path data in a square of 48, for offers shown as pictures
      * @param  string|null  $replaces  a field: where a step of the same kind for the same pick already says it, that one is changed instead

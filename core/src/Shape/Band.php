@@ -80,8 +80,8 @@ final readonly class Band
         $from = $at->minus($across->times($left));
         $to = $at->plus($across->times($right));
         $isEven = $left === $right;
-        if ($this->cap === 'round' && $isEven) {
-            return [Arc::around($at, $left, $from, $to, true)];
+        if ($this->cap === 'round') {
+            return [Arc::around($from->towards($to, 0.5), ($left + $right) / 2, $from, $to, true)];
         }
         if ($this->cap === 'square') {
             $further = $heading->times(max($left, $right) / ($isEven ? 1 : 2));

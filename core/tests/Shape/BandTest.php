@@ -25,6 +25,8 @@ final class BandTest extends TestCase
         self::assertEqualsWithDelta(200 * 20, self::area(self::band($line, 10, 10)), 1e-8);
         self::assertEqualsWithDelta(200 * 20 + M_PI * 100, self::area(self::band($line, 10, 10, cap: 'round')), 1e-8);
         self::assertEqualsWithDelta(220 * 20, self::area(self::band($line, 10, 10, cap: 'square')), 1e-8);
+        // One side only: a half circle over the whole width.
+        self::assertEqualsWithDelta(200 * 20 + M_PI * 100, self::area(self::band($line, 20, 0, cap: 'round')), 1e-8);
         // To the left of a way to the right is up on the screen.
         $left = self::band($line, 20, 0)[0]->bounds();
         self::assertEqualsWithDelta([80.0, 100.0], [$left->top, $left->bottom], 1e-9);

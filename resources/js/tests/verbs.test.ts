@@ -49,6 +49,11 @@ describe('verbs', () => {
         const begins = Object.values(offer.preset).flatMap((one) => (typeof one === 'string' ? (/^\{last:(.+)\}$/.exec(one)?.[1] ?? []) : []));
         const bench = picked(offer.from, offer.least, begins.map((one) => ({ id: 'b1', kind: one })));
         if (offer.copies) bench.picking.pickParts(['p1[1]']);
+        if (JSON.stringify(offer.preset).includes('{owner}')) {
+            (bench.scene as unknown as Record<string, unknown>).drawing = [{ id: 'p1' }];
+            bench.picking.setMode('points');
+            bench.picking.togglePoint({ raw: 'p1@2', name: 'corner', at: [5, 5] });
+        }
         const roles = kind.fields.find((field) => field.name === offer.takes)?.roles ?? [];
         if (offer.from === 'guides' && !roles.includes('guide')) {
             bench.picking.setMode('lines');

@@ -1,6 +1,6 @@
 import { type CSSProperties, type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import type { Field, Problem } from '../../api/client';
-import { problemText } from '../desk';
+import { problemText, wouldDo } from '../desk';
 import { numberAtHand } from './numberAtHand';
 
 interface Props {
@@ -25,6 +25,7 @@ const REFERENCE = /^[a-z][a-z0-9]*\.(?!wide$|high$|area$|length$|value$)([a-z]+)
 export function LiveNumber({ label, raw, text, value, measure, onPreview, onCommit, wrong }: Props) {
     const [typed, setTyped] = useState<string | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
+    const [instead, setInstead] = useState<number | null>(null);
     const field = useRef<HTMLInputElement>(null);
     const scrub = useRef<{ x: number; from: number; moved: boolean } | null>(null);
     const typedNow = useRef<string | null>(null);
@@ -50,6 +51,11 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
         setTyped(text);
     }
 
+    function tell(refused: Problem | null): void {
+        setProblem(refused === null ? null : problemText(refused));
+        setInstead(refused === null ? null : wouldDo(refused));
+    }
+
     function read(text: string): number | string {
         const trimmed = text.trim().replace(/°$/, '');
         return trimmed !== '' && !Number.isNaN(Number(trimmed)) ? Number(trimmed) : trimmed;
@@ -61,7 +67,7 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
         if (text.trim() === '') return;
         const refused = await onPreview(read(text));
         // What was typed or committed since then has its own answer.
-        if (mine === turn.current) setProblem(refused === null ? null : problemText(refused));
+        if (mine === turn.current) tell(refused);
     }
 
     async function commit(): Promise<void> {
@@ -76,10 +82,10 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
             const focused = document.activeElement === field.current;
             before.current = text;
             type(focused ? text : null);
-            setProblem(null);
+            tell(null);
         } else if (typedNow.current === text) {
             // Unless it was given up or typed over while the server thought about it.
-            setProblem(problemText(refused));
+            tell(refused);
             void onPreview(null);
         }
     }
@@ -88,7 +94,7 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
         if (typedNow.current !== null) void onPreview(null);
         turn.current++;
         type(null);
-        setProblem(null);
+        tell(null);
     }
 
     function stepBy(event: { shiftKey: boolean; altKey: boolean }, sign: number): void {
@@ -174,6 +180,20 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
             {fault && (
                 <span role="alert" className="basis-full rounded bg-blush px-1.5 py-1 font-sans text-[12.5px] leading-snug text-brick">
                     {fault}
+                    {instead !== null && (
+                        <button
+                            type="button"
+                            className="ml-1.5 font-medium underline"
+                            // The number keeps the focus, and with it what was typed.
+                            onMouseDown={(event) => event.preventDefault()}
+                            onClick={() => {
+                                type(plain(instead));
+                                void commit();
+                            }}
+                        >
+                            Make it {plain(instead)}
+                        </button>
+                    )}
                 </span>
             )}
         </span>

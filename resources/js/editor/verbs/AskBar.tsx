@@ -1,6 +1,6 @@
 import { createElement, type FormEvent, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import type { Operation } from '../../api/client';
-import { problemText, useDesk } from '../desk';
+import { problemText, useDesk, wouldDo } from '../desk';
 import type { Asked } from '../fields/asked';
 import { questionOf } from '../fields/types';
 import { answersOf, type Asking } from './asking';
@@ -22,6 +22,7 @@ interface Props {
 export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave }: Props) {
     const { preview, pointed: pointing } = useDesk();
     const [fault, setFault] = useState<string | null>(null);
+    const [instead, setInstead] = useState<{ field: string; value: number } | null>(null);
     const [help, setHelp] = useState('');
     const form = useRef<HTMLFormElement>(null);
     const hover = useSyncExternalStore(pointing.subscribe, pointing.get);
@@ -39,7 +40,11 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
     useEffect(() => {
         let current = true;
         void preview(JSON.parse(said) as Operation[] | null).then((refused) => {
-            if (current) setFault(refused === null ? null : problemText(refused));
+            if (!current) return;
+            setFault(refused === null ? null : problemText(refused));
+            const value = refused === null ? null : wouldDo(refused);
+            const field = refused?.body.findings?.[0]?.field ?? null;
+            setInstead(value === null || field === null ? null : { field, value });
         });
         return () => {
             current = false;
@@ -94,6 +99,11 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
                     {(problem ?? fault) && (
                         <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
                             {problem ?? fault}
+                            {instead !== null && verb.asks.includes(instead.field) && (
+                                <button type="button" className="ml-1.5 font-medium underline" onClick={() => onAnswer(instead.field, instead.value)}>
+                                    Make it {instead.value}
+                                </button>
+                            )}
                         </p>
                     )}
                 </div>

@@ -66,6 +66,8 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         const next: PickMode = verb.cuts ? 'cells' : pick.mode === 'parts' ? 'cells' : pick.mode;
         if (made !== undefined && !looks) picking.pickParts([made]);
         else picking.setMode(next);
+        // What was made at a corner goes on to be pulled.
+        if (made !== undefined && verb.from === 'points') select(made);
         onDone();
     }
 

@@ -1,6 +1,7 @@
 import type { Kind, Offer, Operation, Scene, SheetPage, Step } from '../../api/client';
 import { gridUnder, stepOf } from '../desk';
 import { gridShape, partShape } from '../scene/geometry';
+import { ownerOf } from '../pick/owner';
 import { POINT_VERBS, pointVerbs } from './pointVerbs';
 import { dissected, type Pick, type Picking, stepIn } from '../pick/pick';
 
@@ -212,7 +213,8 @@ function answered(next: unknown, step: Record<string, unknown>): unknown {
 const LAST = /^\{last:([a-z.]+)\}$/;
 
 /** Whether there are the steps that it begins with. */
-function isThere({ preset }: Offer, { page }: Bench): boolean {
+function isThere({ preset }: Offer, { page, scene, pick }: Bench): boolean {
+    if (JSON.stringify(preset).includes('"{owner}"') && ownerOf(scene, pick) === undefined) return false;
     const wanted = Object.values(preset).flatMap((one) => (typeof one === 'string' ? (LAST.exec(one)?.[1] ?? []) : []));
     return wanted.every((kind) => page.plan.steps.some((step) => step.kind === kind));
 }
@@ -269,7 +271,7 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
         asks: offer.asks,
         start,
         from: offer.from,
-        picks: offer.from === 'cells' || offer.from === 'parts',
+        picks: offer.from === 'cells' || offer.from === 'parts' || JSON.stringify(offer.preset).includes('"{owner}"'),
         cuts: kind.makes === 'overlay',
         needs: 0,
         wants: null,
@@ -343,6 +345,8 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
             return near === null ? ['sheet.width/2', 'sheet.height/2'] : `${near}!`;
         case '{lines}':
             return bench.scene.steps.filter((step) => (step.role === 'grid' || step.role === 'guide') && !step.usedUp).map((step) => step.id);
+        case '{owner}':
+            return ownerOf(bench.scene, bench.pick);
         case '{near}':
             return bench.pick.near ?? ['sheet.width/2', 'sheet.height/2'];
         case '{colour}':

@@ -23,6 +23,7 @@ use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Band;
+use Sternbild\Core\Shape\BroadNib;
 use Sternbild\Core\Shape\Corner;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
@@ -42,30 +43,44 @@ final class BandKind extends PartOperation
             new ChoiceField('join', 'corners', ['miter' => 'sharp', 'round' => 'round', 'bevel' => 'bevelled'], 'miter'),
             new ChoiceField('cap', 'ends', ['butt' => 'flat', 'round' => 'round', 'square' => 'square'], 'butt'),
             new ChoiceField('side', 'side', ['both' => 'on both sides', 'left' => 'to the left', 'right' => 'to the right'], 'both'),
+            NumberField::angle('nib.angle', 'angle of the nib'),
+            NumberField::size('nib.thin', 'thickness of the nib'),
             self::keep(),
         ];
     }
 
     public function sentence(Step $step): string
     {
+        if ($step->says('nib')) {
+            return 'Band along {of}, drawn with a nib {width} wide and {nib.thin} thin, held at {nib.angle}[, {keep}].';
+        }
+
         return 'Band {width} wide along {of}[ {side}], with {join} corners and {cap} ends[, {keep}].';
     }
 
     public function offers(): array
     {
-        return array_map(static fn (string $from): Offer => new Offer(
+        $nib = array_map(static fn (string $from): Offer => new Offer(
+            label: 'Broad nib…', from: $from, family: Family::Shape, key: 7,
+            words: 'calligraphy, pen angle, flat pen, quill, thick and thin, marker, lettering',
+            says: 'Draws lines with a broad nib held at an angle, thick one way and thin the other, as a shape.',
+            picture: 'M6 30C10 12 20 12 24 24S36 38 42 18L38 12C34 28 30 26 26 16S8 6 2 24Z',
+            takes: 'of', preset: ['width' => 30, 'nib' => ['angle' => -40, 'thin' => 4]], asks: ['width', 'nib.thin', 'nib.angle'],
+        ), ['guides', 'parts']);
+
+        return [...$nib, ...array_map(static fn (string $from): Offer => new Offer(
             label: 'Band…', from: $from, family: Family::Shape, key: 6,
             words: 'bar, ribbon, thick line, strip, track, ring, pen line, make a line a shape',
             says: 'Makes lines and outlines shapes of an even width, with the ends and corners that are wanted.',
             picture: 'M6 32L20 10L42 18L39 26L23 20L13 36Z',
             takes: 'of', preset: ['width' => 20], asks: ['width'],
-        ), ['guides', 'parts']);
+        ), ['guides', 'parts'])];
     }
 
     public function pulls(Arguments $given, Result $result): array
     {
         $curve = self::ways($given->steps('of')[0])[0][0][0] ?? null;
-        if ($curve === null) {
+        if ($curve === null || $given->has('nib.thin')) {
             return [];
         }
         $left = $curve->tangentAt(0.5)->quarterTurned()->times(-1.0);
@@ -103,6 +118,7 @@ final class BandKind extends PartOperation
             default => 'butt',
         };
         $band = new Band($left, $right, Corner::from($given->text('join')), $cap, self::LIMIT, $given->tolerance());
+        $band = self::nib($given) ?? $band;
         $figures = [];
         try {
             foreach ($given->steps('of') as $step) {
@@ -118,6 +134,27 @@ final class BandKind extends PartOperation
         }
 
         return $figures === [] ? throw new FieldFault('of', 'empty', 'there is no line to follow') : Part::of($figures)->throughStep($given->step);
+    }
+
+    /** @throws FieldFault */
+    private static function nib(Arguments $given): ?BroadNib
+    {
+        if (! $given->has('nib.angle') && ! $given->has('nib.thin')) {
+            return null;
+        }
+        foreach (['nib.angle', 'nib.thin'] as $field) {
+            if (! $given->has($field)) {
+                throw new FieldFault($field, 'choice', 'a nib is given by its angle and its thickness');
+            }
+        }
+        $least = 100 * $given->tolerance()->distance;
+        foreach (['width', 'nib.thin'] as $field) {
+            if ($given->number($field) < $least) {
+                throw new FieldFault($field, 'number', sprintf('a nib has to be at least %.2g thick and wide to draw anything on this sheet', $least));
+            }
+        }
+
+        return new BroadNib($given->number('width'), $given->number('nib.thin'), $given->number('nib.angle'), $given->tolerance());
     }
 
     /** @return list<array{non-empty-list<Curve>, list<string>}> ways without a break, and the steps that they came through */

@@ -65,6 +65,12 @@ final class RoundKind extends PartOperation
                 picture: 'M8 8H24A16 16 0 0 1 40 24V40H8Z',
                 takes: 'of', preset: ['radius' => 10], asks: ['corners', 'radius'],
             ),
+            new Offer(
+                label: 'Round them…', from: 'points', family: Family::Shape, key: 1,
+                words: 'fillet, corner radius, rounded corner, soften, smooth corner, pull a corner round',
+                says: 'Rounds the picked corners of the part that they are on; the arc can then be pulled.',
+                takes: 'corners', preset: ['of' => ['{owner}'], 'radius' => 10], asks: ['radius'],
+            ),
         ];
     }
 
@@ -105,7 +111,7 @@ final class RoundKind extends PartOperation
                     foreach ($figure->outlines() as $outline) {
                         $corners = self::wanted($outline, $places, self::NEAR * max($given->sheet->right, $given->sheet->bottom), $met);
                         $any = $any || $corners !== [];
-                        $outlines[] = self::rounded($rounding, $outline, $corners);
+                        $outlines[] = self::rounded($rounding, $outline, $corners, $given->text('by') === 'reach');
                     }
                 }
                 $figures[] = Figure::drawn($outlines, $figure->steps);
@@ -128,15 +134,16 @@ final class RoundKind extends PartOperation
 
     /**
      * @param  list<int>  $corners
+     * @param  bool  $by  whether the radius is said by its reach
      *
      * @throws FieldFault
      */
-    private static function rounded(Rounding $rounding, Outline $outline, array $corners): Outline
+    private static function rounded(Rounding $rounding, Outline $outline, array $corners, bool $by): Outline
     {
         try {
             return $corners === [] ? $outline : $rounding->of($outline, $corners);
         } catch (TooRound $fault) {
-            throw new FieldFault('radius', 'limit', sprintf('the corner at %.6g, %.6g has no room for it; at most a radius of %.6g is possible there', $fault->corner->x, $fault->corner->y, $fault->largest));
+            throw new FieldFault('radius', 'limit', sprintf('the corner at %.6g, %.6g has no room for it; at most a radius of %.6g is possible there', $fault->corner->x, $fault->corner->y, $fault->largest), $by ? null : (float) sprintf('%.6g', $fault->largest * (1 - 1e-6)));
         }
     }
 
