@@ -6,6 +6,7 @@ namespace Sternbild\Core\Format;
 
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Vec;
@@ -29,6 +30,11 @@ final readonly class ConstructionDrawing
 
     private const MOST_RADII = 9;
 
+    /** Degrees clockwise from straight up that the first radius runs in, and how many others are tried. */
+    private const FIRST = 40.0;
+
+    private const DIRECTIONS = 16;
+
     private float $side;
 
     private PathData $paths;
@@ -51,7 +57,8 @@ final readonly class ConstructionDrawing
     }
 
     /**
-     * The circles that it is constructed on: of guides, and of the arcs of what is drawn.
+     * The circles that it is constructed on: of guides, of parts that are made of no others, and of what is drawn where it has the radius of one of
+     * these, as mirror images do; arcs beside them, from insets and clearances, are not.
      *
      * @return list<Circle> each once
      */
@@ -59,23 +66,28 @@ final readonly class ConstructionDrawing
     {
         $near = 64 * $scene->plan->tolerance()->distance;
         $circles = [];
-        foreach (self::curves($scene) as $curve) {
-            if (! $curve instanceof Arc) {
-                continue;
-            }
-            $circle = $curve->circle();
-            foreach ($circles as $known) {
-                if ($known->center->distanceTo($circle->center) + abs($known->radius - $circle->radius) <= $near) {
-                    continue 2;
-                }
-            }
-            $circles[] = $circle;
-            if (count($circles) === self::MOST_CIRCLES) {
-                break;
+        foreach (self::originals($scene) as $circle) {
+            self::add($circles, $circle, $near);
+        }
+        $radii = array_column($circles, 'radius');
+        foreach (self::drawn($scene) as $circle) {
+            if (array_filter($radii, static fn (float $radius): bool => abs($radius - $circle->radius) <= $near) !== []) {
+                self::add($circles, $circle, $near);
             }
         }
 
-        return $circles;
+        return array_slice($circles, 0, self::MOST_CIRCLES);
+    }
+
+    /** @param  list<Circle>  $circles */
+    private static function add(array &$circles, Circle $circle, float $near): void
+    {
+        foreach ($circles as $known) {
+            if ($known->center->distanceTo($circle->center) + abs($known->radius - $circle->radius) <= $near) {
+                return;
+            }
+        }
+        $circles[] = $circle;
     }
 
     /**
@@ -144,8 +156,11 @@ final readonly class ConstructionDrawing
             $svg .= $this->cross($circle->center);
         }
         $labels = '';
-        foreach (array_slice(self::radii($circles, 64 * $plan->tolerance()->distance), 0, self::MOST_RADII) as $which => [$text, $circle]) {
-            [$line, $label] = $this->radius($circle, $text, $which);
+        $taken = [];
+        // The largest circles say most, and have most room; the smallest of them is what they are counted in.
+        usort($circles, static fn (Circle $a, Circle $b): int => $b->radius <=> $a->radius);
+        foreach (array_reverse(self::radii(self::largest($circles, 64 * $plan->tolerance()->distance), 64 * $plan->tolerance()->distance)) as [$text, $circle]) {
+            [$line, $label] = $this->radius($circle, $text, $taken);
             $svg .= $line;
             $labels .= $label;
         }
@@ -153,17 +168,40 @@ final readonly class ConstructionDrawing
         return $svg."</g>\n<g id=\"radii\">\n$labels</g>\n</svg>\n";
     }
 
-    /** @return iterable<Curve> */
-    private static function curves(Scene $scene): iterable
+    /** @return iterable<Circle> */
+    private static function originals(Scene $scene): iterable
     {
         foreach ($scene->guides() as $guide) {
-            yield from $guide->curves();
+            yield from self::ofArcs($guide->curves());
         }
+        foreach ($scene->parts() as $id => $part) {
+            if (array_intersect_key(array_flip($scene->plan->steps[$id]->references()), $scene->parts()) === []) {
+                yield from self::ofArcs($part->allCurves());
+            }
+        }
+    }
+
+    /** @return iterable<Circle> */
+    private static function drawn(Scene $scene): iterable
+    {
         foreach ($scene->drawing as $drawn) {
             foreach ($drawn->part->figures as $number => $figure) {
                 foreach ($drawn->styles[$number] === null ? [] : $figure->outlines() as $outline) {
-                    yield from $outline->curves;
+                    yield from self::ofArcs($outline->curves);
                 }
+            }
+        }
+    }
+
+    /**
+     * @param  list<Curve>  $curves
+     * @return iterable<Circle>
+     */
+    private static function ofArcs(array $curves): iterable
+    {
+        foreach ($curves as $curve) {
+            if ($curve instanceof Arc) {
+                yield $curve->circle();
             }
         }
     }
@@ -182,14 +220,52 @@ final readonly class ConstructionDrawing
         return sprintf("<path d=\"M%s %sH%sM%s %sV%s\"/>\n", $number($at->x - $arm), $number($at->y), $number($at->x + $arm), $number($at->x), $number($at->y - $arm), $number($at->y + $arm));
     }
 
-    /** @return array{string, string} the line of a radius, each in a direction of its own, and what is written beside it */
-    private function radius(Circle $circle, string $text, int $which): array
+    /**
+     * One circle for each of the largest radii.
+     *
+     * @param  list<Circle>  $circles  the largest first
+     * @return list<Circle>
+     */
+    private static function largest(array $circles, float $near): array
     {
-        $way = Vec::heading(35.0 + 47.0 * $which);
-        $rim = $circle->center->plus($way->times($circle->radius));
+        $kept = [];
+        foreach ($circles as $circle) {
+            $before = $kept[count($kept) - 1] ?? null;
+            if ($before === null || $before->radius - $circle->radius > $near) {
+                $kept[] = $circle;
+            }
+        }
+
+        return array_slice($kept, 0, self::MOST_RADII);
+    }
+
+    /**
+     * The line of a radius, in the first direction in which what is written beside it lies on nothing else that is.
+     *
+     * @param  list<Bounds>  $taken
+     * @return array{string, string} it, and what is written
+     */
+    private function radius(Circle $circle, string $text, array &$taken): array
+    {
         $size = $this->side * self::FIGURES;
-        // Where there is no room inside it stands outside.
-        $at = $circle->center->plus($way->times($circle->radius > 6 * $size ? $circle->radius * 0.58 : $circle->radius + 1.4 * $size));
+        $plan = $this->scene->plan;
+        $half = new Vec(Lettering::width($text, $size) / 2 + $size / 2, $size);
+        [$way, $at] = [Vec::heading(self::FIRST), null];
+        for ($turn = 0; $turn < self::DIRECTIONS && $at === null; $turn++) {
+            $way = Vec::heading(self::FIRST + (5 * count($taken) + $turn) * 360 / self::DIRECTIONS);
+            // Where there is no room inside it stands outside.
+            $place = $circle->center->plus($way->times($circle->radius > 6 * $size ? $circle->radius * 0.58 : $circle->radius + $half->x));
+            $box = new Bounds($place->x - $half->x, $place->y - $half->y, $place->x + $half->x, $place->y + $half->y);
+            $isFree = array_filter($taken, static fn (Bounds $other): bool => $other->meets($box, 0.0)) === [];
+            if ($isFree && $box->left > 0.0 && $box->top > 0.0 && $box->right < $plan->width && $box->bottom < $plan->height) {
+                $taken[] = $box;
+                $at = $place;
+            }
+        }
+        if ($at === null) {
+            return ['', ''];
+        }
+        $rim = $circle->center->plus($way->times($circle->radius));
         $number = $this->paths->number(...);
 
         return [

@@ -55,6 +55,14 @@ final class Lettering
         return "<g $place stroke=\"$ground\" stroke-width=\"2.6\">$strokes</g>\n<g $place stroke=\"$colour\" stroke-width=\".62\">$strokes</g>\n";
     }
 
+    /** How wide it is written, with figures of a height. */
+    public static function width(string $text, float $size): float
+    {
+        $widths = array_map(static fn (string $sign): float => (self::SIGNS[$sign][0] ?? 0.0) + self::GAP, mb_str_split($text));
+
+        return max(0.0, array_sum($widths) - self::GAP) * $size / self::HEIGHT;
+    }
+
     private static function short(float $number): string
     {
         return rtrim(rtrim(sprintf('%.4F', $number), '0'), '.') ?: '0';
