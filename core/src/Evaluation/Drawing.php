@@ -38,7 +38,7 @@ final class Drawing
      * @param  array<string, list<Evaluated>>  $sources  what each step is made of
      * @param  array<string, list<Evaluated>>  $usedUp  and what of that is not drawn by itself any more
      */
-    public function __construct(private readonly Plan $plan, private readonly array $known, array $sources, array $usedUp)
+    public function __construct(private readonly Plan $plan, private readonly array $known, private readonly array $sources, array $usedUp)
     {
         foreach ($usedUp as $by => $those) {
             foreach ($those as $used) {
@@ -71,7 +71,7 @@ final class Drawing
         foreach ($this->order as $id) {
             $part = $this->known[$id]->result;
             if ($part instanceof Part && ! isset($this->gone[$id]) && ! $this->plan->steps[$id]->hidden && $this->plan->steps[$id]->kind->isDrawn()) {
-                $drawn[] = new DrawnPart($id, $part, $this->styles($part, $this->goneFigures[$id] ?? []));
+                $drawn[] = new DrawnPart($id, $part, $this->styles($id, $part, $this->goneFigures[$id] ?? []));
             }
         }
 
@@ -89,7 +89,7 @@ final class Drawing
         foreach ($this->order as $id) {
             $part = $this->known[$id]->result;
             if ($part instanceof Part && isset($this->inside[$id]) && ! $this->plan->steps[$id]->hidden) {
-                $drawn[] = new DrawnPart($id, $part, $this->styles($part, []));
+                $drawn[] = new DrawnPart($id, $part, $this->styles($id, $part, []));
             }
         }
 
@@ -171,20 +171,49 @@ final class Drawing
      * @param  array<int, true>  $gone  figures that are not drawn
      * @return list<Style|null>
      */
-    private function styles(Part $part, array $gone): array
+    private function styles(string $id, Part $part, array $gone): array
     {
         $byHistory = [];
         $styles = [];
+        $singly = $this->singly($id);
         foreach ($part->figures as $number => $figure) {
-            $styles[] = isset($gone[$number]) ? null : $byHistory[implode(' ', $figure->steps).($figure->blend === null ? '' : ' '.$figure->blend->share.' '.implode(' ', $figure->blend->steps))] ??= $this->style($figure);
+            $own = $singly[$number] ?? [];
+            $key = implode(' ', $figure->steps).($figure->blend === null ? '' : ' '.$figure->blend->share.' '.implode(' ', $figure->blend->steps)).($own === [] ? '' : ' '.implode(' ', array_keys($own)));
+            $styles[] = isset($gone[$number]) ? null : $byHistory[$key] ??= $this->style($figure, $own);
         }
 
         return $styles;
     }
 
-    private function style(Figure $figure): Style
+    /**
+     * The looks that were said for single figures: of the step itself, or of the one that it brought elsewhere figure by figure.
+     *
+     * @return array<int, array<int, true>> numbers of looks, by figure
+     */
+    private function singly(string $id): array
     {
-        $style = $this->styleOf($this->history($figure->steps));
+        $found = [];
+        foreach ($this->looks as $look => $said) {
+            foreach ($said->figures[$id] ?? [] as $figure) {
+                $found[$figure][$look] = true;
+            }
+        }
+        $sources = $this->sources[$id] ?? [];
+        $source = count($sources) === 1 && $sources[0]->step === null ? $sources[0] : null;
+        $part = ($this->known[$id] ?? null)?->result;
+        if ($source?->result instanceof Part && $part instanceof Part && count($source->result->figures) === count($part->figures)) {
+            foreach ($this->singly($source->id) as $figure => $looks) {
+                $found[$figure] = ($found[$figure] ?? []) + $looks;
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param  array<int, true>  $own  numbers of looks that were said for it singly */
+    private function style(Figure $figure, array $own): Style
+    {
+        $style = Style::of($this->said($this->history($figure->steps), [], $own));
 
         return $figure->blend === null ? $style : $style->towards($this->styleOf($this->history($figure->blend->steps)), $figure->blend->share);
     }
@@ -200,13 +229,14 @@ final class Drawing
      *
      * @param  list<string>  $history
      * @param  array<int, true>  $within  looks that are being worked out; one that looks like itself adds nothing
+     * @param  array<int, true>  $own  looks that were said for the figure singly
      * @return array<string, mixed>
      */
-    private function said(array $history, array $within): array
+    private function said(array $history, array $within, array $own = []): array
     {
         $said = [];
         foreach ($this->looks as $number => $look) {
-            if (array_intersect($look->of, $history) !== []) {
+            if (isset($own[$number]) || array_intersect($look->of, $history) !== []) {
                 $like = $look->like === [] || isset($within[$number]) ? [] : $this->said($this->history($look->like), $within + [$number => true]);
                 $said = [...$said, ...$like, ...$look->style];
             }

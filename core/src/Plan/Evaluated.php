@@ -18,6 +18,7 @@ final readonly class Evaluated
      * @param  string|null  $step  id of the step, where only some of what it comes to is meant
      * @param  list<int>|null  $figures  of its part that are meant; null for all
      * @param  array<string, list<Vec>>  $places  where the places that it says came to lie, by field
+     * @param  list<int>|null  $drawnAs  figures of the whole part that a copy or a piece is; null for a whole step, and for a piece that is only some of a figure
      * @param  (\Closure(): list<Pull>)|null  $findPulls  finds what else can be taken hold of on the sheet
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class Evaluated
         public ?array $figures = null,
         public array $places = [],
         private ?\Closure $findPulls = null,
+        public ?array $drawnAs = null,
     ) {
     }
 
@@ -37,10 +39,11 @@ final readonly class Evaluated
      * Some of what the step comes to.
      *
      * @param  list<int>|null  $figures
+     * @param  list<int>|null  $drawnAs
      */
-    public function portion(string $id, Result $result, ?array $figures): self
+    public function portion(string $id, Result $result, ?array $figures, ?array $drawnAs): self
     {
-        return new self($id, $this->hash.substr($id, strlen($this->step())), $result, [], $this->frames, $this->step(), $figures);
+        return new self($id, $this->hash.substr($id, strlen($this->step())), $result, [], $this->frames, $this->step(), $figures, drawnAs: $drawnAs);
     }
 
     /** @return list<Pull> what can be taken hold of on the sheet beside its places */

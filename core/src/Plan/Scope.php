@@ -8,6 +8,7 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 
 /** What a step can see while its parameters are worked out: values, palette, and the steps before it. */
@@ -76,7 +77,9 @@ final class Scope
             });
         }
 
-        return $step->portion((string) $reference, $portion, $result instanceof Part ? $result->figuresOf($reference->copy, $reference->member) : null);
+        $figures = $result instanceof Part ? $result->figuresOf($reference->copy, $reference->member) : null;
+
+        return $step->portion((string) $reference, $portion, $figures, $figures);
     }
 
     /**
@@ -102,7 +105,22 @@ final class Scope
 
         return $piece === null
             ? throw new FieldFault($field, 'lost', "no piece of {$this->label($reference)} encloses the place any more")
-            : $whole->portion($text, Part::of([$piece]), []);
+            : $whole->portion($text, Part::of([$piece]), [], self::drawnAs($whole, $piece));
+    }
+
+    /** @return list<int>|null the figure that a piece is all of; null where there is none */
+    private static function drawnAs(Evaluated $whole, Figure $piece): ?array
+    {
+        $place = $piece->shape->outlines[0]->curves[0]->pointAt(0.5);
+        foreach ($whole->result instanceof Part ? $whole->result->figures : [] as $number => $figure) {
+            $outlines = $figure->outlines();
+            $same = count($outlines) === count($piece->shape->outlines) && $outlines[0]->curves[0]->pointAt(0.5) == $place;
+            if ($same && count($figure->shape->pieces()) === 1) {
+                return [$whole->figures[$number] ?? $number];
+            }
+        }
+
+        return null;
     }
 
     /** @throws FieldFault */

@@ -338,4 +338,42 @@ final class EvaluatorTest extends TestCase
             }
         }
     }
+
+    /**
+     * @param  list<array<string, mixed>>  $steps
+     * @return list<string> the fills of what is drawn last
+     */
+    private static function fills(array $steps): array
+    {
+        $drawing = Sample::scene(Sample::plan($steps))->drawing;
+
+        return array_map(static fn ($style): string => $style->fill ?? '', $drawing[count($drawing) - 1]->styles);
+    }
+
+    public function test_a_copy_or_a_piece_has_a_look_of_its_own_also_where_it_is_brought_elsewhere(): void
+    {
+        $row = [
+            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 100], [160, 160]]],
+            ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [100, 0], 'count' => 3],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['r1'], 'fill' => 'ink'],
+            ['id' => 's2', 'kind' => 'style', 'of' => ['r1[2]'], 'fill' => 'lagoon'],
+        ];
+        self::assertSame(['#1b2140', '#0f6e84', '#1b2140'], self::fills($row));
+        self::assertSame(['#1b2140', '#0f6e84', '#1b2140'], self::fills([...$row, ['id' => 'v1', 'kind' => 'turn', 'of' => ['r1'], 'about' => [400, 400], 'angle' => 30]]));
+        $split = [
+            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 100], [700, 300]]],
+            ['id' => 'l1', 'kind' => 'guide.line', 'through' => [[300, 0], [300, 800]]],
+            ['id' => 't1', 'kind' => 'split', 'of' => ['p1'], 'by' => ['l1']],
+            ['id' => 'i1', 'kind' => 'inset', 'of' => ['t1'], 'distance' => 5],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['i1~150,200'], 'fill' => 'ink'],
+            ['id' => 's2', 'kind' => 'style', 'of' => ['i1~600,200'], 'fill' => 'lagoon'],
+        ];
+        self::assertEqualsCanonicalizing(['#1b2140', '#0f6e84'], self::fills($split));
+    }
+
+    public function test_one_piece_of_a_figure_of_several_is_told_to_be_made_a_part_first(): void
+    {
+        $scene = Sample::scene(Sample::plan([Sample::polar(), Sample::part('p1', ['g1#5,1', 'g1#5,6']), ['id' => 's1', 'kind' => 'style', 'of' => ['p1~400,110'], 'fill' => 'ink']]));
+        self::assertSame(['of', 'choice'], [$scene->findings[count($scene->findings) - 1]->field ?? $scene->findings[0]->field, array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError()))[0]->code]);
+    }
 }

@@ -17,6 +17,7 @@ use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
+use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
@@ -122,6 +123,27 @@ final class StyleKind extends Kind
         $model = $given->has('like') ? $given->step('like')->result : null;
         $like = $model instanceof Part ? $model->figures[count($model->figures) - 1]->steps : [];
 
-        return new Look(array_map(static fn (Evaluated $step): string => $step->id, $given->steps('of')), $given->only(self::LOOKS), $like);
+        $whole = $figures = [];
+        foreach ($given->steps('of') as $step) {
+            if ($step->step === null) {
+                $whole[] = $step->id;
+            } else {
+                $figures[$step->step] = [...$figures[$step->step] ?? [], ...self::figures($step)];
+            }
+        }
+
+        return new Look($whole, $given->only(self::LOOKS), $like, $figures);
+    }
+
+    /**
+     * The figures that a copy or a piece is drawn as.
+     *
+     * @return list<int>
+     *
+     * @throws FieldFault
+     */
+    private static function figures(Evaluated $portion): array
+    {
+        return $portion->drawnAs ?? throw new FieldFault('of', 'choice', 'one piece of a figure of several cannot look otherwise than the others; make it a part of its own first');
     }
 }
