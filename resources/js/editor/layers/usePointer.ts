@@ -1,7 +1,7 @@
 import { type PointerEvent, type RefObject, useRef } from 'react';
 import { useDesk } from '../desk';
 import { useCircleDrag } from '../handles/useCircleDrag';
-import type { Hover } from '../pick/hover';
+import { type Hover, tellable } from '../pick/hover';
 import { usePick } from '../pick/pick';
 import type { HitWork } from '../pick/useHits';
 import type { Putting } from '../pick/usePutting';
@@ -50,6 +50,11 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
         return [(x - view.x) / view.scale, (y - view.y) / view.scale];
     }
 
+    /** As exactly as the screen can tell. */
+    function rounded(x: number, y: number): [number, number] {
+        return [tellable(x, view.scale), tellable(y, view.scale)];
+    }
+
     function under(x: number, y: number): Hover | null {
         const context = canvas.current?.getContext('2d');
         return context ? hit.under(context, ...onSheet(x, y), view.scale) : null;
@@ -69,7 +74,7 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
     function pickAt(x: number, y: number): void {
         const found = under(x, y);
         if (found?.line !== undefined) putting.line(found.line, onSheet(x, y));
-        else if (found?.part !== undefined) putting.part(found.part);
+        else if (found?.part !== undefined) putting.part(found.part, rounded(...onSheet(x, y)));
         else if (found?.cells !== undefined) putting.cells(found, putting.isPicked(found) ? 'take' : 'add');
         else if (mode === 'parts' || mode === 'lines') picking.clear();
     }

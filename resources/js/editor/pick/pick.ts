@@ -101,8 +101,8 @@ export class Picking {
         this.tell({ grid, addresses, gone: true });
     }
 
-    togglePart(id: string): void {
-        this.tell(null, { parts: toggled(this.current.parts, id) });
+    togglePart(id: string, near: [number, number] | null = null): void {
+        this.tell(null, { parts: toggled(this.current.parts, id), near });
     }
 
     toggleLine(id: string, near: [number, number]): void {

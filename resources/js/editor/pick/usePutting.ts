@@ -9,7 +9,7 @@ export interface Putting {
     /** A place: for whoever asked for one, else picked. */
     point: (point: PickedPoint | undefined) => void;
     line: (id: string, near: [number, number]) => void;
-    part: (name: string) => void;
+    part: (name: string, near?: [number, number]) => void;
 }
 
 /** Putting what was pointed at into the pick, or taking it out. */
@@ -51,8 +51,8 @@ export function usePutting(): Putting {
             picking.toggleLine(id, near);
             select(id);
         },
-        part: (name) => {
-            picking.togglePart(name);
+        part: (name, near) => {
+            picking.togglePart(name, near);
             select(stepIn(name));
         },
     };

@@ -348,7 +348,7 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
         case '{owner}':
             return ownerOf(bench.scene, bench.pick);
         case '{near}':
-            return bench.pick.near ?? ['sheet.width/2', 'sheet.height/2'];
+            return bench.pick.near ?? besideOf(bench, near) ?? ['sheet.width/2', 'sheet.height/2'];
         case '{colour}':
             return bench.colour ?? Object.keys(bench.page.plan.palette)[0] ?? '#1b2140';
         default: {
@@ -357,6 +357,12 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
             return bench.page.plan.steps.findLast((step) => step.kind === kind)?.id;
         }
     }
+}
+
+/** The middle of the left side of what a part lies in. */
+function besideOf({ scene, pick }: Bench, id: string | null): [number, number] | undefined {
+    const bounds = pick.mode === 'parts' && id !== null ? partShape(stepOf(scene, stepIn(id))?.geometry)?.data.measures.bounds : undefined;
+    return bounds === undefined ? undefined : [bounds[0] ?? 0, ((bounds[1] ?? 0) + (bounds[3] ?? 0)) / 2];
 }
 
 const spelt = new WeakMap<readonly string[], { shapes: unknown[]; cells: string[] }>();
