@@ -10,6 +10,7 @@ const RUNS = 60;
 
 $base = $argv[1];
 require __DIR__.'/client.php';
+require __DIR__.'/known.php';
 
 $steps = [['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [40, 40], 'columns' => 20, 'rows' => 20, 'cell' => [36, 36]]];
 for ($k = 1; $k < 50; $k++) {
@@ -37,14 +38,6 @@ $plan = ['format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 80
 $id = $sheet['id'];
 [, $page] = $request('GET', "/api/sheets/$id");
 $revision = $page['revision'];
-/** What the editor has after an answer: what it shows, and some of what it had. */
-$known = static function (array $page, array $had): array {
-    $hash = static fn (array|int|string|null $one): ?string => is_int($one) ? $had[$one] : (is_array($one) ? $one['hash'] : $one);
-    $shown = array_map($hash, [...$page['scene']['steps'], ...$page['scene']['drawing'], ...$page['scene']['geometries'], ...$page['written'] ?? []]);
-    $handles = array_map(static fn (array|int|string|null $one): string => 'handles-'.$hash($one), $page['scene']['geometries']);
-
-    return array_slice(array_values(array_unique(array_filter([...$shown, ...$handles, ...array_keys($page['scene']['geometry']), ...$had]))), 0, 1200);
-};
 $has = $known($page, []);
 
 $times = ['nothing' => []];
@@ -70,9 +63,4 @@ foreach ($numbers as $what => $operation) {
     }
 }
 $request('DELETE', "/api/sheets/$id");
-$table = [];
-foreach ($times as $what => $list) {
-    sort($list);
-    $table[$what] = ['median' => $list[(int) (count($list) * 0.5)], 'p95' => $list[(int) (count($list) * 0.95)]];
-}
-echo json_encode(['steps' => count($steps), 'bytes' => $bytes, 'times' => $table], JSON_THROW_ON_ERROR), "\n";
+echo json_encode(['steps' => count($steps), 'bytes' => $bytes, 'times' => $summary($times)], JSON_THROW_ON_ERROR), "\n";

@@ -41,6 +41,10 @@ foreach ($results['inset'] as $name => $ours) {
     }
     echo $row('  off its distance, at most', sprintf('%.1e', $ours['off']), $name === '200 cubics' ? 'a ten-thousandth of the distance' : '1e-9 of the sheet');
 }
+echo $row("bands of 1,000 runs: {$results['band']['nodes']} nodes (best of 3)", $ms($results['band']['best']), '');
+foreach ([...$results['band flattened'], ...$results['band by PathKit']] as $library => $theirs) {
+    echo $row("  by $library: {$theirs['nodes']} nodes", $ms($theirs['best']), sprintf('%.2f times as fast, %.1f times the nodes', $theirs['best'] / $results['band']['best'], $theirs['nodes'] / $results['band']['nodes']));
+}
 $growth = $results['cut']['growth'];
 foreach ($growth as $n => $each) {
     echo $row("random segments, $n: time over (n + k) log n", sprintf('%.2f µs', $each), '');
@@ -67,6 +71,10 @@ echo $row('JavaScript, gzipped', sprintf('%.1f kB', $editor['gzipped'] / 1000), 
 echo $row("dragging across {$editor['picked']} cells, frame time (median)", $ms($editor['median']), '');
 echo $row("dragging across {$editor['picked']} cells, frame time (95th percentile)", $ms($editor['p95']), 'under 20 ms');
 echo $row('opening a sheet of 5,000 cells until it is painted', $ms($editor['opening']), 'under 1000 ms');
+$mark = $results['mark'];
+foreach ($mark['times'] as $what => $times) {
+    echo $row("the gull's plan of {$mark['steps']} steps, $what (median, 95th percentile)", $ms($times['median']).', '.$ms($times['p95']), $what === 'nothing' ? 'reference' : sprintf('%.1f times nothing; at most %d', $times['median'] / $mark['times']['nothing']['median'], str_contains($what, 'first') ? 10 : 4));
+}
 $long = $results['long'];
 $nothing = $long['times']['nothing']['median'];
 foreach ($long['times'] as $what => $times) {
