@@ -15,6 +15,9 @@ import { answeredAnew, FAMILIES, type Family, type Saying, type Verb, verbsFor }
 /** So many verbs stand in one row. */
 const FEW = 5;
 
+/** And so many with pictures. */
+const MOST_PICTURED = 6;
+
 /** The families of verbs that fit the pick, and the verbs of the open one. */
 export function VerbBar({ onDone }: { onDone: () => void }) {
     const desk = useDesk();
@@ -36,8 +39,8 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     const families = FAMILIES.filter((family) => verbs.some((verb) => verb.family === family));
     const family = families.find((one) => one === opened[sort]) ?? families[0];
     const shown = verbs.filter((verb) => verb.family === family).sort((a, b) => a.key - b.key);
-    // Many stand in two rows.
-    const tight = shown.length > FEW && shown.every((verb) => !verb.picture);
+    // Many stand in two rows, by their words alone where their pictures have no room.
+    const tight = shown.length > FEW && (shown.length > MOST_PICTURED || shown.every((verb) => !verb.picture));
     const again = last === null ? undefined : verbs.find((verb) => verb.name === last.name && verb.needs === 0);
 
     async function run(verb: Verb, answers: Record<string, unknown>): Promise<void> {
@@ -253,7 +256,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
             <div className={`flex items-center gap-1 ${tight ? 'flex-wrap' : 'overflow-x-auto'}`}>
                 <Tooltip.Provider delayDuration={500}>
                     {shown.map((verb) => (
-                        <VerbButton key={verb.name} verb={verb} tight={tight} onPress={() => begin(verb)} />
+                        <VerbButton key={verb.name} verb={tight ? { ...verb, picture: null } : verb} tight={tight} onPress={() => begin(verb)} />
                     ))}
                 </Tooltip.Provider>
                 {again !== undefined && (
