@@ -13,7 +13,7 @@ use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;
 use Sternbild\Core\Shape\Part;
 
-/** Bars that were probably meant to be equally wide. */
+/** Bars, and clearances, that were probably meant to be equally wide. */
 final class Bars
 {
     /** Widths that differ by less than this share look alike. */
@@ -63,6 +63,9 @@ final class Bars
     {
         $best = null;
         foreach ($bars as $id => $other) {
+            if ($other->sort !== $bar->sort) {
+                continue;
+            }
             $off = abs($bar->width - $other->width);
             $share = $off / max($bar->width, $other->width);
             if ($share <= self::SAME) {

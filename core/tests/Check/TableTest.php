@@ -117,6 +117,19 @@ final class TableTest extends TestCase
         self::assertSame('p1.wide', $plan['steps'][2]['width']);
     }
 
+    public function test_clearances_are_compared_with_clearances(): void
+    {
+        $steps = [];
+        foreach ([[100, 8.0], [400, 8.2]] as $k => [$x, $distance]) {
+            array_push($steps, self::disc("a$k", $x, 300, 80), self::disc("b$k", $x + 60, 300, 80), ['id' => "k$k", 'kind' => 'gap', 'behind' => ["a$k"], 'front' => ["b$k"], 'distance' => $distance]);
+        }
+        $plan = Sample::plan([...$steps, ['id' => 'r9', 'kind' => 'part.rectangle', 'origin' => [10, 600], 'size' => [8.1, 90]]]);
+        $found = self::findings($plan, Sort::AlmostEqual);
+        self::assertSame(['k1'], array_column($found, 'step'), 'The thin bar is no clearance.');
+        $mended = PlanEdit::apply($plan, $found[0]->remedy->operations ?? [], Kinds::all())->plan();
+        self::assertSame('k0.distance', $mended['steps'][5]['distance']);
+    }
+
     public function test_bars_that_are_equal_to_one_another_are_not_told_to_be_equal_to_a_third(): void
     {
         $bar = static fn (string $id, float $wide): array => ['id' => $id, 'kind' => 'part.rectangle', 'origin' => [100, 100], 'size' => [$wide, 500]];

@@ -9,6 +9,7 @@ use Sternbild\Core\Evaluation\DrawnPart;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Tests\Sample;
 
@@ -106,6 +107,20 @@ final class MotifTest extends TestCase
         $errors = array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError()));
         self::assertSame(['at', 'limit'], [$errors[0]->field, $errors[0]->code]);
         self::assertStringContainsString('200,000', $errors[0]->message);
+    }
+
+    public function test_a_motif_that_holds_itself_is_said_and_nothing_else_is_lost(): void
+    {
+        $disc = ['id' => 'p1', 'kind' => 'part.circle', 'center' => [400, 400], 'radius' => 9];
+        foreach ([[['id' => 'f1', 'kind' => 'motif', 'of' => ['f1', 'p1'], 'anchor' => [0, 0]]], [['id' => 'f1', 'kind' => 'motif', 'of' => ['q1'], 'anchor' => [0, 0]], ['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => [[9, 9]]]]] as $steps) {
+            try {
+                Sample::scene(Sample::plan([$disc, ...$steps]));
+                self::fail('It was let through.');
+            } catch (Unusable $fault) {
+                self::assertSame('/steps/1/of', substr($fault->pointer, 0, 11));
+                self::assertStringContainsString('earlier', $fault->getMessage());
+            }
+        }
     }
 
     public function test_a_copy_can_be_a_part_of_its_own(): void

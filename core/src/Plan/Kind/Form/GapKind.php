@@ -6,8 +6,10 @@ namespace Sternbild\Core\Plan\Kind\Form;
 
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Bar;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepsField;
@@ -44,6 +46,11 @@ final class GapKind extends PartOperation
             picture: 'M8 20H20V28H8ZM40 20H28V28H40ZM22 8H26V40H22Z',
             takes: 'behind+front', preset: ['distance' => 8], asks: ['distance'], least: 2,
         )];
+    }
+
+    public function bar(Step $step, Evaluated $known): Bar
+    {
+        return new Bar($known->numbers['distance'] ?? 0.0, 'distance', null, "$step->id.distance", 'clearance');
     }
 
     public function sources(Arguments $given): array
