@@ -17,8 +17,9 @@ final readonly class Copies
      * @param  non-empty-list<T>  $sources
      * @param  non-empty-list<Affine>  $maps  one for each copy
      * @param  list<list<int>>  $places  for each copy and each source where, in the list of all its figures or runs, its own begin
+     * @param  list<list<int>>|null  $counts  for each copy and each source how many there are; null where it is as many as the source has
      */
-    public function __construct(public array $sources, public array $maps, public array $places)
+    public function __construct(public array $sources, public array $maps, public array $places, public ?array $counts = null)
     {
     }
 
@@ -29,7 +30,7 @@ final readonly class Copies
      */
     public function then(Affine $map): self
     {
-        return new self($this->sources, array_map(static fn (Affine $one): Affine => $one->then($map), $this->maps), $this->places);
+        return new self($this->sources, array_map(static fn (Affine $one): Affine => $one->then($map), $this->maps), $this->places, $this->counts);
     }
 
     public function count(): int

@@ -94,6 +94,30 @@ final readonly class Part implements Mappable
         return new self($figures, copies: new Copies($through, $maps, $inOrder));
     }
 
+    /**
+     * Copies of parts of which only some is seen.
+     *
+     * @param  non-empty-list<self>  $sources
+     * @param  non-empty-list<Affine>  $maps  one for each copy
+     * @param  list<list<list<Figure>>>  $seen  figures of each copy and each source, where they are
+     * @param  string  $step  that makes them
+     */
+    public static function lapped(array $sources, array $maps, array $seen, string $step): self
+    {
+        $figures = $places = $counts = [];
+        foreach ($seen as $copy => $members) {
+            foreach ($members as $member => $own) {
+                $places[$copy][$member] = count($figures);
+                $counts[$copy][$member] = count($own);
+                array_push($figures, ...array_map(static fn (Figure $figure): Figure => $figure->throughStep($step), $own));
+            }
+        }
+        $through = array_map(static fn (self $part): self => $part->throughStep($step), $sources);
+
+        /** @var non-empty-list<Figure> $figures the first copy is over some */
+        return new self($figures, copies: new Copies($through, $maps, array_map(array_values(...), array_values($places)), array_map(array_values(...), array_values($counts))));
+    }
+
     public function role(): Role
     {
         return Role::Part;
@@ -136,7 +160,8 @@ final readonly class Part implements Mappable
         $numbers = [];
         foreach ($this->copies?->places[$copy - 1] ?? [] as $source => $first) {
             if ($member === null || $source === $member - 1) {
-                array_push($numbers, ...range($first, $first + count($this->copies->sources[$source]->figures) - 1));
+                $count = $this->copies->counts[$copy - 1][$source] ?? count($this->copies->sources[$source]->figures);
+                array_push($numbers, ...($count === 0 ? [] : range($first, $first + $count - 1)));
             }
         }
 

@@ -4,18 +4,23 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind\Copy;
 
+use Sternbild\Core\Arrangement\Unworkable;
 use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Family;
+use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\SwitchField;
+use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
+use Sternbild\Core\Symmetry\Lap;
 
 /**
  * Copies around a centre. Each copy holds all the parts, so that a later copy lies over an earlier one as a whole.
@@ -34,13 +39,15 @@ final class RepeatAroundKind extends CopyKind
             NumberField::angle('angle', 'angle'),
             new SwitchField('mirror', 'mirror', 'each with its mirror image', 'without mirror images'),
             NumberField::size('factor', 'factor', default: 1),
+            new ChoiceField('lap', 'lapped', ['stack' => 'over the one before', 'clockwise' => 'over the next one clockwise', 'counterclockwise' => 'over the next one counterclockwise'], 'stack'),
+            NumberField::length('gap', 'clearance', 0),
             self::keep(),
         ];
     }
 
     public function sentence(Step $step): string
     {
-        return 'Repeat {of} around {center}, {count} times[, every {angle}][, {mirror}][, each {factor} × as large][, {keep}].';
+        return 'Repeat {of} around {center}, {count} times[, every {angle}][, {mirror}][, each {factor} × as large][, each {lap}][, kept clear by {gap}][, {keep}].';
     }
 
     public function offers(): array
@@ -55,7 +62,7 @@ final class RepeatAroundKind extends CopyKind
                 picture: 'M20 8a4 4 0 1 0 8 0a4 4 0 1 0-8 0M20 40a4 4 0 1 0 8 0a4 4 0 1 0-8 0M4 24a4 4 0 1 0 8 0a4 4 0 1 0-8 0M36 24a4 4 0 1 0 8 0a4 4 0 1 0-8 0',
                 takes: 'of',
                 preset: $preset,
-                asks: ['center', 'count', 'mirror'],
+                asks: ['center', 'count', 'mirror', 'lap'],
                 fromCells: true,
             ),
             new Offer(
@@ -89,7 +96,36 @@ final class RepeatAroundKind extends CopyKind
             }
         }
 
+        if ($given->text('lap') !== 'stack') {
+            return self::lapped($given, $maps, $given->isOn('mirror') ? 2 : 1);
+        }
+
         /** @var non-empty-list<Affine> $maps there is at least one copy */
         return self::repeated($given, $maps, $given->isOn('mirror') ? 2 : 1, 'count');
+    }
+
+    /**
+     * @param  list<Affine>  $maps  one for each copy and its mirror image
+     *
+     * @throws FieldFault
+     */
+    private static function lapped(Arguments $given, array $maps, int $together): Part
+    {
+        if (! self::areParts($given)) {
+            throw new FieldFault('lap', 'choice', 'only parts lie over one another; guides have no inside');
+        }
+        $parts = $given->parts('of');
+        $count = $given->whole('count');
+        self::withinLimit(array_sum(array_map(static fn (Part $part): int => $part->curves(), $parts)) * count($maps), 'count');
+        $step = $given->has('angle') ? $given->number('angle') : 360 / $count;
+        $angles = array_map(static fn (int $copy): float => Angle::normalised($copy * $step), range(0, $count - 1));
+        $lap = new Lap(array_chunk($maps, max(1, $together)), $angles, $given->text('lap') === 'clockwise', $given->number('gap'), $given->tolerance());
+        try {
+            $seen = $parts === [] ? [] : array_merge(...$lap->seen($parts));
+        } catch (Unworkable $fault) {
+            throw new FieldFault('lap', 'limit', $fault->getMessage());
+        }
+
+        return $parts === [] || $maps === [] ? throw new FieldFault('of', 'empty', 'there is nothing to repeat') : Part::lapped($parts, $maps, $seen, $given->step);
     }
 }
