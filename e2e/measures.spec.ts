@@ -54,6 +54,15 @@ test('the width of a bar is measured, named in one click, put into a number, and
     await desk.setNumber('size of rectangle 1, across', '64');
     await expect(page.locator('[data-step="m2"]')).toContainText('= 64 px');
 
+    // Also into what a verb asks for.
+    await desk.pick('parts', [[125, 400]]);
+    await desk.verb('shape', 'Round…');
+    await page.getByLabel('radius', { exact: true }).click();
+    await page.getByLabel('radius', { exact: true }).press('ControlOrMeta+a');
+    await panel.getByRole('button', { name: 'a', exact: true }).click();
+    await expect(page.getByLabel('radius', { exact: true })).toHaveValue('a');
+    await page.getByRole('button', { name: 'Leave' }).click();
+
     await panel.getByRole('button', { name: 'Hide lines' }).click();
     await expect(panel.getByRole('button', { name: 'Show lines' })).toBeVisible();
 });

@@ -45,6 +45,7 @@ final readonly class Kinds
             new Kind\Combine\CommonKind,
             new Kind\Combine\EitherKind,
             new Kind\Combine\SplitKind,
+            new Kind\Weave\WeaveKind,
             new Kind\Form\InscribedKind,
             new Kind\Form\InsetKind,
             new Kind\Form\GapKind,

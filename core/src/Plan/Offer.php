@@ -26,6 +26,7 @@ final readonly class Offer
      * @param  bool  $fromCells  whether picked cells can be made a part for it at once
      * @param  array<string, mixed>|null  $next  a step that is made right behind it, with all its parameters; `+new` in it stands for the first, and
      *                                           `{anchor}` for what was answered for the field of that name
+     * @param  bool  $into  whether the picked points go into that field of the step, of this kind, that they lie on, or out of it where they are in it
      * @param  'others'|'between'|null  $each  a step is made for every picked part but the first, or for every one between the first and the last along
      *                                         the longer way; `{this}`, `{first}`, `{last}` in the preset stand for their ids, `{share}` for the share
      *                                         of the way, and `column` and `row` change places where the longer way is down
@@ -49,6 +50,7 @@ final readonly class Offer
         public ?array $next = null,
         public bool $copies = false,
         public ?string $each = null,
+        public bool $into = false,
     ) {
     }
 

@@ -12,8 +12,11 @@ use Sternbild\Core\Geometry\Vec;
 /** A shape, the map that brought it where it is, and the steps that it came through, which decide its look. */
 final readonly class Figure
 {
-    /** @param  list<string>  $steps  ids, the first one made it */
-    private function __construct(public Shape $shape, public Affine $map, public array $steps, public ?Blend $blend = null)
+    /**
+     * @param  list<string>  $steps  ids, the first one made it
+     * @param  Strand|null  $own  of a band the way that it follows, before the map
+     */
+    private function __construct(public Shape $shape, public Affine $map, public array $steps, public ?Blend $blend = null, private ?Strand $own = null)
     {
     }
 
@@ -26,9 +29,21 @@ final readonly class Figure
         return new self(new Shape($outlines), Affine::identity(), $steps);
     }
 
+    /** The same as a band that follows a way. */
+    public function following(Strand $strand): self
+    {
+        return new self($this->shape, $this->map, $this->steps, $this->blend, $strand);
+    }
+
+    /** The way that it follows, where it is a band or a ring. */
+    public function strand(): ?Strand
+    {
+        return $this->own === null ? Strand::ofRing($this) : ($this->map->isIdentity() ? $this->own : $this->own->mapped($this->map));
+    }
+
     public function blended(Blend $blend): self
     {
-        return new self($this->shape, $this->map, $this->steps, $blend);
+        return new self($this->shape, $this->map, $this->steps, $blend, $this->own);
     }
 
     /**
@@ -38,17 +53,17 @@ final readonly class Figure
      */
     public function cameThrough(array $steps): self
     {
-        return new self($this->shape, $this->map, $steps, $this->blend);
+        return new self($this->shape, $this->map, $steps, $this->blend, $this->own);
     }
 
     public function throughStep(string $id): self
     {
-        return new self($this->shape, $this->map, [...$this->steps, $id], $this->blend === null ? null : new Blend([...$this->blend->steps, $id], $this->blend->share));
+        return new self($this->shape, $this->map, [...$this->steps, $id], $this->blend === null ? null : new Blend([...$this->blend->steps, $id], $this->blend->share), $this->own);
     }
 
     public function mapped(Affine $map): self
     {
-        return $map->isIdentity() ? $this : new self($this->shape, $this->map->then($map), $this->steps, $this->blend);
+        return $map->isIdentity() ? $this : new self($this->shape, $this->map->then($map), $this->steps, $this->blend, $this->own);
     }
 
     /**

@@ -26,8 +26,9 @@ final readonly class Part implements Mappable
      * @param  list<Vec>  $places  that it was said with: points of an outline, corners
      * @param  Copies<Part>|null  $copies  of a repeat
      * @param  list<Remark>  $remarks
+     * @param  array<string, float>  $facts  what else is known of it by name: how many crossings a weave has
      */
-    private function __construct(public array $figures, public array $places = [], public ?Copies $copies = null, public array $remarks = [])
+    private function __construct(public array $figures, public array $places = [], public ?Copies $copies = null, public array $remarks = [], public array $facts = [])
     {
     }
 
@@ -123,9 +124,18 @@ final readonly class Part implements Mappable
         return Role::Part;
     }
 
+    /**
+     * @param  list<Vec>  $places
+     * @param  array<string, float>  $facts
+     */
+    public function knowing(array $places, array $facts): self
+    {
+        return new self($this->figures, $places, $this->copies, $this->remarks, $facts);
+    }
+
     public function remarked(Remark ...$remarks): self
     {
-        return new self($this->figures, $this->places, $this->copies, [...$this->remarks, ...array_values($remarks)]);
+        return new self($this->figures, $this->places, $this->copies, [...$this->remarks, ...array_values($remarks)], $this->facts);
     }
 
     /** The same part as the step $id gives it on; a look given to $id reaches it from now on. */
@@ -265,7 +275,7 @@ final readonly class Part implements Mappable
     {
         $bounds = $this->bounds();
 
-        return ['wide' => $bounds->right - $bounds->left, 'high' => $bounds->bottom - $bounds->top, 'area' => $this->area()];
+        return ['wide' => $bounds->right - $bounds->left, 'high' => $bounds->bottom - $bounds->top, 'area' => $this->area(), ...$this->facts];
     }
 
     /** How many curves all outlines have together. */

@@ -16,7 +16,7 @@ use Sternbild\Core\Shape\Part;
 /** A scene in figures, as the command line prints it. */
 final class SceneNumbers
 {
-    /** @return array{grids: object, guides: object, overlays: object, parts: object, measures: object, findings: list<mixed>} */
+    /** @return array{grids: object, guides: object, overlays: object, parts: object, weaves: object, measures: object, findings: list<mixed>} */
     public static function list(Scene $scene): array
     {
         $drawn = array_flip(array_map(static fn (DrawnPart $part): string => $part->id, $scene->drawing));
@@ -34,6 +34,7 @@ final class SceneNumbers
             'guides' => (object) array_map(self::guide(...), $scene->guides()),
             'overlays' => (object) array_map(self::overlay(...), $scene->overlays()),
             'parts' => (object) $parts,
+            'weaves' => (object) array_map(static fn (Part $part): array => ['crossings' => (int) $part->facts['crossings'], 'strands' => (int) $part->facts['strands']], array_filter($scene->parts(), static fn (Part $part): bool => isset($part->facts['crossings']))),
             'measures' => (object) array_map(static fn (Measurement $measure): array => ['value' => $measure->value], $scene->measures()),
             'findings' => $scene->findings,
         ];

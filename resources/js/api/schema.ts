@@ -2115,6 +2115,8 @@ export interface components {
             handle: "place" | "places" | null;
             /** @description In one line what it is and how it is given. */
             says: string;
+            /** @description Whether it counts copies around something. */
+            folds?: boolean;
         };
         /** @description How a step is offered: from which pick, with what filled in, what is asked for first. */
         Offer: {
@@ -2149,6 +2151,8 @@ export interface components {
              * @enum {unknown}
              */
             each: "others" | "between" | null;
+            /** @description Whether the picked points go into that field of the step that they lie on. */
+            into: boolean;
         };
         Kind: {
             kind: string;

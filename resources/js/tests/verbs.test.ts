@@ -49,10 +49,11 @@ describe('verbs', () => {
         const begins = Object.values(offer.preset).flatMap((one) => (typeof one === 'string' ? (/^\{last:(.+)\}$/.exec(one)?.[1] ?? []) : []));
         const bench = picked(offer.from, offer.least, begins.map((one) => ({ id: 'b1', kind: one })));
         if (offer.copies) bench.picking.pickParts(['p1[1]']);
-        if (JSON.stringify(offer.preset).includes('{owner}')) {
+        if (JSON.stringify(offer.preset).includes('{owner}') || offer.into) {
             (bench.scene as unknown as Record<string, unknown>).drawing = [{ id: 'p1' }];
             bench.picking.setMode('points');
             bench.picking.togglePoint({ raw: 'p1@2', name: 'corner', at: [5, 5] });
+            if (offer.into) bench.page.plan.steps.splice(0, Infinity, { id: 'p1', kind: kind.kind });
         }
         const roles = kind.fields.find((field) => field.name === offer.takes)?.roles ?? [];
         if (offer.from === 'guides' && !roles.includes('guide')) {
@@ -62,6 +63,10 @@ describe('verbs', () => {
         const verb = verbs(bench).find((one) => one.name === name && one.family === offer.family);
         expect(verb?.key).toBe(offer.key);
         const made = verb?.operations(verb.start).at(offer.next === null ? -1 : -2) as Operation & { op: 'add'; step: { kind: string } };
+        if (offer.into) {
+            expect(made).toEqual({ op: 'set', id: 'p1', field: offer.takes, value: [[5, 5]] });
+            return;
+        }
         expect(made.op).toBe('add');
         expect(made.step.kind).toBe(kind.kind);
     });

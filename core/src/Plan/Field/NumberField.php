@@ -21,6 +21,8 @@ final class NumberField extends Field
     /** How far from a whole number the result of arithmetic may lie where a whole number is asked for. */
     private const WHOLE = 1e-9;
 
+    private bool $folds = false;
+
     /** @param  'length'|'angle'|'count'|'factor'  $measure */
     private function __construct(
         string $name,
@@ -81,6 +83,15 @@ final class NumberField extends Field
     public static function offset(string $name, string $label, int|float|string|null $default = null): self
     {
         return new self($name, $label, 'length', -self::LARGEST, true, self::LARGEST, false, $default);
+    }
+
+    /** The same count, of copies around something: halves and doubles of it, and of the sectors there are, keep what lies in line. */
+    public function ofFolds(): self
+    {
+        $copy = clone $this;
+        $copy->folds = true;
+
+        return $copy;
     }
 
     public function type(): string
@@ -190,6 +201,7 @@ final class NumberField extends Field
             'least' => $this->least,
             'leastAllowed' => $this->leastAllowed,
             'most' => $this->most,
+            ...($this->folds ? ['folds' => true] : []),
         ];
     }
 

@@ -1,6 +1,7 @@
 import { type CSSProperties, type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import type { Field, Problem } from '../../api/client';
 import { problemText, wouldDo } from '../desk';
+import type { Fold } from './folds';
 import { numberAtHand } from './numberAtHand';
 
 interface Props {
@@ -16,13 +17,15 @@ interface Props {
     onCommit: (value: number | string) => Promise<Problem | null>;
     /** What is wrong with it as it stands in the plan. */
     wrong?: string;
+    /** Values that fit, offered while it is typed. */
+    offered?: () => Fold[];
 }
 
 /** What a grid has, said by its name alone; how large a part is, is said in numbers. */
 const REFERENCE = /^[a-z][a-z0-9]*\.(?!wide$|high$|area$|length$|value$)([a-z]+)$/;
 
 /** A number edited in place: typed, stepped with the arrow keys, or dragged sideways. */
-export function LiveNumber({ label, raw, text, value, measure, onPreview, onCommit, wrong }: Props) {
+export function LiveNumber({ label, raw, text, value, measure, onPreview, onCommit, wrong, offered }: Props) {
     const [typed, setTyped] = useState<string | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const [instead, setInstead] = useState<number | null>(null);
@@ -177,6 +180,25 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
                 onMouseDown={(event) => scrub.current !== null && event.preventDefault()}
                 onDragStart={(event) => event.preventDefault()}
             />
+            {typed !== null && offered !== undefined && (
+                <span role="group" aria-label={`Fitting values for ${label}`} className="flex basis-full flex-wrap gap-1 py-1 font-sans text-[12.5px] leading-none">
+                    {offered().map((one) => (
+                        <button
+                            key={one.label}
+                            type="button"
+                            className="rounded border border-rule bg-card px-1.5 py-1 hover:border-amber"
+                            // The number keeps the focus, and with it the offer.
+                            onMouseDown={(event) => event.preventDefault()}
+                            onClick={() => {
+                                type(String(one.value));
+                                void commit().then(() => field.current?.blur());
+                            }}
+                        >
+                            {one.label}
+                        </button>
+                    ))}
+                </span>
+            )}
             {fault && (
                 <span role="alert" className="basis-full rounded bg-blush px-1.5 py-1 font-sans text-[12.5px] leading-snug text-brick">
                     {fault}

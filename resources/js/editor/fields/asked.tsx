@@ -1,6 +1,7 @@
 import type { CSSProperties } from 'react';
 import type { Field } from '../../api/client';
 import { stepOf, useDesk } from '../desk';
+import { numberAtHand } from './numberAtHand';
 
 /** What a question before a step is made is given, whatever its type. */
 export interface Asked {
@@ -22,6 +23,11 @@ export function TypedInput({ label, shown = false, value, optional, onChange }: 
                 value={text}
                 placeholder={optional ? 'any' : undefined}
                 onChange={(event) => onChange(typed(event.target.value))}
+                onFocus={(event) => {
+                    const input = event.currentTarget;
+                    numberAtHand.set((name) => onChange(typed(input.value.slice(0, input.selectionStart ?? 0) + name + input.value.slice(input.selectionEnd ?? input.value.length))));
+                }}
+                onBlur={() => numberAtHand.set(null)}
             />
         </label>
     );

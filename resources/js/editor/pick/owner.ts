@@ -7,7 +7,7 @@ const NEAR = 1e-4;
 
 let prober: CanvasRenderingContext2D | null | undefined;
 
-/** The topmost part that the first picked point lies on the outline of. */
+/** The topmost part that the first picked point lies on the outline of, else in. */
 export function ownerOf(scene: Scene, pick: Pick): string | undefined {
     const [point] = pick.points;
     if (point === undefined) return undefined;
@@ -19,5 +19,7 @@ export function ownerOf(scene: Scene, pick: Pick): string | undefined {
     if (prober === null) return undefined;
     const context = prober;
     context.lineWidth = 2 * NEAR * Math.max(scene.sheet.width, scene.sheet.height);
-    return drawn.findLast(({ id }) => partShape(scene.steps.find((step) => step.id === id)?.geometry)?.figures.some((figure) => context.isPointInStroke(figure, ...point.at)))?.id;
+    const figures = (id: string): Path2D[] => partShape(scene.steps.find((step) => step.id === id)?.geometry)?.figures ?? [];
+    const onOutline = drawn.findLast(({ id }) => figures(id).some((figure) => context.isPointInStroke(figure, ...point.at)));
+    return (onOutline ?? drawn.findLast(({ id }) => figures(id).some((figure) => context.isPointInPath(figure, ...point.at))))?.id;
 }

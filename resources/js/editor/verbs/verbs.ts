@@ -69,7 +69,7 @@ export function verbsFor(bench: Bench): Verb[] {
         return fromCells(bench);
     }
     if (pick.mode === 'points' && pick.points.length > 0) {
-        const made = enough(offers(kinds, 'points').filter(([, offer]) => isThere(offer, bench)), pick.points.length, (kind, offer) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
+        const made = enough(offers(kinds, 'points').filter(([kind, offer]) => isThere(offer, bench) && (!offer.into || ownerIs(bench, kind))), pick.points.length, (kind, offer) => offer.into ? intoOwner(bench, kind, offer) : verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
         return [...made, ...pointVerbs(pick, bench.selected)];
     }
     if (pick.mode === 'lines' && pick.lines.length > 0) {
@@ -219,6 +219,27 @@ function isThere({ preset }: Offer, { page, scene, pick }: Bench): boolean {
     return wanted.every((kind) => page.plan.steps.some((step) => step.kind === kind));
 }
 
+/** Whether the picked points lie on a step of a kind. */
+function ownerIs({ scene, page, pick }: Bench, kind: Kind): boolean {
+    const owner = ownerOf(scene, pick);
+    return owner !== undefined && page.plan.steps.find((step) => step.id === owner)?.kind === kind.kind;
+}
+
+/** Puts the picked points into a field of the step that they lie on; those that are there come out. */
+function intoOwner(bench: Bench, kind: Kind, offer: Offer): Verb {
+    const owner = ownerOf(bench.scene, bench.pick) ?? '';
+    const field = offer.takes ?? '';
+    const made = verb(kind, offer, bench, null, () => {
+        const present = (bench.page.plan.steps.find((step) => step.id === owner)?.[field] as unknown[] | undefined) ?? [];
+        // What lies on the step itself cannot be named by it.
+        const picked = bench.pick.points.map(({ raw, at }) => (typeof raw === 'string' && !raw.startsWith(owner) ? raw : at.map((one) => Math.round(one * 1000) / 1000)));
+        const same = (one: unknown, other: unknown): boolean => JSON.stringify(one) === JSON.stringify(other);
+        const value = [...present.filter((one) => !picked.some((other) => same(one, other))), ...picked.filter((one) => !present.some((other) => same(one, other)))];
+        return [{ op: 'set', id: owner, field, value: value.length === 0 ? null : value }];
+    });
+    return { ...made, picks: false };
+}
+
 /** Works on what stands in the place of a step: on the parts of a motif from any of its copies. They get a chapter of their own where they have none. */
 function opening(scene: Scene, id: string): Verb | null {
     const inner = stepOf(scene, stepOf(scene, id)?.opens?.[0] ?? '');
@@ -279,7 +300,12 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
         bends: offer.from === 'points' && offer.most > offer.least ? (kind.fields.find((field) => field.type === 'bends')?.name ?? null) : null,
         operations: (answers) => {
             let step: Record<string, unknown> = { kind: kind.kind, ...preset };
-            for (const [field, value] of Object.entries(answers)) step = withNested(step, field, value);
+            for (const [field, value] of Object.entries(answers)) {
+                // What is so anyway need not be said.
+                const usual = kind.fields.find((one) => one.name === field)?.default ?? null;
+                if (usual !== null && nested(preset, field) === undefined && JSON.stringify(value) === JSON.stringify(usual)) continue;
+                step = withNested(step, field, value);
+            }
             return build(step);
         },
     };

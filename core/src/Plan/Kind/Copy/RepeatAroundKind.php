@@ -35,7 +35,7 @@ final class RepeatAroundKind extends CopyKind
         return [
             self::things(),
             new PlaceField('center', 'centre', true),
-            NumberField::count('count', 'count', 1, self::MOST_COPIES, true),
+            NumberField::count('count', 'count', 1, self::MOST_COPIES, true)->ofFolds(),
             NumberField::angle('angle', 'angle'),
             new SwitchField('mirror', 'mirror', 'each with its mirror image', 'without mirror images'),
             NumberField::size('factor', 'factor', default: 1),

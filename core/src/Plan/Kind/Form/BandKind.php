@@ -27,6 +27,7 @@ use Sternbild\Core\Shape\BroadNib;
 use Sternbild\Core\Shape\Corner;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
+use Sternbild\Core\Shape\Strand;
 
 /** Guides, runs and outlines as shapes of an even width. */
 #[Called('band', label: 'Band', word: 'band', prefix: 'b', chapter: Chapter::Construction)]
@@ -118,14 +119,15 @@ final class BandKind extends PartOperation
             default => 'butt',
         };
         $band = new Band($left, $right, Corner::from($given->text('join')), $cap, self::LIMIT, $given->tolerance());
-        $band = self::nib($given) ?? $band;
+        $nib = self::nib($given);
         $figures = [];
         try {
             foreach ($given->steps('of') as $step) {
                 foreach (self::ways($step) as [$way, $steps]) {
-                    $outlines = $band->of($way);
+                    $outlines = ($nib ?? $band)->of($way);
                     if ($outlines !== []) {
-                        $figures[] = Figure::drawn($outlines, $steps);
+                        $figure = Figure::drawn($outlines, $steps);
+                        $figures[] = $nib === null ? $figure->following(new Strand($way, $left, $right, Corner::from($given->text('join')))) : $figure;
                     }
                 }
             }

@@ -1,9 +1,12 @@
 import { type Asked, TypedInput } from '../asked';
 import type { Edited } from '../LiveField';
+import { useActs } from '../../desk';
+import { foldsFor } from '../folds';
 import { LiveNumber } from '../LiveNumber';
 
-export function Edit({ label, piece, field, wrong, commit, tryOut }: Edited) {
-    return <LiveNumber label={label} raw={piece.raw} text={piece.text} value={piece.value} measure={field.measure} onPreview={tryOut} onCommit={commit} wrong={wrong} />;
+export function Edit({ step, label, piece, field, wrong, commit, tryOut }: Edited) {
+    const { now } = useActs();
+    return <LiveNumber offered={field.folds === true ? () => foldsFor(now().scene, piece.value, step.id) : undefined} label={label} raw={piece.raw} text={piece.text} value={piece.value} measure={field.measure} onPreview={tryOut} onCommit={commit} wrong={wrong} />;
 }
 
 export function Ask({ field, value, onChange }: Asked) {

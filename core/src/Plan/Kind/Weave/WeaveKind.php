@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Weave;
+
+use Sternbild\Core\Arrangement\Unworkable;
+use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Family;
+use Sternbild\Core\Plan\Field\ChoiceField;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PlacesField;
+use Sternbild\Core\Plan\Field\StepsField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Kind\Combine\PartOperation;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Remark;
+use Sternbild\Core\Shape\Band;
+use Sternbild\Core\Shape\Corner;
+use Sternbild\Core\Shape\Figure;
+use Sternbild\Core\Shape\Part;
+use Sternbild\Core\Shape\Strand;
+use Sternbild\Core\Symmetry\Weave;
+
+/** Bands, rings, or guides of a width, that go over and under one another in turn. */
+#[Called('weave', label: 'Weave', word: 'weave', prefix: 'w', chapter: Chapter::Construction)]
+final class WeaveKind extends PartOperation
+{
+    public function fields(): array
+    {
+        return [
+            StepsField::partsOrGuides('of', 'strands'),
+            NumberField::size('width', 'width'),
+            new ChoiceField('first', 'first', ['over' => 'over', 'under' => 'under'], 'over'),
+            NumberField::length('gap', 'clearance', 0),
+            new PlacesField('swap', 'crossings swapped', ['a crossing'], false),
+            self::keep(),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Weave {of}[, {width} wide], going {first} at the first crossing[, kept clear by {gap}][, the other way at {swap}][, {keep}].';
+    }
+
+    public function offers(): array
+    {
+        $offer = static fn (string $from, array $more): Offer => new Offer(...[
+            'label' => 'Weave…', 'from' => $from, 'family' => Family::Combine, 'key' => 8,
+            'words' => 'interlace, over and under, knot, plait, braid, basket, lattice, interlocking',
+            'says' => 'Lets bands and rings go over and under one another in turn, with a clearance where one dives.',
+            'picture' => 'M16 4V20M16 28V44M32 4V44M4 16H28M36 16H44M4 32H44',
+            'takes' => 'of', ...$more,
+        ]);
+
+        return [
+            new Offer(
+                label: 'Swap the crossing', from: 'points', family: Family::Combine, key: 1,
+                words: 'flip over and under, exchange, invert the crossing, other way, over instead of under',
+                says: 'What goes over at the picked crossings goes under, and the other way round.',
+                takes: 'swap', into: true,
+            ),
+            $offer('parts', ['preset' => ['gap' => 4], 'asks' => ['gap', 'first']]),
+            $offer('guides', ['preset' => ['width' => 20, 'gap' => 4], 'asks' => ['width', 'gap', 'first']]),
+        ];
+    }
+
+    public function sources(Arguments $given): array
+    {
+        return array_values(array_filter($given->steps('of'), static fn (Evaluated $step): bool => $step->result instanceof Part));
+    }
+
+    public function evaluate(Arguments $given): Part
+    {
+        $strands = $figures = [];
+        foreach ($given->steps('of') as $step) {
+            foreach ($step->result instanceof Part ? $step->result->figures : [] as $figure) {
+                $strands[] = $figure->strand() ?? throw new FieldFault('of', 'choice', 'strands are bands, rings between two circles around one centre, and guides with a width; other parts have no way that they follow');
+                $figures[] = $figure;
+            }
+            foreach ($step->result instanceof Guide ? $step->result->runs : [] as $run) {
+                if (! $given->has('width')) {
+                    throw new FieldFault('width', 'choice', 'guides are woven as bands of a width, which is not said');
+                }
+                $half = $given->number('width') / 2;
+                $strands[] = new Strand($run->curves, $half, $half, Corner::Miter);
+                $figures[] = null;
+            }
+        }
+        if ($strands === []) {
+            throw new FieldFault('of', 'empty', 'there is no strand');
+        }
+        try {
+            $woven = Weave::woven($strands, $given->text('first') === 'over', $given->number('gap'), $given->has('swap') ? $given->places('swap') : [], $given->tolerance());
+            $drawn = [];
+            foreach ($strands as $number => $strand) {
+                $figure = $figures[$number];
+                $outlines = $woven->strands[$number] ?? $figure?->outlines() ?? (new Band($strand->left, $strand->right, $strand->join, 'butt', 4.0, $given->tolerance()))->of($strand->way);
+                if ($outlines !== []) {
+                    $drawn[] = Figure::drawn($outlines, $figure === null ? [] : $figure->steps);
+                }
+            }
+        } catch (Unworkable $fault) {
+            throw new FieldFault('of', 'limit', $fault->getMessage());
+        }
+        if ($drawn === []) {
+            throw new FieldFault('gap', 'empty', 'with such a clearance nothing is left');
+        }
+        $part = Part::of($drawn)->throughStep($given->step)->knowing($woven->crossings, ['crossings' => (float) count($woven->crossings), 'strands' => (float) count($strands)]);
+        $stuck = $woven->stuck;
+
+        return $stuck === [] ? $part : $part->remarked(new Remark('no-turn', sprintf(
+            'over and under cannot alternate at %s; swap a crossing, or let a strand cross once more', implode(' and ', array_map(static fn ($at): string => sprintf('%.4g, %.4g', $at->x, $at->y), array_slice($stuck, 0, 3))),
+        ), 'of'));
+    }
+}
