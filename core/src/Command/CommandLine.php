@@ -7,7 +7,9 @@ namespace Sternbild\Core\Command;
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Evaluation\Variations;
 use Sternbild\Core\Format\ConstructionDrawing;
+use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\PlanSchema;
 use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\RenderFailed;
@@ -17,17 +19,20 @@ use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\View\SceneNumbers;
 
-/** The commands of `sternbild`: scene, render, check, schema. */
+/** The commands of `sternbild`: scene, render, check, vary, schema. */
 final readonly class CommandLine
 {
     private const USAGE = <<<'TEXT'
         sternbild scene PLAN [--pretty]
         sternbild render PLAN OUT.svg|OUT.png|OUT.pdf [--scale N] [--with-grid] [--with-uses] [--construction]
         sternbild check PLAN
+        sternbild vary PLAN FOLDER [--seed N] [--count N] [--what NAME,NAME]
         sternbild schema
         PLAN is a file, or - for standard input.
 
         TEXT;
+
+    private const WITH_VALUES = ['scale', 'seed', 'count', 'what'];
 
     private const GOOD = 0;
 
@@ -57,11 +62,14 @@ final readonly class CommandLine
 
                 return self::GOOD;
             }
-            $wanted = ['scene' => 1, 'check' => 1, 'render' => 2][$command ?? ''] ?? null;
+            $wanted = ['scene' => 1, 'check' => 1, 'render' => 2, 'vary' => 2][$command ?? ''] ?? null;
             if ($wanted !== count($places)) {
                 fwrite($this->errors, self::USAGE);
 
                 return self::UNUSABLE;
+            }
+            if ($command === 'vary') {
+                return $this->vary(self::read($places[0]), $places[1], $options);
             }
             $scene = self::evaluated($places[0]);
             match ($command) {
@@ -88,14 +96,13 @@ final readonly class CommandLine
         $options = [];
         while ($words !== []) {
             $word = array_shift($words);
-            if ($word === '--scale') {
-                $options['scale'] = array_shift($words) ?? throw new \UnexpectedValueException('--scale needs a number behind it');
-            } elseif (str_starts_with($word, '--scale=')) {
-                $options['scale'] = substr($word, 8);
+            [$name, $value] = [...explode('=', substr($word, 2), 2), null];
+            if (str_starts_with($word, '--') && in_array($name, self::WITH_VALUES, true)) {
+                $options[$name] = $value ?? array_shift($words) ?? throw new \UnexpectedValueException("--$name needs a value behind it");
             } elseif (in_array($word, ['--pretty', '--with-grid', '--with-uses', '--construction'], true)) {
                 $options[substr($word, 2)] = '';
             } elseif (str_starts_with($word, '--')) {
-                throw new \UnexpectedValueException("$word is not an option; there are --pretty, --scale, --with-grid, --with-uses and --construction");
+                throw new \UnexpectedValueException("$word is not an option; there are --pretty, --scale, --with-grid, --with-uses, --construction, --seed, --count and --what");
             } else {
                 $places[] = $word;
             }
@@ -104,8 +111,7 @@ final readonly class CommandLine
         return [$places, $options];
     }
 
-    /** @throws Unusable */
-    private static function evaluated(string $file): Scene
+    private static function read(string $file): string
     {
         // A byte more than the most tells a file that is too large without reading all of it.
         $json = @file_get_contents($file === '-' ? 'php://stdin' : $file, false, null, 0, PlanReader::LARGEST_FILE + 1);
@@ -113,7 +119,48 @@ final readonly class CommandLine
             throw new \UnexpectedValueException("$file cannot be read");
         }
 
-        return (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromJson($json));
+        return $json;
+    }
+
+    /** @throws Unusable */
+    private static function evaluated(string $file): Scene
+    {
+        return (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromJson(self::read($file)));
+    }
+
+    /**
+     * Variations of a plan, each as a plan in a folder: 01.json, 02.json and so on.
+     *
+     * @param  array<string, string>  $options
+     *
+     * @throws Unusable
+     */
+    private function vary(string $json, string $folder, array $options): int
+    {
+        $number = static function (string $name, int $default, int $least, int $most) use ($options): int {
+            $text = $options[$name] ?? (string) $default;
+            if (preg_match('/^-?\d{1,9}$/D', $text) !== 1 || (int) $text < $least || (int) $text > $most) {
+                throw new \UnexpectedValueException("--$name must be a whole number from $least to $most; it is $text");
+            }
+
+            return (int) $text;
+        };
+        $count = $number('count', 12, 1, Variations::MOST);
+        $plans = Variations::drawnFrom(PlanReader::decode($json), $number('seed', 1, 0, 999_999_999), $count, Kinds::all(), isset($options['what']) ? explode(',', $options['what']) : null);
+        if (! is_dir($folder) && ! @mkdir($folder, 0777, true)) {
+            throw new \UnexpectedValueException("$folder cannot be made");
+        }
+        foreach ($plans as $index => $plan) {
+            $file = sprintf('%s/%02d.json', rtrim($folder, '/'), $index + 1);
+            if (@file_put_contents($file, PlanJson::pretty($plan)) === false) {
+                throw new \UnexpectedValueException("$file cannot be written");
+            }
+        }
+        if (count($plans) < $count) {
+            fwrite($this->errors, 'sternbild: '.count($plans)." of $count variations; the others came to errors, or nothing may vary\n");
+        }
+
+        return $plans === [] ? self::FINDINGS : self::GOOD;
     }
 
     private function printScene(Scene $scene, bool $pretty): void

@@ -108,4 +108,21 @@ final class CommandLineTest extends TestCase
 
         return [$status, (string) file_get_contents("$this->folder/stdout"), (string) file_get_contents("$this->folder/stderr")];
     }
+
+    public function test_vary_writes_plans_into_a_folder_the_same_for_a_seed(): void
+    {
+        $plan = json_encode(Sample::rosette(), JSON_THROW_ON_ERROR);
+        [$status] = $this->sternbild(['vary', '-', $this->folder, '--seed', '7', '--count=3'], $plan);
+        self::assertSame(0, $status);
+        $files = glob("$this->folder/*.json") ?: [];
+        self::assertSame(['01.json', '02.json', '03.json'], array_map(basename(...), $files));
+        $first = (string) file_get_contents($files[0]);
+        [$checked] = $this->sternbild(['check', $files[0]], '');
+        self::assertSame(0, $checked);
+        $this->sternbild(['vary', '-', $this->folder, '--seed=7', '--count', '1'], $plan);
+        self::assertSame($first, file_get_contents($files[0]));
+        [$refused, , $errors] = $this->sternbild(['vary', '-', $this->folder, '--count', '0'], $plan);
+        self::assertSame(2, $refused);
+        self::assertStringContainsString('--count must be a whole number from 1 to 100', $errors);
+    }
 }

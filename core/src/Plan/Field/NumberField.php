@@ -85,6 +85,17 @@ final class NumberField extends Field
         return new self($name, $label, 'length', -self::LARGEST, true, self::LARGEST, false, $default);
     }
 
+    /** Whether it is a length that is more than nothing. */
+    public function isSize(): bool
+    {
+        return $this->measure === 'length' && $this->least === 0.0 && ! $this->leastAllowed;
+    }
+
+    public function least(): float
+    {
+        return $this->least;
+    }
+
     /** The same count, of copies around something: halves and doubles of it, and of the sectors there are, keep what lies in line. */
     public function ofFolds(): self
     {

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Evaluation;
+
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Plan\Unusable;
+
+/**
+ * The same plan with other numbers, by lot: named numbers, counts and sizes, each about what it is. A seed gives the same ones again; those with errors
+ * that the plan itself has not are dropped, and drawn anew.
+ */
+final readonly class Variations
+{
+    /** How far a number may be from what it is, as a share of it. */
+    private const FAR = 0.35;
+
+    /** How often one is drawn anew before fewer are given. */
+    private const TRIES = 8;
+
+    public const MOST = 100;
+
+    /**
+     * @param  array<array-key, mixed>  $plan  as written
+     * @param  list<string>|null  $chosen  what may vary, `bar` for a named number and `g1.sectors` for one of a step; null for all that usually does
+     * @return list<array<array-key, mixed>> plans; fewer where too many come to errors
+     *
+     * @throws Unusable
+     */
+    public static function drawnFrom(array $plan, int $seed, int $count, Kinds $kinds, ?array $chosen = null): array
+    {
+        $reader = new PlanReader($kinds);
+        $read = $reader->fromArray($plan);
+        $evaluator = new Evaluator(new ArrayCache);
+        $numbers = self::numbers($read, is_array($plan['values'] ?? null) ? $plan['values'] : [], $chosen);
+        $errors = self::errors($evaluator->evaluate($read, Budget::large()));
+        $lot = new Randomizer(new Mt19937($seed));
+        $found = [];
+        for ($try = 0; $try < $count * self::TRIES && count($found) < $count && $numbers !== []; $try++) {
+            $operations = array_map(static fn (array $number): array => [...$number[0], 'value' => self::drawn($number[1], $number[2], $number[3], $lot)], $numbers);
+            $varied = PlanEdit::apply($plan, $operations, $kinds)->plan();
+            if (self::errors($evaluator->evaluate($reader->fromArray($varied), Budget::large())) <= $errors) {
+                $found[] = $varied;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * The numbers of a plan that may vary.
+     *
+     * @param  array<array-key, mixed>  $values  as written
+     * @param  list<string>|null  $chosen
+     * @return list<array{array<string, mixed>, float, bool, float}> the operation that sets it, what it is, whether it is whole, and the least it may be
+     *
+     * @throws Unusable
+     */
+    private static function numbers(Plan $plan, array $values, ?array $chosen): array
+    {
+        $all = [];
+        foreach ($values as $name => $number) {
+            if (is_int($number) || is_float($number)) {
+                // A whole number as small as that counts something.
+                $all[(string) $name] = [['op' => 'value', 'name' => (string) $name], (float) $number, (float) $number === round($number) && abs($number) <= 36, 1.0];
+            }
+        }
+        foreach ($plan->steps as $id => $step) {
+            foreach (self::ofStep($step) as $name => $number) {
+                $all["$id.$name"] = $number;
+            }
+        }
+        if ($chosen === null) {
+            return array_values($all);
+        }
+        foreach ($chosen as $name) {
+            if (! isset($all[$name])) {
+                throw Unusable::at('', "numbers that may vary: named ones, counts and sizes that are written as numbers; “{$name}” is none. There are ".(implode(', ', array_slice(array_keys($all), 0, 20)) ?: 'none'));
+            }
+        }
+
+        return array_values(array_intersect_key($all, array_flip($chosen)));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, float, bool, float}> */
+    private static function ofStep(Step $step): iterable
+    {
+        foreach ($step->kind->fields() as $field) {
+            $raw = $step->raw($field->name);
+            if (! $field instanceof NumberField || ! is_int($raw) && ! is_float($raw)) {
+                continue;
+            }
+            $isCount = $field->measure === 'count';
+            if ($isCount || $field->isSize()) {
+                yield $field->name => [['op' => 'set', 'id' => $step->id, 'field' => $field->name], (float) $raw, $isCount, $field->least()];
+            }
+        }
+    }
+
+    private static function drawn(float $number, bool $whole, float $least, Randomizer $lot): int|float
+    {
+        $share = 1.0 + self::FAR * ($lot->getInt(-1000, 1000) / 1000);
+        if ($whole) {
+            $far = max(1, (int) round(abs($number) * self::FAR));
+
+            return max((int) ceil($least), (int) $number + $lot->getInt(-$far, $far));
+        }
+
+        return (float) sprintf('%.4g', $number * $share);
+    }
+
+    private static function errors(Scene $scene): int
+    {
+        return count(array_filter($scene->findings, static fn ($finding): bool => $finding->isError()));
+    }
+}
