@@ -52,6 +52,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('preview', [PlanController::class, 'preview'])->middleware('turn:preview')->name('sheets.preview');
             Route::post('snap', [LookController::class, 'snap'])->middleware('turn')->name('sheets.snap');
             Route::post('snap-places', [LookController::class, 'snapPlaces'])->middleware('turn')->name('sheets.snap-places');
+            Route::post('variations', [LookController::class, 'vary'])->middleware('turn')->name('sheets.vary');
             Route::post('equal', [LookController::class, 'equal'])->middleware('turn')->name('sheets.equal');
             Route::post('settle', [LookController::class, 'settle'])->middleware('turn')->name('sheets.settle');
             Route::post('close-up', [LookController::class, 'closeUp'])->middleware('turn')->name('sheets.close-up');

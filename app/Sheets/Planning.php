@@ -6,6 +6,9 @@ use Sternbild\Core\Evaluation\Arranging;
 use Sternbild\Core\Evaluation\Equalising;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Evaluation\Variations;
+use Sternbild\Core\Format\PlanJson;
+use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Plan\Kinds;
@@ -17,6 +20,9 @@ use Sternbild\Core\Result\Finding;
 /** The way into the core: plans as stored in, scenes out. */
 final readonly class Planning
 {
+    /** Seconds in which variations are drawn; pictures of them come on top. */
+    private const VARIED_WITHIN = 2.5;
+
     private PlanReader $reader;
 
     public function __construct(private Kinds $kinds, private Evaluator $evaluator)
@@ -58,6 +64,25 @@ final readonly class Planning
     public function equal(array $plan, string $keep, string $change): ?array
     {
         return Equalising::operations($plan, $keep, $change, $this->kinds);
+    }
+
+    /**
+     * The same plan with other numbers.
+     *
+     * @param  array<array-key, mixed>  $plan
+     * @param  list<string>|null  $what  may vary; null for all that usually does
+     * @return array{numbers: list<array{name: string, label: string}>, variations: list<array{plan: string, picture: string}>}
+     *
+     * @throws Unusable
+     */
+    public function varied(array $plan, int $seed, int $count, ?array $what): array
+    {
+        $variations = Variations::drawnFrom($plan, $seed, $count, $this->kinds, $what, self::VARIED_WITHIN);
+
+        return [
+            'numbers' => Variations::names($plan, $this->kinds),
+            'variations' => array_map(fn (array $one): array => ['plan' => PlanJson::compact($one), 'picture' => SvgDrawing::write($this->scene($one))], $variations),
+        ];
     }
 
     /**

@@ -7,6 +7,7 @@ use App\Http\Requests\EqualRequest;
 use App\Http\Requests\SettleRequest;
 use App\Http\Requests\SnapPlacesRequest;
 use App\Http\Requests\SnapRequest;
+use App\Http\Requests\VaryRequest;
 use App\Models\Sheet;
 use App\Sheets\Planning;
 use Illuminate\Http\JsonResponse;
@@ -87,6 +88,12 @@ final readonly class LookController
         }
 
         return new JsonResponse(['operations' => $operations]);
+    }
+
+    /** @throws Unusable */
+    public function vary(VaryRequest $request, Sheet $sheet): JsonResponse
+    {
+        return new JsonResponse($this->planning->varied($sheet->headRevision()->plan, $request->integer('seed'), $request->integer('count'), $request->what()));
     }
 
     /** @throws Unusable */

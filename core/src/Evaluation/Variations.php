@@ -30,13 +30,36 @@ final readonly class Variations
     public const MOST = 100;
 
     /**
+     * What may vary in a plan, and what people call it.
+     *
      * @param  array<array-key, mixed>  $plan  as written
-     * @param  list<string>|null  $chosen  what may vary, `bar` for a named number and `g1.sectors` for one of a step; null for all that usually does
-     * @return list<array<array-key, mixed>> plans; fewer where too many come to errors
+     * @return list<array{name: string, label: string}>
      *
      * @throws Unusable
      */
-    public static function drawnFrom(array $plan, int $seed, int $count, Kinds $kinds, ?array $chosen = null): array
+    public static function names(array $plan, Kinds $kinds): array
+    {
+        $read = (new PlanReader($kinds))->fromArray($plan);
+        $labels = $read->labels();
+        $names = [];
+        foreach (array_keys(self::all($read, is_array($plan['values'] ?? null) ? $plan['values'] : [])) as $name) {
+            $dot = strpos($name, '.');
+            [$id, $field] = $dot === false ? ['', ''] : [substr($name, 0, $dot), substr($name, $dot + 1)];
+            $names[] = ['name' => $name, 'label' => $dot === false ? $name : ($read->steps[$id]->kind->field($field)->label ?? $field)." of $labels[$id]"];
+        }
+
+        return $names;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $plan  as written
+     * @param  list<string>|null  $chosen  what may vary, `bar` for a named number and `g1.sectors` for one of a step; null for all that usually does
+     * @param  float  $seconds  after which no more are drawn
+     * @return list<array<array-key, mixed>> plans; fewer where too many come to errors, or it takes too long
+     *
+     * @throws Unusable
+     */
+    public static function drawnFrom(array $plan, int $seed, int $count, Kinds $kinds, ?array $chosen = null, float $seconds = INF): array
     {
         $reader = new PlanReader($kinds);
         $read = $reader->fromArray($plan);
@@ -45,7 +68,8 @@ final readonly class Variations
         $errors = self::errors($evaluator->evaluate($read, Budget::large()));
         $lot = new Randomizer(new Mt19937($seed));
         $found = [];
-        for ($try = 0; $try < $count * self::TRIES && count($found) < $count && $numbers !== []; $try++) {
+        $end = hrtime(true) / 1e9 + $seconds;
+        for ($try = 0; $try < $count * self::TRIES && count($found) < $count && $numbers !== [] && hrtime(true) / 1e9 < $end; $try++) {
             $operations = array_map(static fn (array $number): array => [...$number[0], 'value' => self::drawn($number[1], $number[2], $number[3], $lot)], $numbers);
             $varied = PlanEdit::apply($plan, $operations, $kinds)->plan();
             if (self::errors($evaluator->evaluate($reader->fromArray($varied), Budget::large())) <= $errors) {
@@ -67,6 +91,25 @@ final readonly class Variations
      */
     private static function numbers(Plan $plan, array $values, ?array $chosen): array
     {
+        $all = self::all($plan, $values);
+        if ($chosen === null) {
+            return array_values($all);
+        }
+        foreach ($chosen as $name) {
+            if (! isset($all[$name])) {
+                throw Unusable::at('', "numbers that may vary: named ones, counts and sizes that are written as numbers; “{$name}” is none. There are ".(implode(', ', array_slice(array_keys($all), 0, 20)) ?: 'none'));
+            }
+        }
+
+        return array_values(array_intersect_key($all, array_flip($chosen)));
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $values  as written
+     * @return array<string, array{array<string, mixed>, float, bool, float}>
+     */
+    private static function all(Plan $plan, array $values): array
+    {
         $all = [];
         foreach ($values as $name => $number) {
             if (is_int($number) || is_float($number)) {
@@ -79,16 +122,8 @@ final readonly class Variations
                 $all["$id.$name"] = $number;
             }
         }
-        if ($chosen === null) {
-            return array_values($all);
-        }
-        foreach ($chosen as $name) {
-            if (! isset($all[$name])) {
-                throw Unusable::at('', "numbers that may vary: named ones, counts and sizes that are written as numbers; “{$name}” is none. There are ".(implode(', ', array_slice(array_keys($all), 0, 20)) ?: 'none'));
-            }
-        }
 
-        return array_values(array_intersect_key($all, array_flip($chosen)));
+        return $all;
     }
 
     /** @return iterable<string, array{array<string, mixed>, float, bool, float}> */

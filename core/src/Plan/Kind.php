@@ -165,6 +165,17 @@ abstract class Kind
         return [];
     }
 
+    final public function field(string $name): ?Field
+    {
+        foreach ($this->fields() as $field) {
+            if ($field->name === $name) {
+                return $field;
+            }
+        }
+
+        return null;
+    }
+
     private function called(): Called
     {
         return $this->called ??= (new \ReflectionClass($this))->getAttributes(Called::class)[0]->newInstance();

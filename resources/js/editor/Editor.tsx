@@ -25,6 +25,7 @@ import { useLate } from './useLate';
 import { useSnapPlaces } from './pick/useSnapPlaces';
 import { useWorkedOn } from './plan/useWorkedOn';
 import { useSheet } from './scene/useSheet';
+import { Variations } from './variations/Variations';
 import { VerbBar } from './verbs/VerbBar';
 
 /** The editor of one sheet: plan, sheet, verbs, proofs. */
@@ -175,6 +176,7 @@ export function Editor() {
                         >
                             {constructed ? 'In colour' : 'Circles'}
                         </button>
+                        <Variations bring={bring} />
                         <HandOver bring={bring} />
                     </div>
                     {work.kept !== null && <KeptBanner kept={work.kept} busy={work.busy} onRetry={() => void work.retry()} onDrop={work.drop} />}
