@@ -28,5 +28,5 @@ test('twelve variations side by side: what varies is chosen, one is kept as a sh
     expect(grid).toMatchObject({ radius: 300, rings: 4 });
     expect((await desk.stored()).plan.values['bead']).not.toBe(40);
     await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(page.getByLabel('value bead')).toHaveValue('40');
+    await expect(page.getByLabel('value bead', { exact: true })).toHaveValue('40');
 });
