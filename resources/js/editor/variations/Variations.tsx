@@ -43,7 +43,7 @@ export function Variations({ bring }: { bring: (plan: string) => Promise<Problem
             <Dialog.Trigger className="quiet">Vary</Dialog.Trigger>
             <Dialog.Portal>
                 <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
-                <Dialog.Content aria-describedby={undefined} className="appear fixed top-1/2 left-1/2 z-50 flex max-h-[94vh] w-[1040px] max-w-[96vw] -translate-x-1/2 -translate-y-1/2 flex-col gap-4 rounded-lg bg-paper p-6 shadow-2xl">
+                <Dialog.Content aria-describedby={undefined} className="appear fixed top-1/2 left-1/2 z-50 flex max-h-[94vh] w-[min(96vw,1560px)] -translate-x-1/2 -translate-y-1/2 flex-col gap-4 rounded-lg bg-paper p-6 shadow-2xl">
                     <div className="flex items-center gap-4">
                         <Dialog.Title className="font-serif text-2xl leading-none font-semibold">Variations</Dialog.Title>
                         <span role="status" className="flex-1 text-[13px] text-slate">
@@ -59,7 +59,7 @@ export function Variations({ bring }: { bring: (plan: string) => Promise<Problem
                         <Dialog.Close className="quiet">Leave</Dialog.Close>
                     </div>
                     {numbers.length > 0 && (
-                        <div role="group" aria-label="What may vary" className="flex max-h-20 flex-wrap gap-1.5 overflow-y-auto">
+                        <div role="group" aria-label="What may vary" className="-m-1 flex max-h-24 shrink-0 flex-wrap gap-1.5 overflow-y-auto p-1">
                             {numbers.map(({ name, label }) => (
                                 <button key={name} aria-pressed={!without.has(name)} className={`choice font-serif text-[14px] italic ${without.has(name) ? 'border-rule bg-card text-slate line-through' : 'border-amber bg-honey'}`} onClick={() => toggle(name)}>
                                     {label}
@@ -72,7 +72,7 @@ export function Variations({ bring }: { bring: (plan: string) => Promise<Problem
                             {wrong}
                         </p>
                     )}
-                    <ul className="grid min-h-0 grid-cols-4 gap-3 overflow-y-auto">
+                    <ul className="-m-1 grid min-h-0 grid-cols-6 gap-x-3 gap-y-4 overflow-y-auto p-1">
                         {(found.data ?? []).map(({ plan, picture }, k) => (
                             <li key={`${seed} ${k}`} className="flex flex-col gap-1">
                                 <img alt={`Variation ${k + 1}`} className="aspect-square w-full rounded border border-hairline bg-ground object-contain" src={`data:image/svg+xml;utf8,${encodeURIComponent(picture)}`} />
