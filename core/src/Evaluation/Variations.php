@@ -17,12 +17,15 @@ use Sternbild\Core\Plan\Unusable;
 
 /**
  * The same plan with other numbers, by lot: named numbers, counts and sizes, each about what it is. A seed gives the same ones again; those with errors
- * that the plan itself has not are dropped, and drawn anew.
+ * that the plan itself has not are dropped, and drawn anew, nearer to what the plan says.
  */
 final readonly class Variations
 {
     /** How far a number may be from what it is, as a share of it. */
     private const FAR = 0.35;
+
+    /** By how much of that the next one is nearer when one came to errors. */
+    private const NEARER = 0.7;
 
     /** How often one is drawn anew before fewer are given. */
     private const TRIES = 8;
@@ -68,12 +71,16 @@ final readonly class Variations
         $errors = self::errors($evaluator->evaluate($read, Budget::large()));
         $lot = new Randomizer(new Mt19937($seed));
         $found = [];
+        $far = self::FAR;
         $end = hrtime(true) / 1e9 + $seconds;
         for ($try = 0; $try < $count * self::TRIES && count($found) < $count && $numbers !== [] && hrtime(true) / 1e9 < $end; $try++) {
-            $operations = array_map(static fn (array $number): array => [...$number[0], 'value' => self::drawn($number[1], $number[2], $number[3], $lot)], $numbers);
+            $operations = array_map(static fn (array $number): array => [...$number[0], 'value' => self::drawn($number[1], $number[2], $number[3], $far, $lot)], $numbers);
             $varied = PlanEdit::apply($plan, $operations, $kinds)->plan();
             if (self::errors($evaluator->evaluate($reader->fromArray($varied), Budget::large())) <= $errors) {
                 $found[] = $varied;
+                $far = self::FAR;
+            } else {
+                $far *= self::NEARER;
             }
         }
 
@@ -141,13 +148,13 @@ final readonly class Variations
         }
     }
 
-    private static function drawn(float $number, bool $whole, float $least, Randomizer $lot): int|float
+    private static function drawn(float $number, bool $whole, float $least, float $far, Randomizer $lot): int|float
     {
-        $share = 1.0 + self::FAR * ($lot->getInt(-1000, 1000) / 1000);
+        $share = 1.0 + $far * ($lot->getInt(-1000, 1000) / 1000);
         if ($whole) {
-            $far = max(1, (int) round(abs($number) * self::FAR));
+            $steps = max($far < self::FAR ? 0 : 1, (int) round(abs($number) * $far));
 
-            return max((int) ceil($least), (int) $number + $lot->getInt(-$far, $far));
+            return max((int) ceil($least), (int) $number + $lot->getInt(-$steps, $steps));
         }
 
         return (float) sprintf('%.4g', $number * $share);
