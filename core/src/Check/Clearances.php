@@ -18,9 +18,6 @@ use Sternbild\Core\Shape\Shape;
 /** Pieces that miss one another by a hair, and ways between them that close when they are shown small. */
 final class Clearances
 {
-    /** Of a pixel: what is narrower is not seen. */
-    private const SEEN = 0.5;
-
     /** Shortest ways that are worked out; among more pieces only the nearest are looked at. */
     private const COST = 60;
 
@@ -32,7 +29,7 @@ final class Clearances
     public static function among(Plan $plan, array $seen, array $labels): array
     {
         $tolerance = $plan->tolerance();
-        $closes = $plan->limits->small > 0.0 ? self::SEEN * max($plan->width, $plan->height) / $plan->limits->small : 0.0;
+        $closes = $plan->leastSeen();
         $reach = max($closes, $plan->limits->miss);
         $findings = [];
         $narrowest = null;
@@ -89,8 +86,7 @@ final class Clearances
         $pieces = [];
         foreach ($seen as $figure) {
             foreach ((new Shape($figure->outlines))->pieces() as $outlines) {
-                $bounds = array_reduce($outlines, static fn (?Bounds $all, Outline $one): Bounds => $all?->with($one->bounds()) ?? $one->bounds());
-                $pieces[] = [$figure, $outlines, count($pieces), $bounds ?? $figure->bounds];
+                $pieces[] = [$figure, $outlines, count($pieces), Bounds::of(...array_map(static fn (Outline $one): Bounds => $one->bounds(), $outlines))];
             }
         }
 

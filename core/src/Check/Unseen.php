@@ -16,9 +16,6 @@ use Sternbild\Core\Shape\Combination;
 /** What lies wholly behind others, and details that are gone when they are shown small. */
 final class Unseen
 {
-    /** Of a pixel: what is thinner is not seen. */
-    private const SEEN = 0.5;
-
     /** How many times as large as the smallest size the next one is: 24 px beside 16. */
     private const LARGER = 1.5;
 
@@ -88,7 +85,7 @@ final class Unseen
         if ($small <= 0.0) {
             return [];
         }
-        $limit = self::SEEN * max($plan->width, $plan->height) / $small;
+        $limit = $plan->leastSeen();
         $thin = [];
         foreach ($seen as $figure) {
             foreach ($figure->outlines as $outline) {
@@ -127,7 +124,7 @@ final class Unseen
     /** @param  non-empty-list<Bounds>  $all */
     private static function isWithin(Bounds $bounds, array $all): bool
     {
-        $box = array_reduce($all, static fn (?Bounds $so, Bounds $one): Bounds => $so?->with($one) ?? $one) ?? $bounds;
+        $box = Bounds::of(...$all);
 
         return $box->left <= $bounds->left && $box->top <= $bounds->top && $box->right >= $bounds->right && $box->bottom >= $bounds->bottom;
     }

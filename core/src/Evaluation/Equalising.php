@@ -93,11 +93,11 @@ final readonly class Equalising
      */
     private function solved(Scene $scene, string $change, float $goal, float $now, float $number, callable $set): ?array
     {
-        $errors = self::errors($scene);
+        $errors = $scene->errors();
         $measure = function (float $to) use ($change, $set, $errors): ?float {
             $scene = $this->scene([$set($to)]);
 
-            return self::errors($scene) > $errors ? null : self::value($scene, $change);
+            return $scene->errors() > $errors ? null : self::value($scene, $change);
         };
         $step = max(abs($number), 1.0) * 1e-3;
         $beside = $measure($number + $step);
@@ -181,11 +181,6 @@ final readonly class Equalising
         $result = ($scene->known[$id] ?? null)?->result;
 
         return $result instanceof Measurement ? $result->value : null;
-    }
-
-    private static function errors(Scene $scene): int
-    {
-        return count(array_filter($scene->findings, static fn ($finding): bool => $finding->isError()));
     }
 
     /** @return list<string> ids of a step and of all that it hangs on, the nearest first */

@@ -169,13 +169,13 @@ final readonly class Scene
 
     public function hasErrors(): bool
     {
-        foreach ($this->findings as $finding) {
-            if ($finding->isError()) {
-                return true;
-            }
-        }
+        return $this->errors() > 0;
+    }
 
-        return false;
+    /** How many. */
+    public function errors(): int
+    {
+        return count(array_filter($this->findings, static fn (Finding $finding): bool => $finding->isError()));
     }
 
     private function hangsOn(string $step, string $on): bool

@@ -68,7 +68,7 @@ final readonly class Variations
         $read = $reader->fromArray($plan);
         $evaluator = new Evaluator(new ArrayCache);
         $numbers = self::numbers($read, is_array($plan['values'] ?? null) ? $plan['values'] : [], $chosen);
-        $errors = self::errors($evaluator->evaluate($read, Budget::large()));
+        $errors = $evaluator->evaluate($read, Budget::large())->errors();
         $lot = new Randomizer(new Mt19937($seed));
         $found = [];
         $far = self::FAR;
@@ -76,7 +76,7 @@ final readonly class Variations
         for ($try = 0; $try < $count * self::TRIES && count($found) < $count && $numbers !== [] && hrtime(true) / 1e9 < $end; $try++) {
             $operations = array_map(static fn (array $number): array => [...$number[0], 'value' => self::drawn($number[1], $number[2], $number[3], $far, $lot)], $numbers);
             $varied = PlanEdit::apply($plan, $operations, $kinds)->plan();
-            if (self::errors($evaluator->evaluate($reader->fromArray($varied), Budget::large())) <= $errors) {
+            if ($evaluator->evaluate($reader->fromArray($varied), Budget::large())->errors() <= $errors) {
                 $found[] = $varied;
                 $far = self::FAR;
             } else {
@@ -119,9 +119,9 @@ final readonly class Variations
     {
         $all = [];
         foreach ($values as $name => $number) {
-            if (is_int($number) || is_float($number)) {
-                // A whole number as small as that counts something.
-                $all[(string) $name] = [['op' => 'value', 'name' => (string) $name], (float) $number, (float) $number === round($number) && abs($number) <= 36, 1.0];
+            if ((is_int($number) || is_float($number)) && (float) $number !== 0.0) {
+                // A whole number as small as that counts something. Of nothing there is no share.
+                $all[(string) $name] = [['op' => 'value', 'name' => (string) $name], (float) $number, (float) $number === round($number) && $number > 0 && $number <= 36, 1.0];
             }
         }
         foreach ($plan->steps as $id => $step) {
@@ -158,10 +158,5 @@ final readonly class Variations
         }
 
         return (float) sprintf('%.4g', $number * $share);
-    }
-
-    private static function errors(Scene $scene): int
-    {
-        return count(array_filter($scene->findings, static fn ($finding): bool => $finding->isError()));
     }
 }

@@ -31,6 +31,12 @@ final readonly class Bounds
         return $places === [] ? new self(0.0, 0.0, 0.0, 0.0) : $bounds;
     }
 
+    /** What holds all of them; a point at the origin where there is none. */
+    public static function of(self ...$all): self
+    {
+        return array_reduce($all, static fn (?self $so, self $one): self => $so?->with($one) ?? $one) ?? self::around();
+    }
+
     public function meets(self $other, float $within): bool
     {
         return $this->left <= $other->right + $within && $other->left <= $this->right + $within

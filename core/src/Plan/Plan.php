@@ -108,6 +108,12 @@ final readonly class Plan
         return Tolerance::ofSheet(max($this->width, $this->height));
     }
 
+    /** In sheet units: half a pixel at the smallest size at which details are still to be seen; nought where none is said. */
+    public function leastSeen(): float
+    {
+        return $this->limits->small > 0.0 ? max($this->width, $this->height) / $this->limits->small / 2 : 0.0;
+    }
+
     /**
      * What messages and sentences call a step: its name, or its sort and number.
      *

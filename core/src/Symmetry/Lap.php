@@ -51,7 +51,7 @@ final readonly class Lap
         $whole = $around = $boxes = [];
         foreach ($this->maps as $images) {
             $outlines = $this->outlines($sources, $images);
-            $wide = $this->gap > 0.0 ? (new Inset(-$this->gap, Corner::Round, 4.0, $this->tolerance))->of(self::joined($outlines, $this->tolerance)) : $outlines;
+            $wide = $this->gap > 0.0 ? (new Inset(-$this->gap, Corner::Round, 4.0, $this->tolerance))->of(Combination::join([$outlines], $this->tolerance)) : $outlines;
             $whole[] = $outlines;
             $around[] = $wide;
             $boxes[] = self::box($wide);
@@ -196,20 +196,9 @@ final readonly class Lap
         return $outlines;
     }
 
-    /**
-     * @param  list<Outline>  $outlines
-     * @return list<Outline>
-     *
-     * @throws Unworkable
-     */
-    private static function joined(array $outlines, Tolerance $tolerance): array
-    {
-        return Combination::join([$outlines], $tolerance);
-    }
-
     /** @param  list<Outline>  $outlines */
     private static function box(array $outlines): Bounds
     {
-        return array_reduce($outlines, static fn (?Bounds $all, Outline $one): Bounds => $all?->with($one->bounds()) ?? $one->bounds()) ?? Bounds::around();
+        return Bounds::of(...array_map(static fn (Outline $outline): Bounds => $outline->bounds(), $outlines));
     }
 }

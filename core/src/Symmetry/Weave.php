@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Symmetry;
 
 use Sternbild\Core\Arrangement\Unworkable;
+use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Intersections;
@@ -78,11 +79,13 @@ final class Weave
     /** @throws Unworkable */
     private function find(): void
     {
+        $boxes = array_map(static fn (Strand $strand): array => array_map(static fn (Curve $curve): Bounds => $curve->bounds(), $strand->way), $this->strands);
         foreach ($this->strands as $i => $one) {
             for ($j = 0; $j <= $i; $j++) {
                 foreach ($one->way as $a => $curve) {
+                    Budget::spend(count($boxes[$j]) / 20);
                     foreach ($this->strands[$j]->way as $b => $other) {
-                        if (($i === $j && $b >= $a) || ! $curve->bounds()->meets($other->bounds(), $this->tolerance->distance)) {
+                        if (($i === $j && $b >= $a) || ! $boxes[$i][$a]->meets($boxes[$j][$b], $this->tolerance->distance)) {
                             continue;
                         }
                         Budget::spend(20);

@@ -95,6 +95,19 @@ final class VariationsTest extends TestCase
         self::drawn(1, 3, ['r1.count']);
     }
 
+    public function test_only_what_counts_something_becomes_a_whole_number_and_nought_stays(): void
+    {
+        $plan = Sample::plan([Sample::polar(['radius' => 'size'])], ['turn' => -15, 'none' => 0, 'size' => 200, 'folds' => 5]);
+        self::assertSame(['turn', 'size', 'folds'], array_slice(array_column(Variations::names($plan, Kinds::all()), 'name'), 0, 3));
+        foreach (Variations::drawnFrom($plan, 2, 20, Kinds::all()) as $one) {
+            ['turn' => $turn, 'none' => $none, 'folds' => $folds] = $one['values'];
+            self::assertEqualsWithDelta(-15, $turn, 15 * 0.351);
+            self::assertSame(0, $none);
+            self::assertIsInt($folds);
+            self::assertGreaterThanOrEqual(1, $folds);
+        }
+    }
+
     public function test_a_plan_without_numbers_has_no_variations(): void
     {
         self::assertSame([], Variations::drawnFrom(Sample::plan([['id' => 'c1', 'kind' => 'guide.line', 'through' => [[0, 0], [9, 9]]]]), 1, 3, Kinds::all()));

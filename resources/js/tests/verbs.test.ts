@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Kind, Operation, Scene, SheetPage, Step } from '../api/client';
 import { Picking } from '../editor/pick/pick';
 import { answeredAnew, FAMILIES, sayings, type Verb, verbsFor } from '../editor/verbs/verbs';
+import { found } from '../editor/verbs/found';
 import { POINT_VERBS } from '../editor/verbs/pointVerbs';
 import { describedKinds } from './kinds';
 
@@ -194,5 +195,14 @@ describe('verbs', () => {
         const said = sayings(kinds);
         expect(new Set(said.map((one) => one.name))).toEqual(new Set([...all, ...POINT_VERBS].map((one) => one.name)));
         for (const one of said) expect(new Set(one.words).size, one.label).toBeGreaterThanOrEqual(5);
+    });
+
+    it('are found first by what they are called, then by other words', () => {
+        const said = sayings(kinds);
+        const rank = (search: string): string[] => said.map(({ label, words }) => ({ label, score: found('', search, [label, ...words]) })).filter(({ score }) => score > 0).sort((a, b) => b.score - a.score).map(({ label }) => label);
+        for (const { label } of said) expect(rank(label.replace('…', ''))[0], label).toBe(said.find((one) => one.label === label)?.label);
+        expect(rank('turn')[0]).toBe('Turn…');
+        expect(rank('rotate')).toContain('Turn…');
+        expect(rank('xyzzy')).toEqual([]);
     });
 });

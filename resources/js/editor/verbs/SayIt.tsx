@@ -2,6 +2,7 @@ import { Command } from 'cmdk';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Kind } from '../../api/client';
+import { found } from './found';
 import { type Saying, sayings } from './verbs';
 
 /** What people call it, in any usual word, and the verb of ours that does it. */
@@ -48,17 +49,6 @@ export function SayIt({ kinds, open, onOpen, fits, onSay, onKeys }: { kinds: Kin
             </Popover.Portal>
         </Popover.Root>
     );
-}
-
-/** The better the more of a word it is, and the nearer to its beginning. */
-function found(_: string, search: string, words: string[]): number {
-    const wanted = search.trim().toLowerCase();
-    const scores = words.map((word) => {
-        const at = word.toLowerCase().indexOf(wanted);
-        const much = wanted.length / Math.max(1, word.length);
-        return at < 0 ? 0 : (at === 0 ? 0.7 : word[at - 1] === ' ' ? 0.5 : 0.2) + 0.3 * much;
-    });
-    return Math.max(0, ...scores);
 }
 
 /** What has to be picked for it. */

@@ -68,7 +68,7 @@ abstract class CopyKind extends Kind
         $things = self::areParts($given) ? $given->parts('of') : $given->guides('of');
         $bounds = array_map(static fn (Part|Guide $thing): Bounds => $thing->bounds(), $things);
 
-        return array_reduce($bounds, static fn (?Bounds $all, Bounds $one): Bounds => $all?->with($one) ?? $one) ?? Bounds::around();
+        return Bounds::of(...$bounds);
     }
 
     /**

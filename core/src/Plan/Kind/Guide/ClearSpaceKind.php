@@ -67,7 +67,7 @@ final class ClearSpaceKind extends GuideKind
     private static function box(Arguments $given, float $distance): Bounds
     {
         $parts = $given->parts('of');
-        $box = array_reduce($parts, static fn (?Bounds $all, Part $part): Bounds => $all?->with($part->bounds()) ?? $part->bounds()) ?? Bounds::around();
+        $box = Bounds::of(...array_map(static fn (Part $part): Bounds => $part->bounds(), $parts));
 
         return new Bounds($box->left - $distance, $box->top - $distance, $box->right + $distance, $box->bottom + $distance);
     }
