@@ -29,7 +29,7 @@ final readonly class Seen
     /** Whether nothing that lies under it is seen through it. */
     public function covers(): bool
     {
-        return $this->style->fill !== 'none' && $this->style->opacity >= 1.0 && $this->style->blend === 'normal';
+        return $this->style->covers();
     }
 
     /** Whether it is seen beyond its outline. */

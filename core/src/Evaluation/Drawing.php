@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Evaluation;
 
+use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Paint\Gradient;
 use Sternbild\Core\Paint\Look;
 use Sternbild\Core\Paint\Reorder;
 use Sternbild\Core\Paint\Style;
@@ -11,10 +13,14 @@ use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
+use Sternbild\Core\Shape\Stretches;
 
 /** Which parts are drawn, in which order, and how they look. */
 final class Drawing
 {
+    /** How much wider than a band that is drawn which is cut off at its outline. */
+    private const OVER = 1.02;
+
     /** @var array<string, true> ids of steps of which nothing is left to be drawn by itself */
     private array $gone = [];
 
@@ -29,6 +35,15 @@ final class Drawing
 
     /** @var array<string, list<string>> the steps whose looks a result takes on, by the step that made it */
     private array $inherited = [];
+
+    /** @var array<string, Figure> what it takes them on from */
+    private array $models = [];
+
+    /** @var array<int, array{Gradient, Gradient|null}> gradients along ways, as shapes have them, by their ids */
+    private array $along = [];
+
+    /** @var array<string, Style> looks with gradients as shapes have them */
+    private array $placed = [];
 
     /** @var list<Look> */
     private array $looks = [];
@@ -137,6 +152,7 @@ final class Drawing
         if ($model->result instanceof Part) {
             $figure = $model->result->figures[count($model->result->figures) - 1];
             $this->inherited[$id] = $this->history($figure->steps);
+            $this->models[$id] = $figure;
         }
     }
 
@@ -178,8 +194,8 @@ final class Drawing
         $singly = $this->singly($id);
         foreach ($part->figures as $number => $figure) {
             $own = $singly[$number] ?? [];
-            $key = implode(' ', $figure->steps).($figure->blend === null ? '' : ' '.$figure->blend->share.' '.implode(' ', $figure->blend->steps)).($own === [] ? '' : ' '.implode(' ', array_keys($own)));
-            $styles[] = isset($gone[$number]) ? null : $byHistory[$key] ??= $this->style($figure, $own);
+            $key = implode(' ', $figure->steps).($figure->blend === null ? '' : ' '.$figure->blend->share.' '.implode(' ', $figure->blend->steps)).($own === [] ? '' : ' '.implode(' ', array_keys($own))).($figure->tint === null ? '' : ' '.spl_object_id($figure->tint));
+            $styles[] = isset($gone[$number]) ? null : $this->placed($byHistory[$key] ??= $this->style($figure, $own), $figure);
         }
 
         return $styles;
@@ -210,18 +226,86 @@ final class Drawing
         return $found;
     }
 
-    /** @param  array<int, true>  $own  numbers of looks that were said for it singly */
-    private function style(Figure $figure, array $own): Style
+    /**
+     * @param  array<int, true>  $own  numbers of looks that were said for it singly
+     * @return array{Style, array<string, int>} and the looks that said its gradients, by field
+     */
+    private function style(Figure $figure, array $own): array
     {
-        $style = Style::of($this->said($this->history($figure->steps), [], $own));
+        $said = [...($figure->tint === null ? [] : ['fill' => $figure->tint]), ...$this->said($this->history($figure->steps), [], $own)];
+        $style = Style::of($said);
+        $blend = $figure->blend;
 
-        return $figure->blend === null ? $style : $style->towards($this->styleOf($this->history($figure->blend->steps)), $figure->blend->share);
+        return [$blend === null ? $style : $style->towards(Style::of($this->said($this->history($blend->steps), [])), $blend->share), array_filter([
+            'fill' => $said['fill from'] ?? null, 'stroke.color' => $said['stroke.color from'] ?? null,
+        ], is_int(...))];
     }
 
-    /** @param  list<string>  $history */
-    private function styleOf(array $history): Style
+    /**
+     * A look as a figure has it: its gradients lie where they were said to, and went with the figure since.
+     *
+     * @param  array{Style, array<string, int>}  $said
+     */
+    private function placed(array $said, Figure $figure): Style
     {
-        return Style::of($this->said($history, []));
+        [$style, $looks] = $said;
+        if ($style->gradient === null && $style->strokeGradient === null) {
+            return $style;
+        }
+        $fill = $style->gradient === null ? null : $this->gradient($style->gradient, $looks['fill'] ?? null, $figure);
+        $stroke = $style->strokeGradient === null ? null : $this->gradient($style->strokeGradient, $looks['stroke.color'] ?? null, $figure);
+        $own = $style->with($fill, $stroke);
+
+        // Copies have one and the same, however their maps were rounded.
+        return $this->placed[serialize([$own->with(null, null), $fill?->key(), $stroke?->key(), $fill?->sort === 'along' ? spl_object_id($figure->shape) : 0])] ??= $own;
+    }
+
+    /** @return Gradient|null null where there is no way to follow: then there is one colour only */
+    private function along(Gradient $gradient, Figure $figure): ?Gradient
+    {
+        $shape = spl_object_id($figure->shape);
+        if (! isset($this->along[$shape]) || $this->along[$shape][0] !== $gradient) {
+            $strand = $figure->strandOfShape();
+            $this->along[$shape] = [$gradient, $strand === null ? null : $gradient->stretched(
+                Stretches::along($strand->way, $gradient->steps(), $strand->isClosed($this->plan->tolerance()->distance)), 2.0 * max($strand->left, $strand->right) * self::OVER,
+            )];
+        }
+
+        return $this->along[$shape][1];
+    }
+
+    private function gradient(Gradient $gradient, ?int $look, Figure $figure): ?Gradient
+    {
+        if ($gradient->sort === 'along') {
+            return $this->along($gradient, $figure);
+        }
+        if ($look === null) {
+            return $gradient;
+        }
+        if ($gradient->from === null && $gradient->to === null && $gradient->radius === null) {
+            return $gradient->fitted($figure->shape->bounds());
+        }
+        $steps = [...$this->looks[$look]->of, ...array_keys($this->looks[$look]->figures)];
+        $map = $this->since($steps, $figure)->then($figure->map->inverse());
+
+        return $gradient->isPlaced() ? $gradient->mapped($map) : $gradient->fitted($figure->shape->bounds()->mapped($map->inverse()))->mapped($map);
+    }
+
+    /**
+     * What brings a place from where a look for some steps has it to where the figure is.
+     *
+     * @param  list<string>  $steps
+     */
+    private function since(array $steps, Figure $figure): Affine
+    {
+        $map = $figure->since(...$steps);
+        if ($map !== null) {
+            return $map;
+        }
+        $made = $figure->steps[0] ?? '';
+        $model = $this->models[$made] ?? null;
+
+        return $model === null ? Affine::identity() : $this->since($steps, $model)->then($figure->since($made) ?? Affine::identity());
     }
 
     /**
@@ -230,7 +314,7 @@ final class Drawing
      * @param  list<string>  $history
      * @param  array<int, true>  $within  looks that are being worked out; one that looks like itself adds nothing
      * @param  array<int, true>  $own  looks that were said for the figure singly
-     * @return array<string, mixed>
+     * @return array<string, mixed> with `fill from` and `stroke.color from`, the numbers of the looks that said them
      */
     private function said(array $history, array $within, array $own = []): array
     {
@@ -239,6 +323,11 @@ final class Drawing
             if (isset($own[$number]) || array_intersect($look->of, $history) !== []) {
                 $like = $look->like === [] || isset($within[$number]) ? [] : $this->said($this->history($look->like), $within + [$number => true]);
                 $said = [...$said, ...$like, ...$look->style];
+                foreach (['fill', 'stroke.color'] as $field) {
+                    if (isset($look->style[$field])) {
+                        $said["$field from"] = $number;
+                    }
+                }
             }
         }
 

@@ -118,7 +118,8 @@ final readonly class Evaluator
         $seen = [];
         foreach ($arranged as $part) {
             foreach ($part->styles as $number => $style) {
-                if ($style !== null) {
+                // A shade is no shape to be told from others.
+                if ($style !== null && $part->part->figures[$number]->tint === null) {
                     $seen[] = Seen::of($part->id, $part->part->figures[$number], $style, count($part->styles));
                 }
             }

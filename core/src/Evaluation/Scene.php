@@ -19,10 +19,22 @@ use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Snap\Settling;
 use Sternbild\Core\Snap\Snapper;
 use Sternbild\Core\Snap\SnapPlaces;
+use Sternbild\Core\Trap\Face;
+use Sternbild\Core\Trap\Seams;
+use Sternbild\Core\Trap\Stroke;
 
 /** What a plan comes to. */
 final readonly class Scene
 {
+    /** The scale down to which nothing shows between neighbours. */
+    private const SMALL = 0.5;
+
+    /** How far from an edge the pixels reach that it runs through. */
+    private const FILLS = 1.5;
+
+    /** Shares of the sheet's size in which what is drawn under edges is told apart. */
+    private const TOLD_APART = 1e-5;
+
     /** Copies of one guide or part beyond which a pointer does not snap to them. */
     private const MOST_COPIES = 2000;
 
@@ -75,6 +87,35 @@ final readonly class Scene
     public function measures(): array
     {
         return $this->resultsOf(Measurement::class);
+    }
+
+    /**
+     * What is drawn under the edges that figures share, so that nothing shows between them.
+     *
+     * @param  float  $scale  the smallest scale at which it is looked at, output pixels to a CSS pixel
+     * @param  (\Closure(string): bool)|null  $shows  which steps are drawn; all unless said
+     * @return list<Stroke>
+     */
+    public function seams(float $scale = self::SMALL, ?\Closure $shows = null): array
+    {
+        $tolerance = $this->plan->tolerance()->distance;
+        $faces = [];
+        $many = 0;
+        foreach ($this->plan->seamsOpen ? [] : $this->drawing as $drawn) {
+            foreach ($shows === null || $shows($drawn->id) ? $drawn->styles : [] as $number => $style) {
+                $figure = $drawn->part->figures[$number];
+                $many += $figure->curves();
+                if ($many > Seams::MOST_EDGES) {
+                    return [];
+                }
+                if ($style?->covers() === true) {
+                    $faces[] = new Face($figure, $style);
+                }
+            }
+        }
+        $size = max($this->plan->width, $this->plan->height);
+
+        return Stroke::along(Seams::between($faces, $tolerance, $size, self::FILLS / min(self::SMALL, $scale) / $this->plan->unit->pixels()), $size * self::TOLD_APART);
     }
 
     /** What a pointer can snap to: all that is shown. */

@@ -79,6 +79,18 @@ final readonly class PathData
         return $data;
     }
 
+    /**
+     * Curves of which each begins where the one before ends, as one open run.
+     *
+     * @param  non-empty-list<Curve>  $curves
+     */
+    public function ofWay(array $curves): string
+    {
+        $start = $curves[0]->start();
+
+        return self::opened($start->x, $start->y, self::commands($curves), $this->decimals);
+    }
+
     public function number(float $number): string
     {
         return self::written($number, $this->decimals);

@@ -38,6 +38,7 @@ final class PlanSchema
                         'height' => $number,
                         'unit' => ['enum' => array_column(Unit::cases(), 'value')],
                         'background' => ['type' => ['string', 'null']],
+                        'seams' => ['enum' => ['closed', 'open']],
                         'checks' => ['type' => 'object', 'additionalProperties' => false, 'properties' => ['sliver' => $number, 'miss' => $number, 'corner' => $number, 'small' => $number]],
                     ],
                 ],

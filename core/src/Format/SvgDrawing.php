@@ -11,6 +11,7 @@ use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Plan\Unit;
+use Sternbild\Core\Shape\Figure;
 
 /** A scene as an SVG 2 document: one path a figure, attributes only where they differ from what SVG takes anyway. */
 final readonly class SvgDrawing
@@ -20,6 +21,8 @@ final readonly class SvgDrawing
 
     private PathData $paths;
 
+    private SvgPaint $paint;
+
     /** Copies of one shape beyond which they are written as uses of it. */
     private const MANY = 500;
 
@@ -27,15 +30,18 @@ final readonly class SvgDrawing
      * @param  bool  $withGrids  keeps grids and guides, as hairlines over the drawing
      * @param  bool  $sharesShapes  writes copies as uses of one shape, however few they are
      * @param  Square|null  $square  shows only some parts, on a square of their own
+     * @param  float  $scale  at which it will be looked at, where that is known, output pixels to a CSS pixel
      */
-    private function __construct(private Scene $scene, private bool $withGrids, private bool $sharesShapes, private ?Square $square = null)
+    private function __construct(private Scene $scene, private bool $withGrids, private bool $sharesShapes, private ?Square $square = null, private float $scale = 1.0)
     {
         $this->paths = new PathData($scene->plan->tolerance()->decimals);
+        $this->paint = new SvgPaint($this->paths, $this->matrix(...));
     }
 
-    public static function write(Scene $scene): string
+    /** @param  float  $scale  at which a picture is made of it, output pixels to a CSS pixel */
+    public static function write(Scene $scene, float $scale = 1.0): string
     {
-        return (new self($scene, false, false))->document();
+        return (new self($scene, false, false, null, $scale))->document();
     }
 
     public static function writeWithGrids(Scene $scene): string
@@ -58,6 +64,7 @@ final readonly class SvgDrawing
     private function document(): string
     {
         $svg = $this->square === null ? $this->sheet() : $this->square($this->square);
+        $svg .= $this->seams();
         $ids = $this->ids();
         foreach ($this->scene->drawing as $drawn) {
             $svg .= $this->square === null || $this->square->shows($drawn->id) ? $this->part($drawn, $ids[$drawn->id]) : '';
@@ -71,6 +78,20 @@ final readonly class SvgDrawing
         }
 
         return $svg."</svg>\n";
+    }
+
+    /** What lies under the edges that neighbours share, so that no hairline shows between them. */
+    private function seams(): string
+    {
+        $square = $this->square;
+        $scale = $square === null ? $this->scale : $square->pixels / $square->side / $this->scene->plan->unit->pixels();
+        $svg = '';
+        foreach ($this->scene->seams($scale, $square === null ? null : $square->shows(...)) as $stroke) {
+            $path = implode('', array_map($this->paths->ofWay(...), $stroke->runs));
+            $svg .= "<path stroke=\"$stroke->colour\" stroke-width=\"{$this->paths->number(2 * $stroke->reach)}\"".($stroke->isRound ? ' stroke-linecap="round"' : '')." d=\"$path\"/>\n";
+        }
+
+        return $svg === '' ? '' : "<g class=\"seams\" fill=\"none\" stroke-linejoin=\"round\">\n$svg</g>\n";
     }
 
     private function sheet(): string
@@ -103,20 +124,21 @@ final readonly class SvgDrawing
         }
         $figures = $drawn->part->figures;
         if (count($figures) === 1) {
-            return "<path id=\"$id\"".$this->inherited($styles[0]).self::own($styles[0])." d=\"{$this->paths->ofOutlines($figures[0]->outlines())}\"/>\n";
+            return $this->figure($figures[0], $styles[0], " id=\"$id\"", $this->inherited($styles[0], $figures[0]->map));
         }
-        $looks = array_map($this->inherited(...), $styles);
-        $shared = count(array_unique($looks)) === 1 ? reset($looks) : '';
+        $hasGradient = static fn (Style $style): bool => $style->gradient !== null || $style->strokeGradient !== null;
+        $looks = array_filter(array_map(fn (Style $style): ?string => $hasGradient($style) ? null : $this->inherited($style, Affine::identity()), $styles), is_string(...));
+        $shared = count($looks) === count($styles) && count(array_unique($looks)) === 1 ? reset($looks) : '';
         $many = $this->shapesOfMany($drawn);
         $defined = [];
         $svg = "<g id=\"$id\"$shared>\n";
         foreach ($styles as $index => $style) {
             $figure = $figures[$index];
-            $look = ($shared === '' ? $looks[$index] : '').self::own($style);
+            $look = fn (Affine $map): string => $shared === '' ? $looks[$index] ?? $this->inherited($style, $map) : '';
             $shape = spl_object_id($figure->shape);
             // What is enlarged by a map has its stroke enlarged as well; there the outline is spelt out.
-            if (! isset($many[$shape]) || ($style->stroke !== 'none' && ! ($figure->map->isSimilarity() && abs($figure->map->scale() - 1.0) < 1e-9))) {
-                $svg .= "<path$look d=\"{$this->paths->ofOutlines($figure->outlines())}\"/>\n";
+            if (! isset($many[$shape]) || $style->gradient?->sort === 'along' || ($style->stroke !== 'none' && ! ($figure->map->isSimilarity() && abs($figure->map->scale() - 1.0) < 1e-9))) {
+                $svg .= $this->figure($figure, $style, '', $look($figure->map));
 
                 continue;
             }
@@ -124,7 +146,8 @@ final readonly class SvgDrawing
                 $defined[$shape] = "$id-shape-".(count($defined) + 1);
                 $svg .= "<defs><path id=\"{$defined[$shape]}\" d=\"{$this->paths->ofOutlines($figure->shape->outlines)}\"/></defs>\n";
             }
-            $svg .= "<use$look href=\"#{$defined[$shape]}\"".($figure->map->isIdentity() ? '' : ' transform="matrix('.implode(' ', $this->matrix($figure->map)).')"')."/>\n";
+            $used = $look(Affine::identity()).self::own($style);
+            $svg .= $this->paint->definitions()."<use$used href=\"#{$defined[$shape]}\"".($figure->map->isIdentity() ? '' : ' transform="matrix('.implode(' ', $this->matrix($figure->map)).')"')."/>\n";
         }
 
         return $svg."</g>\n";
@@ -165,14 +188,40 @@ final readonly class SvgDrawing
         return "<path id=\"$id\" fill=\"none\" stroke=\"#1b2140\" stroke-opacity=\".4\" stroke-width=\"$hairline\" d=\"{$this->paths->ofCurves($curves)}\"/>\n";
     }
 
-    /** What a group hands on to its paths. */
-    private function inherited(Style $style): string
+    /**
+     * One path.
+     *
+     * @param  string  $id  as an attribute
+     * @param  string  $look  attributes that a group could hand on
+     */
+    private function figure(Figure $figure, Style $style, string $id, string $look): string
     {
-        $attributes = $style->fill === '#000000' ? '' : " fill=\"$style->fill\"";
+        $path = $this->paths->ofOutlines($figure->outlines());
+        $gradient = $style->gradient;
+        if ($gradient === null || $gradient->sort !== 'along') {
+            return $this->paint->definitions()."<path$id$look".self::own($style)." d=\"$path\"/>\n";
+        }
+        // Along a way: lines across it, cut off at the outline; a stroke goes over them.
+        $clip = $this->paint->clip($path);
+        $svg = $this->paint->definitions()."<g$id".self::own($style)."><g clip-path=\"url(#$clip)\"><g fill=\"none\" stroke-width=\"{$this->paths->number($gradient->wide)}\" stroke-miterlimit=\"40\""
+            .($figure->map->isIdentity() ? '' : ' transform="matrix('.implode(' ', $this->matrix($figure->map)).')"').">\n<path fill=\"$style->fill\" d=\"{$this->paths->ofOutlines($figure->shape->outlines)}\"/>\n";
+        foreach ($gradient->stretches as [$curves, $colour]) {
+            $svg .= "<path stroke=\"$colour\" d=\"{$this->paths->ofWay($curves)}\"/>\n";
+        }
+
+        return "$svg</g></g>".($style->stroke === 'none' ? '' : "<path$look d=\"$path\"/>")."</g>\n";
+    }
+
+    /** What a group hands on to its paths; with gradients as they lie under a map. */
+    private function inherited(Style $style, Affine $map): string
+    {
+        $fill = $style->gradient === null ? $style->fill : ($style->gradient->sort === 'along' ? 'none' : $this->paint->of($style->gradient, $map));
+        $stroke = $style->strokeGradient === null ? $style->stroke : $this->paint->of($style->strokeGradient, $map);
+        $attributes = $fill === '#000000' ? '' : " fill=\"$fill\"";
         if ($style->stroke === 'none') {
             return $attributes;
         }
-        $attributes .= " stroke=\"$style->stroke\"";
+        $attributes .= " stroke=\"$stroke\"";
         if ($style->strokeWidth !== 1.0) {
             $attributes .= " stroke-width=\"{$this->paths->number($style->strokeWidth)}\"";
         }

@@ -37,6 +37,14 @@ final readonly class Bounds
         return array_reduce($all, static fn (?self $so, self $one): self => $so?->with($one) ?? $one) ?? self::around();
     }
 
+    /** What holds it when it has been mapped. */
+    public function mapped(Affine $map): self
+    {
+        $corners = [[$this->left, $this->top], [$this->right, $this->top], [$this->right, $this->bottom], [$this->left, $this->bottom]];
+
+        return self::around(...array_map(static fn (array $corner): Vec => $map->apply(new Vec(...$corner)), $corners));
+    }
+
     public function meets(self $other, float $within): bool
     {
         return $this->left <= $other->right + $within && $other->left <= $this->right + $within

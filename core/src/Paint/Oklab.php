@@ -29,7 +29,30 @@ final class Oklab
         $from = self::coordinates($one);
         $to = self::coordinates($other);
 
-        return self::hex(array_map(static fn (float $a, float $b): float => $a + $share * ($b - $a), $from, $to));
+        return self::hex(self::mixed($from, $to, $share));
+    }
+
+    /**
+     * @param  array{float, float, float}  $from  coordinates, and $to alike
+     * @param  array{float, float, float}  $to
+     * @return array{float, float, float} sRGB, from 0 to 1 where it can be shown
+     */
+    public static function mixed(array $from, array $to, float $share): array
+    {
+        return self::rgb(array_map(static fn (float $a, float $b): float => $a + $share * ($b - $a), $from, $to));
+    }
+
+    /** The same hue and as much colour as can be shown in another lightness. */
+    public static function withLightness(string $hex, float $lightness): string
+    {
+        [, $a, $b] = self::coordinates($hex);
+        $share = 1.0;
+        do {
+            $rgb = self::rgb([$lightness, $a * $share, $b * $share]);
+            $share -= 0.02;
+        } while ($share > 0.0 && (min($rgb) < -1e-4 || max($rgb) > 1.0001));
+
+        return self::hex($rgb);
     }
 
     /** @return array{float, float, float} lightness from 0 to 1, green to red, blue to yellow */
@@ -46,17 +69,23 @@ final class Oklab
         return self::times(self::LAB, $roots);
     }
 
-    /** @param  array<int, float>  $lab */
-    private static function hex(array $lab): string
+    /**
+     * @param  array<int, float>  $lab
+     * @return array{float, float, float}
+     */
+    private static function rgb(array $lab): array
     {
         $cones = array_map(static fn (float $root): float => $root ** 3, self::times(self::FROM_LAB, $lab));
-        $channels = array_map(static function (float $linear): int {
-            $share = $linear <= 0.0031308 ? 12.92 * $linear : 1.055 * $linear ** (1 / 2.4) - 0.055;
+        $channel = static fn (float $linear): float => $linear <= 0.0031308 ? 12.92 * $linear : 1.055 * $linear ** (1 / 2.4) - 0.055;
+        [$red, $green, $blue] = self::times(self::FROM_CONES, $cones);
 
-            return (int) round(255 * max(0.0, min(1.0, $share)));
-        }, self::times(self::FROM_CONES, $cones));
+        return [$channel($red), $channel($green), $channel($blue)];
+    }
 
-        return sprintf('#%02x%02x%02x', ...$channels);
+    /** @param  array<int, float>  $rgb  from 0 to 1; what cannot be shown is brought to what can */
+    public static function hex(array $rgb): string
+    {
+        return sprintf('#%02x%02x%02x', ...array_map(static fn (float $share): int => (int) round(255 * max(0.0, min(1.0, $share))), array_values($rgb)));
     }
 
     /**

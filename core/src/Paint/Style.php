@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Paint;
 
-/** The look of one figure, worked out. Colours are #rrggbb or "none". */
+/** The look of one figure, worked out. Colours are #rrggbb or "none"; those of a gradient are what stands for it where there is one colour only. */
 final readonly class Style
 {
     /** @param  list<float>  $dash */
@@ -17,6 +17,8 @@ final readonly class Style
         public array $dash,
         public float $opacity,
         public string $blend,
+        public ?Gradient $gradient = null,
+        public ?Gradient $strokeGradient = null,
     ) {
     }
 
@@ -38,7 +40,21 @@ final readonly class Style
             array_values(array_filter(is_array($said['stroke.dash'] ?? null) ? $said['stroke.dash'] : [], is_float(...))),
             self::number($said, 'opacity', 1.0),
             self::text($said, 'blend', 'normal'),
+            ($said['fill'] ?? null) instanceof Gradient ? $said['fill'] : null,
+            ($said['stroke.color'] ?? null) instanceof Gradient ? $said['stroke.color'] : null,
         );
+    }
+
+    /** Whether nothing is seen through its fill. */
+    public function covers(): bool
+    {
+        return $this->fill !== 'none' && $this->opacity >= 1.0 && $this->blend === 'normal' && $this->gradient?->isOpaque() !== false;
+    }
+
+    /** The same with its gradients as a figure has them. */
+    public function with(?Gradient $fill, ?Gradient $stroke): self
+    {
+        return new self($this->fill, $this->stroke, $this->strokeWidth, $this->join, $this->cap, $this->dash, $this->opacity, $this->blend, $fill, $stroke);
     }
 
     /** What lies between two looks; what cannot be mixed goes over in the middle. */
@@ -51,7 +67,13 @@ final readonly class Style
         return new self(
             $colour($this->fill, $other->fill), $colour($this->stroke, $other->stroke), $number($this->strokeWidth, $other->strokeWidth),
             $nearer->join, $nearer->cap, $nearer->dash, $number($this->opacity, $other->opacity), $nearer->blend,
+            self::gradient($this->gradient, $other->gradient, $share, $nearer->gradient), self::gradient($this->strokeGradient, $other->strokeGradient, $share, $nearer->strokeGradient),
         );
+    }
+
+    private static function gradient(?Gradient $one, ?Gradient $other, float $share, ?Gradient $nearer): ?Gradient
+    {
+        return ($one === null || $other === null ? null : $one->towards($other, $share)) ?? $nearer;
     }
 
     /** @param  array<string, mixed>  $said */
@@ -59,7 +81,11 @@ final readonly class Style
     {
         $value = $said[$field] ?? null;
 
-        return is_string($value) ? $value : $default;
+        return match (true) {
+            is_string($value) => $value,
+            $value instanceof Gradient => $value->plain(),
+            default => $default,
+        };
     }
 
     /** @param  array<string, mixed>  $said */

@@ -10,6 +10,7 @@ use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Paint\Gradient;
 use Sternbild\Core\Shape\Part;
 
 /** The worked-out parameters of one step. A field that was not given and has no default is absent. */
@@ -57,6 +58,13 @@ final readonly class Arguments
         $value = $this->values[$field] ?? null;
 
         return is_string($value) ? $value : throw $this->misdeclared($field);
+    }
+
+    public function paint(string $field): string|Gradient
+    {
+        $value = $this->values[$field] ?? null;
+
+        return is_string($value) || $value instanceof Gradient ? $value : throw $this->misdeclared($field);
     }
 
     public function isOn(string $field): bool
@@ -211,6 +219,7 @@ final readonly class Arguments
             $value instanceof Seat => self::printed($value->at).sprintf('^%.17g', $value->turn),
             $value instanceof Evaluated => $value->fingerprint(),
             $value instanceof Bend => $value->fingerprint(),
+            $value instanceof Gradient => $value->fingerprint(),
             $value instanceof CellPick => $value->fingerprint(),
             is_array($value) => '['.implode(',', array_map(self::printed(...), $value)).']',
             default => throw new \LogicException('An argument of the type '.get_debug_type($value).' has no fingerprint.'),

@@ -46,6 +46,7 @@ final readonly class Kinds
             new Kind\Combine\EitherKind,
             new Kind\Combine\SplitKind,
             new Kind\Weave\WeaveKind,
+            new Kind\Weave\ShadeKind,
             new Kind\Form\InscribedKind,
             new Kind\Form\InsetKind,
             new Kind\Form\GapKind,

@@ -18,7 +18,8 @@ final readonly class Offer
      * @param  array<string, mixed>  $preset  parameters of the new step. `{center}`, `{count}`, `{near}`, `{centre}`, `{lines}`, `{last:…}`, `{owner}` and `{colour}` in
      *                                        them stand for what fits the pick best: the centre of its grid, its number of sectors, where it
      *                                        was clicked last, the centre of what is picked, the grids and guides there are, the last step of a
-     *                                        kind and the part that the picked point is a corner of (without one there is no such offer), the first palette colour
+     *                                        kind and the part that the picked point is a corner of (without one there is no such offer), the first palette colour,
+     *                                        `{other}` another one
      * @param  list<string>  $asks  fields that are asked for before the step is made
      * @param  string|null  $picture  SVG path data in a square of 48, for offers shown as pictures
      * @param  string|null  $replaces  a field: where a step of the same kind for the same pick already says it, that one is changed instead
@@ -31,6 +32,7 @@ final readonly class Offer
      *                                         the longer way; `{this}`, `{first}`, `{last}` in the preset stand for their ids, `{share}` for the share
      *                                         of the way, and `column` and `row` change places where the longer way is down
      * @param  bool  $copies  whether it is for copies of something only, not for whole steps
+     * @param  string|null  $only  the kind that what is picked has to be of
      */
     public function __construct(
         public string $label,
@@ -51,6 +53,7 @@ final readonly class Offer
         public bool $copies = false,
         public ?string $each = null,
         public bool $into = false,
+        public ?string $only = null,
     ) {
     }
 

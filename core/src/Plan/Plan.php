@@ -16,6 +16,7 @@ final readonly class Plan
      * @param  array<string, Step>  $steps  by id, in order
      * @param  Limits  $limits  from which on checks speak up
      * @param  array<string, string>  $chapters  names by the id of the step that each begins with
+     * @param  bool  $seamsOpen  whether neighbours are left as they are, with nothing drawn under the edges that they share
      */
     public function __construct(
         public float $width,
@@ -27,6 +28,7 @@ final readonly class Plan
         public array $steps,
         public Limits $limits,
         public array $chapters = [],
+        public bool $seamsOpen = false,
     ) {
     }
 
@@ -50,7 +52,7 @@ final readonly class Plan
             }
         }
 
-        return new self($this->width, $this->height, $this->unit, $this->background, $this->values, $this->palette, array_intersect_key($this->steps, $kept), $this->limits, $this->chapters);
+        return new self($this->width, $this->height, $this->unit, $this->background, $this->values, $this->palette, array_intersect_key($this->steps, $kept), $this->limits, $this->chapters, $this->seamsOpen);
     }
 
     /**

@@ -28,7 +28,7 @@ final class PlanEdit
     /** Steps of a change that are called by their names in its label, which tells one or two, and how many more. */
     private const NAMED = 20;
 
-    private const SHEET = ['width', 'height', 'unit', 'background', 'checks.sliver', 'checks.miss', 'checks.corner', 'checks.small'];
+    private const SHEET = ['width', 'height', 'unit', 'background', 'checks.sliver', 'checks.miss', 'checks.corner', 'checks.small', 'seams'];
 
     /** @var array<string, string> placeholder to id */
     private array $named = [];
@@ -443,8 +443,9 @@ final class PlanEdit
                 $path = explode('.', $field->name);
                 $outer = $step[$path[0]] ?? null;
                 $said = isset($path[1]) ? (is_array($outer) ? $outer[$path[1]] ?? null : null) : $outer;
-                if ($field->type() === 'colour' && $said === $name) {
-                    $step = self::withSet($step, $path, $to);
+                $recoloured = $said === null ? null : $field->recoloured($said, $name, $to);
+                if ($recoloured !== $said) {
+                    $step = self::withSet($step, $path, $recoloured);
                 }
             }
             $this->steps->replace($index, $step);

@@ -85,6 +85,7 @@ final readonly class PlanReader
             $steps,
             self::limits($plan['sheet'], $width, $height, $unit),
             self::chapters($plan['chapters'] ?? [], $steps),
+            is_array($plan['sheet']) && ($plan['sheet']['seams'] ?? null) === 'open',
         );
     }
 
@@ -98,7 +99,7 @@ final readonly class PlanReader
         if (! is_array($sheet)) {
             throw Unusable::at('/sheet', 'an object with width, height and unit');
         }
-        self::onlyKeys($sheet, ['width', 'height', 'unit', 'background', 'checks'], '/sheet');
+        self::onlyKeys($sheet, ['width', 'height', 'unit', 'background', 'checks', 'seams'], '/sheet');
         $unit = is_string($sheet['unit'] ?? null) ? Unit::tryFrom($sheet['unit']) : null;
         if ($unit === null) {
             throw Unusable::at('/sheet/unit', 'one of '.implode(', ', array_column(Unit::cases(), 'value')));
@@ -106,6 +107,10 @@ final readonly class PlanReader
         $background = $sheet['background'] ?? null;
         if ($background !== null && (! is_string($background) || $background === 'none' || ! ColourField::isColour($background))) {
             throw Unusable::at('/sheet/background', 'null, #rrggbb or the name of a palette colour');
+        }
+
+        if (! in_array($sheet['seams'] ?? 'closed', ['closed', 'open'], true)) {
+            throw Unusable::at('/sheet/seams', 'closed or open');
         }
 
         return [self::side($sheet, 'width', $unit), self::side($sheet, 'height', $unit), $unit, $background];

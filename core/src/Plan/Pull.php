@@ -25,6 +25,8 @@ final readonly class Pull
      * @param  list<int|string>  $path  inside the field, where only some of it is meant
      * @param  'distance'|'along'|'angle'|'vector'|'bulge'|'place'  $sort
      * @param  Vec  $at  where it is
+     * @param  string|null  $called  what it is, where the label of the field does not say it
+     * @param  string|null  $colour  that it is shown in, #rrggbb
      * @param  string|null  $between  the field whose places number `path[0]` and the next are joined by the way that it bends
      */
     private function __construct(
@@ -36,15 +38,26 @@ final readonly class Pull
         public Vec $to,
         public float $zero = 0.0,
         public ?string $between = null,
+        public ?string $called = null,
+        public ?string $colour = null,
     ) {
     }
 
-    /** @param  Vec  $towards  a direction of any length */
-    public static function distance(string $field, Vec $from, float $value, Vec $towards): self
+    /**
+     * @param  Vec  $towards  a direction of any length
+     * @param  list<int|string>  $path
+     */
+    public static function distance(string $field, Vec $from, float $value, Vec $towards, array $path = []): self
     {
         $at = $from->plus($towards->unit()->times($value));
 
-        return new self($field, [], 'distance', $at, $from, $at);
+        return new self($field, $path, 'distance', $at, $from, $at);
+    }
+
+    /** The same with a name and a colour of its own. */
+    public function shownAs(string $called, ?string $colour = null): self
+    {
+        return new self($this->field, $this->path, $this->sort, $this->at, $this->from, $this->to, $this->zero, $this->between, $called, $colour);
     }
 
     /**

@@ -46,7 +46,7 @@ final class Between
             return null;
         }
 
-        return Figure::drawn(array_map(static fn (Outline $a, Outline $b): Outline => self::outlines($a, $b, $share), $from, $to), $one->steps)->blended($blend);
+        return Figure::drawn(array_map(static fn (Outline $a, Outline $b): Outline => self::outlines($a, $b, $share), $from, $to), [])->cameAs($one)->blended($blend);
     }
 
     private static function isTurned(Affine $map): bool

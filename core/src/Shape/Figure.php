@@ -8,6 +8,7 @@ use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Paint\Gradient;
 
 /** A shape, the map that brought it where it is, and the steps that it came through, which decide its look. */
 final readonly class Figure
@@ -15,9 +16,20 @@ final readonly class Figure
     /**
      * @param  list<string>  $steps  ids, the first one made it
      * @param  Strand|null  $own  of a band the way that it follows, before the map
+     * @param  Affine|null  $way  what has moved it since it was made, also where the shape has been made anew since; the map unless said
+     * @param  Gradient|null  $tint  what it is filled with unless it is given a look, in the coordinates of the shape
+     * @param  array<int, Affine>  $passed  what had moved it before a step that it came through did, by the step's number; nothing unless said
      */
-    private function __construct(public Shape $shape, public Affine $map, public array $steps, public ?Blend $blend = null, private ?Strand $own = null)
-    {
+    private function __construct(
+        public Shape $shape,
+        public Affine $map,
+        public array $steps,
+        public ?Blend $blend = null,
+        private ?Strand $own = null,
+        private ?Affine $way = null,
+        private array $passed = [],
+        public ?Gradient $tint = null,
+    ) {
     }
 
     /**
@@ -32,7 +44,12 @@ final readonly class Figure
     /** The same as a band that follows a way. */
     public function following(Strand $strand): self
     {
-        return new self($this->shape, $this->map, $this->steps, $this->blend, $strand);
+        return new self($this->shape, $this->map, $this->steps, $this->blend, $strand, $this->way, $this->passed, $this->tint);
+    }
+
+    public function tinted(Gradient $tint): self
+    {
+        return new self($this->shape, $this->map, $this->steps, $this->blend, $this->own, $this->way, $this->passed, $tint);
     }
 
     /** The way that it follows, where it is a band or a ring. */
@@ -41,29 +58,51 @@ final readonly class Figure
         return $this->own === null ? Strand::ofRing($this) : ($this->map->isIdentity() ? $this->own : $this->own->mapped($this->map));
     }
 
-    public function blended(Blend $blend): self
+    /** The same before its map. */
+    public function strandOfShape(): ?Strand
     {
-        return new self($this->shape, $this->map, $this->steps, $blend, $this->own);
+        return $this->own ?? Strand::ofRing(new self($this->shape, Affine::identity(), $this->steps));
     }
 
-    /**
-     * The same as if it had come through these steps.
-     *
-     * @param  list<string>  $steps
-     */
-    public function cameThrough(array $steps): self
+    public function blended(Blend $blend): self
     {
-        return new self($this->shape, $this->map, $steps, $this->blend, $this->own);
+        return new self($this->shape, $this->map, $this->steps, $blend, $this->own, $this->way, $this->passed, $this->tint);
+    }
+
+    /** The same as if it had come through what another one did, and been moved as that was. */
+    public function cameAs(self $other): self
+    {
+        return new self($this->shape, $this->map, $other->steps, $this->blend ?? $other->blend, $this->own, $other->moved(), $other->passed, $this->tint);
+    }
+
+    /** What brings a place from the sheet as it was behind a step that it came through to where the figure is now; the last of these steps that it did. */
+    public function since(string ...$steps): ?Affine
+    {
+        foreach (array_reverse($this->steps, true) as $number => $step) {
+            if (in_array($step, $steps, true)) {
+                return $number === count($this->steps) - 1 ? Affine::identity() : ($this->passed[$number + 1] ?? Affine::identity())->inverse()->then($this->moved());
+            }
+        }
+
+        return null;
+    }
+
+    private function moved(): Affine
+    {
+        return $this->way ?? $this->map;
     }
 
     public function throughStep(string $id): self
     {
-        return new self($this->shape, $this->map, [...$this->steps, $id], $this->blend === null ? null : new Blend([...$this->blend->steps, $id], $this->blend->share), $this->own);
+        $moved = $this->moved();
+        $passed = $moved->isIdentity() ? $this->passed : $this->passed + [count($this->steps) => $moved];
+
+        return new self($this->shape, $this->map, [...$this->steps, $id], $this->blend === null ? null : new Blend([...$this->blend->steps, $id], $this->blend->share), $this->own, $this->way, $passed, $this->tint);
     }
 
     public function mapped(Affine $map): self
     {
-        return $map->isIdentity() ? $this : new self($this->shape, $this->map->then($map), $this->steps, $this->blend, $this->own);
+        return $map->isIdentity() ? $this : new self($this->shape, $this->map->then($map), $this->steps, $this->blend, $this->own, $this->way?->then($map), $this->passed, $this->tint);
     }
 
     /**

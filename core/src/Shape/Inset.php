@@ -90,7 +90,7 @@ final readonly class Inset
             $shared[$key] ??= [$shape, $this->pieces($shape)];
             foreach ($shared[$key][1] as $piece) {
                 Budget::spend(10);
-                $left[] = ($isCopy ? $piece->mapped($figure->map) : $piece)->cameThrough($figure->steps);
+                $left[] = ($isCopy ? $piece->mapped($figure->map) : $piece)->cameAs($figure);
             }
         }
 

@@ -27,9 +27,16 @@ final readonly class Part implements Mappable
      * @param  Copies<Part>|null  $copies  of a repeat
      * @param  list<Remark>  $remarks
      * @param  array<string, float>  $facts  what else is known of it by name: how many crossings a weave has
+     * @param  array{gap: float, dives: list<array{array{int, float}, array{int, float}}>}|null  $weaving  of a weave its clearance, and for each of its places the figures that cross there, the one on top first, and where on their ways
      */
-    private function __construct(public array $figures, public array $places = [], public ?Copies $copies = null, public array $remarks = [], public array $facts = [])
-    {
+    private function __construct(
+        public array $figures,
+        public array $places = [],
+        public ?Copies $copies = null,
+        public array $remarks = [],
+        public array $facts = [],
+        public ?array $weaving = null,
+    ) {
     }
 
     /** @param  non-empty-list<Figure>  $figures */
@@ -100,7 +107,7 @@ final readonly class Part implements Mappable
      *
      * @param  non-empty-list<self>  $sources
      * @param  non-empty-list<Affine>  $maps  one for each copy
-     * @param  list<list<list<Figure>>>  $seen  figures of each copy and each source, where they are
+     * @param  list<list<list<Figure>>>  $seen  figures of each copy and each source, where they are, come through the step
      * @param  string  $step  that makes them
      */
     public static function lapped(array $sources, array $maps, array $seen, string $step): self
@@ -110,7 +117,7 @@ final readonly class Part implements Mappable
             foreach ($members as $member => $own) {
                 $places[$copy][$member] = count($figures);
                 $counts[$copy][$member] = count($own);
-                array_push($figures, ...array_map(static fn (Figure $figure): Figure => $figure->throughStep($step), $own));
+                array_push($figures, ...$own);
             }
         }
         $through = array_map(static fn (self $part): self => $part->throughStep($step), $sources);
@@ -127,15 +134,16 @@ final readonly class Part implements Mappable
     /**
      * @param  list<Vec>  $places
      * @param  array<string, float>  $facts
+     * @param  array{gap: float, dives: list<array{array{int, float}, array{int, float}}>}|null  $weaving
      */
-    public function knowing(array $places, array $facts): self
+    public function knowing(array $places, array $facts, ?array $weaving = null): self
     {
-        return new self($this->figures, $places, $this->copies, $this->remarks, $facts);
+        return new self($this->figures, $places, $this->copies, $this->remarks, $facts, $weaving);
     }
 
     public function remarked(Remark ...$remarks): self
     {
-        return new self($this->figures, $this->places, $this->copies, [...$this->remarks, ...array_values($remarks)], $this->facts);
+        return new self($this->figures, $this->places, $this->copies, [...$this->remarks, ...array_values($remarks)], $this->facts, $this->weaving);
     }
 
     /** The same part as the step $id gives it on; a look given to $id reaches it from now on. */
@@ -149,7 +157,7 @@ final readonly class Part implements Mappable
         if ($map->isIdentity()) {
             return $this;
         }
-        Budget::spend(6 * count($this->figures) + count($this->places));
+        Budget::spend(9 * count($this->figures) + count($this->places));
 
         return new self(
             array_map(static fn (Figure $figure): Figure => $figure->mapped($map), $this->figures),
@@ -204,7 +212,7 @@ final readonly class Part implements Mappable
             Budget::spend(3 * count($figure->shape->outlines));
             $piece = $figure->map->isIdentity() ? $figure->shape->pieceAt($place) : (new Shape($figure->outlines()))->pieceAt($place);
             if ($piece !== null) {
-                return Figure::drawn($piece, $figure->steps);
+                return Figure::drawn($piece, [])->cameAs($figure);
             }
         }
 

@@ -69,7 +69,7 @@ final readonly class Lap
                         $over = $this->over($copy, self::box($own->outlines()), $around, $boxes);
                         $rest = $this->rest($own->outlines(), $over, $left[$copy] ?? []);
                         if ($rest !== []) {
-                            $figures[] = $over === [] ? $own : Figure::drawn($rest, $own->steps);
+                            $figures[] = $over === [] ? $own : Figure::drawn($rest, [])->cameAs($own);
                         }
                     }
                     $ofImage[] = $figures;

@@ -73,7 +73,91 @@ final class Weave
             $seen[] = $weave->seen($strand);
         }
 
-        return new Woven($seen, $weave->crossings, $stuck);
+        return new Woven($seen, $weave->crossings, $stuck, array_map(static fn (array $pair, bool $first): array => $first ? $pair : [$pair[1], $pair[0]], $weave->pairs, self::inStep($weave->over)));
+    }
+
+    /**
+     * @param  array<int, bool>  $over  by crossing
+     * @return list<bool>
+     */
+    private static function inStep(array $over): array
+    {
+        ksort($over);
+
+        return array_values($over);
+    }
+
+    /**
+     * What lies in the shade of what goes over it: at every crossing the two stretches of the lower strand that begin there.
+     *
+     * @param  non-empty-list<Strand>  $strands
+     * @param  list<array{array{int, float}, array{int, float}}>  $dives  as they were woven
+     * @param  list<int>  $which  numbers of crossings
+     * @param  float|null  $reach  how far from what lies over it, sheet units; as far as the strand is wide unless said
+     * @return list<array{list<Outline>, Vec, Vec}> outlines, where the shade is deepest, and where it ends
+     *
+     * @throws Unworkable
+     */
+    public static function shades(array $strands, array $dives, array $which, float $gap, ?float $reach, Tolerance $tolerance): array
+    {
+        $weave = new self($strands, $gap, $tolerance);
+        $weave->pairs = $dives;
+        $weave->over = array_map(static fn (): bool => true, $dives);
+        $stops = [];
+        foreach ($dives as $pair) {
+            foreach ($pair as [$strand, $at]) {
+                $stops[$strand][] = $at;
+            }
+        }
+        $shades = [];
+        foreach ($which as $crossing) {
+            [$above, $below] = $dives[$crossing];
+            $cutter = $weave->overAt($crossing, $below[0]);
+            foreach ([-1, 1] as $step) {
+                $shade = $weave->shade($above, $below, $step, $reach, $cutter, $stops[$below[0]] ?? []);
+                if ($shade !== null) {
+                    $shades[] = $shade;
+                }
+            }
+        }
+
+        return $shades;
+    }
+
+    /**
+     * @param  array{int, float}  $above
+     * @param  array{int, float}  $below
+     * @param  -1|1  $step  against the way or along it
+     * @param  list<Outline>  $cutter
+     * @param  list<float>  $stops  the crossings of the strand
+     * @return array{list<Outline>, Vec, Vec}|null
+     *
+     * @throws Unworkable
+     */
+    private function shade(array $above, array $below, int $step, ?float $reach, array $cutter, array $stops): ?array
+    {
+        $of = $this->strands[$below[0]];
+        $over = $this->strands[$above[0]];
+        $sine = max(0.05, abs($this->heading($above)->cross($this->heading($below))));
+        $hidden = (max($over->left, $over->right) + $this->gap) / $sine;
+        [$at, $from, $to] = $this->bounds($below[0], $below[1], $hidden + ($reach ?? $of->left + $of->right));
+        // Where the strand goes over something else, no shade lies on it.
+        $limit = INF;
+        foreach ($stops as $stop) {
+            $ahead = $step * ($stop - $below[1]);
+            $ahead = $this->isClosed($below[0]) && $ahead < -1e-9 ? $ahead + count($of->way) : $ahead;
+            $limit = $ahead > 1e-6 ? min($limit, $ahead / 2) : $limit;
+        }
+        $way = $step > 0 ? $this->part($of->way, $at, min($to, $at + $limit)) : $this->part($of->way, max($from, $at - $limit), $at);
+        $band = $way === [] ? [] : (new Band($of->left, $of->right, $of->join, 'butt', self::LIMIT, $this->tolerance))->of($way);
+        $outlines = $band === [] ? [] : Combination::cut([$band, $cutter], $this->tolerance);
+        if ($outlines === []) {
+            return null;
+        }
+        $length = array_sum(array_map(static fn (Curve $curve): float => $curve->length(), $way));
+        [$near, $far] = $step > 0 ? [$way[0]->start(), $way[count($way) - 1]->end()] : [$way[count($way) - 1]->end(), $way[0]->start()];
+
+        return $length <= $hidden ? null : [$outlines, $near->towards($far, $hidden / $length), $far];
     }
 
     /** @throws Unworkable */
@@ -321,6 +405,14 @@ final class Weave
     /** @return list<Curve> of a way so much before a place and behind it, as far as it goes */
     private function around(int $strand, float $at, float $reach): array
     {
+        [, $from, $to] = $this->bounds($strand, $at, $reach);
+
+        return $this->part($this->strands[$strand]->way, $from, $to);
+    }
+
+    /** @return array{float, float, float} a place on a way, and where so much before it and behind it is, as far as it goes; a round on where it would begin before the way does */
+    private function bounds(int $strand, float $at, float $reach): array
+    {
         $way = $this->strands[$strand]->way;
         $count = count($way);
         $closed = $this->isClosed($strand);
@@ -348,7 +440,9 @@ final class Weave
         $back = $walk(-1);
         $ahead = $walk(1);
 
-        return $this->part($way, $at - $back + ($closed && $at < $back ? $count : 0), $at + $ahead + ($closed && $at < $back ? $count : 0));
+        $round = $closed && $at < $back ? $count : 0;
+
+        return [$at + $round, $at - $back + $round, $at + $ahead + $round];
     }
 
     /**

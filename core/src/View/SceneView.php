@@ -23,6 +23,7 @@ use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Measured;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
+use Sternbild\Core\Trap\Stroke;
 
 /** A scene as the interface gets it: sentences, geometry to draw and to pick from, findings. */
 final readonly class SceneView
@@ -35,9 +36,12 @@ final readonly class SceneView
 
     private PathData $paths;
 
+    private Looks $looks;
+
     private function __construct(private Scene $scene)
     {
         $this->paths = new PathData($scene->plan->tolerance()->decimals);
+        $this->looks = new Looks($this->paths, $scene->plan->tolerance()->decimals);
     }
 
     /**
@@ -118,14 +122,18 @@ final readonly class SceneView
                 'height' => $plan->height,
                 'unit' => $plan->unit->value,
                 'background' => $this->scene->background(),
+                'seams' => $plan->seamsOpen ? 'open' : 'closed',
                 'checks' => ['sliver' => $plan->limits->sliver, 'miss' => $plan->limits->miss, 'corner' => $plan->limits->corner, 'small' => $plan->limits->small],
             ],
             'values' => (object) $plan->values->all(),
             'chapters' => array_map(static fn (Section $section): array => get_object_vars($section), $plan->sections()),
             'steps' => array_map(fn (Step $step): array|int => self::once($this->step($step), $has), array_values($plan->steps)),
             'geometries' => array_map(fn (Step $step): int|string|null => $has[$this->geometryOf($step) ?? ''] ?? $this->geometryOf($step), array_values($plan->steps)),
-            'drawing' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->drawn($drawn), $has), $this->scene->drawing),
-            'inside' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->drawn($drawn), $has), $this->scene->inside),
+            'drawing' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), $this->scene->drawing),
+            'seams' => self::once(['strokes' => array_map(fn (Stroke $stroke): array => [
+                'colour' => $stroke->colour, 'wide' => 2 * $stroke->reach, 'round' => $stroke->isRound, 'path' => implode('', array_map($this->paths->ofWay(...), $stroke->runs)),
+            ], $this->scene->seams())], $has),
+            'inside' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), $this->scene->inside),
             'geometry' => (object) $geometry,
             'findings' => $this->scene->findings,
         ];
@@ -154,7 +162,8 @@ final readonly class SceneView
     {
         $known = $this->scene->known[$step->id] ?? null;
 
-        return $known === null || $known->result->role() === Role::Look ? null : $this->hash($known);
+        // A look lies nowhere, but its gradients have handles.
+        return $known === null || ($known->result->role() === Role::Look && $known->pulls() === []) ? null : $this->hash($known);
     }
 
     /** @return array<string, mixed> */
@@ -211,29 +220,6 @@ final readonly class SceneView
             static fn (array $places): array => array_merge(...array_map(static fn (Vec $place): array => [round($place->x, $decimals), round($place->y, $decimals)], $places)),
             array_filter($known->places, static fn (array $places): bool => count($places) <= self::MOST_PLACES),
         );
-    }
-
-    /** @return array{id: string, styles: list<array<string, mixed>>, figures: list<int>} every figure's number in `styles` */
-    private function drawn(DrawnPart $drawn): array
-    {
-        $styles = [];
-        $figures = [];
-        foreach ($drawn->styles as $style) {
-            if ($style === null) {
-                // Used up by itself.
-                $figures[] = -1;
-
-                continue;
-            }
-            $number = array_search($style, $styles, true);
-            if ($number === false) {
-                $number = count($styles);
-                $styles[] = $style;
-            }
-            $figures[] = $number;
-        }
-
-        return ['id' => $drawn->id, 'styles' => array_map(get_object_vars(...), $styles), 'figures' => $figures];
     }
 
     /** Geometry is rounded for the sheet that it lies on, so the sheet's tolerance is part of its hash. */

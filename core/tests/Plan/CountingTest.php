@@ -73,6 +73,7 @@ final class CountingTest extends TestCase
             'either' => $two(['kind' => 'either', 'of' => ['d2', 'e1']]),
             'split' => $two(['kind' => 'split', 'of' => ['d2'], 'by' => ['e1']]),
             'weave' => static fn (int $n): array => [['id' => 'c1', 'kind' => 'guide.run', 'points' => [[0, 400], [800, 400]]], ['id' => 'c2', 'kind' => 'guide.run', 'points' => $wave($n)], ['id' => 'x', 'kind' => 'weave', 'of' => ['c1', 'c2'], 'width' => 1]],
+            'shade' => static fn (int $n): array => [['id' => 'c1', 'kind' => 'guide.run', 'points' => [[0, 400], [800, 400]]], ['id' => 'c2', 'kind' => 'guide.run', 'points' => $wave($n)], ['id' => 'w1', 'kind' => 'weave', 'of' => ['c1', 'c2'], 'width' => 1], ['id' => 'x', 'kind' => 'shade', 'of' => 'w1']],
             'inset' => $of(['kind' => 'inset', 'distance' => -1]),
             'between' => static fn (int $n): array => [['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 500], 'radius' => 10], ['id' => 'p2', 'kind' => 'part.circle', 'center' => [500, 500], 'radius' => 50], ['id' => 'x', 'kind' => 'between', 'of' => ['p1', 'p2'], 'steps' => $n]],
             'band' => static fn (int $n): array => [['id' => 'c1', 'kind' => 'guide.run', 'points' => $wave($n)], ['id' => 'x', 'kind' => 'band', 'of' => ['c1'], 'width' => 1]],

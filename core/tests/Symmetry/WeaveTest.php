@@ -145,4 +145,49 @@ final class WeaveTest extends TestCase
 
         return array_sum(array_map(static fn (Outline $outline): float => ($outline->isHole() ? -1 : 1) * abs($outline->area()), $joined));
     }
+
+    public function test_a_shade_lies_on_what_dives_and_fades_away_from_what_lies_over_it(): void
+    {
+        $lines = [];
+        foreach (range(0, 2) as $k) {
+            $lines[] = ['id' => "a$k", 'kind' => 'guide.line', 'through' => [[100, 200 + 150 * $k], [700, 200 + 150 * $k]]];
+            $lines[] = ['id' => "b$k", 'kind' => 'guide.line', 'through' => [[250 + 150 * $k, 100], [250 + 150 * $k, 700]]];
+        }
+        $scene = Sample::scene(Sample::unchecked(Sample::plan([
+            ...$lines,
+            ['id' => 'w1', 'kind' => 'weave', 'of' => ['a0', 'a1', 'a2', 'b0', 'b1', 'b2'], 'width' => 40, 'gap' => 4],
+            ['id' => 'd1', 'kind' => 'shade', 'of' => 'w1', 'colour' => 'ink', 'reach' => 30, 'opacity' => 0.5],
+        ])));
+        self::assertSame([], $scene->findings);
+        [$weave, $shade] = [$scene->parts()['w1'], $scene->parts()['d1']];
+        self::assertCount(18, $shade->figures, 'On both sides of each of nine crossings.');
+        foreach ($shade->figures as $figure) {
+            // 40 wide and 30 long, behind half of what lies over it and the clearance.
+            self::assertEqualsWithDelta(40 * 30, $figure->area(), 1e-3);
+            $gradient = $figure->tint;
+            self::assertNotNull($gradient);
+            self::assertSame([['#1b2140', 0.5], ['#1b2140', 0.0]], array_map(static fn (array $stop): array => [$stop[1], $stop[2]], $gradient->stops));
+            [$from, $to] = [$gradient->from, $gradient->to];
+            self::assertNotNull($from);
+            self::assertNotNull($to);
+            self::assertEqualsWithDelta(30.0, $from->distanceTo($to), 1e-4);
+            $nearest = min(INF, ...array_map(static fn (Vec $at): float => $at->distanceTo($from), $weave->places));
+            self::assertEqualsWithDelta(24.0, $nearest, 1e-4, 'It is deepest where the strand comes out.');
+        }
+        // All of it lies on strands: what the weave and the shade have in common is the shade.
+        $common = Combination::common([array_merge(...array_map(static fn ($figure): array => $figure->outlines(), $weave->figures)), array_merge(...array_map(static fn ($figure): array => $figure->outlines(), $shade->figures))], $scene->plan->tolerance());
+        self::assertEqualsWithDelta($shade->area(), array_sum(array_map(static fn (Outline $outline): float => $outline->area(), $common)), 0.01);
+    }
+
+    public function test_only_the_crossings_that_are_said_are_shaded_and_only_weaves_have_some(): void
+    {
+        $weave = ['id' => 'w1', 'kind' => 'weave', 'of' => ['c1', 'c2'], 'width' => 20];
+        $rings = [['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 400], 'radius' => 150], ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [450, 400], 'radius' => 150]];
+        $scene = Sample::scene(Sample::unchecked(Sample::plan([...$rings, $weave, ['id' => 'd1', 'kind' => 'shade', 'of' => 'w1', 'at' => [[375, 270]]]])));
+        self::assertSame([], $scene->findings);
+        self::assertCount(2, $scene->parts()['d1']->figures);
+        self::assertLessThan(400, $scene->parts()['d1']->bounds()->bottom);
+        $wrong = Sample::scene(Sample::plan([...$rings, ['id' => 'b1', 'kind' => 'band', 'of' => ['c1'], 'width' => 9], ['id' => 'd1', 'kind' => 'shade', 'of' => 'b1']]));
+        self::assertStringContainsString('only a weave', $wrong->findings[0]->message);
+    }
 }

@@ -18,6 +18,7 @@ export type Operation = Schemas['Operation'];
 export type Finding = Schemas['Finding'];
 export type Style = Schemas['Style'];
 export type Drawn = Schemas['Drawn'];
+export type Seams = Schemas['Seams'];
 export type PlanStep = Schemas['PlanStep'];
 export type GridGeometry = Schemas['GridGeometry'];
 export type GridTopology = Schemas['GridTopology'];
@@ -32,7 +33,7 @@ export type Export = Schemas['Export'];
 export type Construction = Schemas['Construction'];
 
 /** As answers say them, with what was said by its hash alone put in. */
-export type Scene = Omit<Schemas['Scene'], 'steps' | 'drawing' | 'inside'> & { steps: Step[]; drawing: Drawn[]; inside: Drawn[] };
+export type Scene = Omit<Schemas['Scene'], 'steps' | 'drawing' | 'inside' | 'seams'> & { steps: Step[]; drawing: Drawn[]; inside: Drawn[]; seams: Seams };
 export type Plan = Omit<Schemas['Plan'], 'steps'> & { steps: PlanStep[] };
 export type SheetPage = Omit<Schemas['SheetPage'], 'plan' | 'scene'> & { plan: Plan; scene: Scene };
 

@@ -2172,7 +2172,7 @@ export interface components {
             name: string;
             label: string;
             /** @enum {unknown} */
-            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends";
+            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends" | "paint";
             required: boolean;
             default: unknown;
             /** @enum {unknown} */
@@ -2196,6 +2196,8 @@ export interface components {
             says: string;
             /** @description Whether it counts copies around something. */
             folds?: boolean;
+            /** @description Of a paint: whether a gradient may run along the way of a band. */
+            along?: boolean;
         };
         /** @description How a step is offered: from which pick, with what filled in, what is asked for first. */
         Offer: {
@@ -2232,6 +2234,8 @@ export interface components {
             each: "others" | "between" | null;
             /** @description Whether the picked points go into that field of the step that they lie on. */
             into: boolean;
+            /** @description The kind that what is picked has to be of. */
+            only: string | null;
         };
         Kind: {
             kind: string;
@@ -2294,6 +2298,8 @@ export interface components {
             dash: number[];
             opacity: number;
             blend: string;
+            gradient?: components["schemas"]["Gradient"];
+            strokeGradient?: components["schemas"]["Gradient"];
         };
         /** @description A part as it is drawn: for every figure the number of its style; -1 for those that were used up. */
         Drawn: {
@@ -2378,6 +2384,11 @@ export interface components {
                 corner: number;
                 small: number;
             };
+            /**
+             * @description Whether hairlines between neighbours are closed, as they are unless said.
+             * @enum {unknown}
+             */
+            seams: "closed" | "open";
         };
         /** @description What the request says it has already is not said again: sentences, looks and the hashes of geometry are given by their number in that list, from 0, and geometry, which is listed by hash, is left out. */
         Scene: {
@@ -2396,6 +2407,7 @@ export interface components {
             geometries: (string | number | null)[];
             /** @description What motifs are made of, from back to front: seen while it is worked on, and in no result. */
             inside: (components["schemas"]["Drawn"] | number)[];
+            seams: components["schemas"]["Seams"] | number;
         };
         PlanStep: {
             id: string;
@@ -2476,7 +2488,7 @@ export interface components {
             /** @constant */
             op: "sheet";
             /** @enum {unknown} */
-            field: "width" | "height" | "unit" | "background" | "checks.sliver" | "checks.miss" | "checks.corner" | "checks.small";
+            field: "width" | "height" | "unit" | "background" | "checks.sliver" | "checks.miss" | "checks.corner" | "checks.small" | "seams";
             value: unknown;
         } | {
             /** @constant */
@@ -2611,6 +2623,8 @@ export interface components {
                 corner?: number | string;
                 small?: number | string;
             };
+            /** @enum {unknown} */
+            seams?: "closed" | "open";
         };
         /** @description Places of one kind and name, x and y one after another, and how a plan writes each. */
         SnapGroup: {
@@ -2653,6 +2667,10 @@ export interface components {
             zero: number;
             /** @description The field whose places are joined by the way that it bends. */
             between: string | null;
+            /** @description What it is, where the label of the field does not say it. */
+            called: string | null;
+            /** @description That it is shown in. */
+            colour: string | null;
         };
         Example: {
             name: string;
@@ -2708,6 +2726,34 @@ export interface components {
             from: number[];
             to: number[];
             at: number[] | null;
+        };
+        /** @description A gradient, in the coordinates of the shape that it fills. */
+        Gradient: {
+            /** @enum {unknown} */
+            sort: "linear" | "radial" | "along";
+            /** @description Position, colour and opacity of each; between two of them sRGB is mixed evenly. None where it is drawn in stretches. */
+            stops: (number | string)[][];
+            /** @description Where a linear one begins; the centre of a radial one. */
+            from: number[] | null;
+            to: number[] | null;
+            radius: number | null;
+            focus: number[] | null;
+            /** @description Brings its places into the coordinates of the shape. */
+            map: number[];
+            /** @description Of one along a way: path data and colour of the lines that it is drawn as, from the lowest, cut off at the outline. */
+            stretches: string[][];
+            /** @description How wide these lines are. */
+            wide: number;
+        };
+        /** @description What is drawn below everything, under the edges that neighbours share, so that no hairline shows between them. */
+        Seams: {
+            hash: string;
+            strokes: {
+                colour: string;
+                wide: number;
+                round: boolean;
+                path: string;
+            }[];
         };
     };
     responses: never;

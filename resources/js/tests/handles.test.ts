@@ -69,7 +69,7 @@ describe('handles', () => {
 
     it('give numbers as the core says that they follow: whole and short for a free place, exact for one that is snapped to', () => {
         const pull = (sort: Schemas['Pull']['sort'], more: Partial<Schemas['Pull']> = {}): Handle => ({
-            key: '', field: 'x', path: [], label: '', what: '', at: [0, 0], pull: { field: 'x', path: [], sort, at: [0, 0], from: [0, 0], to: [10, 0], zero: 0, between: null, ...more },
+            key: '', field: 'x', path: [], label: '', what: '', at: [0, 0], pull: { field: 'x', path: [], sort, at: [0, 0], from: [0, 0], to: [10, 0], zero: 0, between: null, called: null, colour: null, ...more },
         });
         const free = (x: number, y: number) => ({ raw: [x, y], at: [x, y] as [number, number] });
         const snapped = (x: number, y: number) => ({ raw: 'g1@1,1', at: [x, y] as [number, number] });

@@ -50,6 +50,7 @@ describe('verbs', () => {
         const begins = Object.values(offer.preset).flatMap((one) => (typeof one === 'string' ? (/^\{last:(.+)\}$/.exec(one)?.[1] ?? []) : []));
         const bench = picked(offer.from, offer.least, begins.map((one) => ({ id: 'b1', kind: one })));
         if (offer.copies) bench.picking.pickParts(['p1[1]']);
+        if (offer.only !== null) (bench.scene.steps.find(({ id }) => id === 'p1') as unknown as Record<string, unknown>)['kind'] = offer.only;
         if (JSON.stringify(offer.preset).includes('{owner}') || offer.into) {
             (bench.scene as unknown as Record<string, unknown>).drawing = [{ id: 'p1' }];
             bench.picking.setMode('points');

@@ -44,6 +44,11 @@ final class ColourField extends Field
         return strtolower($colour);
     }
 
+    public function recoloured(mixed $raw, string $from, string $to): mixed
+    {
+        return $raw === $from ? $to : $raw;
+    }
+
     public function sample(Sampling $lot): string
     {
         return $lot->one(['lagoon', 'ink', 'none', '#abc123', 'plum']);

@@ -39,7 +39,7 @@ abstract class Field
         return $copy;
     }
 
-    /** Which editor the interface shows: number, pair, place, choice, switch, steps, step, cells, colour. */
+    /** Which editor the interface shows: number, pair, place, choice, switch, steps, step, cells, colour, paint. */
     abstract public function type(): string;
 
     /** @throws Unusable when it has not the form of such a parameter */
@@ -66,6 +66,12 @@ abstract class Field
      * @param  array<string, string>  $new  by old id
      */
     public function renamed(mixed $raw, array $new): mixed
+    {
+        return $raw;
+    }
+
+    /** The same with another name for a colour of the palette. */
+    public function recoloured(mixed $raw, string $from, string $to): mixed
     {
         return $raw;
     }

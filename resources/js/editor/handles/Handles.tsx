@@ -1,6 +1,8 @@
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import { Popover } from 'radix-ui';
+import { type CSSProperties, type KeyboardEvent, type PointerEvent, type ReactNode, useRef, useState } from 'react';
 import type { Step } from '../../api/client';
 import { problemText, stepOf, useDesk } from '../desk';
+import { Colours } from '../fields/PaintEditor';
 import type { View } from '../layers/paint';
 import { type Hover, tellable } from '../pick/hover';
 import { usePick } from '../pick/pick';
@@ -22,6 +24,7 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
     const snapping = useSnapping(view, step?.id ?? null);
     const [held, setHeld] = useState<{ key: string; at: [number, number] } | null>(null);
     const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+    const [colouring, setColouring] = useState<string | null>(null);
     const drag = useRef<{ x: number; y: number; moved: boolean } | null>(null);
     // Where they are meant to be, while earlier presses of a key are still on their way.
     const meant = useRef<{ step: string; targets: Map<string, Target> } | null>(null);
@@ -132,7 +135,11 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
 
     async function onKeyDown(event: KeyboardEvent, handle: Handle, of: Step): Promise<void> {
         const isCommand = event.ctrlKey || event.metaKey;
-        if (event.key === 'Escape' && (drag.current !== null || chosen.size > 0)) {
+        if (event.key === 'Enter' && handle.pull?.colour != null) {
+            event.preventDefault();
+            event.stopPropagation();
+            setColouring(handle.key);
+        } else if (event.key === 'Escape' && (drag.current !== null || chosen.size > 0)) {
             event.stopPropagation();
             setChosen(new Set());
             if (drag.current !== null) leave();
@@ -203,27 +210,64 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
             {handles.map((handle) => {
                 const [x, y] = held?.key === handle.key ? held.at : handle.at;
                 const isWay = handle.pull?.between != null;
-                const more = isWay ? '; pulled it bends, pressed twice it gets a point' : grips.pulls.some((pull) => pull.between === handle.field) ? '; pressed twice it goes' : '';
-                return (
+                const colour = handle.pull?.colour ?? null;
+                const more = colour !== null ? '; pressed twice, or with Enter, it gets another colour' : isWay ? '; pulled it bends, pressed twice it gets a point' : grips.pulls.some((pull) => pull.between === handle.field) ? '; pressed twice it goes' : '';
+                const grip = (
                     <button
                         key={handle.key}
                         className="handle"
                         data-sort={handle.pull?.sort ?? 'place'}
+                        data-stop={colour === null ? undefined : ''}
                         aria-pressed={handle.pull === null ? chosen.has(handle.key) : undefined}
                         aria-label={`${handle.label}: drag it, or move it with the arrow keys`}
                         title={`${handle.label}${more}`}
-                        style={{ left: x * view.scale + view.x, top: y * view.scale + view.y }}
+                        style={{ left: x * view.scale + view.x, top: y * view.scale + view.y, ...(colour === null ? {} : { '--stop': colour }) } as CSSProperties}
                         onPointerDown={(event) => take(event, handle)}
                         onPointerMove={(event) => void move(event, handle, step)}
                         onPointerUp={(event) => void drop(event, handle, step)}
                         onPointerCancel={leave}
-                        onDoubleClick={() => addOrTake(handle, step, 'either')}
+                        onDoubleClick={() => (colour === null ? addOrTake(handle, step, 'either') : setColouring(handle.key))}
                         onKeyDown={(event) => void onKeyDown(event, handle, step)}
                         onBlur={() => show(null)}
                     />
                 );
+                if (colour === null) return grip;
+                const path = [...handle.path.slice(0, -1), 1];
+                return (
+                    <StopColour
+                        key={handle.key}
+                        label={`Colour of ${handle.label}`}
+                        value={String(inside(said(page.plan, step.id, kind, handle.field), path))}
+                        open={colouring === handle.key}
+                        onClose={() => setColouring(null)}
+                        onChoose={(name) => void put(moved(page.plan, step, kind, [[{ ...handle, path }, name]]))}
+                    >
+                        {grip}
+                    </StopColour>
+                );
             })}
         </div>
+    );
+}
+
+/** The palette beside the handle of a stop. */
+function StopColour({ label, value, open, onClose, onChoose, children }: { label: string; value: string; open: boolean; onClose: () => void; onChoose: (name: string) => void; children: ReactNode }) {
+    return (
+        <Popover.Root open={open} onOpenChange={(next) => !next && onClose()}>
+            <Popover.Anchor asChild>{children}</Popover.Anchor>
+            <Popover.Portal>
+                <Popover.Content className="menu" side="right" sideOffset={6}>
+                    <Colours
+                        label={label}
+                        value={value}
+                        onChoose={(name) => {
+                            onClose();
+                            onChoose(name);
+                        }}
+                    />
+                </Popover.Content>
+            </Popover.Portal>
+        </Popover.Root>
     );
 }
 

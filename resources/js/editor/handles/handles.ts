@@ -39,7 +39,7 @@ export function handlesOf(step: Pick<Step, 'label'>, { at, pulls }: Handles, kin
     const pulled = pulls.map((pull): Handle => {
         const label = fields.find((field) => field.name === pull.field)?.label ?? pull.field;
         const [index] = pull.path;
-        const what = `${pull.sort === 'bulge' ? 'bulge' : single(label)}${typeof index === 'number' && pull.sort !== 'place' ? ` ${index + 1}` : ''}`;
+        const what = pull.called ?? `${pull.sort === 'bulge' ? 'bulge' : single(label)}${typeof index === 'number' && pull.sort !== 'place' ? ` ${index + 1}` : ''}`;
         const [x = 0, y = 0] = pull.at;
         return { key: `pull ${[pull.field, ...pull.path].join(' ')}`, field: pull.field, path: pull.path, label: `${what} of ${step.label}`, what, at: [x, y], pull };
     });
@@ -85,7 +85,7 @@ export function withIn(value: unknown, [key, ...rest]: (string | number)[], inne
         return Array.from({ length: Math.max(list.length, key + 1) }, (_, k) => (k === key ? withIn(list[k], rest, inner) : (list[k] ?? null)));
     }
     // A bend is of one sort; another one takes its place.
-    const kept = value !== null && typeof value === 'object' && !Array.isArray(value) && key in value ? value : {};
+    const kept = value !== null && typeof value === 'object' && !Array.isArray(value) && (key in value || 'gradient' in value) ? value : {};
     return { ...kept, [key]: withIn((kept as Record<string, unknown>)[key], rest, inner) };
 }
 
@@ -95,7 +95,8 @@ export function inside(value: unknown, path: (string | number)[]): unknown {
 
 /** What the plan says for a field of a step, or what it says where the plan says nothing. */
 export function said(plan: Plan, step: string, kind: Kind | undefined, field: string): unknown {
-    return plan.steps.find((one) => one.id === step)?.[field] ?? kind?.fields.find((one) => one.name === field)?.default;
+    const [outer = '', ...rest] = field.split('.');
+    return inside(plan.steps.find((one) => one.id === step)?.[outer], rest) ?? kind?.fields.find((one) => one.name === field)?.default;
 }
 
 /** The changes that put handles of a step where they were dragged, one for each field. */

@@ -3,6 +3,7 @@ import type { GridShape } from '../scene/GridShape';
 import type { PartShape } from '../scene/PartShape';
 import { gridShape, guideShape, partShape } from '../scene/geometry';
 import { copyIn, type Pick, placeIn, stepIn } from '../pick/pick';
+import { fillWith, strokeWith } from './gradients';
 import type { Seen } from './useCloseUp';
 
 /** Where the sheet lies in the view: screen = sheet · scale + (x, y), in CSS pixels. */
@@ -44,23 +45,41 @@ export function shownWhile(scene: Scene, worked: ReadonlySet<string> | null): Sc
 /** How strongly is drawn what is not worked on. */
 const FADED = 0.22;
 
+const asItIs = (style: Style): Style => style;
+
+/** What lies under the edges that neighbours share. */
+function paintSeams(context: CanvasRenderingContext2D, scene: Scene): void {
+    context.lineJoin = 'round';
+    for (const { colour, wide, round, path } of scene.seams.strokes) {
+        context.strokeStyle = colour;
+        context.lineWidth = wide;
+        context.lineCap = round ? 'round' : 'butt';
+        context.stroke(new Path2D(path));
+    }
+    context.lineCap = 'butt';
+    context.lineJoin = 'miter';
+}
+
 /** @param worked ids of the steps that are worked on alone; all else is faded */
-export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, restyle: (style: Style) => Style = (style) => style, worked: ReadonlySet<string> | null = null): void {
+export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, restyle: (style: Style) => Style = asItIs, worked: ReadonlySet<string> | null = null): void {
     const geometry = new Map(scene.steps.map((step) => [step.id, step.geometry]));
+    if (worked === null && restyle === asItIs) paintSeams(context, scene);
     for (const drawn of shownWhile(scene, worked)) {
         const part = partShape(geometry.get(drawn.id));
         const strength = worked === null || worked.has(drawn.id) ? 1 : FADED;
         part?.figures.forEach((figure, number) => {
             const style = drawn.styles[drawn.figures[number] ?? 0];
-            if (style !== undefined) paintFigure(context, figure, restyle(strength === 1 ? style : { ...style, opacity: style.opacity * strength }));
+            if (style !== undefined) paintFigure(context, figure, restyle(strength === 1 ? style : { ...style, opacity: style.opacity * strength }), part.mapOf(number));
         });
     }
 }
 
-function paintFigure(context: CanvasRenderingContext2D, figure: Path2D, style: Style): void {
+function paintFigure(context: CanvasRenderingContext2D, figure: Path2D, style: Style, map: number[]): void {
     context.globalAlpha = style.opacity;
     context.globalCompositeOperation = style.blend === 'normal' ? 'source-over' : (style.blend as GlobalCompositeOperation);
-    if (style.fill !== 'none') {
+    if (style.gradient !== undefined) {
+        fillWith(context, figure, style.gradient, map, style);
+    } else if (style.fill !== 'none') {
         context.fillStyle = style.fill;
         context.fill(figure);
     }
@@ -70,7 +89,8 @@ function paintFigure(context: CanvasRenderingContext2D, figure: Path2D, style: S
         context.lineJoin = style.join;
         context.lineCap = style.cap;
         context.setLineDash(style.dash);
-        context.stroke(figure);
+        if (style.strokeGradient === undefined) context.stroke(figure);
+        else strokeWith(context, figure, style.strokeGradient, map);
         context.setLineDash([]);
     }
     context.globalAlpha = 1;

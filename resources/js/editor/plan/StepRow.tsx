@@ -1,7 +1,7 @@
 import { DropdownMenu } from 'radix-ui';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { Fragment, type KeyboardEvent, memo, useEffect, useRef, useState } from 'react';
-import type { Finding, Kind, Operation, Step } from '../../api/client';
+import type { Finding, Kind, Operation, Step, Piece } from '../../api/client';
 import { useActs } from '../desk';
 import { LiveField } from '../fields/LiveField';
 import { Dots } from './Dots';
@@ -128,10 +128,17 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                         </button>
                     )
                 )}{' '}
-                {step.sentence.map((piece, k) => {
+                {withMarks(step.sentence.filter((piece) => piece.said || all)).map(({ piece, mark }, k) => {
                     const field = kind?.fields.find((one) => one.name === piece.field);
-                    if (!piece.said && !all) return null;
-                    return <Fragment key={k}>{field === undefined ? piece.text : <LiveField step={step} piece={piece} field={field} findings={findings} />}</Fragment>;
+                    const shown = field === undefined ? piece.text : <LiveField step={step} piece={piece} field={field} findings={findings} />;
+                    return mark === '' ? (
+                        <Fragment key={k}>{shown}</Fragment>
+                    ) : (
+                        <span key={k} className="whitespace-nowrap">
+                            {shown}
+                            {mark}
+                        </span>
+                    );
                 })}
                 {step.muted && <span className="ml-1 font-sans text-[12.5px] text-slate">muted</span>}
                 {step.hidden && <span className="ml-1 font-sans text-[12.5px] text-slate">hidden</span>}
@@ -187,6 +194,21 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
     );
 }
 
+/** Longer ones may be broken over two lines, and the mark behind them as well. */
+const SHORT = 16;
+
+/** Pieces of a sentence; a comma or a full stop stays on the line of the short parameter before it. */
+function withMarks(pieces: Piece[]): { piece: Piece; mark: string }[] {
+    const marked: { piece: Piece; mark: string }[] = [];
+    for (const piece of pieces) {
+        const before = marked.at(-1);
+        const mark = piece.field === null && before !== undefined && before.piece.field !== null && before.piece.text.length <= SHORT ? (/^[.,;:]+/.exec(piece.text)?.[0] ?? '') : '';
+        if (before !== undefined && mark !== '') before.mark = mark;
+        marked.push({ piece: mark === '' ? piece : { ...piece, text: piece.text.slice(mark.length) }, mark: '' });
+    }
+    return marked;
+}
+
 /** Where what is dragged would come to stand: before a line that it came from below, else behind it. */
 function landingAt(here = 0, from = 0): string {
     return from > here ? 'shadow-[0_-2px_0_var(--color-amber)]' : 'shadow-[0_2px_0_var(--color-amber)]';
@@ -195,5 +217,5 @@ function landingAt(here = 0, from = 0): string {
 /** Whether the editor of a field shows what is wrong with it itself. */
 function shows(kind: Kind | undefined, field: string): boolean {
     const type = kind?.fields.find((one) => one.name === field)?.type;
-    return type === 'number' || type === 'pair' || type === 'place' || type === 'colour';
+    return type === 'number' || type === 'pair' || type === 'place' || type === 'colour' || type === 'paint';
 }

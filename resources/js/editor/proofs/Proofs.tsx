@@ -29,7 +29,8 @@ export function Proofs() {
 function oneColour(scene: Scene): (style: Style) => Style {
     const hair = Math.max(scene.sheet.width, scene.sheet.height) / 160;
     return (style) => ({
-        ...style,
+        join: style.join,
+        cap: style.cap,
         fill: style.fill === 'none' ? 'none' : INK,
         stroke: style.fill === 'none' ? (style.stroke === 'none' ? 'none' : INK) : PAPER,
         strokeWidth: style.fill === 'none' ? style.strokeWidth : hair,

@@ -18,6 +18,11 @@ export class PartShape {
         });
     }
 
+    /** What brought a figure where it is; empty for nothing. */
+    mapOf(figure: number): number[] {
+        return this.data.figures[figure]?.slice(1) ?? [];
+    }
+
     /** A box that holds each figure; of turned ones a little too wide. */
     get boxes(): Box[] {
         return (this.made ??= this.data.figures.map(([number = 0, ...map]) => mapped(this.data.boxes[number] ?? [], map)));

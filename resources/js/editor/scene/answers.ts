@@ -1,4 +1,4 @@
-import type { Drawn, PlanStep, Scene, Schemas, Sentence, SheetPage, Step } from '../../api/client';
+import type { Drawn, PlanStep, Scene, Seams, Schemas, Sentence, SheetPage, Step } from '../../api/client';
 import { shapes } from './geometry';
 import { HashStore, type Holder } from './HashStore';
 
@@ -16,6 +16,7 @@ export class Answers {
     private readonly sentences = new HashStore<Sentence>();
     private steps = new Map<string, Step>();
     private readonly looks = new HashStore<Drawn>();
+    private readonly seams = new HashStore<Seams>();
     private readonly written = new HashStore<PlanStep>();
     private palette: Record<string, string> = {};
 
@@ -28,7 +29,9 @@ export class Answers {
         shapes.take({ geometry: given.geometry, steps }, holder);
         this.sentences.hold(holder, said.map((sentence) => sentence.hash));
         this.looks.hold(holder, [...drawing, ...inside].map((drawn) => drawn.hash));
-        return { ...given, steps, drawing, inside };
+        const seams = told(this.seams, given.seams, has);
+        this.seams.hold(holder, [seams.hash]);
+        return { ...given, steps, drawing, inside, seams };
     }
 
     /** The same sentence about the same geometry is the same step. */
@@ -69,7 +72,7 @@ export class Answers {
     }
 
     private stores(): HashStore<unknown>[] {
-        return [shapes, this.sentences, this.looks, this.written];
+        return [shapes, this.sentences, this.looks, this.seams, this.written];
     }
 }
 

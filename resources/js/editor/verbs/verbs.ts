@@ -61,7 +61,7 @@ export function verbsFor(bench: Bench): Verb[] {
     const { pick, kinds } = bench;
     if (pick.mode === 'parts' && pick.parts.length > 0) {
         const areCopies = pick.parts.every((name) => name.includes('['));
-        const suiting = offers(kinds, 'parts').filter(([, offer]) => areCopies || !offer.copies);
+        const suiting = offers(kinds, 'parts').filter(([, offer]) => (areCopies || !offer.copies) && (offer.only === null || pick.parts.every((id) => stepOf(bench.scene, stepIn(id))?.kind === offer.only)));
         const open = pick.parts.length === 1 ? opening(bench.scene, stepIn(pick.parts[0] ?? '')) : null;
         return [...enough(suiting, pick.parts.length, (kind, offer) => fromParts(bench, kind, offer, [...pick.parts], null)), ...(open === null ? [] : [open])];
     }
@@ -354,7 +354,7 @@ function twinOf(page: SheetPage, kind: string, takes: string, ids: string[], fie
     return page.plan.steps.findLast((step) => step.kind === kind && JSON.stringify(step[takes]) === JSON.stringify(ids) && nested(step, field) !== undefined)?.id;
 }
 
-/** `{center}`, `{count}` and `{colour}` of a preset, replaced by what fits. */
+/** `{center}`, `{count}`, `{colour}` and the like of a preset, replaced by what fits. */
 function filled(value: unknown, bench: Bench, near: string | null): unknown {
     if (Array.isArray(value)) return value.map((one) => filled(one, bench, near));
     if (value !== null && typeof value === 'object') {
@@ -375,6 +375,8 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
             return ownerOf(bench.scene, bench.pick);
         case '{near}':
             return bench.pick.near ?? besideOf(bench, near) ?? ['sheet.width/2', 'sheet.height/2'];
+        case '{other}':
+            return Object.keys(bench.page.plan.palette).find((name) => name !== (bench.colour ?? Object.keys(bench.page.plan.palette)[0])) ?? '#e5c78f';
         case '{colour}':
             return bench.colour ?? Object.keys(bench.page.plan.palette)[0] ?? '#1b2140';
         default: {

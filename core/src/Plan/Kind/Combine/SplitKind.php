@@ -56,7 +56,7 @@ final class SplitKind extends PartOperation
             foreach ($given->parts('of') as $part) {
                 foreach ($part->figures as $figure) {
                     foreach (Combination::split($figure->outlines(), $by, $given->tolerance()) as $piece) {
-                        $figures[] = Figure::drawn($piece, [...$figure->steps, $given->step]);
+                        $figures[] = Figure::drawn($piece, [])->cameAs($figure)->throughStep($given->step);
                     }
                 }
             }

@@ -121,9 +121,13 @@ final class RepeatAroundKind extends CopyKind
         $angles = array_map(static fn (int $copy): float => Angle::normalised($copy * $step), range(0, $count - 1));
         $lap = new Lap(array_chunk($maps, max(1, $together)), $angles, $given->text('lap') === 'clockwise', $given->number('gap'), $given->tolerance());
         try {
-            $seen = $parts === [] ? [] : array_merge(...$lap->seen($parts));
+            $seen = $parts === [] ? [] : array_merge(...$lap->seen(array_map(static fn (Part $part): Part => $part->throughStep($given->step), $parts)));
         } catch (Unworkable $fault) {
             throw new FieldFault('lap', 'limit', $fault->getMessage());
+        }
+
+        if (array_merge(...array_merge(...$seen)) === []) {
+            throw new FieldFault('lap', 'empty', 'every copy is covered by others all over, so that nothing of them is seen; they lie on one another around the centre');
         }
 
         return $parts === [] || $maps === [] ? throw new FieldFault('of', 'empty', 'there is nothing to repeat') : Part::lapped($parts, $maps, $seen, $given->step);

@@ -123,10 +123,10 @@ final class BandKind extends PartOperation
         $figures = [];
         try {
             foreach ($given->steps('of') as $step) {
-                foreach (self::ways($step) as [$way, $steps]) {
+                foreach (self::ways($step) as [$way, $source]) {
                     $outlines = ($nib ?? $band)->of($way);
                     if ($outlines !== []) {
-                        $figure = Figure::drawn($outlines, $steps);
+                        $figure = $source === null ? Figure::drawn($outlines, []) : Figure::drawn($outlines, [])->cameAs($source);
                         $figures[] = $nib === null ? $figure->following(new Strand($way, $left, $right, Corner::from($given->text('join')))) : $figure;
                     }
                 }
@@ -159,14 +159,14 @@ final class BandKind extends PartOperation
         return new BroadNib($given->number('width'), $given->number('nib.thin'), $given->number('nib.angle'), $given->tolerance());
     }
 
-    /** @return list<array{non-empty-list<Curve>, list<string>}> ways without a break, and the steps that they came through */
+    /** @return list<array{non-empty-list<Curve>, Figure|null}> ways without a break, and what they are the outline of */
     private static function ways(Evaluated $step): array
     {
         $ways = [];
         if ($step->result instanceof Part) {
             foreach ($step->result->figures as $figure) {
                 foreach ($figure->outlines() as $outline) {
-                    $ways[] = [$outline->curves, $figure->steps];
+                    $ways[] = [$outline->curves, $figure];
                 }
             }
         }
@@ -174,9 +174,9 @@ final class BandKind extends PartOperation
             $last = count($ways) - 1;
             $before = $last < 0 ? null : $ways[$last][0][count($ways[$last][0]) - 1]->end();
             if ($before !== null && $before->x === $curve->start()->x && $before->y === $curve->start()->y) {
-                $ways[$last] = [[...$ways[$last][0], $curve], []];
+                $ways[$last] = [[...$ways[$last][0], $curve], null];
             } else {
-                $ways[] = [[$curve], []];
+                $ways[] = [[$curve], null];
             }
         }
 

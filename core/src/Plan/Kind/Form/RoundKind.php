@@ -114,7 +114,7 @@ final class RoundKind extends PartOperation
                         $outlines[] = self::rounded($rounding, $outline, $corners, $given->text('by') === 'reach');
                     }
                 }
-                $figures[] = Figure::drawn($outlines, $figure->steps);
+                $figures[] = Figure::drawn($outlines, [])->cameAs($figure);
                 if ($key !== null) {
                     $shared[$key] = $outlines;
                 }

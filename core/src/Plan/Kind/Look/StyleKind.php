@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind\Look;
 
+use Sternbild\Core\Paint\Gradient;
 use Sternbild\Core\Paint\Look;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
@@ -11,16 +12,17 @@ use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
-use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\DashField;
 use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PaintField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
 
@@ -41,8 +43,8 @@ final class StyleKind extends Kind
         return [
             StepsField::parts('of', 'parts'),
             new StepField('like', 'look of'),
-            new ColourField('fill', 'fill'),
-            new ColourField('stroke.color', 'stroke colour'),
+            new PaintField('fill', 'fill'),
+            new PaintField('stroke.color', 'stroke colour', along: false),
             NumberField::length('stroke.width', 'stroke width'),
             new ChoiceField('stroke.join', 'stroke corners', ['miter' => 'mitred', 'round' => 'round', 'bevel' => 'bevelled']),
             new ChoiceField('stroke.cap', 'stroke ends', ['butt' => 'flat', 'round' => 'round', 'square' => 'square']),
@@ -115,7 +117,28 @@ final class StyleKind extends Kind
                 says: 'Breaks the stroke of parts into dashes and gaps, with flat, round or square ends.',
                 takes: 'of', preset: ['stroke' => ['dash' => ['min(sheet.width, sheet.height)/40', 'min(sheet.width, sheet.height)/60']]], asks: ['stroke.dash', 'stroke.cap'], replaces: 'stroke.dash',
             ),
+            new Offer(
+                label: 'Gradient…', from: 'parts', family: Family::Look, key: 7,
+                words: 'colour run, fade, blend of colours, shading, ramp fill, transition, linear, radial, conic',
+                says: 'Fills parts with a colour that runs into another: straight, outwards, or along a band. It turns with every copy.',
+                takes: 'of', preset: ['fill' => ['gradient' => 'linear', 'stops' => [[0, '{colour}'], [1, '{other}']]]], asks: ['fill'], replaces: 'fill',
+                fromCells: true,
+            ),
         ];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $part = $given->parts('of')[0] ?? null;
+        $pulls = [];
+        foreach (['fill', 'stroke.color'] as $field) {
+            $gradient = $given->has($field) ? $given->paint($field) : null;
+            if ($part !== null && $gradient instanceof Gradient) {
+                array_push($pulls, ...GradientPulls::handles($field, $gradient, $part->figures[0], max($given->sheet->right, $given->sheet->bottom)));
+            }
+        }
+
+        return $pulls;
     }
 
     public function evaluate(Arguments $given): Look
@@ -132,7 +155,24 @@ final class StyleKind extends Kind
             }
         }
 
+        $fill = $given->has('fill') ? $given->paint('fill') : null;
+        if ($fill instanceof Gradient && $fill->sort === 'along' && ! self::hasWay($given->parts('of'))) {
+            throw new FieldFault('fill', 'choice', 'a gradient along a way needs a band, or a ring between two circles around one centre; these parts follow no way');
+        }
+
         return new Look($whole, $given->only(self::LOOKS), $like, $figures);
+    }
+
+    /** @param  list<Part>  $parts */
+    private static function hasWay(array $parts): bool
+    {
+        foreach ($parts as $part) {
+            if ($part->figures[0]->strandOfShape() !== null) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -70,6 +70,18 @@ final class WeaveKind extends PartOperation
         ];
     }
 
+    /**
+     * The crossings, with the strands by the numbers of their figures; of those with one of which nothing is left the crossing is one of nothing.
+     *
+     * @param  list<array{array{int, float}, array{int, float}}>  $dives
+     * @param  array<int, int>  $numbers
+     * @return list<array{array{int, float}, array{int, float}}>
+     */
+    private static function dives(array $dives, array $numbers): array
+    {
+        return array_map(static fn (array $pair): array => array_map(static fn (array $one): array => [$numbers[$one[0]] ?? -1, $one[1]], $pair), $dives);
+    }
+
     public function sources(Arguments $given): array
     {
         return array_values(array_filter($given->steps('of'), static fn (Evaluated $step): bool => $step->result instanceof Part));
@@ -97,12 +109,13 @@ final class WeaveKind extends PartOperation
         }
         try {
             $woven = Weave::woven($strands, $given->text('first') === 'over', $given->number('gap'), $given->has('swap') ? $given->places('swap') : [], $given->tolerance());
-            $drawn = [];
+            $drawn = $numbers = [];
             foreach ($strands as $number => $strand) {
                 $figure = $figures[$number];
                 $outlines = $woven->strands[$number] ?? $figure?->outlines() ?? (new Band($strand->left, $strand->right, $strand->join, 'butt', 4.0, $given->tolerance()))->of($strand->way);
                 if ($outlines !== []) {
-                    $drawn[] = Figure::drawn($outlines, $figure === null ? [] : $figure->steps);
+                    $numbers[$number] = count($drawn);
+                    $drawn[] = $figure === null ? Figure::drawn($outlines, [])->following($strand) : Figure::drawn($outlines, [])->cameAs($figure)->following($strand);
                 }
             }
         } catch (Unworkable $fault) {
@@ -111,7 +124,7 @@ final class WeaveKind extends PartOperation
         if ($drawn === []) {
             throw new FieldFault('gap', 'empty', 'with such a clearance nothing is left');
         }
-        $part = Part::of($drawn)->throughStep($given->step)->knowing($woven->crossings, ['crossings' => (float) count($woven->crossings), 'strands' => (float) count($strands)]);
+        $part = Part::of($drawn)->throughStep($given->step)->knowing($woven->crossings, ['crossings' => (float) count($woven->crossings), 'strands' => (float) count($strands)], ['gap' => $given->number('gap'), 'dives' => self::dives($woven->dives, $numbers)]);
         $stuck = $woven->stuck;
 
         return $stuck === [] ? $part : $part->remarked(new Remark('no-turn', sprintf(

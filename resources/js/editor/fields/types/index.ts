@@ -8,6 +8,7 @@ import * as choice from './choice';
 import * as colour from './colour';
 import * as lengths from './lengths';
 import * as number from './number';
+import * as paint from './paint';
 import * as pair from './pair';
 import * as place from './place';
 import * as places from './places';
@@ -23,7 +24,7 @@ interface FieldType {
 }
 
 /** Every type of field that the API knows; one that is missing does not compile. */
-const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, lengths, number, pair, place, places, step, steps, switch: switches };
+const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, lengths, number, paint, pair, place, places, step, steps, switch: switches };
 
 export function editorOf(type: Field['type']): ComponentType<Edited> {
     return TYPES[type].Edit;

@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Field;
+
+use Sternbild\Core\Paint\Gradient;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sampling;
+use Sternbild\Core\Plan\Scope;
+use Sternbild\Core\Plan\Unusable;
+
+/** What fills or is stroked with: a colour, or a gradient. */
+final class PaintField extends Field
+{
+    public const MOST_STOPS = 24;
+
+    /** What a gradient of each sort may say beside its stops. */
+    private const SAYS = ['linear' => ['from', 'to'], 'radial' => ['center', 'radius', 'focus'], 'along' => ['turns']];
+
+    private const SORTS = ['linear' => 'linear', 'radial' => 'radial', 'along' => 'along its way'];
+
+    /** @param  bool  $along  whether it may run along the way of a band */
+    public function __construct(string $name, string $label, private readonly bool $along = true)
+    {
+        parent::__construct($name, $label);
+    }
+
+    public function type(): string
+    {
+        return 'paint';
+    }
+
+    public function check(mixed $raw, string $pointer): void
+    {
+        if (! is_array($raw)) {
+            $this->colour()->check($raw, $pointer);
+
+            return;
+        }
+        $sort = $raw['gradient'] ?? null;
+        if (! is_string($sort) || ! isset(self::SAYS[$sort]) || ($sort === 'along' && ! $this->along)) {
+            throw Unusable::at("$pointer/gradient", 'a sort of gradient: linear'.($this->along ? ', radial or along' : ' or radial'));
+        }
+        foreach (array_keys($raw) as $key) {
+            if (! in_array($key, ['gradient', 'stops', ...self::SAYS[$sort]], true)) {
+                throw Unusable::at("$pointer/$key", 'nothing; a gradient of this sort says stops, '.implode(', ', self::SAYS[$sort]));
+            }
+        }
+        $this->checkStops($raw['stops'] ?? null, "$pointer/stops");
+        foreach (self::SAYS[$sort] as $key) {
+            if (isset($raw[$key])) {
+                $this->piece($key)?->check($raw[$key], "$pointer/$key");
+            }
+        }
+    }
+
+    /** @throws Unusable */
+    private function checkStops(mixed $stops, string $pointer): void
+    {
+        if (! is_array($stops) || ! array_is_list($stops) || count($stops) < 2 || count($stops) > self::MOST_STOPS) {
+            throw Unusable::at($pointer, 'a list of 2 to '.self::MOST_STOPS.' stops, each a position from 0 to 1 and a colour');
+        }
+        foreach ($stops as $index => $stop) {
+            if (! is_array($stop) || ! array_is_list($stop) || count($stop) !== 2) {
+                throw Unusable::at("$pointer/$index", 'a stop: a position from 0 to 1 and a colour');
+            }
+            $this->position($index)->check($stop[0], "$pointer/$index/0");
+            $this->colour()->check($stop[1], "$pointer/$index/1");
+            if ($stop[1] === 'none') {
+                throw Unusable::at("$pointer/$index/1", 'a colour; a gradient has one at every stop');
+            }
+        }
+    }
+
+    /** @return string|Gradient #rrggbb in small letters, or none, or a gradient whose places are those of the sheet */
+    public function resolve(mixed $raw, Scope $scope): string|Gradient
+    {
+        if (! is_array($raw)) {
+            return $this->colour()->resolve($raw, $scope);
+        }
+        $stops = [];
+        foreach (is_array($raw['stops'] ?? null) ? array_values($raw['stops']) : [] as $index => $stop) {
+            [$position, $colour] = is_array($stop) ? array_values($stop) : [0, 'none'];
+            $stops[] = [$this->position($index)->resolve($position, $scope), $this->colour()->resolve($colour, $scope), 1.0];
+        }
+        if ($stops === []) {
+            throw new FieldFault($this->name, 'lost', "{$this->label} has no stops");
+        }
+        $place = fn (string $key) => isset($raw[$key]) ? $this->place($key)->resolve($raw[$key], $scope) : null;
+        $number = fn (string $key) => isset($raw[$key]) ? $this->number($key)->resolve($raw[$key], $scope) : null;
+        if (($raw['gradient'] ?? null) === 'linear') {
+            [$from, $to] = [$place('from'), $place('to')];
+            if ($from !== null && $to !== null && $from->distanceTo($to) <= $scope->plan->tolerance()->distance) {
+                throw new FieldFault($this->name, 'number', "{$this->label}: the gradient begins where it ends; from and to have to be two places");
+            }
+
+            return Gradient::linear($stops, $from, $to);
+        }
+
+        return ($raw['gradient'] ?? null) === 'radial' ? Gradient::radial($stops, $place('center'), $number('radius'), $place('focus')) : Gradient::along($stops, $number('turns') ?? 1.0);
+    }
+
+    public function references(mixed $raw): array
+    {
+        $ids = [];
+        foreach (is_array($raw) ? $raw : [] as $key => $value) {
+            $piece = $this->piece((string) $key);
+            array_push($ids, ...($piece?->references($value) ?? []));
+        }
+        foreach (is_array($raw) && is_array($raw['stops'] ?? null) ? $raw['stops'] : [] as $index => $stop) {
+            array_push($ids, ...$this->position((int) $index)->references(is_array($stop) ? $stop[0] ?? null : null));
+        }
+
+        return $ids;
+    }
+
+    public function renamed(mixed $raw, array $new): mixed
+    {
+        foreach (is_array($raw) ? $raw : [] as $key => $value) {
+            $raw[$key] = $this->piece((string) $key)?->renamed($value, $new) ?? $value;
+        }
+        foreach (is_array($raw) && is_array($raw['stops'] ?? null) ? $raw['stops'] : [] as $index => $stop) {
+            if (is_array($stop) && is_array($raw)) {
+                $raw['stops'][$index] = [$this->position((int) $index)->renamed($stop[0] ?? null, $new), $stop[1] ?? null];
+            }
+        }
+
+        return $raw;
+    }
+
+    public function recoloured(mixed $raw, string $from, string $to): mixed
+    {
+        if (! is_array($raw)) {
+            return $raw === $from ? $to : $raw;
+        }
+        foreach (is_array($raw['stops'] ?? null) ? $raw['stops'] : [] as $index => $stop) {
+            if (is_array($stop) && ($stop[1] ?? null) === $from) {
+                $raw['stops'][$index] = [$stop[0] ?? 0, $to];
+            }
+        }
+
+        return $raw;
+    }
+
+    public function sample(Sampling $lot): mixed
+    {
+        $stops = [[0, 'lagoon'], [$lot->number(0, 1), 'ink'], [1, '#abc123']];
+
+        return match ($lot->whole(0, 5)) {
+            0 => ['gradient' => 'linear', 'from' => [$lot->number(0, 100), 0], 'to' => [$lot->number(200, 300), 50], 'stops' => $stops],
+            1 => ['gradient' => 'radial', 'radius' => $lot->number(10, 90), 'stops' => $stops],
+            2 => ['gradient' => 'linear', 'stops' => $stops],
+            default => $this->colour()->sample($lot),
+        };
+    }
+
+    protected function given(): string
+    {
+        return 'a colour of the palette, none, or a gradient of several';
+    }
+
+    /** @return array{along: bool} */
+    public function traits(): array
+    {
+        return ['along' => $this->along];
+    }
+
+    public function schema(): array
+    {
+        $place = ['$ref' => '#/$defs/place'];
+        $number = ['type' => ['number', 'string']];
+        $stops = ['type' => 'array', 'minItems' => 2, 'maxItems' => self::MOST_STOPS, 'items' => [
+            'type' => 'array', 'prefixItems' => [$number, ['$ref' => '#/$defs/colour']], 'minItems' => 2, 'maxItems' => 2,
+        ]];
+        $gradient = static fn (string $sort, array $says): array => [
+            'type' => 'object', 'required' => ['gradient', 'stops'], 'additionalProperties' => false, 'properties' => ['gradient' => ['const' => $sort], 'stops' => $stops, ...$says],
+        ];
+
+        return ['oneOf' => [
+            ['$ref' => '#/$defs/colour'],
+            $gradient('linear', ['from' => $place, 'to' => $place]),
+            $gradient('radial', ['center' => $place, 'radius' => $number, 'focus' => $place]),
+            ...($this->along ? [$gradient('along', ['turns' => $number])] : []),
+        ]];
+    }
+
+    public function text(mixed $raw, Plan $plan, array $labels): string
+    {
+        if (! is_array($raw)) {
+            return $this->colour()->text($raw, $plan, $labels);
+        }
+        $colours = array_map(static fn (mixed $stop): string => is_array($stop) && is_string($stop[1] ?? null) ? $stop[1] : 'none', is_array($raw['stops'] ?? null) ? array_values($raw['stops']) : []);
+
+        return ($colours[0] ?? 'none').' to '.($colours[count($colours) - 1] ?? 'none').', '.(self::SORTS[is_string($raw['gradient'] ?? null) ? $raw['gradient'] : 'linear'] ?? 'linear');
+    }
+
+    private function colour(): ColourField
+    {
+        return new ColourField($this->name, $this->label);
+    }
+
+    private function position(int $index): NumberField
+    {
+        return NumberField::share($this->name, "{$this->label}, position of stop ".($index + 1));
+    }
+
+    private function place(string $key): PlaceField
+    {
+        return new PlaceField($this->name, "{$this->label}, $key");
+    }
+
+    private function number(string $key): NumberField
+    {
+        return $key === 'radius' ? NumberField::size($this->name, "{$this->label}, radius") : NumberField::factor($this->name, "{$this->label}, turns");
+    }
+
+    private function piece(string $key): ?Field
+    {
+        return match ($key) {
+            'from', 'to', 'center', 'focus' => $this->place($key),
+            'radius', 'turns' => $this->number($key),
+            default => null,
+        };
+    }
+}

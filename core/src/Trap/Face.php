@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Trap;
+
+use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Cubic;
+use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Line;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Paint\Style;
+use Sternbild\Core\Shape\Figure;
+
+/** A figure that covers what lies under it, in plain numbers: its edges, its corners, and how thick it is. */
+final class Face
+{
+    /** Curves of one figure beyond which it is not looked at how near its edges come to one another. */
+    private const MOST_COMPARED = 240;
+
+    /** Degrees of a corner that is none, with room for rounding. */
+    private const STRAIGHT = 180.001;
+
+    /** Of its thickness, so that what is hidden under it stays away from its other side. */
+    private const SAFE = 0.9;
+
+    /** @var list<array{float, float, float, float, float, float, int, int}> ends, middle, and the numbers of outline and curve; its inside is to the right of every edge on the screen */
+    public array $edges = [];
+
+    /** @var array<int, array{float, float}> headings at which edges begin and end, degrees clockwise on the screen */
+    private array $headings = [];
+
+    /** @var list<list<int>> numbers of edges, by outline in order */
+    private array $rings = [];
+
+    /** @var array<int, int> the edge before each, around its outline, and the one behind it */
+    private array $before = [];
+
+    /** @var array<int, int> */
+    private array $behind = [];
+
+    public readonly float $thickness;
+
+    private bool $isConvex = true;
+
+    public function __construct(public readonly Figure $figure, public readonly Style $style)
+    {
+        $map = $figure->map;
+        $shape = $figure->shape;
+        $area = $figure->area();
+        $perimeter = $shape->perimeter() * sqrt(abs($map->determinant()));
+        $this->thickness = $perimeter <= 0.0 ? 0.0 : self::SAFE * 2.0 * abs($area) / $perimeter;
+        $turned = ($shape->area() < 0.0) !== $map->isMirrored();
+        foreach ($shape->outlines as $number => $outline) {
+            $ring = [];
+            foreach ($outline->curves as $at => $curve) {
+                $ring[] = count($this->edges);
+                $this->add($curve, $map, $turned, $number, $at);
+            }
+            $this->rings[] = $turned ? array_reverse($ring) : $ring;
+        }
+        foreach ($this->rings as $ring) {
+            foreach ($ring as $place => $edge) {
+                $this->before[$edge] = $ring[($place + count($ring) - 1) % count($ring)];
+                $this->behind[$edge] = $ring[($place + 1) % count($ring)];
+            }
+        }
+        $this->isConvex = count($this->rings) === 1;
+        foreach (array_keys($this->before) as $edge) {
+            $this->isConvex = $this->isConvex && $this->corner($edge)[1] <= self::STRAIGHT;
+        }
+        foreach ($shape->outlines as $outline) {
+            foreach ($outline->curves as $curve) {
+                $this->isConvex = $this->isConvex && $curve instanceof Line;
+            }
+        }
+    }
+
+    /** The curve of an edge where it lies, with the inside to its right on the screen; of cubics and what became of bent arcs the first piece. */
+    public function curve(int $edge): Curve
+    {
+        [$x, $y, , , , , $outline, $at] = $this->edges[$edge];
+        $start = new Vec($x, $y);
+        $curve = $this->figure->shape->outlines[$outline]->curves[$at]->mapped($this->figure->map)[0];
+
+        return $curve->start()->distanceTo($start) <= $curve->end()->distanceTo($start) ? $curve : $curve->reversed();
+    }
+
+    /**
+     * The corner where an edge begins: the heading at which the inside begins there, clockwise on the screen, and how far it goes, both in degrees.
+     *
+     * @return array{float, float}
+     */
+    public function corner(int $edge): array
+    {
+        $out = $this->headings[$edge][0];
+        $back = $this->headings[$this->before[$edge]][1] + 180.0;
+
+        return [$out, fmod(fmod($back - $out, 360.0) + 720.0, 360.0)];
+    }
+
+    /**
+     * The corner where an edge ends, in the same way.
+     *
+     * @return array{float, float}
+     */
+    public function cornerBehind(int $edge): array
+    {
+        return $this->corner($this->behind[$edge]);
+    }
+
+    /** How far what is hidden under this may reach in from an edge. */
+    public function reach(int $edge, float $wanted): float
+    {
+        $reach = min($wanted, $this->thickness);
+        [$x0, $y0, $x1, $y1] = $this->edges[$edge];
+        $length = hypot($x1 - $x0, $y1 - $y0);
+        if ($this->isConvex || $length === 0.0 || count($this->edges) > self::MOST_COMPARED) {
+            return $reach;
+        }
+        [$ux, $uy] = [($x1 - $x0) / $length, ($y1 - $y0) / $length];
+        foreach ($this->edges as $other => [$ax, $ay, $bx, $by, $mx, $my]) {
+            if ($other === $edge) {
+                continue;
+            }
+            foreach ([[$ax, $ay], [$mx, $my], [$bx, $by]] as [$x, $y]) {
+                $along = ($x - $x0) * $ux + ($y - $y0) * $uy;
+                $in = ($y - $y0) * $ux - ($x - $x0) * $uy;
+                // Its own ends have corners, which are looked at by themselves.
+                if ($in > 1e-6 * $length && $along > -$reach && $along < $length + $reach && $in < $reach / self::SAFE && hypot($x - $x0, $y - $y0) > 1e-6 * $length && hypot($x - $x1, $y - $y1) > 1e-6 * $length) {
+                    $reach = min($reach, self::SAFE * $in);
+                }
+            }
+        }
+
+        return $reach;
+    }
+
+    private function add(Curve $curve, Affine $map, bool $turned, int $outline, int $at): void
+    {
+        [$start, $middle, $end] = [$map->apply($curve->start()), $map->apply($curve->pointAt(0.5)), $map->apply($curve->end())];
+        [$from, $to] = $curve instanceof Arc || $curve instanceof Cubic
+            ? [self::turned($map, $curve->tangentAt(0.0)), self::turned($map, $curve->tangentAt(1.0))]
+            : [rad2deg(atan2($end->y - $start->y, $end->x - $start->x)), rad2deg(atan2($end->y - $start->y, $end->x - $start->x))];
+        if ($turned) {
+            [$start, $end, $from, $to] = [$end, $start, $to + 180.0, $from + 180.0];
+        }
+        $this->headings[count($this->edges)] = [$from, $to];
+        $this->edges[] = [$start->x, $start->y, $end->x, $end->y, $middle->x, $middle->y, $outline, $at];
+    }
+
+    private static function turned(Affine $map, Vec $direction): float
+    {
+        return rad2deg(atan2($map->b * $direction->x + $map->d * $direction->y, $map->a * $direction->x + $map->c * $direction->y));
+    }
+}

@@ -1,0 +1,144 @@
+import { usePalette } from '../desk';
+import { TypedInput } from './asked';
+import { Swatch } from './Swatch';
+
+type Sort = 'linear' | 'radial' | 'along';
+export type Stop = [number | string, string];
+
+export interface GradientRaw {
+    gradient: Sort;
+    stops: Stop[];
+    [said: string]: unknown;
+}
+
+export function isGradient(raw: unknown): raw is GradientRaw {
+    return raw !== null && typeof raw === 'object' && 'gradient' in raw;
+}
+
+const SORTS: [Sort | 'plain', string][] = [['plain', 'one colour'], ['linear', 'linear'], ['radial', 'radial'], ['along', 'along the band']];
+
+const MOST_STOPS = 24;
+
+/** How a gradient is shown in the interface, as CSS has it. */
+export function shownGradient(raw: GradientRaw, palette: Record<string, string>): string {
+    const stops = [...raw.stops].sort((a, b) => Number(a[0]) - Number(b[0])).map(([at, colour]) => `${palette[colour] ?? colour} ${100 * Number(at)}%`);
+    return `linear-gradient(in oklab to right, ${stops.join(', ')})`;
+}
+
+/** Between which colours a new gradient runs: the one that is there, and the next of the palette. */
+function begun(raw: unknown, palette: Record<string, string>, sort: Sort): GradientRaw {
+    const names = Object.keys(palette);
+    const first = typeof raw === 'string' && raw !== 'none' ? raw : (names[0] ?? '#1b2140');
+    return { gradient: sort, stops: [[0, first], [1, names.find((name) => name !== first) ?? '#e5c78f']] };
+}
+
+/** Of what is said beside the stops, what a gradient of another sort says as well: nothing. */
+function asSort(raw: unknown, palette: Record<string, string>, sort: Sort | 'plain'): unknown {
+    if (sort === 'plain') return isGradient(raw) ? (raw.stops[0]?.[1] ?? 'none') : raw;
+    return isGradient(raw) ? (raw.gradient === sort ? raw : { gradient: sort, stops: raw.stops }) : begun(raw, palette, sort);
+}
+
+/** A stop more, in the middle of the widest space between two. */
+function withStop(stops: Stop[], palette: Record<string, string>): Stop[] {
+    const order = [...stops].sort((a, b) => Number(a[0]) - Number(b[0]));
+    let widest = 0;
+    for (let k = 1; k + 1 < order.length; k++) {
+        if (space(order, k) > space(order, widest)) widest = k;
+    }
+    const at = (Number(order[widest]?.[0] ?? 0) + Number(order[widest + 1]?.[0] ?? 1)) / 2;
+    const used = new Set(stops.map(([, colour]) => colour));
+    return order.toSpliced(widest + 1, 0, [Number(at.toFixed(3)), Object.keys(palette).find((name) => !used.has(name)) ?? order[widest]?.[1] ?? '#1b2140']);
+}
+
+function space(stops: Stop[], k: number): number {
+    return Number(stops[k + 1]?.[0] ?? 0) - Number(stops[k]?.[0] ?? 0);
+}
+
+/** A colour or a gradient, with its stops in numbers. */
+export function PaintEditor({ label, raw, along, onChange }: { label: string; raw: unknown; along: boolean; onChange: (raw: unknown) => void }) {
+    const palette = usePalette();
+    const gradient = isGradient(raw) ? raw : null;
+    const stopped = (stops: Stop[]): void => onChange({ ...gradient, stops });
+    return (
+        <div className="flex flex-col gap-2.5">
+            <div role="radiogroup" aria-label={`Sort of ${label}`} className="flex items-center gap-1 text-[13px]">
+                {SORTS.filter(([sort]) => along || sort !== 'along').map(([sort, text]) => {
+                    const isChosen = sort === (gradient?.gradient ?? 'plain');
+                    return (
+                        <button key={sort} type="button" role="radio" aria-checked={isChosen} className={`choice px-2 py-1 ${isChosen ? 'border-amber bg-honey font-medium' : 'border-transparent hover:border-rule'}`} onClick={() => onChange(asSort(raw, palette, sort))}>
+                            {text}
+                        </button>
+                    );
+                })}
+            </div>
+            {gradient === null ? (
+                <Colours label={label} value={typeof raw === 'string' ? raw : 'none'} withNone onChoose={onChange} />
+            ) : (
+                <>
+                    <div className="h-6 rounded border border-rule" style={{ background: shownGradient(gradient, palette) }} aria-hidden="true" />
+                    <ol className="flex flex-col gap-1.5">
+                        {gradient.stops.map(([at, colour], k) => (
+                            <li key={k} className="flex items-center gap-2">
+                                <TypedInput label={`Position of stop ${k + 1}`} value={at} optional={false} onChange={(next) => next !== null && stopped(gradient.stops.with(k, [next, colour]))} />
+                                <Swatch colour={palette[colour] ?? colour} size={16} />
+                                <select aria-label={`Colour of stop ${k + 1}`} className="boxed min-w-28 flex-1 px-2 py-1.5 font-serif text-[15px] italic" value={colour} onChange={(event) => stopped(gradient.stops.with(k, [at, event.target.value]))}>
+                                    {palette[colour] === undefined && <option value={colour}>{colour}</option>}
+                                    {Object.keys(palette).map((name) => (
+                                        <option key={name}>{name}</option>
+                                    ))}
+                                </select>
+                                <button type="button" className="px-1.5 text-[15px] text-slate hover:text-brick disabled:opacity-40" aria-label={`Take stop ${k + 1} out`} disabled={gradient.stops.length <= 2} onClick={() => stopped(gradient.stops.toSpliced(k, 1))}>
+                                    ×
+                                </button>
+                            </li>
+                        ))}
+                    </ol>
+                    <div className="flex items-center gap-4 text-[13px]">
+                        <button type="button" className="font-medium text-umber hover:underline disabled:opacity-40" disabled={gradient.stops.length >= MOST_STOPS} onClick={() => stopped(withStop(gradient.stops, palette))}>
+                            Add a stop
+                        </button>
+                        <button type="button" className="font-medium text-umber hover:underline" onClick={() => stopped(gradient.stops.map(([at, colour]): Stop => [typeof at === 'number' ? Number((1 - at).toFixed(6)) : `1-(${at})`, colour]).toReversed())}>
+                            Turn around
+                        </button>
+                    </div>
+                    <Placed gradient={gradient} onChange={onChange} />
+                </>
+            )}
+        </div>
+    );
+}
+
+/** What of a gradient lies on the sheet: said there by its handles, or fitted to each piece. */
+function Placed({ gradient, onChange }: { gradient: GradientRaw; onChange: (raw: unknown) => void }) {
+    const { gradient: sort, stops, ...said } = gradient;
+    if (sort === 'along') {
+        const turns = gradient['turns'];
+        return <TypedInput label="Runs through" shown value={typeof turns === 'number' || typeof turns === 'string' ? turns : 1} optional={false} onChange={(next) => onChange(next === null ? { gradient: sort, stops } : { ...gradient, turns: next })} />;
+    }
+    const isFitted = Object.keys(said).length === 0;
+    return (
+        <p className="max-w-72 text-[12.5px] leading-snug text-slate">
+            {isFitted ? 'Fitted to each piece. Drag its handles on the sheet to place it.' : 'Placed on the sheet. '}
+            {!isFitted && (
+                <button type="button" className="font-medium text-umber hover:underline" onClick={() => onChange({ gradient: sort, stops })}>
+                    Fit to each piece
+                </button>
+            )}
+        </p>
+    );
+}
+
+/** The palette to choose from. */
+export function Colours({ label, value, withNone = false, onChoose, onPoint }: { label: string; value: string; withNone?: boolean; onChoose: (name: string) => void; onPoint?: (name: string) => void }) {
+    const palette = usePalette();
+    return (
+        <div role="group" aria-label={label} className="flex max-h-72 flex-col overflow-auto">
+            {[...Object.entries(palette), ...(withNone ? [['none', undefined] as const] : [])].map(([name, colour]) => (
+                <button key={name} type="button" className="menu-item justify-start gap-2.5" aria-pressed={name === value} onPointerEnter={() => onPoint?.(name)} onFocus={() => onPoint?.(name)} onClick={() => onChoose(name)}>
+                    <Swatch colour={colour} size={16} />
+                    <span className="font-serif text-[15px] italic">{name}</span>
+                </button>
+            ))}
+        </div>
+    );
+}
