@@ -32,6 +32,9 @@ final readonly class Scene
     /** How far from an edge the pixels reach that it runs through. */
     private const FILLS = 1.5;
 
+    /** Edges that are closer, in shares of the sheet's size, are shared. */
+    private const ONE = 1e-7;
+
     /** Shares of the sheet's size in which what is drawn under edges is told apart. */
     private const TOLD_APART = 1e-5;
 
@@ -98,7 +101,6 @@ final readonly class Scene
      */
     public function seams(float $scale = self::SMALL, ?\Closure $shows = null): array
     {
-        $tolerance = $this->plan->tolerance()->distance;
         $faces = [];
         $many = 0;
         foreach ($this->plan->seamsOpen ? [] : $this->drawing as $drawn) {
@@ -115,7 +117,7 @@ final readonly class Scene
         }
         $size = max($this->plan->width, $this->plan->height);
 
-        return Stroke::along(Seams::between($faces, $tolerance, $size, self::FILLS / min(self::SMALL, $scale) / $this->plan->unit->pixels()), $size * self::TOLD_APART);
+        return Stroke::along(Seams::between($faces, $size * self::ONE, $size, self::FILLS / min(self::SMALL, $scale) / $this->plan->unit->pixels()), $size * self::TOLD_APART);
     }
 
     /** What a pointer can snap to: all that is shown. */

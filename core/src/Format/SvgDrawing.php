@@ -85,10 +85,12 @@ final readonly class SvgDrawing
     {
         $square = $this->square;
         $scale = $square === null ? $this->scale : $square->pixels / $square->side / $this->scene->plan->unit->pixels();
+        // Hidden as they are, they need not be exact.
+        $paths = new PathData(max(1, $this->scene->plan->tolerance()->decimals - 2));
         $svg = '';
         foreach ($this->scene->seams($scale, $square === null ? null : $square->shows(...)) as $stroke) {
-            $path = implode('', array_map($this->paths->ofWay(...), $stroke->runs));
-            $svg .= "<path stroke=\"$stroke->colour\" stroke-width=\"{$this->paths->number(2 * $stroke->reach)}\"".($stroke->isRound ? ' stroke-linecap="round"' : '')." d=\"$path\"/>\n";
+            $path = implode('', array_map($paths->ofWay(...), $stroke->runs));
+            $svg .= "<path stroke=\"$stroke->colour\" stroke-width=\"{$paths->number(2 * $stroke->reach)}\"".($stroke->isRound ? ' stroke-linecap="round"' : '')." d=\"$path\"/>\n";
         }
 
         return $svg === '' ? '' : "<g class=\"seams\" fill=\"none\" stroke-linejoin=\"round\">\n$svg</g>\n";

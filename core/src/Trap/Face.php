@@ -34,15 +34,17 @@ final class Face
     /** @var list<list<int>> numbers of edges, by outline in order */
     private array $rings = [];
 
-    /** @var array<int, int> the edge before each, around its outline, and the one behind it */
-    private array $before = [];
+    /** @var array<int, array{float, float}> */
+    private array $corners = [];
 
-    /** @var array<int, int> */
-    private array $behind = [];
+    /** @var array<int, int> the edge before each, around its outline */
+    private array $before = [];
 
     public readonly float $thickness;
 
     private bool $isConvex = true;
+
+    private bool $isStraight = true;
 
     public function __construct(public readonly Figure $figure, public readonly Style $style)
     {
@@ -63,17 +65,14 @@ final class Face
         foreach ($this->rings as $ring) {
             foreach ($ring as $place => $edge) {
                 $this->before[$edge] = $ring[($place + count($ring) - 1) % count($ring)];
-                $this->behind[$edge] = $ring[($place + 1) % count($ring)];
             }
         }
         $this->isConvex = count($this->rings) === 1;
-        foreach (array_keys($this->before) as $edge) {
-            $this->isConvex = $this->isConvex && $this->corner($edge)[1] <= self::STRAIGHT;
-        }
-        foreach ($shape->outlines as $outline) {
-            foreach ($outline->curves as $curve) {
-                $this->isConvex = $this->isConvex && $curve instanceof Line;
-            }
+        foreach ($this->before as $edge => $before) {
+            $out = $this->headings[$edge][0];
+            $angle = fmod($this->headings[$before][1] + 900.0 - $out, 360.0);
+            $this->corners[$edge] = [$out, $angle];
+            $this->isConvex = $this->isConvex && $angle <= self::STRAIGHT;
         }
     }
 
@@ -82,7 +81,8 @@ final class Face
     {
         [$x, $y, , , , , $outline, $at] = $this->edges[$edge];
         $start = new Vec($x, $y);
-        $curve = $this->figure->shape->outlines[$outline]->curves[$at]->mapped($this->figure->map)[0];
+        $curve = $this->figure->shape->outlines[$outline]->curves[$at];
+        $curve = $this->figure->map->isIdentity() ? $curve : $curve->mapped($this->figure->map)[0];
 
         return $curve->start()->distanceTo($start) <= $curve->end()->distanceTo($start) ? $curve : $curve->reversed();
     }
@@ -94,20 +94,7 @@ final class Face
      */
     public function corner(int $edge): array
     {
-        $out = $this->headings[$edge][0];
-        $back = $this->headings[$this->before[$edge]][1] + 180.0;
-
-        return [$out, fmod(fmod($back - $out, 360.0) + 720.0, 360.0)];
-    }
-
-    /**
-     * The corner where an edge ends, in the same way.
-     *
-     * @return array{float, float}
-     */
-    public function cornerBehind(int $edge): array
-    {
-        return $this->corner($this->behind[$edge]);
+        return $this->corners[$edge];
     }
 
     /** How far what is hidden under this may reach in from an edge. */
@@ -116,7 +103,7 @@ final class Face
         $reach = min($wanted, $this->thickness);
         [$x0, $y0, $x1, $y1] = $this->edges[$edge];
         $length = hypot($x1 - $x0, $y1 - $y0);
-        if ($this->isConvex || $length === 0.0 || count($this->edges) > self::MOST_COMPARED) {
+        if ($this->isConvex && $this->isStraight || $length === 0.0 || count($this->edges) > self::MOST_COMPARED) {
             return $reach;
         }
         [$ux, $uy] = [($x1 - $x0) / $length, ($y1 - $y0) / $length];
@@ -139,6 +126,7 @@ final class Face
 
     private function add(Curve $curve, Affine $map, bool $turned, int $outline, int $at): void
     {
+        $this->isStraight = $this->isStraight && $curve instanceof Line;
         [$start, $middle, $end] = [$map->apply($curve->start()), $map->apply($curve->pointAt(0.5)), $map->apply($curve->end())];
         [$from, $to] = $curve instanceof Arc || $curve instanceof Cubic
             ? [self::turned($map, $curve->tangentAt(0.0)), self::turned($map, $curve->tangentAt(1.0))]

@@ -33,13 +33,18 @@ final class Seams
     /** Added to coordinates before they are told apart by steps, so that none that people write lies where steps meet. */
     private const ODD = 0.31830988;
 
-    /** @var array<string, list<array{int, float, float}>> corners at a place: the number of the face, where it begins and how far it goes, degrees */
+    /** @var array<int, list<array{int, float, float}>> corners at a place: the number of the face, where it begins and how far it goes, degrees */
     private array $corners = [];
 
     /** @var list<Face> */
     private array $faces;
 
     private float $step;
+
+    private float $fine;
+
+    /** @var array<int, bool> whether figures lie all around a place, as far as that was asked */
+    private array $filled = [];
 
     /**
      * @param  list<Face>  $faces  from back to front
@@ -49,7 +54,8 @@ final class Seams
     private function __construct(array $faces, private readonly float $tolerance, private readonly float $wanted)
     {
         $this->faces = $faces;
-        $this->step = 8.0 * $tolerance;
+        $this->step = $tolerance;
+        $this->fine = 1.0 / $this->step;
     }
 
     /**
@@ -68,10 +74,11 @@ final class Seams
     {
         $shared = $alone = [];
         foreach ($this->faces as $number => $face) {
-            foreach ($face->edges as $edge => [$x0, $y0, $x1, $y1, $mx, $my]) {
-                [$one, $other] = [$this->key($x0, $y0), $this->key($x1, $y1)];
-                $shared[($one < $other ? "$one $other " : "$other $one ").$this->key($mx, $my)][] = [$number, $edge];
-                $this->corners[$one][] = [$number, ...$face->corner($edge)];
+            foreach ($face->edges as $edge => [$x0, $y0, , , $mx, $my]) {
+                // Edges that share their middle and one end share the other, whatever they are.
+                $shared[$this->key($mx, $my)][] = [$number, $edge];
+                [$from, $angle] = $face->corner($edge);
+                $this->corners[$this->key($x0, $y0)][] = [$number, $from, $angle];
             }
         }
         $seams = [];
@@ -81,11 +88,17 @@ final class Seams
 
                 continue;
             }
+            $matched = [];
             foreach ($sharing as $place => $one) {
-                foreach (array_slice($sharing, 0, $place) as $other) {
-                    $seams[] = $this->whole($other, $one);
+                for ($before = 0; $before < $place; $before++) {
+                    $seam = $this->whole($sharing[$before], $one);
+                    if ($seam !== null) {
+                        $seams[] = $seam;
+                        $matched[$before] = $matched[$place] = true;
+                    }
                 }
             }
+            array_push($alone, ...array_values(array_diff_key($sharing, $matched)));
         }
         [$pieces, $runs] = $this->pieces($alone);
         foreach ($runs as [$key, $face, $heading]) {
@@ -109,15 +122,21 @@ final class Seams
      */
     private function whole(array $one, array $other): ?array
     {
+        if ($one[0] === $other[0]) {
+            return null;
+        }
         $first = $this->faces[$one[0]]->edges[$one[1]];
         $second = $this->faces[$other[0]]->edges[$other[1]];
+        if (min(abs($first[0] - $second[2]) + abs($first[1] - $second[3]), abs($first[0] - $second[0]) + abs($first[1] - $second[1])) > 2.0 * $this->step) {
+            return null;
+        }
         $isClosed = hypot($first[0] - $first[2], $first[1] - $first[3]) <= $this->tolerance;
         // Both have their inside to the right, so neighbours go along it in opposite ways; a full circle is told by its outline being a hole.
         $opposite = $isClosed
             ? $this->isHole($one) !== $this->isHole($other)
             : hypot($first[0] - $second[2], $first[1] - $second[3]) <= hypot($first[0] - $second[0], $first[1] - $second[1]);
 
-        return $opposite && $one[0] !== $other[0] ? [$one[0], $one[1], $other[0], $other[1], $this->faces[$one[0]]->curve($one[1])] : null;
+        return $opposite ? [$one[0], $one[1], $other[0], $other[1], $this->faces[$one[0]]->curve($one[1])] : null;
     }
 
     /** @param  array{int, int}  $edge */
@@ -130,7 +149,7 @@ final class Seams
      * Edges that share only a piece: lines of one straight line, and arcs of one circle.
      *
      * @param  list<array{int, int}>  $alone  faces and edges
-     * @return array{list<array{int, int, int, int, Curve}>, list<array{string, int, float}>} pieces, and the places where an edge runs past a corner of another face: of which face, and at what heading
+     * @return array{list<array{int, int, int, int, Curve}>, list<array{int, int, float}>} pieces, and the places where an edge runs past a corner of another face: of which face, and at what heading
      */
     private function pieces(array $alone): array
     {
@@ -180,7 +199,7 @@ final class Seams
      * Where edges on one line or circle run past the ends of others.
      *
      * @param  list<array{float, float, bool, int, int, Curve}>  $lying
-     * @return list<array{string, int, float}>
+     * @return list<array{int, int, float}>
      */
     private function passed(array $lying): array
     {
@@ -264,8 +283,9 @@ final class Seams
     /** How far a line has to stay off an end, to be hidden; null where figures lie all around it. */
     private function back(Vec $end, int $lower, int $upper, float $reach): ?float
     {
-        $corners = $this->corners[$this->key($end->x, $end->y)] ?? [];
-        if ($this->isFilled($corners)) {
+        $key = $this->key($end->x, $end->y);
+        $corners = $this->corners[$key] ?? [];
+        if ($this->filled[$key] ??= $this->isFilled($corners)) {
             return null;
         }
         $sharpest = 90.0;
@@ -299,8 +319,9 @@ final class Seams
         return $reached >= $start + 360.0 - self::CLOSED;
     }
 
-    private function key(float $x, float $y): string
+    /** One number for all places that are one, as far as ten thousand times around the sheet. */
+    private function key(float $x, float $y): int
     {
-        return round($x / $this->step + self::ODD).','.round($y / $this->step + self::ODD);
+        return (int) floor($x * $this->fine + self::ODD) * 4_294_967_296 + (int) floor($y * $this->fine + self::ODD);
     }
 }

@@ -131,7 +131,7 @@ final readonly class SceneView
             'geometries' => array_map(fn (Step $step): int|string|null => $has[$this->geometryOf($step) ?? ''] ?? $this->geometryOf($step), array_values($plan->steps)),
             'drawing' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), $this->scene->drawing),
             'seams' => self::once(['strokes' => array_map(fn (Stroke $stroke): array => [
-                'colour' => $stroke->colour, 'wide' => 2 * $stroke->reach, 'round' => $stroke->isRound, 'path' => implode('', array_map($this->paths->ofWay(...), $stroke->runs)),
+                'colour' => $stroke->colour, 'wide' => 2 * $stroke->reach, 'round' => $stroke->isRound, 'path' => implode('', array_map((new PathData(max(1, $plan->tolerance()->decimals - 2)))->ofWay(...), $stroke->runs)),
             ], $this->scene->seams())], $has),
             'inside' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), $this->scene->inside),
             'geometry' => (object) $geometry,
