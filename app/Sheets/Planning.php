@@ -3,6 +3,7 @@
 namespace App\Sheets;
 
 use Sternbild\Core\Evaluation\Arranging;
+use Sternbild\Core\Evaluation\DrawingIn;
 use Sternbild\Core\Evaluation\Equalising;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
@@ -113,7 +114,7 @@ final readonly class Planning
     }
 
     /**
-     * Points that are to be arranged are found by where they lie; what that comes to in the plan is done in their place.
+     * Points that are to be arranged are found by where they lie, and what is drawn in a sector by which one that is; what that comes to in the plan is done in their place.
      *
      * @param  array<array-key, mixed>  $plan
      * @param  array<array-key, mixed>  $operations
@@ -126,10 +127,31 @@ final readonly class Planning
         $expanded = [];
         foreach (array_values($operations) as $index => $operation) {
             $isArranging = is_array($operation) && ($operation['op'] ?? null) === 'arrange';
-            array_push($expanded, ...($isArranging ? Arranging::operations($this->scene($plan), $operation, "/operations/$index") : [$operation]));
+            $isDrawing = is_array($operation) && ($operation['op'] ?? null) === 'add' && isset($operation['into']);
+            array_push($expanded, ...match (true) {
+                $isArranging => Arranging::operations($this->scene($plan), $operation, "/operations/$index"),
+                $isDrawing => $this->drawnIn($plan, $operation, "/operations/$index"),
+                default => [$operation],
+            });
         }
 
         return $expanded;
+    }
+
+    /**
+     * What is drawn while a repeat is worked on, brought into its first sector.
+     *
+     * @param  array<array-key, mixed>  $plan
+     * @param  array<array-key, mixed>  $operation
+     * @return list<array<array-key, mixed>>
+     *
+     * @throws Unusable
+     */
+    private function drawnIn(array $plan, array $operation, string $pointer): array
+    {
+        $edit = PlanEdit::apply($plan, [array_diff_key($operation, ['into' => true, 'before' => true])], $this->kinds);
+
+        return DrawingIn::operations($this->scene($edit->plan()), $edit->added()[0] ?? '', $operation, $pointer);
     }
 
     /**

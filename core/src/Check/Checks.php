@@ -50,6 +50,9 @@ final readonly class Checks
                 array_push($findings, ...AlmostSquare::in($plan->steps[$id], $step->result, $plan->unit->value));
             }
         }
+        if ($limits->miss > 0.0) {
+            array_push($findings, ...Ajar::in($plan, $known));
+        }
         if ($guides !== []) {
             array_push($findings, ...self::ofGuides($plan, $guides, $grids, $labels, $tolerance));
         }

@@ -18,6 +18,7 @@ enum Sort: string
     case Sharp = 'sharp';
     case SpareNode = 'spare-node';
     case AlmostMeeting = 'almost-meeting';
+    case Ajar = 'ajar';
     case Closes = 'closes';
     case Hidden = 'hidden';
     case Vanishes = 'vanishes';

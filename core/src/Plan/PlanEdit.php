@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Paint\Ramp;
+
 /**
  * Changes to a plan as small operations, so that a change made on an older plan can be made again on a newer one.
  *
@@ -19,6 +21,7 @@ namespace Sternbild\Core\Plan;
  * | `{op: "value", name, value}` | sets a named number; null takes it away |
  * | `{op: "colour", name, value}` | sets a palette colour; null takes it away |
  * | `{op: "lay", name, steps, palette, before?}` | puts several steps in that refer to one another; they get free ids, everywhere they are named, and the colours that the plan lacks come along |
+ * | `{op: "ramp", of, to, steps}` | adds so many colours between two of the palette, or `to: "lighter"` or `"darker"` ones of the same hue |
  * | `{op: "rename-colour", name, to}` | renames one, everywhere it is used |
  *
  * It does not check the outcome: PlanReader does.
@@ -27,6 +30,8 @@ final class PlanEdit
 {
     /** Steps of a change that are called by their names in its label, which tells one or two, and how many more. */
     private const NAMED = 20;
+
+    private const MOST_RAMP = 24;
 
     private const SHEET = ['width', 'height', 'unit', 'background', 'checks.sliver', 'checks.miss', 'checks.corner', 'checks.small', 'seams'];
 
@@ -117,8 +122,9 @@ final class PlanEdit
             'value' => $this->setNamed('values', $operation, $pointer),
             'colour' => $this->setNamed('palette', $operation, $pointer),
             'rename-colour' => $this->renameColour($operation, $pointer),
+            'ramp' => $this->addRamp($operation, $pointer),
             'lay' => $this->lay($operation, $pointer),
-            default => throw Unusable::at("$pointer/op", 'one of add, set, remove, move, chapter, move-chapter, sheet, value, colour, rename-colour, lay'),
+            default => throw Unusable::at("$pointer/op", 'one of add, set, remove, move, chapter, move-chapter, sheet, value, colour, rename-colour, ramp, lay'),
         };
     }
 
@@ -411,6 +417,37 @@ final class PlanEdit
         $entries = is_array($this->plan[$map] ?? null) ? $this->plan[$map] : [];
         $this->plan[$map] = self::withSet($entries, [$name], $operation['value'] ?? null);
         $this->labels[] = 'Change '.($map === 'values' ? 'value' : 'colour')." $name";
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $operation
+     *
+     * @throws Unusable
+     */
+    private function addRamp(array $operation, string $pointer): void
+    {
+        $palette = is_array($this->plan['palette'] ?? null) ? $this->plan['palette'] : [];
+        [$of, $to, $steps] = [$operation['of'] ?? null, $operation['to'] ?? null, $operation['steps'] ?? null];
+        if (! is_string($of) || ! is_string($palette[$of] ?? null)) {
+            throw Unusable::at("$pointer/of", 'the name of a colour of the palette');
+        }
+        if (! is_string($to) || (! in_array($to, ['lighter', 'darker'], true) && ! is_string($palette[$to] ?? null)) || $to === $of) {
+            throw Unusable::at("$pointer/to", 'the name of another colour of the palette, lighter or darker');
+        }
+        if (! is_int($steps) || $steps < 1 || $steps > self::MOST_RAMP) {
+            throw Unusable::at("$pointer/steps", 'how many colours, from 1 to '.self::MOST_RAMP);
+        }
+        $isPair = is_string($palette[$to] ?? null);
+        $colours = $isPair ? Ramp::between($palette[$of], $palette[$to], $steps) : Ramp::from($palette[$of], $to === 'lighter' ? 'lighter' : 'darker', $steps);
+        $number = 0;
+        foreach ($colours as $colour) {
+            do {
+                $name = mb_substr($of, 0, 16).($isPair ? ' to '.mb_substr($to, 0, 16) : " $to").' '.++$number;
+            } while (isset($palette[$name]));
+            $palette[$name] = $colour;
+        }
+        $this->plan['palette'] = $palette;
+        $this->labels[] = "Add a ramp of $of";
     }
 
     /**

@@ -18,6 +18,7 @@ use Sternbild\Core\Mesh\Mesh;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Section;
+use Sternbild\Core\Plan\Sector;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Measured;
@@ -172,6 +173,7 @@ final readonly class SceneView
         $plan = $this->scene->plan;
         $known = $this->scene->known[$step->id] ?? null;
         $role = $known?->result->role();
+        $sector = Sector::ofRepeat($this->scene->known, $step);
 
         return [
             'id' => $step->id,
@@ -189,6 +191,7 @@ final readonly class SceneView
             'shown' => $known !== null && $known->result instanceof Grid
                 ? ['as' => $step->raw('show') ?? 'lines', 'strength' => $known->numbers['strength'] ?? 0.3, 'block' => isset($known->numbers['block']) ? (int) $known->numbers['block'] : null]
                 : null,
+            ...($sector === null ? [] : ['sector' => $sector->describe()]),
             'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : [...$known->numbers, ...($known->result instanceof Measurement ? $known->result->quantities() : [])]),
         ];
     }

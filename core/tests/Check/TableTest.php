@@ -49,6 +49,7 @@ final class TableTest extends TestCase
         $wedge = static fn (float $half): array => [self::outline('p1', [[100, 400 - $half], [700, 400], [100, 400 + $half]])];
         $square = static fn (float $off): array => [self::outline('p1', [[200, 200], [400, 200 + $off], [600, 200], [600, 600], [200, 600]])];
         $two = static fn (float $gap): array => [self::disc('p1', 250, 400, 100), self::disc('p2', 450 + $gap, 400, 100)];
+        $petal = static fn (float $off): array => [self::outline('p1', [[400 + $off, 350], [460, 180], [400, 90]]), ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => [400, 400], 'count' => 5, 'mirror' => true]];
         $covered = static fn (float $x): array => [self::disc('p1', $x, 400, 60), self::disc('p2', 400, 400, 200)];
 
         return [
@@ -62,6 +63,7 @@ final class TableTest extends TestCase
             'a corner that is too sharp' => [Sort::Sharp, $wedge(60), $wedge(70), rad2deg(2 * atan(0.1)), true],
             'a node that changes nothing' => [Sort::SpareNode, $square(0), $square(4), 0.0, true],
             'parts that almost meet' => [Sort::AlmostMeeting, $two(0.7), $two(60), 0.7, true],
+            'copies that almost close' => [Sort::Ajar, $petal(0.4), $petal(3), 0.8, true],
             'a way that closes at 16 px' => [Sort::Closes, $two(24), $two(26), 24.0, false],
             'a part behind another' => [Sort::Hidden, $covered(400), $covered(250), sqrt(M_PI) * 60, true],
             'a detail that is gone at 16 px' => [Sort::Vanishes, [self::disc('p1', 400, 400, 200), self::disc('p2', 700, 700, 12)], [self::disc('p1', 400, 400, 200), self::disc('p2', 700, 700, 13)], 24.0, false],
@@ -101,7 +103,7 @@ final class TableTest extends TestCase
 
     public function test_a_check_that_is_turned_off_is_silent(): void
     {
-        foreach ([Sort::Sliver, Sort::AlmostTouching, Sort::NearMiss, Sort::Sharp, Sort::AlmostMeeting, Sort::Closes, Sort::Vanishes] as $sort) {
+        foreach ([Sort::Sliver, Sort::AlmostTouching, Sort::NearMiss, Sort::Sharp, Sort::AlmostMeeting, Sort::Ajar, Sort::Closes, Sort::Vanishes] as $sort) {
             foreach (self::rows() as [$of, $shows]) {
                 if ($of === $sort) {
                     self::assertSame([], self::findings(Sample::unchecked(Sample::plan($shows)), $sort));

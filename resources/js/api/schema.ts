@@ -2286,6 +2286,13 @@ export interface components {
             usedUp: boolean;
             /** @description Ids of the steps that are worked on in its place: of a placement its motif, of a motif its parts. */
             opens: string[] | null;
+            /** @description Of a repeat all the way around: where its first sector begins, degrees clockwise from straight up, and how wide it is. */
+            sector?: {
+                center: number[];
+                from: number;
+                angle: number;
+                mirrored: boolean;
+            };
         };
         Style: {
             fill: string;
@@ -2458,6 +2465,8 @@ export interface components {
                 [key: string]: unknown;
             };
             before?: string | null;
+            /** @description A repeat all the way around: what is drawn is brought into its first sector, and repeated by it. */
+            into?: string;
         } | {
             /** @constant */
             op: "set";
@@ -2500,6 +2509,13 @@ export interface components {
             op: "colour";
             name: string;
             value: string | null;
+        } | {
+            /** @constant */
+            op: "ramp";
+            of: string;
+            /** @description Another colour of the palette, `lighter` or `darker`. */
+            to: string;
+            steps: number;
         } | {
             /** @constant */
             op: "rename-colour";

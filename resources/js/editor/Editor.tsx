@@ -108,12 +108,14 @@ export function Editor() {
         working: chapter.working,
         workOn: chapter.workOn,
         worked: chapter.worked,
+        drawingIn: chapter.drawingIn,
+        drawIn: chapter.drawIn,
         added: () => {
             const now = queries.getQueryData<SheetPage>(['sheet', id]);
             const parts = new Set(now?.scene.steps.filter((step) => step.role === 'part').map((step) => step.id));
             return (now?.added ?? []).filter((step) => parts.has(step));
         },
-        preview: work.preview,
+        preview: chapter.preview,
         selected,
         select,
         gridsShown,

@@ -54,6 +54,9 @@ export interface Desk {
     workOn: (from: string | null) => void;
     /** Ids of its steps: all others are faded and not picked. */
     worked: ReadonlySet<string> | null;
+    /** The repeat in whose sectors is drawn: what is drawn in any of them is drawn in all. */
+    drawingIn: string | null;
+    drawIn: (repeat: string | null) => void;
     /** Only outlines are drawn, to judge how they meet. */
     outlines: boolean;
     /** The result is shown with what it was constructed on. */

@@ -8,6 +8,7 @@ import {
     AMBER, begin, inkOn, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar, paintWithout, type View,
 } from './paint';
 import { paintMeasures } from './measures';
+import { paintSectors, type Sector } from './sectors';
 import type { Seen } from './useCloseUp';
 
 interface Shown {
@@ -23,7 +24,7 @@ function Glass({ canvas, size }: { canvas: RefObject<HTMLCanvasElement | null>; 
 }
 
 /** The drawing and its grids. */
-export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worked, measured }: Shown & { gridsShown: boolean; outlines: boolean; seen: Seen | null; worked: ReadonlySet<string> | null; measured: { selected: string | null } | null }) {
+export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worked, measured, sector }: Shown & { gridsShown: boolean; outlines: boolean; seen: Seen | null; worked: ReadonlySet<string> | null; measured: { selected: string | null } | null; sector: Sector | null }) {
     const canvas = useRef<HTMLCanvasElement>(null);
     useLayoutEffect(() => {
         if (canvas.current === null) return;
@@ -38,8 +39,9 @@ export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worke
         if (outlines && seen === null) paintOutlines(context, scene, view.scale);
         if (outlines && seen !== null) paintCloseUp(context, seen, view);
         if (gridsShown && !outlines) paintGrids(context, scene, view.scale, worked);
+        if (sector !== null) paintSectors(context, sector, Math.max(scene.sheet.width, scene.sheet.height), view.scale, AMBER);
         if (measured !== null) paintMeasures(context, scene, view.scale, inkOn(scene.sheet.background), measured.selected, AMBER);
-    }, [scene, view, size, gridsShown, outlines, seen, worked, measured]);
+    }, [scene, view, size, gridsShown, outlines, seen, worked, measured, sector]);
     return <Glass canvas={canvas} size={size} />;
 }
 

@@ -1,5 +1,5 @@
 import { type KeyboardEvent, type ReactNode, type Ref, useEffect, useImperativeHandle, useMemo, useRef, useState } from 'react';
-import { useDesk } from '../desk';
+import { stepOf, useDesk } from '../desk';
 import { Handles } from '../handles/Handles';
 import { useNudge } from '../handles/useNudge';
 import type { Hover } from '../pick/hover';
@@ -30,7 +30,7 @@ const ZOOM = 1.25;
 
 /** The drawing: shows the scene, and turns pointer and keys into picks. */
 export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children: ReactNode }) {
-    const { page, scene, picking, gridsShown, measuresShown, selected, outlines, constructed, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed } = useDesk();
+    const { page, scene, picking, gridsShown, measuresShown, selected, outlines, constructed, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed, drawingIn } = useDesk();
     const { mode } = usePick(picking);
     const box = useRef<HTMLDivElement>(null);
     const canvas = useRef<HTMLCanvasElement>(null);
@@ -118,7 +118,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                         walk.leave();
                     }}
                 >
-                    <BaseLayer {...shown} gridsShown={gridsShown} outlines={outlines} seen={seen} worked={worked} measured={measured} />
+                    <BaseLayer {...shown} gridsShown={gridsShown} outlines={outlines} seen={seen} worked={worked} measured={measured} sector={drawingIn === null || outlines ? null : (stepOf(scene, drawingIn)?.sector ?? null)} />
                     {constructed && (
                         <img
                             alt="The construction: the result faded, its grids and guides, circles and their radii"

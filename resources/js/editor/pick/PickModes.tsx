@@ -1,4 +1,4 @@
-import { useDesk } from '../desk';
+import { stepOf, useDesk } from '../desk';
 import { gridShape } from '../scene/geometry';
 import { type PickMode, type Reach, REACHES, usePick, type Whole, WHOLES } from './pick';
 
@@ -6,7 +6,7 @@ const MODES: PickMode[] = ['cells', 'points', 'lines', 'parts'];
 
 /** What the pointer picks, and how far it reaches. */
 export function PickModes() {
-    const { scene, picking } = useDesk();
+    const { scene, picking, drawingIn, drawIn } = useDesk();
     const pick = usePick(picking);
     const tilings = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'overlay') && !step.hidden);
     const on = tilings.some((step) => step.id === pick.on) ? pick.on : null;
@@ -55,6 +55,14 @@ export function PickModes() {
                         </option>
                     ))}
                 </select>
+            )}
+            {drawingIn !== null && (
+                <span role="status" className="flex items-center gap-2 rounded bg-honey px-2 py-1 whitespace-nowrap text-ink">
+                    Drawing in every sector of <i className="max-w-32 truncate font-serif text-[14px]">{stepOf(scene, drawingIn)?.label}</i>
+                    <button className="font-semibold text-umber hover:underline" onClick={() => drawIn(null)}>
+                        Done
+                    </button>
+                </span>
             )}
         </div>
     );

@@ -6,6 +6,7 @@ import { Swatch } from '../fields/Swatch';
 import { PAPER } from '../layers/paint';
 import { contrast, fromHsb, type Hsb, toHsb } from '../../ui/colours';
 import { NamedLooks } from './NamedLooks';
+import { RampEntry } from './RampEntry';
 
 const HEX = /^#[0-9a-f]{6}$/i;
 
@@ -23,6 +24,9 @@ export function PalettePanel() {
                 ))}
                 <li>
                     <ColourEntry name={null} colour="#8a6fa8" />
+                </li>
+                <li>
+                    <RampEntry />
                 </li>
             </ul>
             <NamedLooks />

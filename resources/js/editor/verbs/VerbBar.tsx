@@ -21,7 +21,7 @@ const MOST_PICTURED = 6;
 /** The families of verbs that fit the pick, and the verbs of the open one. */
 export function VerbBar({ onDone }: { onDone: () => void }) {
     const desk = useDesk();
-    const { page, scene, kinds, picking, selected, change, preview, select, added, last, setLast, kept, setKept, asking, setAsking, finishAsking, pointed, workOn } = desk;
+    const { page, scene, kinds, picking, selected, change, preview, select, added, last, setLast, kept, setKept, asking, setAsking, finishAsking, pointed, workOn, drawIn } = desk;
     const pick = usePick(picking);
     const [problem, setProblem] = useState<string | null>(null);
     const [colour, setColour] = useState<string | null>(null);
@@ -48,6 +48,12 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         const refused = operations.length === 0 ? null : await change(operations);
         if (refused !== null) {
             setProblem(problemText(refused));
+            return;
+        }
+        if (verb.drawsIn !== undefined) {
+            picking.setMode('points');
+            drawIn(verb.drawsIn);
+            onDone();
             return;
         }
         if (verb.opens !== undefined) {

@@ -33,6 +33,8 @@ export interface Verb {
     picks: boolean;
     /** The first step of the chapter that is worked on afterwards. */
     opens?: string;
+    /** The repeat in whose sectors is drawn from then on. */
+    drawsIn?: string;
     /** Whether what it makes has cells, which are picked next. */
     cuts?: boolean;
     /** How many more have to be picked before it can be done, and how that is asked for. */
@@ -63,7 +65,8 @@ export function verbsFor(bench: Bench): Verb[] {
         const areCopies = pick.parts.every((name) => name.includes('['));
         const suiting = offers(kinds, 'parts').filter(([, offer]) => (areCopies || !offer.copies) && (offer.only === null || pick.parts.every((id) => stepOf(bench.scene, stepIn(id))?.kind === offer.only)));
         const open = pick.parts.length === 1 ? opening(bench.scene, stepIn(pick.parts[0] ?? '')) : null;
-        return [...enough(suiting, pick.parts.length, (kind, offer) => fromParts(bench, kind, offer, [...pick.parts], null)), ...(open === null ? [] : [open])];
+        const inside = pick.parts.length === 1 ? drawingIn(bench.scene, stepIn(pick.parts[0] ?? '')) : null;
+        return [...enough(suiting, pick.parts.length, (kind, offer) => fromParts(bench, kind, offer, [...pick.parts], null)), ...[open, inside].filter((one) => one !== null)];
     }
     if (pick.mode === 'cells' && pick.count > 0) {
         return fromCells(bench);
@@ -240,6 +243,13 @@ function intoOwner(bench: Bench, kind: Kind, offer: Offer): Verb {
     return { ...made, picks: false };
 }
 
+/** Draws in the sectors of a repeat: what is drawn in any of them comes into the first one, and so into all. */
+function drawingIn(scene: Scene, id: string): Verb | null {
+    const step = stepOf(scene, id);
+    if (step?.sector === undefined) return null;
+    return { ...plainVerb(DRAW_IN.name, DRAW_IN.label, 'What is drawn in any sector from now on is drawn in all of them; what reaches the edge closes with its neighbour.', 'copy', 7, () => []), from: 'parts', drawsIn: id };
+}
+
 /** Works on what stands in the place of a step: on the parts of a motif from any of its copies. They get a chapter of their own where they have none. */
 function opening(scene: Scene, id: string): Verb | null {
     const inner = stepOf(scene, stepOf(scene, id)?.opens?.[0] ?? '');
@@ -325,6 +335,11 @@ export interface Saying {
     least: number;
 }
 
+const DRAW_IN: Saying = {
+    name: 'draw-in', label: 'Draw in its sectors', family: 'copy', from: 'parts', least: 1,
+    words: ['kaleidoscope', 'symmetry drawing', 'live mirror', 'draw in a wedge', 'fill the sectors', 'mandala'],
+};
+
 /** Every verb that there is, each once. */
 export function sayings(kinds: Kind[]): Saying[] {
     const all = new Map<string, Saying>();
@@ -334,6 +349,7 @@ export function sayings(kinds: Kind[]): Saying[] {
             if (!all.has(name)) all.set(name, { name, label, family, words, from, least });
         }
     }
+    all.set(DRAW_IN.name, DRAW_IN);
     for (const { name, label, family, words, least } of POINT_VERBS) all.set(name, { name, label, family, words, from: 'points', least });
     return [...all.values()];
 }
