@@ -96,6 +96,20 @@ final readonly class SvgDrawing
         return $svg === '' ? '' : "<g class=\"seams\" fill=\"none\" stroke-linejoin=\"round\">\n$svg</g>\n";
     }
 
+    /** What is blended is so with the drawing only, also where that stands on a page. */
+    private function isolation(): string
+    {
+        foreach ($this->scene->drawing as $drawn) {
+            foreach ($drawn->styles as $style) {
+                if ($style !== null && $style->blend !== 'normal') {
+                    return ' style="isolation:isolate"';
+                }
+            }
+        }
+
+        return '';
+    }
+
     private function sheet(): string
     {
         $plan = $this->scene->plan;
@@ -105,7 +119,7 @@ final readonly class SvgDrawing
         $unit = $plan->unit === Unit::Px ? '' : $plan->unit->value;
         $background = $this->scene->background();
 
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$width$unit\" height=\"$height$unit\" viewBox=\"0 0 $width $height\">\n"
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$width$unit\" height=\"$height$unit\" viewBox=\"0 0 $width $height\"{$this->isolation()}>\n"
             .($background === null ? '' : "<rect width=\"$width\" height=\"$height\" fill=\"$background\"/>\n");
     }
 
@@ -114,7 +128,7 @@ final readonly class SvgDrawing
         [$x, $y, $side] = array_map($this->paths->number(...), [$square->left, $square->top, $square->side]);
         $background = $square->withGround ? $this->scene->background() : null;
 
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$square->pixels\" height=\"$square->pixels\" viewBox=\"$x $y $side $side\">\n"
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$square->pixels\" height=\"$square->pixels\" viewBox=\"$x $y $side $side\"{$this->isolation()}>\n"
             .($background === null ? '' : "<rect x=\"$x\" y=\"$y\" width=\"$side\" height=\"$side\" fill=\"$background\"/>\n");
     }
 

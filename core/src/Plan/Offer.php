@@ -25,8 +25,8 @@ final readonly class Offer
      * @param  string|null  $replaces  a field: where a step of the same kind for the same pick already says it, that one is changed instead
      * @param  int  $least  how many have to be picked, and $most how many may be
      * @param  bool  $fromCells  whether picked cells can be made a part for it at once
-     * @param  array<string, mixed>|null  $next  a step that is made right behind it, with all its parameters; `+new` in it stands for the first, and
-     *                                           `{anchor}` for what was answered for the field of that name
+     * @param  list<array<string, mixed>>  $next  steps that are made right behind it, with all their parameters; `+new` in them stands for the first,
+     *                                            `{anchor}` for what was answered for the field of that name, and `{of*}` for all that a list of it has
      * @param  bool  $into  whether the picked points go into that field of the step, of this kind, that they lie on, or out of it where they are in it
      * @param  'others'|'between'|null  $each  a step is made for every picked part but the first, or for every one between the first and the last along
      *                                         the longer way; `{this}`, `{first}`, `{last}` in the preset stand for their ids, `{share}` for the share
@@ -49,7 +49,7 @@ final readonly class Offer
         public int $least = 1,
         public int $most = 1_000_000,
         public bool $fromCells = false,
-        public ?array $next = null,
+        public array $next = [],
         public bool $copies = false,
         public ?string $each = null,
         public bool $into = false,

@@ -30,6 +30,9 @@ final class Seams
     /** How much farther it stays off, in its reach, where outlines bend. */
     private const ROUND = 0.03;
 
+    /** Steps to a side that are told apart. */
+    private const FARTHEST = 2_147_483_000;
+
     /** Added to coordinates before they are told apart by steps, so that none that people write lies where steps meet. */
     private const ODD = 0.31830988;
 
@@ -319,9 +322,11 @@ final class Seams
         return $reached >= $start + 360.0 - self::CLOSED;
     }
 
-    /** One number for all places that are one, as far as ten thousand times around the sheet. */
+    /** One number for all places that are one; of those hundreds of sheets away there is but one on each side. */
     private function key(float $x, float $y): int
     {
-        return (int) floor($x * $this->fine + self::ODD) * 4_294_967_296 + (int) floor($y * $this->fine + self::ODD);
+        $count = fn (float $one): int => (int) max(-self::FARTHEST, min(self::FARTHEST, floor($one * $this->fine + self::ODD)));
+
+        return $count($x) * 4_294_967_296 + $count($y);
     }
 }

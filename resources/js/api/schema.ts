@@ -2223,8 +2223,8 @@ export interface components {
             words: string[];
             /** @description In one line what it does. */
             says: string;
-            /** @description A step that is made right behind it. */
-            next: Record<string, never> | null;
+            /** @description Steps that are made right behind it. */
+            next: Record<string, never>[];
             /** @description Whether it is for copies of something only. */
             copies: boolean;
             /**

@@ -64,7 +64,7 @@ describe('verbs', () => {
         }
         const verb = verbs(bench).find((one) => one.name === name && one.family === offer.family);
         expect(verb?.key).toBe(offer.key);
-        const made = verb?.operations(verb.start).at(offer.next === null ? -1 : -2) as Operation & { op: 'add'; step: { kind: string } };
+        const made = verb?.operations(verb.start).at(-1 - offer.next.length) as Operation & { op: 'add'; step: { kind: string } };
         if (offer.into) {
             expect(made).toEqual({ op: 'set', id: 'p1', field: offer.takes, value: [[5, 5]] });
             return;
@@ -103,11 +103,18 @@ describe('verbs', () => {
     });
 
     it('make what follows at once, with the same answers', () => {
-        const motif = all.find(({ offer }) => offer.next !== null);
+        const motif = all.find(({ offer }) => offer.label === 'Motif…');
         const verb = verbs(picked('parts', 2)).find((one) => one.name === motif?.name);
         const [made, next] = (verb?.operations({ ...verb.start, anchor: 'g1@0' }) ?? []) as { step: Record<string, unknown> }[];
         expect(made?.step).toMatchObject({ id: '+new', of: ['p1', 'p2'], anchor: 'g1@0' });
         expect(next?.step).toMatchObject({ motif: '+new', at: ['g1@0'] });
+        // What a part and its turned copy have in common, and how that looks.
+        const shadow = verbs(picked('parts', 1)).find((one) => one.label === 'Shadow…');
+        expect(shadow?.operations(shadow.start)).toMatchObject([
+            { step: { id: '+new', kind: 'turn', of: ['p1'], angle: 4, copy: true, hidden: true } },
+            { step: { id: '+shadow', kind: 'common', of: ['p1', '+new'], keep: true } },
+            { step: { kind: 'style', of: ['+shadow'], blend: 'multiply' } },
+        ]);
     });
 
     it('say where picked points lie, and whose they are where a step is selected', () => {
@@ -194,7 +201,7 @@ describe('verbs', () => {
 
     it('can all be said, by five everyday words at least', () => {
         const said = sayings(kinds);
-        expect(new Set(said.map((one) => one.name))).toEqual(new Set([...all, ...POINT_VERBS].map((one) => one.name)));
+        expect(new Set(said.map((one) => one.name))).toEqual(new Set([...[...all, ...POINT_VERBS].map((one) => one.name), 'draw-in']));
         for (const one of said) expect(new Set(one.words).size, one.label).toBeGreaterThanOrEqual(5);
     });
 

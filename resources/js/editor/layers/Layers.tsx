@@ -39,7 +39,7 @@ export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worke
         if (outlines && seen === null) paintOutlines(context, scene, view.scale);
         if (outlines && seen !== null) paintCloseUp(context, seen, view);
         if (gridsShown && !outlines) paintGrids(context, scene, view.scale, worked);
-        if (sector !== null) paintSectors(context, sector, Math.max(scene.sheet.width, scene.sheet.height), view.scale, AMBER);
+        if (sector !== null) paintSectors(context, sector, [scene.sheet.width, scene.sheet.height], view.scale, AMBER);
         if (measured !== null) paintMeasures(context, scene, view.scale, inkOn(scene.sheet.background), measured.selected, AMBER);
     }, [scene, view, size, gridsShown, outlines, seen, worked, measured, sector]);
     return <Glass canvas={canvas} size={size} />;

@@ -77,7 +77,7 @@ function Limits() {
     return (
         <p className="border-t border-hairline pt-2 font-serif text-[14px] leading-[1.6] text-slate">
             Cells thinner than {limit('sliver', 'Thinnest cell')} and misses below {limit('miss', 'Widest miss')} {scene.sheet.unit} are named, corners sharper than {limit('corner', 'Sharpest corner', 'angle')}, and details lost at{' '}
-            {limit('small', 'Smallest size in pixels', 'count')} px (0 for never).
+            {limit('small', 'Smallest size in pixels', 'count')} px{scene.sheet.checks.small === 0 ? ', which is never' : ''}.
         </p>
     );
 }

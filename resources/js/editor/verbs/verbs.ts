@@ -175,8 +175,9 @@ function fromParts(bench: Bench, kind: Kind, offer: Offer, ids: string[], first:
         if (twin !== undefined) {
             return offer.asks.map((field) => ({ op: 'set' as const, id: twin, field, value: nested(step, field) }));
         }
-        const made: Operation[] = [...(first === null ? [] : [first()]), { op: 'add', step: { ...step, id: '+new', ...taken(kind, takes, ids) } }];
-        return offer.next === null ? made : [...made, { op: 'add', step: answered(offer.next, step) as Record<string, unknown> }];
+        const said = { ...step, ...taken(kind, takes, ids) };
+        const made: Operation[] = [...(first === null ? [] : [first()]), { op: 'add', step: { ...said, id: '+new' } }];
+        return [...made, ...offer.next.map((next): Operation => ({ op: 'add', step: answered(next, said) as Record<string, unknown> }))];
     });
 }
 
@@ -205,9 +206,9 @@ function inserted(value: unknown, names: Record<string, string>, turned: boolean
     return Object.fromEntries(Object.entries(value).map(([key, one]) => [swapped[key] ?? key, inserted(one, names, turned)]));
 }
 
-/** A step that is made right behind another, with what was answered for that one in it. */
+/** A step that is made right behind another, with what was answered for that one in it; what stands behind a star is a list within a list. */
 function answered(next: unknown, step: Record<string, unknown>): unknown {
-    if (Array.isArray(next)) return next.map((one) => answered(one, step));
+    if (Array.isArray(next)) return next.flatMap((one) => (typeof one === 'string' && one.endsWith('*}') ? (nested(step, one.slice(1, -2)) as unknown[]) : [answered(one, step)]));
     if (next !== null && typeof next === 'object') return Object.fromEntries(Object.entries(next).map(([key, one]) => [key, answered(one, step)]));
     const field = typeof next === 'string' ? /^\{([a-z]+)\}$/.exec(next)?.[1] : undefined;
     return field === undefined ? next : nested(step, field);
@@ -247,7 +248,7 @@ function intoOwner(bench: Bench, kind: Kind, offer: Offer): Verb {
 function drawingIn(scene: Scene, id: string): Verb | null {
     const step = stepOf(scene, id);
     if (step?.sector === undefined) return null;
-    return { ...plainVerb(DRAW_IN.name, DRAW_IN.label, 'What is drawn in any sector from now on is drawn in all of them; what reaches the edge closes with its neighbour.', 'copy', 7, () => []), from: 'parts', drawsIn: id };
+    return { ...plainVerb(DRAW_IN.name, DRAW_IN.label, 'What is drawn in any sector from now on is drawn in all of them; what reaches the edge closes with its neighbour.', 'copy', 8, () => []), from: 'parts', drawsIn: id };
 }
 
 /** Works on what stands in the place of a step: on the parts of a motif from any of its copies. They get a chapter of their own where they have none. */

@@ -38,7 +38,7 @@ final class MotifKind extends Kind
             says: 'Makes of parts a motif: drawn once, placed many times; every copy follows it.',
             picture: 'M8 8H22V22H8ZM30 12a6 6 0 1 0 .1 0M12 30l8 12H4zM28 30h14v12H28z',
             takes: 'of', preset: ['anchor' => '{centre}'], asks: ['anchor'],
-            next: ['kind' => 'place', 'motif' => '+new', 'at' => ['{anchor}']],
+            next: [['kind' => 'place', 'motif' => '+new', 'at' => ['{anchor}']]],
         )];
     }
 

@@ -19,14 +19,15 @@ function Sample({ raw }: { raw: unknown }) {
 
 /** Edited in a window of its own: what is tried out there is seen at once, and becomes one change when it is closed. Escape takes it back. */
 function Paint({ label, text, raw, along, onTry, onDone }: { label: string; text: string; raw: unknown; along: boolean; onTry: (raw: unknown) => void; onDone: (raw: unknown) => void }) {
-    const [draft, setDraft] = useState<{ raw: unknown } | null>(null);
+    // What it was before: what is tried out is what the plan shows meanwhile.
+    const [draft, setDraft] = useState<{ raw: unknown; before: unknown } | null>(null);
     const end = (keep: boolean, given = draft?.raw): void => {
         setDraft(null);
-        if (keep && JSON.stringify(given) !== JSON.stringify(raw)) onDone(given);
+        if (keep && JSON.stringify(given) !== JSON.stringify(draft?.before)) onDone(given);
         else onTry(null);
     };
     return (
-        <Popover.Root open={draft !== null} onOpenChange={(open) => (open ? setDraft({ raw }) : end(true))}>
+        <Popover.Root open={draft !== null} onOpenChange={(open) => (open ? setDraft({ raw, before: raw }) : end(true))}>
             <Popover.Trigger className="live inline text-left italic" aria-label={`${label}: ${text}`}>
                 <Sample raw={raw} /> {text}
             </Popover.Trigger>
@@ -49,7 +50,7 @@ function Paint({ label, text, raw, along, onTry, onDone }: { label: string; text
                             onChange={(next) => {
                                 // Choosing one colour is all there is to it.
                                 if (typeof next === 'string' && typeof draft.raw === 'string') return end(true, next);
-                                setDraft({ raw: next });
+                                setDraft({ ...draft, raw: next });
                                 onTry(next);
                             }}
                         />
