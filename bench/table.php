@@ -45,6 +45,11 @@ echo $row("bands of 1,000 runs: {$results['band']['nodes']} nodes (best of 3)", 
 foreach ([...$results['band flattened'], ...$results['band by PathKit']] as $library => $theirs) {
     echo $row("  by $library: {$theirs['nodes']} nodes", $ms($theirs['best']), sprintf('%.2f times as fast, %.1f times the nodes', $theirs['best'] / $results['band']['best'], $theirs['nodes'] / $results['band']['nodes']));
 }
+foreach (['lap' => 'a rosette of 36 petals that lie over one another', 'weave' => 'a weave of 400 crossings'] as $what => $label) {
+    echo $row("$label (median of 5)", $ms($results['ornament'][$what]), sprintf('area %.2f', $results['ornament']["$what area"]));
+    echo $row('  by shapely, flattened to 1e-4', $ms($results['ornament flattened'][$what]), sprintf('%.2f times as fast, area %.2f', $results['ornament flattened'][$what] / $results['ornament'][$what], $results['ornament flattened']["$what area"]));
+}
+echo $row('what lies under the edges of 2,000 neighbours', $ms($results['ornament']['seams']), sprintf('%.2f times the encoding of the answer (%s); SVG %.2f times the bytes', $results['ornament']['seams'] / $results['ornament']['encoding'], $ms($results['ornament']['encoding']), $results['ornament']['bytes']));
 $growth = $results['cut']['growth'];
 foreach ($growth as $n => $each) {
     echo $row("random segments, $n: time over (n + k) log n", sprintf('%.2f µs', $each), '');
@@ -83,6 +88,9 @@ foreach ($long['times'] as $what => $times) {
 foreach ($long['bytes'] as $what => $bytes) {
     echo $row("  $what: bytes beyond the geometry that changed", sprintf('%.1f kB', $bytes['beyond'] / 1000), 'under 10 kB');
 }
+$vary = $results['vary'];
+echo $row('twelve variations of the sample mandala (median, 95th percentile)', $ms($vary['varied']['median']).', '.$ms($vary['varied']['p95']), 'under 3000 ms');
+echo $row('  a change by somebody else meanwhile (median, 95th percentile)', $ms($vary['beside']['median']).', '.$ms($vary['beside']['p95']), sprintf('%.2f times without (%s); at most 2', $vary['beside']['median'] / $vary['alone']['median'], $ms($vary['alone']['median'])));
 $desk = $results['desk'];
 echo $row('from a key press in a number to the picture (median, 95th percentile)', $ms($desk['press']['median']).', '.$ms($desk['press']['p95']), 'under 100 ms');
 foreach (['dragging' => 'a handle dragged', 'hovering' => 'the pointer over 2,000 figures', 'scrolling' => 'the plan scrolled'] as $name => $what) {

@@ -13,7 +13,7 @@ export function PickModes() {
     const grid = tilings.findLast((step) => (on === null || step.id === on) && (pick.cells.size === 0 || pick.cells.has(step.id)));
     const words = gridShape(grid?.geometry)?.data.cellWords ?? [];
     return (
-        <div className="flex h-7 shrink-0 items-center gap-4 text-[13px] text-slate">
+        <div className="flex h-7 min-w-0 items-center gap-4 text-[13px] text-slate">
             <span role="radiogroup" aria-label="What the pointer picks" className="flex items-center gap-3.5">
                 Pick
                 {MODES.map((mode) => (
@@ -57,8 +57,10 @@ export function PickModes() {
                 </select>
             )}
             {drawingIn !== null && (
-                <span role="status" className="flex items-center gap-2 rounded bg-honey px-2 py-1 whitespace-nowrap text-ink">
-                    Drawing in every sector of <i className="max-w-32 truncate font-serif text-[14px]">{stepOf(scene, drawingIn)?.label}</i>
+                <span role="status" className="flex min-w-0 items-center gap-2 rounded bg-honey px-2 py-1 whitespace-nowrap text-ink" title="What is drawn in any sector is drawn in all of them">
+                    <span className="truncate">
+                        Drawing in every sector of <i className="font-serif text-[14px]">{stepOf(scene, drawingIn)?.label}</i>
+                    </span>
                     <button className="font-semibold text-umber hover:underline" onClick={() => drawIn(null)}>
                         Done
                     </button>
