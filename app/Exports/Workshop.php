@@ -50,14 +50,15 @@ final readonly class Workshop
             : Raster::png($svg, (float) ($export->asked['scale'] ?? 1.0), meanwhile: $progress->goesOn(...)));
     }
 
-    /** @param  array<array-key, mixed>  $asked  `construction`: with all that it was constructed on; `grid`: with the lines; `uses`: what is repeated written once */
+    /** @param  array<array-key, mixed>  $asked  `construction`: with all that it was constructed on; `grid`: with the lines; `uses`: what is repeated written once; `exact`: outlines only, for cutters */
     public static function svg(Scene $scene, array $asked): string
     {
         return match (true) {
             (bool) ($asked['construction'] ?? false) => ConstructionDrawing::write($scene),
+            (bool) ($asked['exact'] ?? false) => SvgDrawing::writeExact($scene),
             (bool) ($asked['grid'] ?? false) => SvgDrawing::writeWithGrids($scene),
             (bool) ($asked['uses'] ?? false) => SvgDrawing::writeWithUses($scene),
-            default => SvgDrawing::write($scene),
+            default => SvgDrawing::write($scene, is_numeric($asked['scale'] ?? null) ? (float) $asked['scale'] : 1.0),
         };
     }
 

@@ -26,6 +26,8 @@ final class ExportTest extends TestCase
         self::assertCount(10, $paths[1]);
         // The petals cover rings 2 to 4 all around: π(240² − 60²).
         self::assertEqualsWithDelta(M_PI * (240 ** 2 - 60 ** 2), array_sum(array_map(PathReader::area(...), $paths[1])), 1.0);
+        self::assertStringContainsString('class="seams"', (string) $svg);
+        self::assertStringNotContainsString('seams', (string) $this->file('svg', '&exact=1')->getContent(), 'Cutters get the outlines alone.');
         self::assertStringNotContainsString('id="g1"', (string) $svg);
         self::assertStringContainsString('id="g1"', (string) $this->file('svg', '&grid=1')->getContent());
     }

@@ -50,7 +50,7 @@ final readonly class ExportController
         $plan = $sheet->headRevision()->plan;
         $name = Str::slug($sheet->name) ?: 'sheet';
         $json = $request->string('format')->toString() === 'json';
-        $content = $json ? PlanJson::pretty($plan) : Workshop::svg($this->planning->scene($plan), ['construction' => $request->boolean('construction'), 'grid' => $request->boolean('grid'), 'uses' => $request->boolean('uses')]);
+        $content = $json ? PlanJson::pretty($plan) : Workshop::svg($this->planning->scene($plan), ['construction' => $request->boolean('construction'), 'grid' => $request->boolean('grid'), 'uses' => $request->boolean('uses'), 'exact' => $request->boolean('exact')]);
 
         return new Response($content, 200, [
             'Content-Type' => $json ? 'application/json' : 'image/svg+xml',

@@ -14,6 +14,7 @@ final class ExportRequest extends FormRequest
             'format' => ['required', 'in:svg,json'],
             'grid' => ['sometimes', 'boolean'],
             'construction' => ['sometimes', 'boolean'],
+            'exact' => ['sometimes', 'boolean'],
             'uses' => ['sometimes', 'boolean'],
         ];
     }

@@ -15,6 +15,7 @@ final class OrderRequest extends FormRequest
             'scale' => ['sometimes', 'numeric', 'gt:0', 'max:100'],
             'grid' => ['sometimes', 'boolean'],
             'construction' => ['sometimes', 'boolean'],
+            'exact' => ['sometimes', 'boolean'],
             'chapters' => ['sometimes', 'array', 'max:200'],
             'chapters.*' => ['string'],
             'sizes' => ['required_if:format,set', 'array', 'min:1', 'max:8'],

@@ -30,9 +30,10 @@ final readonly class SvgDrawing
      * @param  bool  $withGrids  keeps grids and guides, as hairlines over the drawing
      * @param  bool  $sharesShapes  writes copies as uses of one shape, however few they are
      * @param  Square|null  $square  shows only some parts, on a square of their own
+     * @param  bool  $isExact  leaves out what is drawn under the edges of neighbours
      * @param  float  $scale  at which it will be looked at, where that is known, output pixels to a CSS pixel
      */
-    private function __construct(private Scene $scene, private bool $withGrids, private bool $sharesShapes, private ?Square $square = null, private float $scale = 1.0)
+    private function __construct(private Scene $scene, private bool $withGrids, private bool $sharesShapes, private ?Square $square = null, private float $scale = 1.0, private bool $isExact = false)
     {
         $this->paths = new PathData($scene->plan->tolerance()->decimals);
         $this->paint = new SvgPaint($this->paths, $this->matrix(...));
@@ -42,6 +43,12 @@ final readonly class SvgDrawing
     public static function write(Scene $scene, float $scale = 1.0): string
     {
         return (new self($scene, false, false, null, $scale))->document();
+    }
+
+    /** Nothing but the outlines as they are, for cutters and plotters. */
+    public static function writeExact(Scene $scene): string
+    {
+        return (new self($scene, false, false, isExact: true))->document();
     }
 
     public static function writeWithGrids(Scene $scene): string
@@ -88,7 +95,7 @@ final readonly class SvgDrawing
         // Hidden as they are, they need not be exact.
         $paths = new PathData(max(1, $this->scene->plan->tolerance()->decimals - 2));
         $svg = '';
-        foreach ($this->scene->seams($scale, $square === null ? null : $square->shows(...)) as $stroke) {
+        foreach ($this->isExact ? [] : $this->scene->seams($scale, $square === null ? null : $square->shows(...)) as $stroke) {
             $path = implode('', array_map($paths->ofWay(...), $stroke->runs));
             $svg .= "<path stroke=\"$stroke->colour\" stroke-width=\"{$paths->number(2 * $stroke->reach)}\"".($stroke->isRound ? ' stroke-linecap="round"' : '')." d=\"$path\"/>\n";
         }

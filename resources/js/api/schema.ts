@@ -1548,6 +1548,8 @@ export interface paths {
                         /** @description Of a set: with the colour of the sheet. */
                         ground?: boolean;
                         construction?: boolean;
+                        /** @description Nothing but the outlines as they are, for cutters and plotters. */
+                        exact?: boolean;
                     };
                 };
             };

@@ -20,6 +20,7 @@ const SHOWN = [
     ['result', 'the result alone'],
     ['grid', 'with the grid'],
     ['construction', 'its construction, with circles and radii'],
+    ['exact', 'outlines as they are, for cutters and plotters'],
 ] as const;
 
 const PIXELS: Record<string, number> = { px: 1, mm: 96 / 25.4, cm: 96 / 2.54, in: 96, pt: 96 / 72 };
@@ -31,7 +32,7 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
     const [format, setFormat] = useState<(typeof FORMATS)[number]['value']>('svg');
     const [scale, setScale] = useState('2');
     const [shown, setShown] = useState<(typeof SHOWN)[number][0]>('result');
-    const lines = { ...(shown === 'grid' ? { grid: true } : {}), ...(shown === 'construction' ? { construction: true } : {}) };
+    const lines = { ...(shown === 'grid' ? { grid: true } : {}), ...(shown === 'construction' ? { construction: true } : {}), ...(shown === 'exact' ? { exact: true } : {}) };
     const chapters = page.scene.chapters.filter((section) => section.named);
     const [chosen, setChosen] = useState<SetChoice | null>(null);
     const set = chosen ?? { chapters: chapters.map(({ from }) => from), sizes: '16, 24, 32', svg: true, png: true, clear: '10', ground: false };
