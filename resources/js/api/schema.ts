@@ -939,6 +939,8 @@ export interface paths {
                 uses?: "0" | "1";
                 /** @description With grids, guides, the circles of all arcs, and their radii */
                 construction?: "0" | "1";
+                /** @description Nothing but the outlines as they are, for cutters and plotters */
+                exact?: "0" | "1";
             };
             header?: never;
             path: {
@@ -956,6 +958,8 @@ export interface paths {
                     uses?: "0" | "1";
                     /** @description With grids, guides, the circles of all arcs, and their radii */
                     construction?: "0" | "1";
+                    /** @description Nothing but the outlines as they are, for cutters and plotters */
+                    exact?: "0" | "1";
                 };
                 header?: never;
                 path: {

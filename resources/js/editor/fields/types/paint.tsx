@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
-import { usePalette } from '../../desk';
+import type { Problem } from '../../../api/client';
+import { problemText, usePalette } from '../../desk';
 import type { Asked } from '../asked';
 import { type Edited, Wrong } from '../LiveField';
 import { isGradient, PaintEditor, shownGradient } from '../PaintEditor';
@@ -62,10 +63,11 @@ function Paint({ label, text, raw, along, onTry, onDone }: { label: string; text
 }
 
 export function Edit({ label, piece, field, wrong, commit, tryOut }: Edited) {
+    const [refused, setRefused] = useState<Problem | null>(null);
     return (
         <>
-            <Paint label={label} text={piece.text} raw={piece.raw} along={field.along === true} onTry={(raw) => void tryOut(raw)} onDone={(raw) => void commit(raw)} />
-            <Wrong text={wrong} />
+            <Paint label={label} text={piece.text} raw={piece.raw} along={field.along === true} onTry={(raw) => void tryOut(raw)} onDone={(raw) => void commit(raw).then(setRefused)} />
+            <Wrong text={wrong ?? (refused === null ? undefined : problemText(refused))} />
         </>
     );
 }
