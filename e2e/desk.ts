@@ -31,6 +31,17 @@ export class DeskPage {
         await this.revision(1);
     }
 
+    /** All sheets, however many there are by now. */
+    async sheets(): Promise<void> {
+        await this.page.goto('/');
+        await expect(this.page.getByRole('link', { name: /^Open / }).first()).toBeVisible();
+        const more = this.page.getByRole('button', { name: 'Show more' });
+        if (await more.isVisible()) {
+            await more.click();
+            await expect(more).toBeHidden();
+        }
+    }
+
     /** A sheet from a plan, opened. */
     async bring(name: string, plan: unknown): Promise<void> {
         await this.page.goto('/');

@@ -43,7 +43,8 @@ test('a rosette by pointer: grid, cells, part, repeat, colour, twelve sectors, f
     let saving = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save the file' }).click();
     const svg = await readFile(await (await saving).path(), 'utf8');
-    const paths = [...svg.matchAll(/ d="([^"]+)"/g)].map((found) => found[1] ?? '');
+    // Under the edges that petals share lie lines, which enclose nothing.
+    const paths = [...svg.replace(/<g class="seams"[\s\S]*?<\/g>/, '').matchAll(/ d="([^"]+)"/g)].map((found) => found[1] ?? '');
     expect(paths).toHaveLength(12);
     const area = paths.reduce((sum, path) => sum + Math.abs(areaOf(path)), 0);
     expect(Math.abs(area / (twelve['area'] ?? 1) - 1)).toBeLessThan(1e-4);

@@ -116,7 +116,7 @@ test('cells are picked in whole rings, added to a part and taken from it', async
 
 test('palette colours are named, changed and used by many', async ({ page }) => {
     const desk = new DeskPage(page);
-    await page.goto('/');
+    await desk.sheets();
     await page.getByRole('button', { name: 'More for Harbour Square floor rosette', exact: true }).click();
     await page.getByRole('menuitem', { name: 'Duplicate' }).click();
     await page.getByRole('link', { name: 'Open Harbour Square floor rosette, copy' }).first().click();
@@ -140,7 +140,7 @@ test('palette colours are named, changed and used by many', async ({ page }) => 
 
 test('sentences are found by what they say, and keep their numbers', async ({ page }) => {
     const desk = new DeskPage(page);
-    await page.goto('/');
+    await desk.sheets();
     await page.getByRole('link', { name: 'Open Wayfinding icons', exact: true }).click();
     await expect(desk.sheet).toBeVisible();
     const { plan } = await desk.stored();

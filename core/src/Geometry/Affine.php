@@ -26,6 +26,12 @@ final readonly class Affine
         return new self(1.0, 0.0, 0.0, 1.0, 0.0, 0.0);
     }
 
+    /** In the order of SVG's `matrix(a b c d e f)`. */
+    public static function ofMatrix(float $a, float $b, float $c, float $d, float $e, float $f): self
+    {
+        return new self($a, $b, $c, $d, $e, $f);
+    }
+
     /** @param  float  $degrees clockwise on the screen */
     public static function turn(float $degrees, Vec $about): self
     {

@@ -47,6 +47,8 @@ final readonly class Kinds
             new Kind\Combine\SplitKind,
             new Kind\Weave\WeaveKind,
             new Kind\Weave\ShadeKind,
+            new Kind\Pattern\PatternKind,
+            new Kind\Pattern\FriezeKind,
             new Kind\Form\InscribedKind,
             new Kind\Form\InsetKind,
             new Kind\Form\GapKind,

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Sternbild\Core\Trap;
 
 use Sternbild\Core\Geometry\Affine;
-use Sternbild\Core\Geometry\Arc;
-use Sternbild\Core\Geometry\Cubic;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Vec;
@@ -46,9 +44,12 @@ final class Face
 
     private bool $isStraight = true;
 
+    private readonly bool $isInPlace;
+
     public function __construct(public readonly Figure $figure, public readonly Style $style)
     {
         $map = $figure->map;
+        $this->isInPlace = $map->isIdentity();
         $shape = $figure->shape;
         $area = $figure->area();
         $perimeter = $shape->perimeter() * sqrt(abs($map->determinant()));
@@ -80,11 +81,11 @@ final class Face
     public function curve(int $edge): Curve
     {
         [$x, $y, , , , , $outline, $at] = $this->edges[$edge];
-        $start = new Vec($x, $y);
         $curve = $this->figure->shape->outlines[$outline]->curves[$at];
-        $curve = $this->figure->map->isIdentity() ? $curve : $curve->mapped($this->figure->map)[0];
+        $curve = $this->isInPlace ? $curve : $curve->mapped($this->figure->map)[0];
+        [$start, $end] = [$curve->start(), $curve->end()];
 
-        return $curve->start()->distanceTo($start) <= $curve->end()->distanceTo($start) ? $curve : $curve->reversed();
+        return abs($start->x - $x) + abs($start->y - $y) <= abs($end->x - $x) + abs($end->y - $y) ? $curve : $curve->reversed();
     }
 
     /**
@@ -127,15 +128,23 @@ final class Face
     private function add(Curve $curve, Affine $map, bool $turned, int $outline, int $at): void
     {
         $this->isStraight = $this->isStraight && $curve instanceof Line;
-        [$start, $middle, $end] = [$map->apply($curve->start()), $map->apply($curve->pointAt(0.5)), $map->apply($curve->end())];
-        [$from, $to] = $curve instanceof Arc || $curve instanceof Cubic
-            ? [self::turned($map, $curve->tangentAt(0.0)), self::turned($map, $curve->tangentAt(1.0))]
-            : [rad2deg(atan2($end->y - $start->y, $end->x - $start->x)), rad2deg(atan2($end->y - $start->y, $end->x - $start->x))];
+        [$start, $end] = [$curve->start(), $curve->end()];
+        if (! $this->isInPlace) {
+            [$start, $end] = [$map->apply($start), $map->apply($end)];
+        }
+        if ($curve instanceof Line) {
+            [$mx, $my] = [($start->x + $end->x) / 2, ($start->y + $end->y) / 2];
+            $from = $to = rad2deg(atan2($end->y - $start->y, $end->x - $start->x));
+        } else {
+            $middle = $map->apply($curve->pointAt(0.5));
+            [$mx, $my] = [$middle->x, $middle->y];
+            [$from, $to] = [self::turned($map, $curve->tangentAt(0.0)), self::turned($map, $curve->tangentAt(1.0))];
+        }
         if ($turned) {
             [$start, $end, $from, $to] = [$end, $start, $to + 180.0, $from + 180.0];
         }
         $this->headings[count($this->edges)] = [$from, $to];
-        $this->edges[] = [$start->x, $start->y, $end->x, $end->y, $middle->x, $middle->y, $outline, $at];
+        $this->edges[] = [$start->x, $start->y, $end->x, $end->y, $mx, $my, $outline, $at];
     }
 
     private static function turned(Affine $map, Vec $direction): float

@@ -130,14 +130,14 @@ final class Seams
         }
         $first = $this->faces[$one[0]]->edges[$one[1]];
         $second = $this->faces[$other[0]]->edges[$other[1]];
-        if (min(abs($first[0] - $second[2]) + abs($first[1] - $second[3]), abs($first[0] - $second[0]) + abs($first[1] - $second[1])) > 2.0 * $this->step) {
+        $against = abs($first[0] - $second[2]) + abs($first[1] - $second[3]);
+        $along = abs($first[0] - $second[0]) + abs($first[1] - $second[1]);
+        if (min($against, $along) > 2.0 * $this->step) {
             return null;
         }
-        $isClosed = hypot($first[0] - $first[2], $first[1] - $first[3]) <= $this->tolerance;
+        $isClosed = abs($first[0] - $first[2]) + abs($first[1] - $first[3]) <= $this->tolerance;
         // Both have their inside to the right, so neighbours go along it in opposite ways; a full circle is told by its outline being a hole.
-        $opposite = $isClosed
-            ? $this->isHole($one) !== $this->isHole($other)
-            : hypot($first[0] - $second[2], $first[1] - $second[3]) <= hypot($first[0] - $second[0], $first[1] - $second[1]);
+        $opposite = $isClosed ? $this->isHole($one) !== $this->isHole($other) : $against <= $along;
 
         return $opposite ? [$one[0], $one[1], $other[0], $other[1], $this->faces[$one[0]]->curve($one[1])] : null;
     }

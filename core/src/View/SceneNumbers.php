@@ -16,7 +16,7 @@ use Sternbild\Core\Shape\Part;
 /** A scene in figures, as the command line prints it. */
 final class SceneNumbers
 {
-    /** @return array{grids: object, guides: object, overlays: object, parts: object, weaves: object, measures: object, findings: list<mixed>} */
+    /** @return array{grids: object, guides: object, overlays: object, parts: object, weaves: object, patterns: object, measures: object, findings: list<mixed>} */
     public static function list(Scene $scene): array
     {
         $drawn = array_flip(array_map(static fn (DrawnPart $part): string => $part->id, $scene->drawing));
@@ -35,9 +35,29 @@ final class SceneNumbers
             'overlays' => (object) array_map(self::overlay(...), $scene->overlays()),
             'parts' => (object) $parts,
             'weaves' => (object) array_map(static fn (Part $part): array => ['crossings' => (int) $part->facts['crossings'], 'strands' => (int) $part->facts['strands']], array_filter($scene->parts(), static fn (Part $part): bool => isset($part->facts['crossings']))),
+            'patterns' => (object) self::patterns($scene),
             'measures' => (object) array_map(static fn (Measurement $measure): array => ['value' => $measure->value], $scene->measures()),
             'findings' => $scene->findings,
         ];
+    }
+
+    /** @return array<string, array{group: string, orbit: int, area: float|null, tile: list<float>|float|null, figures: int}> of patterns and friezes; the tile of a frieze is how long it is */
+    private static function patterns(Scene $scene): array
+    {
+        $patterns = [];
+        foreach ($scene->parts() as $id => $part) {
+            if (isset($part->facts['orbit'])) {
+                $group = $scene->plan->steps[$id]->raw('group') ?? 'p1';
+                $facts = $part->facts;
+                $patterns[$id] = [
+                    'group' => is_string($group) ? $group : 'p1', 'orbit' => (int) $facts['orbit'], 'area' => $facts['area'] ?? null,
+                    'tile' => isset($facts['wide'], $facts['high']) ? [$facts['wide'], $facts['high']] : (isset($facts['area']) ? null : $facts['wide'] ?? null),
+                    'figures' => count($part->figures),
+                ];
+            }
+        }
+
+        return $patterns;
     }
 
     /** @return array{pieces: int, holes: int, nodes: int, area: float, perimeter: float, bounds: array{float, float, float, float}} */

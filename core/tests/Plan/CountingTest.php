@@ -73,6 +73,8 @@ final class CountingTest extends TestCase
             'either' => $two(['kind' => 'either', 'of' => ['d2', 'e1']]),
             'split' => $two(['kind' => 'split', 'of' => ['d2'], 'by' => ['e1']]),
             'weave' => static fn (int $n): array => [['id' => 'c1', 'kind' => 'guide.run', 'points' => [[0, 400], [800, 400]]], ['id' => 'c2', 'kind' => 'guide.run', 'points' => $wave($n)], ['id' => 'x', 'kind' => 'weave', 'of' => ['c1', 'c2'], 'width' => 1]],
+            'pattern' => static fn (int $n): array => [$discs(1)[0], ['id' => 'x', 'kind' => 'pattern', 'of' => ['d1'], 'group' => 'p2', 'a' => [11, 0], 'b' => [0, 11], 'across' => $n]],
+            'frieze' => static fn (int $n): array => [$discs(1)[0], ['id' => 'x', 'kind' => 'frieze', 'of' => ['d1'], 'group' => 'p11g', 'by' => [11, 0], 'count' => $n]],
             'shade' => static fn (int $n): array => [['id' => 'c1', 'kind' => 'guide.run', 'points' => [[0, 400], [800, 400]]], ['id' => 'c2', 'kind' => 'guide.run', 'points' => $wave($n)], ['id' => 'w1', 'kind' => 'weave', 'of' => ['c1', 'c2'], 'width' => 1], ['id' => 'x', 'kind' => 'shade', 'of' => 'w1']],
             'inset' => $of(['kind' => 'inset', 'distance' => -1]),
             'between' => static fn (int $n): array => [['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 500], 'radius' => 10], ['id' => 'p2', 'kind' => 'part.circle', 'center' => [500, 500], 'radius' => 50], ['id' => 'x', 'kind' => 'between', 'of' => ['p1', 'p2'], 'steps' => $n]],

@@ -14,7 +14,24 @@ export function Edit({ label, piece, field, commit }: Edited) {
     );
 }
 
+/** More than stand side by side are chosen from a list. */
+const MOST_BESIDE = 5;
+
 export function Ask({ field, value, onChange }: Asked) {
+    if ((field.choices?.length ?? 0) > MOST_BESIDE) {
+        return (
+            <label className="flex items-center gap-2">
+                {field.label}
+                <select className="boxed px-2" aria-label={field.label} value={typeof value === 'string' ? value : ''} onChange={(event) => onChange(event.target.value)}>
+                    {field.choices?.map((choice) => (
+                        <option key={choice.value} value={choice.value}>
+                            {choice.text}
+                        </option>
+                    ))}
+                </select>
+            </label>
+        );
+    }
     return (
         <fieldset className="flex items-center gap-1">
             <legend className="float-left mr-2 leading-[30px]">{field.label}</legend>

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Pattern;
+
+use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
+use Sternbild\Core\Plan\Field\ChoiceField;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PairField;
+use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\Field\StepsField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Kind\Copy\CopyKind;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
+use Sternbild\Core\Shape\Part;
+use Sternbild\Core\Symmetry\Lattice;
+use Sternbild\Core\Symmetry\PlaneGroup;
+
+/** Parts that repeat along a line, in one of the seven frieze groups. */
+#[Called('frieze', label: 'Frieze', word: 'frieze', prefix: 'w', chapter: Chapter::Repeat)]
+final class FriezeKind extends CopyKind
+{
+    private const DOES = [
+        'p1' => 'p1, moved only', 'p11g' => 'p11g, like footprints', 'p1m1' => 'p1m1, upright mirrors', 'p2' => 'p2, half turns', 'p2mg' => 'p2mg, mirrors and half turns in turn',
+        'p11m' => 'p11m, mirrored in its line', 'p2mm' => 'p2mm, mirrored both ways',
+    ];
+
+    public function fields(): array
+    {
+        return [
+            StepsField::parts('of', 'parts'),
+            new ChoiceField('group', 'group', self::DOES, 'p1'),
+            new PlaceField('origin', 'origin'),
+            PairField::way('by', 'way', true),
+            NumberField::count('count', 'count', 1, self::MOST_COPIES, false, 1),
+            self::keep(),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        return 'Repeat {of} along {by} in {group}, {count} times[ from {origin}][, {keep}].';
+    }
+
+    public function offers(): array
+    {
+        return [new Offer(
+            label: 'Frieze…', from: 'parts', family: Family::Copy, key: 9,
+            words: 'border, edging, trim, ribbon, strip, footprints, repeat along a line',
+            says: 'Repeats parts along a line in one of the seven frieze groups.',
+            picture: 'M2 30L8 18V30zM14 18L20 30V18zM26 30L32 18V30zM38 18L44 30V18z',
+            takes: 'of', preset: ['group' => 'p11g', 'by' => ['sheet.width/8', 0], 'count' => 6], asks: ['group', 'by', 'count'],
+        )];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        return [Pull::vector('by', self::origin($given), $given->vec('by'))];
+    }
+
+    public function evaluate(Arguments $given): Part
+    {
+        $by = $given->vec('by');
+        if ($by->length() <= 1e3 * $given->tolerance()->distance) {
+            throw new FieldFault('by', 'number', 'a frieze that does not go on repeats nothing; its way has to be longer');
+        }
+        $group = $given->text('group');
+        $lattice = new Lattice(self::origin($given), $by, $by->quarterTurned());
+        $positions = array_map($lattice->onSheet(...), PlaneGroup::alongFrieze($group));
+        $count = $given->whole('count');
+        $parts = $given->parts('of');
+        if ($count * count($positions) > self::MOST_COPIES) {
+            throw new FieldFault('count', 'limit', 'there would be '.number_format($count * count($positions)).' copies; at most '.number_format(self::MOST_COPIES).' are possible');
+        }
+        self::withinLimit(array_sum(array_map(static fn (Part $part): int => $part->curves(), $parts)) * $count * count($positions), 'count');
+        $maps = [];
+        for ($copy = 0; $copy < $count; $copy++) {
+            foreach ($positions as $number => $position) {
+                $maps[] = $copy === 0 && $number === 0 ? Affine::identity() : $position->then(Affine::move($by->times($copy)));
+            }
+        }
+        if ($maps === [] || $parts === []) {
+            throw new FieldFault('of', 'empty', 'there is nothing to repeat');
+        }
+
+        return Part::repeated($parts, $maps, count($maps), $given->step)->knowing([], ['orbit' => (float) count($positions), 'wide' => $by->length()]);
+    }
+
+    private static function origin(Arguments $given): Vec
+    {
+        $box = Bounds::of(...array_map(static fn (Part $part): Bounds => $part->bounds(), $given->parts('of')));
+
+        return $given->has('origin') ? $given->vec('origin') : new Vec($box->left, ($box->top + $box->bottom) / 2);
+    }
+}
