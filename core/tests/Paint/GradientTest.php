@@ -253,4 +253,32 @@ final class GradientTest extends TestCase
     {
         return $place === null ? null : new Vec(round($place->x, 9) + 0.0, round($place->y, 9) + 0.0);
     }
+
+    public function test_its_stops_are_held_where_they_lie(): void
+    {
+        self::assertSame([
+            ['place', ['from'], 100.0, 120.0, null], ['place', ['to'], 200.0, 120.0, null],
+            ['along', ['stops', 1, 0], 100.0, 140.0, '#0f6e84'], ['along', ['stops', 0, 0], 150.0, 140.0, '#1b2140'],
+        ], self::held(['gradient' => 'linear', 'stops' => [[0.5, 'ink'], [0, 'lagoon']]], [self::BAR]));
+        // Along a band they lie on its way: at 400 of 500.
+        $band = [['id' => 'c1', 'kind' => 'guide.run', 'points' => [[100, 100], [400, 100], [400, 300]]], ['id' => 'b1', 'kind' => 'band', 'of' => ['c1'], 'width' => 20]];
+        self::assertSame([
+            ['along', ['stops', 0, 0], 100.0, 100.0, '#0f6e84'], ['along', ['stops', 1, 0], 400.0, 200.0, '#1b2140'],
+        ], self::held(['gradient' => 'along', 'stops' => [[0, 'lagoon'], [0.8, 'ink']]], $band));
+        self::assertSame(['place', 'distance'], array_column(array_slice(self::held(['gradient' => 'radial', 'stops' => self::STOPS], [self::BAR]), 0, 2), 0));
+    }
+
+    /**
+     * What of a look can be taken hold of: its sort, what of the field it is, where, and in which colour.
+     *
+     * @param  array<string, mixed>  $fill
+     * @param  list<array<string, mixed>>  $shape
+     * @return list<array{string, list<int|string>, float, float, string|null}>
+     */
+    private static function held(array $fill, array $shape): array
+    {
+        $known = self::scene([...$shape, ['id' => 's1', 'kind' => 'style', 'of' => [$shape[count($shape) - 1]['id']], 'fill' => $fill]])->known['s1'];
+
+        return array_map(static fn ($pull): array => [$pull->sort, $pull->path, round($pull->at->x, 3), round($pull->at->y, 3), $pull->colour], $known->pulls());
+    }
 }

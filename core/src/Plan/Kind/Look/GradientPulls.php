@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind\Look;
 
+use Sternbild\Core\Geometry\Run;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Paint\Gradient;
 use Sternbild\Core\Plan\Pull;
@@ -15,6 +16,9 @@ final class GradientPulls
     /** How far stops lie beside the way, as a share of the longer side of the sheet: ends have handles of their own. */
     private const BESIDE = 0.025;
 
+    /** Shares of a way between which its heading is taken. */
+    private const NEAR = 1e-4;
+
     /**
      * @param  Figure  $figure  that it is shown on, where it fits itself to what it fills
      * @param  float  $size  of the sheet
@@ -23,7 +27,7 @@ final class GradientPulls
     public static function handles(string $field, Gradient $gradient, Figure $figure, float $size): array
     {
         if ($gradient->sort === 'along') {
-            return [];
+            return self::onWay($field, $gradient, $figure);
         }
         $isOpen = $gradient->from === null && $gradient->to === null && $gradient->radius === null;
         $fitted = $gradient->fitted($isOpen ? $figure->shape->bounds() : $figure->bounds());
@@ -45,6 +49,32 @@ final class GradientPulls
         foreach ($gradient->stops as $number => [$position, $colour]) {
             $said = $gradient->said[$number] ?? $number;
             $pulls[] = Pull::along($field, $from->plus($beside), $position, $way, ['stops', $said, 0])->shownAs('stop '.($said + 1), $colour);
+        }
+
+        return $pulls;
+    }
+
+    /**
+     * Of a gradient along a band its stops, on the way where they are first reached; dragged they go along with it.
+     *
+     * @return list<Pull>
+     */
+    private static function onWay(string $field, Gradient $gradient, Figure $figure): array
+    {
+        $strand = $figure->strand();
+        if ($strand === null || $gradient->turns === 0.0) {
+            return [];
+        }
+        $way = new Run($strand->way);
+        $pulls = [];
+        foreach ($gradient->stops as $number => [$position, $colour]) {
+            $share = max(0.0, min(1.0, $position / abs($gradient->turns)));
+            $at = $way->pointAt($share);
+            [$before, $behind] = [max(0.0, $share - self::NEAR), min(1.0, $share + self::NEAR)];
+            $heading = $way->pointAt($behind)->minus($way->pointAt($before))->unit();
+            $unit = $heading->times($way->length() / abs($gradient->turns));
+            $said = $gradient->said[$number] ?? $number;
+            $pulls[] = Pull::along($field, $at->minus($unit->times($position)), $position, $unit, ['stops', $said, 0])->shownAs('stop '.($said + 1), $colour);
         }
 
         return $pulls;
