@@ -105,4 +105,23 @@ test('a golden mark of seven: circles set to touch, turned pieces, gradients tha
     const svg = await (await page.request.get(`/api/sheets/${new URL(page.url()).pathname.split('/').at(-1)}/file?format=svg`)).text();
     expect(svg.match(/<linearGradient id="[^"]+" href=/g)).toHaveLength(7);
     expect(svg.match(/mix-blend-mode:multiply/g)).toHaveLength(7);
+
+    // What lies between the seven, kept clear of them, is a part of its own, and goes to the back.
+    const seven = (await step(-1))?.id ?? '';
+    await desk.pick('points', [[400, 400], [400, 290]]);
+    await desk.verb('make', 'Disc, centre and point');
+    await next();
+    const core = (await step(-1))?.id ?? '';
+    const disc = (await desk.measures(core))['area'] ?? 0;
+    await desk.pick('parts', [[400, 400], [276, 190]]);
+    await desk.verb('combine', 'Clear of the others…');
+    await page.getByLabel('distance', { exact: true }).fill('6');
+    await doIt();
+    const star = await step(-1);
+    expect(star).toMatchObject({ kind: 'gap', behind: [core], front: [seven], distance: 6 });
+    expect((await desk.measures(star?.id ?? ''))['area']).toBeLessThan(disc);
+    await desk.pick('parts', [[400, 400]]);
+    await desk.verb('order', 'To the back');
+    await next();
+    expect(await step(-1)).toMatchObject({ kind: 'order', of: [star?.id], to: 'back' });
 });
