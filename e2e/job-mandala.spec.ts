@@ -45,7 +45,7 @@ test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on i
     // Drawn on in another sector, the wave lands in the first one and closes with its neighbours at the edge.
     await desk.pick('parts', [[400, 400 - 60 * 4.5]]);
     await desk.verb('copy', 'Draw in its sectors');
-    await expect(page.getByText('Drawing in every sector of')).toBeVisible();
+    await expect(page.getByText('Drawing in every sector')).toBeVisible();
     const far = (ring: number, k: number): [number, number] => {
         const angle = (k * 2 * Math.PI) / 14 - sector;
         return [400 + 60 * ring * Math.sin(angle), 400 - 60 * ring * Math.cos(angle)];
@@ -59,7 +59,7 @@ test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on i
     expect(wave?.['points']).toEqual(expect.arrayContaining(['g1@2,1', 'g1@2,2', 'g1@3,2', 'g1@3,1']));
     expect(repeat?.['of']).toEqual([lamp, wave?.id]);
     await page.getByRole('button', { name: 'Done', exact: true }).click();
-    await expect(page.getByText('Drawing in every sector of')).toBeHidden();
+    await expect(page.getByText('Drawing in every sector')).toBeHidden();
     // Fourteen fields side by side, each twice: a ring with straight sides.
     const field = 0.5 * (180 ** 2 - 120 ** 2) * Math.sin((2 * Math.PI) / 14);
     const discs = Math.PI * 14 ** 2;

@@ -282,7 +282,7 @@ final class Drawing
         if ($look === null) {
             return $gradient;
         }
-        if ($gradient->from === null && $gradient->to === null && $gradient->radius === null) {
+        if ($gradient->isOpen()) {
             return $gradient->fitted($figure->shape->bounds());
         }
         $steps = [...$this->looks[$look]->of, ...array_keys($this->looks[$look]->figures)];

@@ -110,6 +110,12 @@ final readonly class Gradient
         return $this->sort === 'linear' ? $this->from !== null && $this->to !== null : $this->sort === 'radial' && $this->from !== null && $this->radius !== null;
     }
 
+    /** Whether it says nothing of where it lies. */
+    public function isOpen(): bool
+    {
+        return $this->from === null && $this->to === null && $this->radius === null && $this->focus === null;
+    }
+
     /** The same with what it leaves open fitted to a box. */
     public function fitted(Bounds $box): self
     {

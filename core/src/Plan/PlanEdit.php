@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
-use Sternbild\Core\Paint\Ramp;
-
 /**
  * Changes to a plan as small operations, so that a change made on an older plan can be made again on a newer one.
  *
@@ -30,8 +28,6 @@ final class PlanEdit
 {
     /** Steps of a change that are called by their names in its label, which tells one or two, and how many more. */
     private const NAMED = 20;
-
-    private const MOST_RAMP = 24;
 
     private const SHEET = ['width', 'height', 'unit', 'background', 'checks.sliver', 'checks.miss', 'checks.corner', 'checks.small', 'seams'];
 
@@ -426,28 +422,8 @@ final class PlanEdit
      */
     private function addRamp(array $operation, string $pointer): void
     {
-        $palette = is_array($this->plan['palette'] ?? null) ? $this->plan['palette'] : [];
-        [$of, $to, $steps] = [$operation['of'] ?? null, $operation['to'] ?? null, $operation['steps'] ?? null];
-        if (! is_string($of) || ! is_string($palette[$of] ?? null)) {
-            throw Unusable::at("$pointer/of", 'the name of a colour of the palette');
-        }
-        if (! is_string($to) || (! in_array($to, ['lighter', 'darker'], true) && ! is_string($palette[$to] ?? null)) || $to === $of) {
-            throw Unusable::at("$pointer/to", 'the name of another colour of the palette, lighter or darker');
-        }
-        if (! is_int($steps) || $steps < 1 || $steps > self::MOST_RAMP) {
-            throw Unusable::at("$pointer/steps", 'how many colours, from 1 to '.self::MOST_RAMP);
-        }
-        $isPair = is_string($palette[$to] ?? null);
-        $colours = $isPair ? Ramp::between($palette[$of], $palette[$to], $steps) : Ramp::from($palette[$of], $to === 'lighter' ? 'lighter' : 'darker', $steps);
-        $number = 0;
-        foreach ($colours as $colour) {
-            do {
-                $name = mb_substr($of, 0, 16).($isPair ? ' to '.mb_substr($to, 0, 16) : " $to").' '.++$number;
-            } while (isset($palette[$name]));
-            $palette[$name] = $colour;
-        }
-        $this->plan['palette'] = $palette;
-        $this->labels[] = "Add a ramp of $of";
+        $this->plan = PaletteEdit::withRamp($this->plan, $operation, $pointer);
+        $this->labels[] = 'Add a ramp of '.(is_string($operation['of'] ?? null) ? $operation['of'] : 'a colour');
     }
 
     /**
@@ -457,23 +433,8 @@ final class PlanEdit
      */
     private function renameColour(array $operation, string $pointer): void
     {
-        $name = $operation['name'] ?? null;
-        $to = $operation['to'] ?? null;
-        $palette = is_array($this->plan['palette'] ?? null) ? $this->plan['palette'] : [];
-        if (! is_string($name) || ! isset($palette[$name])) {
-            throw Unusable::at("$pointer/name", 'the name of a colour of the palette');
-        }
-        if (! is_string($to) || isset($palette[$to])) {
-            throw Unusable::at("$pointer/to", 'a name that no other colour has');
-        }
-        $palette[$to] = $palette[$name];
-        unset($palette[$name]);
-        $this->plan['palette'] = $palette;
-        $sheet = is_array($this->plan['sheet'] ?? null) ? $this->plan['sheet'] : [];
-        if (($sheet['background'] ?? null) === $name) {
-            $sheet['background'] = $to;
-            $this->plan['sheet'] = $sheet;
-        }
+        [$name, $to] = PaletteEdit::names($this->plan, $operation, $pointer);
+        $this->plan = PaletteEdit::renamed($this->plan, $name, $to);
         foreach ($this->steps->all() as $index => $step) {
             $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
             foreach ($kind?->fields() ?? [] as $field) {

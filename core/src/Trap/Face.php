@@ -10,6 +10,7 @@ use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Shape\Figure;
+use Sternbild\Core\Shape\Shape;
 
 /** A figure that covers what lies under it, in plain numbers: its edges, its corners, and how thick it is. */
 final class Face
@@ -46,11 +47,17 @@ final class Face
 
     private readonly bool $isInPlace;
 
+    private readonly Shape $shape;
+
+    private readonly Affine $map;
+
     public function __construct(public readonly Figure $figure, public readonly Style $style)
     {
-        $map = $figure->map;
+        // A map under which circles bend makes several curves of an arc: there the outlines are spelt out.
+        $isKept = $figure->map->isSimilarity();
+        $map = $this->map = $isKept ? $figure->map : Affine::identity();
+        $shape = $this->shape = $isKept ? $figure->shape : new Shape($figure->outlines());
         $this->isInPlace = $map->isIdentity();
-        $shape = $figure->shape;
         $area = $figure->area();
         $perimeter = $shape->perimeter() * sqrt(abs($map->determinant()));
         $this->thickness = $perimeter <= 0.0 ? 0.0 : self::SAFE * 2.0 * abs($area) / $perimeter;
@@ -77,12 +84,17 @@ final class Face
         }
     }
 
-    /** The curve of an edge where it lies, with the inside to its right on the screen; of cubics and what became of bent arcs the first piece. */
+    public function isHole(int $edge): bool
+    {
+        return $this->shape->outlines[$this->edges[$edge][6]]->isHole();
+    }
+
+    /** The curve of an edge where it lies, with the inside to its right on the screen. */
     public function curve(int $edge): Curve
     {
         [$x, $y, , , , , $outline, $at] = $this->edges[$edge];
-        $curve = $this->figure->shape->outlines[$outline]->curves[$at];
-        $curve = $this->isInPlace ? $curve : $curve->mapped($this->figure->map)[0];
+        $curve = $this->shape->outlines[$outline]->curves[$at];
+        $curve = $this->isInPlace ? $curve : $curve->mapped($this->map)[0];
         [$start, $end] = [$curve->start(), $curve->end()];
 
         return abs($start->x - $x) + abs($start->y - $y) <= abs($end->x - $x) + abs($end->y - $y) ? $curve : $curve->reversed();

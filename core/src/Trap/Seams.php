@@ -24,6 +24,9 @@ final class Seams
     /** No line reaches farther than this share of the longer side of the sheet, where it need not. */
     private const REACH = 1 / 800;
 
+    /** Comparisons of edges with one another; a field of 2,000 cells takes some ten thousand. */
+    private const MOST_COMPARED = 500_000;
+
     /** Degrees that rounding may open between corners that fill a place all around. */
     private const CLOSED = 0.05;
 
@@ -42,9 +45,10 @@ final class Seams
     /** @var list<Face> */
     private array $faces;
 
-    private float $step;
-
     private float $fine;
+
+    /** Comparisons that are left; figures by the thousand on one another have no seams that anybody could see. */
+    private int $left = self::MOST_COMPARED;
 
     /** @var array<int, bool> whether figures lie all around a place, as far as that was asked */
     private array $filled = [];
@@ -57,8 +61,7 @@ final class Seams
     private function __construct(array $faces, private readonly float $tolerance, private readonly float $wanted)
     {
         $this->faces = $faces;
-        $this->step = $tolerance;
-        $this->fine = 1.0 / $this->step;
+        $this->fine = 1.0 / $tolerance;
     }
 
     /**
@@ -93,7 +96,7 @@ final class Seams
             }
             $matched = [];
             foreach ($sharing as $place => $one) {
-                for ($before = 0; $before < $place; $before++) {
+                for ($before = 0; $before < $place && --$this->left > 0; $before++) {
                     $seam = $this->whole($sharing[$before], $one);
                     if ($seam !== null) {
                         $seams[] = $seam;
@@ -107,11 +110,8 @@ final class Seams
         foreach ($runs as [$key, $face, $heading]) {
             $this->corners[$key][] = [$face, $heading, 180.0];
         }
-        foreach ($pieces as $piece) {
-            $seams[] = [...$piece];
-        }
         $drawn = [];
-        foreach (array_filter($seams) as [$lower, $lowerEdge, $upper, $upperEdge, $curve]) {
+        foreach ([...$seams, ...$pieces] as [$lower, $lowerEdge, $upper, $upperEdge, $curve]) {
             array_push($drawn, ...$this->seam($lower, $lowerEdge, $upper, $upperEdge, $curve));
         }
 
@@ -132,20 +132,14 @@ final class Seams
         $second = $this->faces[$other[0]]->edges[$other[1]];
         $against = abs($first[0] - $second[2]) + abs($first[1] - $second[3]);
         $along = abs($first[0] - $second[0]) + abs($first[1] - $second[1]);
-        if (min($against, $along) > 2.0 * $this->step) {
+        if (min($against, $along) > 2.0 * $this->tolerance) {
             return null;
         }
         $isClosed = abs($first[0] - $first[2]) + abs($first[1] - $first[3]) <= $this->tolerance;
         // Both have their inside to the right, so neighbours go along it in opposite ways; a full circle is told by its outline being a hole.
-        $opposite = $isClosed ? $this->isHole($one) !== $this->isHole($other) : $against <= $along;
+        $opposite = $isClosed ? $this->faces[$one[0]]->isHole($one[1]) !== $this->faces[$other[0]]->isHole($other[1]) : $against <= $along;
 
         return $opposite ? [$one[0], $one[1], $other[0], $other[1], $this->faces[$one[0]]->curve($one[1])] : null;
-    }
-
-    /** @param  array{int, int}  $edge */
-    private function isHole(array $edge): bool
-    {
-        return $this->faces[$edge[0]]->figure->shape->outlines[$this->faces[$edge[0]]->edges[$edge[1]][6]]->isHole();
     }
 
     /**
@@ -170,12 +164,12 @@ final class Seams
                 $along = $forward ? $way : $way->times(-1.0);
                 $from = $curve->start()->dot($along);
                 $to = $curve->end()->dot($along);
-                $supports['l'.round($along->angle() * 2e4 + self::ODD).' '.round($along->cross($curve->start()) / $this->step + self::ODD)][] = [min($from, $to), max($from, $to), $forward, $face, $edge, $curve];
+                $supports['l'.floor($along->angle() * 2e4 + self::ODD).' '.floor($along->cross($curve->start()) * $this->fine + self::ODD)][] = [min($from, $to), max($from, $to), $forward, $face, $edge, $curve];
             } elseif ($curve instanceof Arc && ! $curve->isFullCircle()) {
                 $turn = $curve->sweep() > 0.0;
                 $from = $turn ? $curve->startAngle() : $curve->startAngle() + $curve->sweep();
                 $from = fmod($from + 4 * M_PI, 2 * M_PI) * $curve->radius();
-                $supports['a'.$this->key($curve->center()->x, $curve->center()->y).' '.round($curve->radius() / $this->step + self::ODD)][] = [$from, $from + abs($curve->sweep()) * $curve->radius(), $turn, $face, $edge, $curve];
+                $supports['a'.$this->key($curve->center()->x, $curve->center()->y).' '.floor($curve->radius() * $this->fine + self::ODD)][] = [$from, $from + abs($curve->sweep()) * $curve->radius(), $turn, $face, $edge, $curve];
             }
         }
         $pieces = $runs = [];
@@ -183,7 +177,11 @@ final class Seams
             usort($lying, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
             $open = [];
             foreach ($lying as $piece) {
-                $open = array_filter($open, fn (array $other): bool => $other[1] > $piece[0] + $this->step);
+                $this->left -= 2 * count($open);
+                if ($this->left <= 0) {
+                    break 2;
+                }
+                $open = array_filter($open, fn (array $other): bool => $other[1] > $piece[0] + $this->tolerance);
                 foreach ($open as $other) {
                     if ($other[2] !== $piece[2] && $other[3] !== $piece[3]) {
                         [$lower, $upper] = $other[3] < $piece[3] ? [$other, $piece] : [$piece, $other];
@@ -208,11 +206,15 @@ final class Seams
     {
         $runs = [];
         foreach ($lying as $piece) {
+            $this->left -= count($lying);
+            if ($this->left <= 0) {
+                break;
+            }
             $seen = [];
             foreach ($lying as $other) {
                 foreach ([0, 1] as $end) {
                     $at = $other[$end];
-                    if ($at > $piece[0] + $this->step && $at < $piece[1] - $this->step) {
+                    if ($at > $piece[0] + $this->tolerance && $at < $piece[1] - $this->tolerance) {
                         $curve = $this->part($piece, $at, $piece[1]);
                         // A piece that goes against the way of its line ends there instead of beginning.
                         $place = $piece[2] ? $curve->start() : $curve->end();
@@ -292,6 +294,10 @@ final class Seams
             return null;
         }
         $sharpest = 90.0;
+        $this->left -= intdiv(count($corners), 2);
+        if ($this->left <= 0) {
+            return INF;
+        }
         foreach ($corners as [$face, , $angle]) {
             if ($face === $lower || $face === $upper) {
                 $sharpest = min($sharpest, $angle);

@@ -27,13 +27,13 @@ final readonly class Looks
 
                 continue;
             }
-            $number = $numbers[spl_object_id($style)] ?? array_search($style, $styles, true);
-            if ($number === false) {
-                $number = count($styles);
+            // Those that look alike have one and the same style.
+            $id = spl_object_id($style);
+            if (! isset($numbers[$id])) {
+                $numbers[$id] = count($styles);
                 $styles[] = $style;
             }
-            $numbers[spl_object_id($style)] = $number;
-            $figures[] = $number;
+            $figures[] = $numbers[$id];
         }
 
         return ['id' => $drawn->id, 'styles' => array_map($this->style(...), $styles), 'figures' => $figures];

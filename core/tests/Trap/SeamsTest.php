@@ -184,4 +184,29 @@ final class SeamsTest extends TestCase
             self::assertStringNotContainsString('seams', $svg, json_encode($look) ?: '');
         }
     }
+
+    public function test_figures_by_the_thousand_on_one_another_have_no_seams(): void
+    {
+        $scene = Sample::scene(self::plan([
+            ['id' => 'p1', 'kind' => 'part.outline', 'points' => [[40, 40], [90, 50], [60, 90]]], ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [0, 0], 'count' => 5000],
+        ], 'closed'));
+        self::assertSame([], $scene->seams(), 'None of them lies beside another.');
+    }
+
+    public function test_figures_that_were_made_wider_than_high_have_seams_along_all_of_their_bent_edges(): void
+    {
+        $steps = [
+            ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [120, 120], 'radius' => 80, 'rings' => 2, 'sectors' => 3], Sample::part('p1', ['g1#1,1']), Sample::part('p2', ['g1#2,1']),
+            ['id' => 'z1', 'kind' => 'resize', 'of' => ['p1', 'p2'], 'about' => [120, 120], 'factors' => [1.3, 0.8]], ['id' => 's1', 'kind' => 'style', 'of' => ['z1'], 'fill' => 'ink'],
+        ];
+        $length = 0.0;
+        foreach (Sample::scene(self::plan($steps, 'closed'))->seams() as $stroke) {
+            foreach ($stroke->runs as $run) {
+                $length += array_sum(array_map(static fn ($curve): float => $curve->length(), $run));
+            }
+        }
+        // A third of an ellipse of 52 by 32, from straight up: between a third of the circles around and inside it.
+        self::assertGreaterThan(2 * M_PI * 32 / 3, $length);
+        self::assertLessThan(2 * M_PI * 52 / 3 + 1, $length);
+    }
 }

@@ -1,9 +1,10 @@
 import './browser';
 import { describe, expect, it } from 'vitest';
 import type { Handles, Kind, Plan, Schemas, Step } from '../api/client';
-import { type Handle, handlesOf, moved, roughly, shifted, valueAt, withIn, withoutPoint, withPoint } from '../editor/handles/handles';
+import { type Handle, handlesOf, moved, roughly, said as saidIn, shifted, valueAt, withIn, withoutPoint, withPoint } from '../editor/handles/handles';
 import { Answers } from '../editor/scene/answers';
 import { handleShape } from '../editor/scene/geometry';
+import { inRepeat } from '../editor/plan/useWorkedOn';
 import { bent, bulgeTowards } from '../editor/verbs/asking';
 import { asked, EVALUATED, plan as planOf } from './core';
 import { describedKinds } from './kinds';
@@ -144,5 +145,27 @@ describe('points of an outline', () => {
         expect(bulgeTowards([0, 0], [10, 0], [4, -5])).toBe(1);
         expect(bulgeTowards([0, 0], [0, 0], [4, -5])).toBe(0);
         expect(bent([], 1, { bulge: 2 })).toEqual([null, { bulge: 2 }]);
+    });
+
+    it('of a gradient set what of it is meant, and leave the rest', () => {
+        const fill = { gradient: 'linear', stops: [[0, 'ink'], [1, 'sand']] };
+        expect(withIn(fill, ['to'], [9, 9])).toEqual({ ...fill, to: [9, 9] });
+        expect(withIn(fill, ['stops', 1, 0], 0.8)).toEqual({ gradient: 'linear', stops: [[0, 'ink'], [0.8, 'sand']] });
+        // A bend is of one sort; another one takes its place.
+        expect(withIn({ bulge: 0.3 }, ['through'], [1, 1])).toEqual({ through: [1, 1] });
+    });
+
+    it('of a field inside another know what the plan says', () => {
+        const written = { steps: [{ id: 's1', kind: 'style', stroke: { color: 'ink' } }] } as unknown as Plan;
+        expect(saidIn(written, 's1', undefined, 'stroke.color')).toBe('ink');
+        expect(saidIn(written, 's1', undefined, 'stroke.width')).toBeUndefined();
+    });
+});
+
+describe('what is drawn while a repeat is worked on', () => {
+    it('comes into it, where it has no place of its own', () => {
+        expect(inRepeat({ op: 'add', step: { kind: 'part.circle' } }, 'r1')).toEqual({ op: 'add', step: { kind: 'part.circle' }, into: 'r1' });
+        expect(inRepeat({ op: 'add', step: { kind: 'style' }, before: 'p2' }, 'r1')).toEqual({ op: 'add', step: { kind: 'style' }, before: 'p2' });
+        expect(inRepeat({ op: 'remove', ids: ['p1'] }, 'r1')).toEqual({ op: 'remove', ids: ['p1'] });
     });
 });

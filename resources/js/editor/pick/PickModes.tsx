@@ -57,9 +57,9 @@ export function PickModes() {
                 </select>
             )}
             {drawingIn !== null && (
-                <span role="status" className="flex min-w-0 items-center gap-2 rounded bg-honey px-2 py-1 whitespace-nowrap text-ink" title="What is drawn in any sector is drawn in all of them">
+                <span role="status" className="flex min-w-0 items-center gap-2 rounded bg-honey px-2 py-1 whitespace-nowrap text-ink" title={`What is drawn in any sector of ${stepOf(scene, drawingIn)?.label ?? 'the repeat'} is drawn in all of them`}>
                     <span className="truncate">
-                        Drawing in every sector of <i className="font-serif text-[14px]">{stepOf(scene, drawingIn)?.label}</i>
+                        Drawing in every sector
                     </span>
                     <button className="font-semibold text-umber hover:underline" onClick={() => drawIn(null)}>
                         Done

@@ -29,7 +29,7 @@ final class GradientPulls
         if ($gradient->sort === 'along') {
             return self::onWay($field, $gradient, $figure);
         }
-        $isOpen = $gradient->from === null && $gradient->to === null && $gradient->radius === null;
+        $isOpen = $gradient->isOpen();
         $fitted = $gradient->fitted($isOpen ? $figure->shape->bounds() : $figure->bounds());
         $seen = static fn (Vec $place): Vec => $isOpen ? $figure->map->apply($place) : $place;
         $from = $seen($fitted->from ?? Vec::zero());
