@@ -97,7 +97,7 @@ foreach ($cells as $k => $of) {
 
 $part = scene($rosette)->parts()['r1'];
 $woven = scene($weaving)->parts()['w1'];
-$petals = array_map(static fn ($figure): array => flattened($figure->outlines()[0]->curves), scene([$petal, [...$rosette[1], 'lap' => 'stack']])->parts()['r1']->figures);
+$petals = array_map(static fn ($figure): array => flattened($figure->outlines()[0]->curves), scene([$petal, [...$rosette[1], 'lap' => 'stack']])->parts()['r1']->figures());
 file_put_contents($argv[1], json_encode([
     'petals' => $petals, 'width' => WIDTH, 'gap' => 2, 'ways' => array_values(array_map(static fn ($guide): array => flattened($guide->curves()), scene($ways)->guides())),
 ], JSON_THROW_ON_ERROR));

@@ -58,7 +58,7 @@ final class Ajar
         $corners = [];
         foreach ($repeat->references() as $id) {
             $part = ($known[$id] ?? null)?->result;
-            foreach ($part instanceof Part ? $part->figures : [] as $figure) {
+            foreach ($part instanceof Part ? $part->figures() : [] as $figure) {
                 foreach ($figure->corners() as $number => $at) {
                     $corners[] = [$id, $number, $at];
                     if (count($corners) > self::MOST) {
@@ -106,10 +106,10 @@ final class Ajar
     private static function remedy(Plan $plan, Evaluated $known, int $number, Vec $meet): ?Remedy
     {
         $points = $plan->steps[$known->id]->raw('points');
-        if (! is_array($points) || ! $known->result instanceof Part || count($known->result->figures) !== 1 || count($known->places['points'] ?? []) !== count($points)) {
+        if (! is_array($points) || ! $known->result instanceof Part || $known->result->count() !== 1 || count($known->places['points'] ?? []) !== count($points)) {
             return null;
         }
-        $at = ($known->result->figures[0]->corners()[$number] ?? null);
+        $at = ($known->result->first()->corners()[$number] ?? null);
         foreach ($known->places['points'] as $point => $place) {
             if ($at !== null && $place->distanceTo($at) <= 64 * $plan->tolerance()->distance) {
                 $decimals = $plan->tolerance()->decimals + 2;

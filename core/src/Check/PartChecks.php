@@ -14,7 +14,7 @@ use Sternbild\Core\Result\Finding;
 final class PartChecks
 {
     /** Figures up to which what is drawn is a mark, to be seen small; patterns and rosettes are not looked at piece by piece. */
-    private const MARK = 40;
+    public const MARK = 40;
 
     private const MOST_CURVES = 1200;
 

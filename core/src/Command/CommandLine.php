@@ -14,25 +14,28 @@ use Sternbild\Core\Format\PlanSchema;
 use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Format\SvgDrawing;
+use Sternbild\Core\Format\Tile;
+use Sternbild\Core\Format\TilePicture;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\View\SceneNumbers;
 
-/** The commands of `sternbild`: scene, render, check, vary, schema. */
+/** The commands of `sternbild`: scene, render, check, tile, vary, schema. */
 final readonly class CommandLine
 {
     private const USAGE = <<<'TEXT'
         sternbild scene PLAN [--pretty]
         sternbild render PLAN OUT.svg|OUT.png|OUT.pdf [--scale N] [--with-grid] [--with-uses] [--construction]
         sternbild check PLAN
+        sternbild tile PLAN PATTERN OUT.svg|OUT.png|OUT.pdf [--width N] [--with PATTERN,PATTERN]
         sternbild vary PLAN FOLDER [--seed N] [--count N] [--what NAME,NAME]
         sternbild schema
         PLAN is a file, or - for standard input.
 
         TEXT;
 
-    private const WITH_VALUES = ['scale', 'seed', 'count', 'what'];
+    private const WITH_VALUES = ['scale', 'seed', 'count', 'what', 'width', 'with'];
 
     private const GOOD = 0;
 
@@ -62,7 +65,7 @@ final readonly class CommandLine
 
                 return self::GOOD;
             }
-            $wanted = ['scene' => 1, 'check' => 1, 'render' => 2, 'vary' => 2][$command ?? ''] ?? null;
+            $wanted = ['scene' => 1, 'check' => 1, 'render' => 2, 'vary' => 2, 'tile' => 3][$command ?? ''] ?? null;
             if ($wanted !== count($places)) {
                 fwrite($this->errors, self::USAGE);
 
@@ -75,6 +78,7 @@ final readonly class CommandLine
             match ($command) {
                 'scene' => $this->printScene($scene, isset($options['pretty'])),
                 'check' => $this->printFindings($scene),
+                'tile' => $this->tile($scene, $places[1], $places[2], $options),
                 default => $this->render($scene, $places[1], $options),
             };
 
@@ -102,7 +106,7 @@ final readonly class CommandLine
             } elseif (in_array($word, ['--pretty', '--with-grid', '--with-uses', '--construction'], true)) {
                 $options[substr($word, 2)] = '';
             } elseif (str_starts_with($word, '--')) {
-                throw new \UnexpectedValueException("$word is not an option; there are --pretty, --scale, --with-grid, --with-uses, --construction, --seed, --count and --what");
+                throw new \UnexpectedValueException("$word is not an option; there are --pretty, --scale, --with-grid, --with-uses, --construction, --seed, --count, --what, --width and --with");
             } else {
                 $places[] = $word;
             }
@@ -192,14 +196,47 @@ final readonly class CommandLine
             isset($options['with-uses']) => SvgDrawing::writeWithUses($scene),
             default => SvgDrawing::write($scene),
         };
-        $picture = match (strtolower(pathinfo($file, PATHINFO_EXTENSION))) {
+        self::written($file, match (strtolower(pathinfo($file, PATHINFO_EXTENSION))) {
             'svg' => $svg,
             'png' => Raster::png($svg, self::scale($scene, $options['scale'] ?? '1')),
             'pdf' => Raster::pdf($svg),
             default => throw new \UnexpectedValueException("$file does not end in .svg, .png or .pdf"),
-        };
-        if (@file_put_contents($file, $picture) === false) {
+        });
+    }
+
+    private static function written(string $file, string $content): void
+    {
+        if (@file_put_contents($file, $content) === false) {
             throw new \UnexpectedValueException("$file cannot be written");
+        }
+    }
+
+    /**
+     * The tile of a pattern.
+     *
+     * @param  array<string, string>  $options
+     *
+     * @throws RenderFailed
+     * @throws Unusable
+     */
+    private function tile(Scene $scene, string $id, string $file, array $options): void
+    {
+        $tile = Tile::of($scene, $id, isset($options['with']) ? explode(',', $options['with']) : []);
+        $text = $options['width'] ?? (string) max(1, (int) round($tile->width * $scene->plan->unit->pixels()));
+        $width = preg_match('/^\d{1,5}$/D', $text) === 1 ? (int) $text : 0;
+        if ($width < 1 || max($width, $tile->heightFor($width)) > Raster::LARGEST_SIDE) {
+            throw new \UnexpectedValueException('--width must be a whole number of pixels, 1 or more, and give at most '.Raster::LARGEST_SIDE." pixels a side; it is $text");
+        }
+        $ending = strtolower(pathinfo($file, PATHINFO_EXTENSION));
+        self::written($file, match ($ending) {
+            'svg' => SvgDrawing::writeTile($scene, $tile),
+            'png' => TilePicture::png($scene, $tile, $width),
+            'pdf' => Raster::pdf(SvgDrawing::writeTile($scene, $tile)),
+            default => throw new \UnexpectedValueException("$file does not end in .svg, .png or .pdf"),
+        });
+        if ($ending === 'png' && ! $tile->isExactAt($width)) {
+            $near = implode(' or ', array_map(static fn (array $size): string => "$size[0] × $size[1]", $tile->exactNear($width)));
+            fwrite($this->errors, sprintf('sternbild: at %d × %d pixels the tile is stretched by %.2f pixels%s', $width, $tile->heightFor($width), $tile->offAt($width), $near === '' ? '' : "; exact are $near")."\n");
         }
     }
 

@@ -7,6 +7,8 @@ namespace Sternbild\Core\Evaluation;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Paint\Gradient;
 use Sternbild\Core\Paint\Look;
+use Sternbild\Core\Paint\PatternFill;
+use Sternbild\Core\Paint\Recoloured;
 use Sternbild\Core\Paint\Reorder;
 use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Plan\Evaluated;
@@ -48,6 +50,21 @@ final class Drawing
     /** @var list<Look> */
     private array $looks = [];
 
+    /** Patterns inside of patterns: one inside one. */
+    private const DEEPEST = 2;
+
+    /** @var array<string, DrawnPart> patterns that fill something */
+    private array $cells = [];
+
+    /** @var array<string, true> those that are being worked out */
+    private array $within = [];
+
+    /** Copies that one figure may be filled with. */
+    private const MOST_WITHIN = 20_000;
+
+    /** @var array<int, array{string, string}> */
+    private array $unshown = [];
+
     /**
      * @param  array<string, Evaluated>  $known  the results of the plan
      * @param  array<string, list<Evaluated>>  $sources  what each step is made of
@@ -86,7 +103,10 @@ final class Drawing
         foreach ($this->order as $id) {
             $part = $this->known[$id]->result;
             if ($part instanceof Part && ! isset($this->gone[$id]) && ! $this->plan->steps[$id]->hidden && $this->plan->steps[$id]->kind->isDrawn()) {
-                $drawn[] = new DrawnPart($id, $part, $this->styles($id, $part, $this->goneFigures[$id] ?? []));
+                $gone = $this->goneFigures[$id] ?? [];
+                // What is said of single copies is so of these only.
+                $part = $part->spread !== null && ($gone !== [] || $this->singly($id) !== []) ? $part->spelt() : $part;
+                $drawn[] = new DrawnPart($id, $part, $this->styles($id, $part, $gone));
             }
         }
 
@@ -138,7 +158,7 @@ final class Drawing
     private function inherit(string $id, Part $part, array $sources): void
     {
         $parts = array_values(array_filter($sources, static fn (Evaluated $source): bool => $source->result instanceof Part));
-        if ($part->figures[0]->steps[0] !== $id || $parts === []) {
+        if ($part->first()->steps[0] !== $id || $parts === []) {
             return;
         }
         $model = $parts[0];
@@ -150,7 +170,7 @@ final class Drawing
             }
         }
         if ($model->result instanceof Part) {
-            $figure = $model->result->figures[count($model->result->figures) - 1];
+            $figure = $model->result->last();
             $this->inherited[$id] = $this->history($figure->steps);
             $this->models[$id] = $figure;
         }
@@ -192,9 +212,10 @@ final class Drawing
         $byHistory = [];
         $styles = [];
         $singly = $this->singly($id);
-        foreach ($part->figures as $number => $figure) {
+        foreach ($part->spread?->ofCell() ?? $part->figures() as $number => $figure) {
             $own = $singly[$number] ?? [];
-            $key = implode(' ', $figure->steps).($figure->blend === null ? '' : ' '.$figure->blend->share.' '.implode(' ', $figure->blend->steps)).($own === [] ? '' : ' '.implode(' ', array_keys($own))).($figure->tint === null ? '' : ' '.spl_object_id($figure->tint));
+            $key = implode(' ', $figure->steps).($figure->blend === null ? '' : ' '.$figure->blend->share.' '.implode(' ', $figure->blend->steps)).($own === [] ? '' : ' '.implode(' ', array_keys($own))).($figure->tint === null ? '' : ' '.spl_object_id($figure->tint))
+                .($figure->recoloured === null ? '' : " {$figure->recoloured->since} {$figure->recoloured->colour}");
             $styles[] = isset($gone[$number]) ? null : $this->placed($byHistory[$key] ??= $this->style($figure, $own), $figure);
         }
 
@@ -217,7 +238,7 @@ final class Drawing
         $sources = $this->sources[$id] ?? [];
         $source = count($sources) === 1 && $sources[0]->step === null ? $sources[0] : null;
         $part = ($this->known[$id] ?? null)?->result;
-        if ($source?->result instanceof Part && $part instanceof Part && count($source->result->figures) === count($part->figures)) {
+        if ($source?->result instanceof Part && $part instanceof Part && $source->result->count() === $part->count()) {
             foreach ($this->singly($source->id) as $figure => $looks) {
                 $found[$figure] = ($found[$figure] ?? []) + $looks;
             }
@@ -233,12 +254,30 @@ final class Drawing
     private function style(Figure $figure, array $own): array
     {
         $said = [...($figure->tint === null ? [] : ['fill' => $figure->tint]), ...$this->said($this->history($figure->steps), [], $own)];
+        $said = $figure->recoloured === null ? $said : $this->recoloured($said, $figure->recoloured, $figure->steps, $own);
         $style = Style::of($said);
         $blend = $figure->blend;
 
         return [$blend === null ? $style : $style->towards(Style::of($this->said($this->history($blend->steps), [])), $blend->share), array_filter([
             'fill' => $said['fill from'] ?? null, 'stroke.color' => $said['stroke.color from'] ?? null,
         ], is_int(...))];
+    }
+
+    /**
+     * A look with the colour that a copy got: over what was said of what it was made of, under what was said of it and its like.
+     *
+     * @param  array<string, mixed>  $said
+     * @param  list<string>  $steps  that it came through
+     * @param  array<int, true>  $own  numbers of looks that were said for it singly
+     * @return array<string, mixed>
+     */
+    private function recoloured(array $said, Recoloured $copy, array $steps, array $own): array
+    {
+        $style = Style::of($said);
+        $field = $style->fill === 'none' && $style->stroke !== 'none' ? 'stroke.color' : 'fill';
+        $later = $this->said(array_slice($steps, $copy->since), [], $own);
+
+        return isset($later[$field]) ? [...$said, $field => $later[$field], "$field from" => $later["$field from"]] : [...array_diff_key($said, ["$field from" => true]), $field => $copy->colour];
     }
 
     /**
@@ -249,15 +288,79 @@ final class Drawing
     private function placed(array $said, Figure $figure): Style
     {
         [$style, $looks] = $said;
-        if ($style->gradient === null && $style->strokeGradient === null) {
+        if ($style->gradient === null && $style->strokeGradient === null && $style->pattern === null) {
             return $style;
         }
         $fill = $style->gradient === null ? null : $this->gradient($style->gradient, $looks['fill'] ?? null, $figure);
         $stroke = $style->strokeGradient === null ? null : $this->gradient($style->strokeGradient, $looks['stroke.color'] ?? null, $figure);
-        $own = $style->with($fill, $stroke);
+        $pattern = $style->pattern === null ? null : $this->patterned($style->pattern, $looks['fill'] ?? null, $figure);
+        $own = $style->with($fill, $stroke, $pattern);
 
         // Copies have one and the same, however their maps were rounded.
-        return $this->placed[serialize([$own->with(null, null), $fill?->key(), $stroke?->key(), $fill?->sort === 'along' ? spl_object_id($figure->shape) : 0])] ??= $own;
+        return $this->placed[serialize([$own->with(null, null, null), $fill?->key(), $stroke?->key(), $pattern?->key(), $fill?->sort === 'along' ? spl_object_id($figure->shape) : 0])] ??= $own;
+    }
+
+    /** A pattern as a figure has it, in the coordinates of its shape; null where it would be inside of what it is made of, or too deep. */
+    private function patterned(PatternFill $fill, ?int $look, Figure $figure): ?PatternFill
+    {
+        $cell = $this->cellOf($fill->pattern);
+        if ($cell === null) {
+            $this->unshown[$look ?? -1] = [$fill->pattern, 'cannot fill what it is made of itself, nor what lies in a pattern inside a pattern'];
+
+            return null;
+        }
+        $steps = $look === null ? [] : [...$this->looks[$look]->of, ...array_keys($this->looks[$look]->figures)];
+        $plain = $cell->looks()[0]->fill ?? 'none';
+
+        $own = $fill->mapped($this->since($steps, $figure)->then($figure->map->inverse()))->shownAs($plain === 'none' ? $fill->plain : $plain);
+        $many = $cell->part->spread?->copiesWithin($figure->shape->bounds()->mapped($own->map->inverse())) ?? 0;
+        if ($many > self::MOST_WITHIN) {
+            $this->unshown[$look ?? -1] = [$fill->pattern, 'would show '.number_format($many).' copies in one part; at most '.number_format(self::MOST_WITHIN).' are possible'];
+
+            return null;
+        }
+
+        return $own;
+    }
+
+    /** The first cell of a pattern with its looks; null where it is worked out already further out, or inside a pattern inside a pattern. */
+    private function cellOf(string $id): ?DrawnPart
+    {
+        $part = ($this->known[$id] ?? null)?->result;
+        if (! $part instanceof Part || $part->spread === null || isset($this->within[$id]) || count($this->within) >= self::DEEPEST) {
+            return null;
+        }
+        if (! isset($this->cells[$id])) {
+            $this->within[$id] = true;
+            $this->cells[$id] = new DrawnPart($id, $part, $this->styles($id, $part, []));
+            unset($this->within[$id]);
+        }
+        // What was worked out further out may hold too many inside of one another here.
+        foreach ($this->within === [] ? [] : $this->cells[$id]->looks() as $style) {
+            if ($style->pattern !== null) {
+                return null;
+            }
+        }
+
+        return $this->cells[$id];
+    }
+
+    /** @return array<string, DrawnPart> the patterns that fill something, or are not drawn by themselves */
+    public function cells(): array
+    {
+        foreach ($this->known as $id => $step) {
+            if ($step->result instanceof Part && isset($step->result->facts['area']) && (isset($this->gone[$id]) || $this->plan->steps[$id]->hidden)) {
+                $this->cellOf($id);
+            }
+        }
+
+        return $this->cells;
+    }
+
+    /** @return array<int, array{string, string}> looks that fill with a pattern that cannot be shown there, by number: that pattern, and why; -1 for what was not said by a look */
+    public function unshown(): array
+    {
+        return $this->unshown;
     }
 
     /** @return Gradient|null null where there is no way to follow: then there is one colour only */

@@ -9,15 +9,16 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Plan\Address;
+use Sternbild\Core\Plan\CellDomain;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Sector;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Shape\Part;
 
 /**
- * What is drawn while a repeat is worked on: it is brought into the first sector, stands before the repeat, and is one of the parts that this repeats.
+ * What is drawn while a repeat is worked on: it is brought into the first sector or cell, stands before the repeat, and is one of the parts that this repeats.
  *
- * `{op: "add", step, into: id}`: places and cells lie in any of the sectors. Intersections of a grid become the ones that lie there in the first sector,
+ * `{op: "add", step, into: id}`: places and cells lie in any of the sectors or cells. Intersections of a grid become the ones that lie there in the first sector,
  * so that outlines which reach the edge of a sector close with their neighbours; what is built of other steps, and looks, stay as they are.
  */
 final class DrawingIn
@@ -36,9 +37,9 @@ final class DrawingIn
     public static function operations(Scene $scene, string $new, array $operation, string $pointer): array
     {
         $repeat = $scene->plan->steps[is_string($operation['into'] ?? null) ? $operation['into'] : ''] ?? null;
-        $sector = $repeat === null ? null : Sector::ofRepeat($scene->known, $repeat);
+        $sector = $repeat === null ? null : Sector::ofRepeat($scene->known, $repeat) ?? CellDomain::ofPattern($scene->known, $repeat);
         if ($repeat === null || $sector === null || ! ($scene->known[$repeat->id]->result ?? null) instanceof Part) {
-            throw Unusable::at("$pointer/into", 'the id of a repeat of parts all the way around a centre');
+            throw Unusable::at("$pointer/into", 'the id of a pattern, a frieze, or a repeat of parts all the way around a centre');
         }
         $step = is_array($operation['step'] ?? null) ? $operation['step'] : [];
         $known = $scene->known[$new] ?? null;

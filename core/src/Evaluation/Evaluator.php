@@ -13,6 +13,7 @@ use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Tiling;
+use Sternbild\Core\Paint\Look;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\Numerals;
@@ -102,25 +103,48 @@ final readonly class Evaluator
 
         array_push($findings, ...Checks::run($plan, $known, $labels));
 
+        $looks = array_map(strval(...), array_keys(array_filter($known, static fn (Evaluated $step): bool => $step->result instanceof Look)));
         $drawing = new Drawing($plan, $known, $sources, $usedUp);
         $arranged = $drawing->arranged();
         array_push($findings, ...array_map(static fn (Finding $finding): Finding => $finding->about($labels[$finding->step]), PartChecks::run($plan, $known, self::seen($arranged), $labels, $budget->share(self::CHECKED))));
 
-        return new Scene($plan, $labels, $known, $arranged, $sources, $drawing->usedUp(), $findings, $drawing->inside());
+        $inside = $drawing->inside();
+        array_push($findings, ...self::unshown($drawing, $looks, $labels));
+
+        return new Scene($plan, $labels, $known, $arranged, $sources, $drawing->usedUp(), $findings, $inside, $drawing->cells());
+    }
+
+    /**
+     * @param  list<string>  $looks  steps that say looks, in order
+     * @param  array<string, string>  $labels
+     * @return list<Finding>
+     */
+    private static function unshown(Drawing $drawing, array $looks, array $labels): array
+    {
+        $findings = [];
+        foreach ($drawing->unshown() as $look => [$pattern, $why]) {
+            $step = $looks[$look] ?? $pattern;
+            $findings[] = Finding::error($step, 'choice', "{$labels[$pattern]} $why", 'fill')->about($labels[$step]);
+        }
+
+        return $findings;
     }
 
     /**
      * @param  list<DrawnPart>  $arranged
-     * @return list<Seen>
+     * @return list<Seen> of more figures than are looked at one more
      */
     private static function seen(array $arranged): array
     {
         $seen = [];
         foreach ($arranged as $part) {
-            foreach ($part->styles as $number => $style) {
+            foreach ($part->styled() as [$figure, $style]) {
                 // A shade is no shape to be told from others.
-                if ($style !== null && $part->part->figures[$number]->tint === null) {
-                    $seen[] = Seen::of($part->id, $part->part->figures[$number], $style, count($part->styles));
+                if ($figure->tint === null) {
+                    $seen[] = Seen::of($part->id, $figure, $style, $part->part->count());
+                }
+                if (count($seen) > PartChecks::MARK) {
+                    return $seen;
                 }
             }
         }

@@ -10,11 +10,13 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Measure\Measurement;
+use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Result;
+use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Snap\Settling;
 use Sternbild\Core\Snap\Snapper;
@@ -49,6 +51,7 @@ final readonly class Scene
      * @param  array<string, true>  $usedUp  ids of steps that are not shown by themselves any more
      * @param  list<Finding>  $findings
      * @param  list<DrawnPart>  $inside  what motifs are made of, where it lies; no part of the result
+     * @param  array<string, DrawnPart>  $cells  the patterns that fill something, by their steps
      */
     public function __construct(
         public Plan $plan,
@@ -59,6 +62,7 @@ final readonly class Scene
         public array $usedUp,
         public array $findings,
         public array $inside = [],
+        public array $cells = [],
     ) {
     }
 
@@ -101,23 +105,58 @@ final readonly class Scene
      */
     public function seams(float $scale = self::SMALL, ?\Closure $shows = null): array
     {
-        $faces = [];
+        $figures = [];
         $many = 0;
         foreach ($this->plan->seamsOpen ? [] : $this->drawing as $drawn) {
-            foreach ($shows === null || $shows($drawn->id) ? $drawn->styles : [] as $number => $style) {
-                $figure = $drawn->part->figures[$number];
-                $many += $figure->curves();
-                if ($many > Seams::MOST_EDGES) {
-                    return [];
-                }
-                if ($style?->covers() === true) {
-                    $faces[] = new Face($figure, $style);
-                }
+            if ($shows !== null && ! $shows($drawn->id)) {
+                continue;
+            }
+            $many += $drawn->part->curves();
+            if ($many > Seams::MOST_EDGES) {
+                return [];
+            }
+            array_push($figures, ...$drawn->styled());
+        }
+
+        return $this->seamsAmong($figures, $this->fills($scale));
+    }
+
+    /**
+     * The same of some figures only.
+     *
+     * @param  list<array{Figure, Style}>  $figures  from back to front
+     * @param  float  $least  how far to both sides a line has to reach, in their unit
+     * @return list<Stroke>
+     */
+    public function seamsAmong(array $figures, float $least): array
+    {
+        $faces = [];
+        foreach ($this->plan->seamsOpen ? [] : $figures as [$figure, $style]) {
+            if ($style->covers()) {
+                $faces[] = new Face($figure, $style);
             }
         }
         $size = max($this->plan->width, $this->plan->height);
 
-        return Stroke::along(Seams::between($faces, $size * self::ONE, $size, self::FILLS / min(self::SMALL, $scale) / $this->plan->unit->pixels()), $size * self::TOLD_APART);
+        return Stroke::along(Seams::between($faces, $size * self::ONE, $size, $least), $size * self::TOLD_APART);
+    }
+
+    /** How far to both sides of an edge the pixels reach that it runs through, in the sheet's unit, at a scale and at all that are larger than a half. */
+    public function fills(float $scale): float
+    {
+        return self::FILLS / min(self::SMALL, $scale) / $this->plan->unit->pixels();
+    }
+
+    /** A pattern with its looks, whether it is drawn by itself or not; null for what is none. */
+    public function cell(string $id): ?DrawnPart
+    {
+        foreach ($this->drawing as $drawn) {
+            if ($drawn->id === $id) {
+                return $drawn->part->spread === null ? null : $drawn;
+            }
+        }
+
+        return $this->cells[$id] ?? null;
     }
 
     /** What a pointer can snap to: all that is shown. */
@@ -134,7 +173,7 @@ final readonly class Scene
             }
         }
         $drawn = array_flip(array_map(static fn (DrawnPart $part): string => $part->id, $this->drawing));
-        $parts = array_filter(array_intersect_key($this->parts(), $drawn), static fn (Part $part): bool => count($part->figures) <= self::MOST_COPIES);
+        $parts = array_filter(array_intersect_key($this->parts(), $drawn), static fn (Part $part): bool => $part->count() <= self::MOST_COPIES);
         foreach (array_keys($parts) as $id) {
             foreach ($this->known[$id]->frames as $frame => $grid) {
                 if ($grid->result instanceof Grid) {

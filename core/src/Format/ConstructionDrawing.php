@@ -185,8 +185,8 @@ final readonly class ConstructionDrawing
     private static function drawn(Scene $scene): iterable
     {
         foreach ($scene->drawing as $drawn) {
-            foreach ($drawn->part->figures as $number => $figure) {
-                foreach ($drawn->styles[$number] === null ? [] : $figure->outlines() as $outline) {
+            foreach ($drawn->styled() as [$figure]) {
+                foreach ($figure->outlines() as $outline) {
                     yield from self::ofArcs($outline->curves);
                 }
             }

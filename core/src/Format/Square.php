@@ -33,11 +33,7 @@ final readonly class Square
         $bounds = null;
         $shown = [];
         foreach ($scene->drawing as $drawn) {
-            foreach ($wanted === null || isset($wanted[$drawn->id]) ? $drawn->part->figures : [] as $number => $figure) {
-                $style = $drawn->styles[$number];
-                if ($style === null) {
-                    continue;
-                }
+            foreach ($wanted === null || isset($wanted[$drawn->id]) ? $drawn->styled() : [] as [$figure, $style]) {
                 $box = $figure->bounds();
                 // A stroke reaches half its width beyond the outline.
                 $over = $style->stroke === 'none' ? 0.0 : $style->strokeWidth / 2;

@@ -8,10 +8,13 @@ use Sternbild\Core\Evaluation\DrawnPart;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Paint\PatternFill;
 use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Plan\Unit;
 use Sternbild\Core\Shape\Figure;
+use Sternbild\Core\Trap\Stroke;
 
 /** A scene as an SVG 2 document: one path a figure, attributes only where they differ from what SVG takes anyway. */
 final readonly class SvgDrawing
@@ -19,9 +22,20 @@ final readonly class SvgDrawing
     /** An opacity shows in steps of a 255th at best. */
     private const OPACITY_DECIMALS = 4;
 
+    /** Pixels to both sides that fill what an edge runs through, and what rounds it. */
+    private const FILLS = 1.5;
+
+    /** Of a tile's size, so that nothing is left over after many of them. */
+    private const TILE_DECIMALS = 12;
+
+    /** Of outlines in pixels: they are rounded to 256ths there, and equal ones have to be so alike. */
+    private const PIXEL_DECIMALS = 9;
+
     private PathData $paths;
 
     private SvgPaint $paint;
+
+    private SvgCells $cells;
 
     /** Copies of one shape beyond which they are written as uses of it. */
     private const MANY = 500;
@@ -33,10 +47,11 @@ final readonly class SvgDrawing
      * @param  bool  $isExact  leaves out what is drawn under the edges of neighbours
      * @param  float  $scale  at which it will be looked at, where that is known, output pixels to a CSS pixel
      */
-    private function __construct(private Scene $scene, private bool $withGrids, private bool $sharesShapes, private ?Square $square = null, private float $scale = 1.0, private bool $isExact = false)
+    private function __construct(private Scene $scene, private bool $withGrids, private bool $sharesShapes, private ?Square $square = null, private float $scale = 1.0, private bool $isExact = false, ?int $decimals = null)
     {
-        $this->paths = new PathData($scene->plan->tolerance()->decimals);
+        $this->paths = new PathData($decimals ?? $scene->plan->tolerance()->decimals);
         $this->paint = new SvgPaint($this->paths, $this->matrix(...));
+        $this->cells = new SvgCells(fn (array $figures, string $id): string => $this->figures($figures, $id, false));
     }
 
     /** @param  float  $scale  at which a picture is made of it, output pixels to a CSS pixel */
@@ -68,6 +83,68 @@ final readonly class SvgDrawing
         return (new self($scene, false, false, $square))->document();
     }
 
+    /** A tile of a pattern: what a cell shows is written once. */
+    public static function writeTile(Scene $scene, Tile $tile): string
+    {
+        return (new self($scene, false, true))->tile($tile);
+    }
+
+    /**
+     * The same to make a picture of, so many pixels wide and high: every outline by itself, in pixels.
+     *
+     * `rsvg-convert` takes the numbers of attributes as 32-bit floats and those of paths as 64-bit ones; only of the latter equal copies come to equal pixels.
+     *
+     * @param  array{int, int}  $pixels
+     */
+    public static function writeTileInPixels(Scene $scene, Tile $tile, array $pixels): string
+    {
+        return (new self($scene, false, false, decimals: self::PIXEL_DECIMALS))->tileInPixels($tile, $pixels);
+    }
+
+    private function tile(Tile $tile): string
+    {
+        $unit = $this->scene->plan->unit === Unit::Px ? '' : $this->scene->plan->unit->value;
+        [$x, $y, $wide, $high] = array_map(static fn (float $one): string => PathData::written($one, self::TILE_DECIMALS), [$tile->origin->x, $tile->origin->y, $tile->width, $tile->height]);
+        $near = $content = [];
+        foreach ($tile->patterns as $drawn) {
+            [$first, $last, $top, $bottom] = $tile->rangeOf($drawn);
+            $content[] = $this->cells->of($drawn, [$first, $last, $top, $bottom]);
+            // What is next to it closes up with it.
+            array_push($near, ...$drawn->styled([$first - 1, $last + 1, $top - 1, $bottom + 1]));
+        }
+
+        return $this->opened("width=\"$wide$unit\" height=\"$high$unit\" viewBox=\"$x $y $wide $high\"", "x=\"$x\" y=\"$y\" width=\"$wide\" height=\"$high\"")
+            .$this->strokes($this->scene->seamsAmong($near, $this->scene->fills($this->scale))).implode('', $content)."</svg>\n";
+    }
+
+    /** @param  array{int, int}  $pixels */
+    private function tileInPixels(Tile $tile, array $pixels): string
+    {
+        [$wide, $high] = $pixels;
+        $map = Affine::move($tile->origin->times(-1.0))->then(Affine::scaling($wide / $tile->width, $high / $tile->height, Vec::zero()));
+        $near = [];
+        $content = '';
+        foreach ($tile->patterns as $drawn) {
+            [$first, $last, $top, $bottom] = $tile->rangeOf($drawn);
+            foreach ($drawn->styled([$first - 1, $last + 1, $top - 1, $bottom + 1]) as [$figure, $style]) {
+                $figure = $figure->mapped($map);
+                $style = $style->sized($map->scale());
+                $near[] = [$figure, $style];
+                $content .= $this->figure($figure, $style, '', $this->inherited($style, $figure->map));
+            }
+        }
+
+        return $this->opened("width=\"$wide\" height=\"$high\"", "width=\"$wide\" height=\"$high\"").$this->strokes($this->scene->seamsAmong($near, self::FILLS))."$content</svg>\n";
+    }
+
+    /** How a document begins: with its size, and its ground in a box. */
+    private function opened(string $size, string $box, bool $withGround = true): string
+    {
+        $background = $withGround ? $this->scene->background() : null;
+
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" $size{$this->isolation()}>\n".($background === null ? '' : "<rect $box fill=\"$background\"/>\n");
+    }
+
     private function document(): string
     {
         $svg = $this->square === null ? $this->sheet() : $this->square($this->square);
@@ -92,10 +169,17 @@ final readonly class SvgDrawing
     {
         $square = $this->square;
         $scale = $square === null ? $this->scale : $square->pixels / $square->side / $this->scene->plan->unit->pixels();
+
+        return $this->isExact ? '' : $this->strokes($this->scene->seams($scale, $square === null ? null : $square->shows(...)));
+    }
+
+    /** @param  list<Stroke>  $strokes */
+    private function strokes(array $strokes): string
+    {
         // Hidden as they are, they need not be exact.
         $paths = new PathData(max(1, $this->scene->plan->tolerance()->decimals - 2));
         $svg = '';
-        foreach ($this->isExact ? [] : $this->scene->seams($scale, $square === null ? null : $square->shows(...)) as $stroke) {
+        foreach ($strokes as $stroke) {
             $path = implode('', array_map($paths->ofWay(...), $stroke->runs));
             $svg .= "<path stroke=\"$stroke->colour\" stroke-width=\"{$paths->number(2 * $stroke->reach)}\"".($stroke->isRound ? ' stroke-linecap="round"' : '')." d=\"$path\"/>\n";
         }
@@ -124,43 +208,58 @@ final readonly class SvgDrawing
         $height = $this->paths->number($plan->height);
         // Pixels are what SVG takes a bare number for.
         $unit = $plan->unit === Unit::Px ? '' : $plan->unit->value;
-        $background = $this->scene->background();
 
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$width$unit\" height=\"$height$unit\" viewBox=\"0 0 $width $height\"{$this->isolation()}>\n"
-            .($background === null ? '' : "<rect width=\"$width\" height=\"$height\" fill=\"$background\"/>\n");
+        return $this->opened("width=\"$width$unit\" height=\"$height$unit\" viewBox=\"0 0 $width $height\"", "width=\"$width\" height=\"$height\"");
     }
 
     private function square(Square $square): string
     {
         [$x, $y, $side] = array_map($this->paths->number(...), [$square->left, $square->top, $square->side]);
-        $background = $square->withGround ? $this->scene->background() : null;
 
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"$square->pixels\" height=\"$square->pixels\" viewBox=\"$x $y $side $side\"{$this->isolation()}>\n"
-            .($background === null ? '' : "<rect x=\"$x\" y=\"$y\" width=\"$side\" height=\"$side\" fill=\"$background\"/>\n");
+        return $this->opened("width=\"$square->pixels\" height=\"$square->pixels\" viewBox=\"$x $y $side $side\"", "x=\"$x\" y=\"$y\" width=\"$side\" height=\"$side\"", $square->withGround);
     }
 
     private function part(DrawnPart $drawn, string $id): string
     {
-        $styles = array_filter($drawn->styles);
-        if ($styles === []) {
+        if ($drawn->part->spread !== null && ($this->sharesShapes || $drawn->part->count() > self::MANY)) {
+            return $drawn->looks() === [] ? '' : "<g id=\"$id\">\n{$this->cells->of($drawn, $drawn->part->spread->range)}</g>\n";
+        }
+        $figures = iterator_to_array($drawn->styled(), false);
+        if ($figures === []) {
             return '';
         }
-        $figures = $drawn->part->figures;
-        if (count($figures) === 1) {
-            return $this->figure($figures[0], $styles[0], " id=\"$id\"", $this->inherited($styles[0], $figures[0]->map));
+        if ($drawn->part->count() === 1) {
+            [$figure, $style] = $figures[0];
+
+            return $this->figure($figure, $style, " id=\"$id\"", $this->inherited($style, $figure->map));
         }
-        $hasGradient = static fn (Style $style): bool => $style->gradient !== null || $style->strokeGradient !== null;
-        $looks = array_filter(array_map(fn (Style $style): ?string => $hasGradient($style) ? null : $this->inherited($style, Affine::identity()), $styles), is_string(...));
-        $shared = count($looks) === count($styles) && count(array_unique($looks)) === 1 ? reset($looks) : '';
-        $many = $this->shapesOfMany($drawn);
+        $looks = array_map(fn (array $one): ?string => self::isPlain($one[1]) ? $this->inherited($one[1], Affine::identity()) : null, $figures);
+        $shared = count(array_unique($looks)) === 1 ? $looks[0] ?? '' : '';
+
+        return "<g id=\"$id\"$shared>\n{$this->figures($figures, $id, $shared !== '')}</g>\n";
+    }
+
+    /** Whether all of it can be said of a group. */
+    private static function isPlain(Style $style): bool
+    {
+        return $style->gradient === null && $style->strokeGradient === null && $style->pattern === null;
+    }
+
+    /**
+     * @param  list<array{Figure, Style}>  $figures  from back to front
+     * @param  string  $id  that shapes of theirs are called after
+     * @param  bool  $isSaid  whether the group around them says how all of them look
+     */
+    private function figures(array $figures, string $id, bool $isSaid): string
+    {
+        $many = $this->shapesOfMany($figures);
         $defined = [];
-        $svg = "<g id=\"$id\"$shared>\n";
-        foreach ($styles as $index => $style) {
-            $figure = $figures[$index];
-            $look = fn (Affine $map): string => $shared === '' ? $looks[$index] ?? $this->inherited($style, $map) : '';
+        $svg = '';
+        foreach ($figures as [$figure, $style]) {
+            $look = fn (Affine $map): string => $isSaid ? '' : $this->inherited($style, $map);
             $shape = spl_object_id($figure->shape);
             // What is enlarged by a map has its stroke enlarged as well; there the outline is spelt out.
-            if (! isset($many[$shape]) || $style->gradient?->sort === 'along' || ($style->stroke !== 'none' && ! ($figure->map->isSimilarity() && abs($figure->map->scale() - 1.0) < 1e-9))) {
+            if (! isset($many[$shape]) || $style->pattern !== null || $style->gradient?->sort === 'along' || ($style->stroke !== 'none' && ! ($figure->map->isSimilarity() && abs($figure->map->scale() - 1.0) < 1e-9))) {
                 $svg .= $this->figure($figure, $style, '', $look($figure->map));
 
                 continue;
@@ -173,14 +272,17 @@ final readonly class SvgDrawing
             $svg .= $this->paint->definitions()."<use$used href=\"#{$defined[$shape]}\"".($figure->map->isIdentity() ? '' : ' transform="matrix('.implode(' ', $this->matrix($figure->map)).')"')."/>\n";
         }
 
-        return $svg."</g>\n";
+        return $svg;
     }
 
-    /** @return array<int, true> shapes that are written once and used again, by object id */
-    private function shapesOfMany(DrawnPart $drawn): array
+    /**
+     * @param  list<array{Figure, Style}>  $figures
+     * @return array<int, true> shapes that are written once and used again, by object id
+     */
+    private function shapesOfMany(array $figures): array
     {
         $counts = [];
-        foreach ($drawn->part->figures as $figure) {
+        foreach ($figures as [$figure]) {
             $shape = spl_object_id($figure->shape);
             $counts[$shape] = ($counts[$shape] ?? 0) + 1;
         }
@@ -220,6 +322,9 @@ final readonly class SvgDrawing
     private function figure(Figure $figure, Style $style, string $id, string $look): string
     {
         $path = $this->paths->ofOutlines($figure->outlines());
+        if ($style->pattern !== null) {
+            return $this->filled($figure, $style, $style->pattern, $path, $id, $look);
+        }
         $gradient = $style->gradient;
         if ($gradient === null || $gradient->sort !== 'along') {
             return $this->paint->definitions()."<path$id$look".self::own($style)." d=\"$path\"/>\n";
@@ -235,10 +340,21 @@ final readonly class SvgDrawing
         return "$svg</g></g>".($style->stroke === 'none' ? '' : "<path$look d=\"$path\"/>")."</g>\n";
     }
 
+    /** A pattern inside an outline; a stroke goes over it. */
+    private function filled(Figure $figure, Style $style, PatternFill $pattern, string $path, string $id, string $look): string
+    {
+        $map = $pattern->map->then($figure->map);
+        $clip = $this->paint->clip($path);
+        $svg = $this->paint->definitions()."<g$id".self::own($style)."><g clip-path=\"url(#$clip)\"><g transform=\"matrix(".implode(' ', $this->matrix($map)).")\">\n"
+            .$this->cells->of($this->scene->cells[$pattern->pattern], $this->scene->cells[$pattern->pattern]->part->spread?->covering($figure->bounds()->mapped($map->inverse())) ?? [0, 0, 0, 0]).'</g></g>';
+
+        return $svg.($style->stroke === 'none' ? '' : "<path$look d=\"$path\"/>")."</g>\n";
+    }
+
     /** What a group hands on to its paths; with gradients as they lie under a map. */
     private function inherited(Style $style, Affine $map): string
     {
-        $fill = $style->gradient === null ? $style->fill : ($style->gradient->sort === 'along' ? 'none' : $this->paint->of($style->gradient, $map));
+        $fill = $style->pattern !== null ? 'none' : ($style->gradient === null ? $style->fill : ($style->gradient->sort === 'along' ? 'none' : $this->paint->of($style->gradient, $map)));
         $stroke = $style->strokeGradient === null ? $style->stroke : $this->paint->of($style->strokeGradient, $map);
         $attributes = $fill === '#000000' ? '' : " fill=\"$fill\"";
         if ($style->stroke === 'none') {

@@ -62,6 +62,12 @@ final readonly class Guide implements Mappable
         return new self($runs, false, new Copies($sources, $maps, array_values($places)));
     }
 
+    /** @return Copies<Guide>|null */
+    public function copies(): ?Copies
+    {
+        return $this->copies;
+    }
+
     public function role(): Role
     {
         return Role::Guide;

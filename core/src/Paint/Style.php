@@ -19,6 +19,7 @@ final readonly class Style
         public string $blend,
         public ?Gradient $gradient = null,
         public ?Gradient $strokeGradient = null,
+        public ?PatternFill $pattern = null,
     ) {
     }
 
@@ -42,19 +43,29 @@ final readonly class Style
             self::text($said, 'blend', 'normal'),
             ($said['fill'] ?? null) instanceof Gradient ? $said['fill'] : null,
             ($said['stroke.color'] ?? null) instanceof Gradient ? $said['stroke.color'] : null,
+            ($said['fill'] ?? null) instanceof PatternFill ? $said['fill'] : null,
         );
     }
 
     /** Whether nothing is seen through its fill. */
     public function covers(): bool
     {
-        return $this->fill !== 'none' && $this->opacity >= 1.0 && $this->blend === 'normal' && $this->gradient?->isOpaque() !== false;
+        return $this->fill !== 'none' && $this->opacity >= 1.0 && $this->blend === 'normal' && $this->gradient?->isOpaque() !== false && $this->pattern === null;
     }
 
-    /** The same with its gradients as a figure has them. */
-    public function with(?Gradient $fill, ?Gradient $stroke): self
+    /** The same with its stroke so many times as wide. */
+    public function sized(float $factor): self
     {
-        return new self($this->fill, $this->stroke, $this->strokeWidth, $this->join, $this->cap, $this->dash, $this->opacity, $this->blend, $fill, $stroke);
+        return new self(
+            $this->fill, $this->stroke, $this->strokeWidth * $factor, $this->join, $this->cap, array_map(static fn (float $one): float => $one * $factor, $this->dash),
+            $this->opacity, $this->blend, $this->gradient, $this->strokeGradient, $this->pattern,
+        );
+    }
+
+    /** The same with its gradients and its pattern as a figure has them. */
+    public function with(?Gradient $fill, ?Gradient $stroke, ?PatternFill $pattern): self
+    {
+        return new self($pattern->plain ?? $this->fill, $this->stroke, $this->strokeWidth, $this->join, $this->cap, $this->dash, $this->opacity, $this->blend, $fill, $stroke, $pattern);
     }
 
     /** What lies between two looks; what cannot be mixed goes over in the middle. */
@@ -68,6 +79,7 @@ final readonly class Style
             $colour($this->fill, $other->fill), $colour($this->stroke, $other->stroke), $number($this->strokeWidth, $other->strokeWidth),
             $nearer->join, $nearer->cap, $nearer->dash, $number($this->opacity, $other->opacity), $nearer->blend,
             self::gradient($this->gradient, $other->gradient, $share, $nearer->gradient), self::gradient($this->strokeGradient, $other->strokeGradient, $share, $nearer->strokeGradient),
+            $nearer->pattern,
         );
     }
 
@@ -84,6 +96,7 @@ final readonly class Style
         return match (true) {
             is_string($value) => $value,
             $value instanceof Gradient => $value->plain(),
+            $value instanceof PatternFill => $value->plain,
             default => $default,
         };
     }

@@ -11,6 +11,7 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Paint\Gradient;
+use Sternbild\Core\Paint\PatternFill;
 use Sternbild\Core\Shape\Part;
 
 /** The worked-out parameters of one step. A field that was not given and has no default is absent. */
@@ -60,11 +61,22 @@ final readonly class Arguments
         return is_string($value) ? $value : throw $this->misdeclared($field);
     }
 
-    public function paint(string $field): string|Gradient
+    public function paint(string $field): string|Gradient|PatternFill
     {
         $value = $this->values[$field] ?? null;
 
-        return is_string($value) || $value instanceof Gradient ? $value : throw $this->misdeclared($field);
+        return is_string($value) || $value instanceof Gradient || $value instanceof PatternFill ? $value : throw $this->misdeclared($field);
+    }
+
+    /** @return list<string> colours, #rrggbb or none; none where nothing is said */
+    public function colours(string $field): array
+    {
+        $value = $this->values[$field] ?? [];
+        if (! is_array($value)) {
+            throw $this->misdeclared($field);
+        }
+
+        return array_values(array_map(fn (mixed $one): string => is_string($one) ? $one : throw $this->misdeclared($field), $value));
     }
 
     public function isOn(string $field): bool
@@ -220,6 +232,7 @@ final readonly class Arguments
             $value instanceof Evaluated => $value->fingerprint(),
             $value instanceof Bend => $value->fingerprint(),
             $value instanceof Gradient => $value->fingerprint(),
+            $value instanceof PatternFill => $value->key(),
             $value instanceof CellPick => $value->fingerprint(),
             is_array($value) => '['.implode(',', array_map(self::printed(...), $value)).']',
             default => throw new \LogicException('An argument of the type '.get_debug_type($value).' has no fingerprint.'),

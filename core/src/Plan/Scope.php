@@ -65,7 +65,7 @@ final class Scope
             return $step;
         }
         $result = $step->result;
-        $copies = $result instanceof Part || $result instanceof Guide ? $result->copies : null;
+        $copies = $result instanceof Part || $result instanceof Guide ? $result->copies() : null;
         if ($copies === null || (! $result instanceof Part && ! $result instanceof Guide)) {
             throw new FieldFault($field, 'lost', "{$this->label($reference->step)} has no copies");
         }
@@ -112,7 +112,7 @@ final class Scope
     private static function drawnAs(Evaluated $whole, Figure $piece): ?array
     {
         $place = $piece->shape->outlines[0]->curves[0]->pointAt(0.5);
-        foreach ($whole->result instanceof Part ? $whole->result->figures : [] as $number => $figure) {
+        foreach ($whole->result instanceof Part ? $whole->result->figures() : [] as $number => $figure) {
             $outlines = $figure->outlines();
             $same = count($outlines) === count($piece->shape->outlines) && $outlines[0]->curves[0]->pointAt(0.5) == $place;
             if ($same && count($figure->shape->pieces()) === 1) {

@@ -10,7 +10,7 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\PolarGrid;
 
 /** The sectors of a repeat around a centre: what is drawn in any of them is drawn in the first one. */
-final readonly class Sector
+final readonly class Sector implements Domain
 {
     /**
      * @param  float  $from  where the first one begins, degrees clockwise from straight up

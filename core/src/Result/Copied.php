@@ -16,11 +16,12 @@ trait Copied
      */
     public function named(string $id): array
     {
-        if ($this->copies === null) {
+        $copies = $this->copies();
+        if ($copies === null) {
             return [$id => $this];
         }
         $named = [];
-        foreach ($this->copies->names($id) as $name => [$copy, $member]) {
+        foreach ($copies->names($id) as $name => [$copy, $member]) {
             $one = $this->copy($copy, $member);
             if ($one !== null) {
                 $named[$name] = $one;

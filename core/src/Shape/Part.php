@@ -9,6 +9,7 @@ use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Outline;
+use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Result\Copied;
 use Sternbild\Core\Result\Copies;
@@ -22,21 +23,81 @@ final readonly class Part implements Mappable
     use Copied;
 
     /**
-     * @param  non-empty-list<Figure>  $figures
+     * @param  list<Figure>  $figures  none where they are spread over cells
      * @param  list<Vec>  $places  that it was said with: points of an outline, corners
-     * @param  Copies<Part>|null  $copies  of a repeat
+     * @param  Copies<Part>|null  $copies  of a repeat, spelt out
      * @param  list<Remark>  $remarks
      * @param  array<string, float>  $facts  what else is known of it by name: how many crossings a weave has
      * @param  array{gap: float, dives: list<array{array{int, float}, array{int, float}}>}|null  $weaving  of a weave its clearance, and for each of its places the figures that cross there, the one on top first, and where on their ways
      */
     private function __construct(
-        public array $figures,
+        private array $figures,
         public array $places = [],
-        public ?Copies $copies = null,
+        private ?Copies $copies = null,
         public array $remarks = [],
         public array $facts = [],
         public ?array $weaving = null,
+        public ?Spread $spread = null,
     ) {
+    }
+
+    /** Copies in cell after cell. */
+    public static function spread(Spread $spread): self
+    {
+        return new self([], spread: $spread);
+    }
+
+    /**
+     * In the order in which they are drawn.
+     *
+     * @return non-empty-list<Figure>
+     *
+     * @throws OverBudget where they are copies in cells, too many to take each by itself
+     */
+    public function figures(): array
+    {
+        return $this->figures === [] ? $this->laidOut()->figures() : $this->figures;
+    }
+
+    /** @return iterable<int, Figure> the same one after another, however many they are */
+    public function each(): iterable
+    {
+        return $this->figures === [] ? $this->laidOut()->each() : $this->figures;
+    }
+
+    public function first(): Figure
+    {
+        return $this->figures === [] ? $this->laidOut()->ofCell()[0] : $this->figures[0];
+    }
+
+    public function last(): Figure
+    {
+        $all = $this->figures === [] ? $this->laidOut()->ofCell() : $this->figures;
+
+        return $all[count($all) - 1];
+    }
+
+    /** How many figures there are. */
+    public function count(): int
+    {
+        return $this->figures === [] ? $this->laidOut()->count() : count($this->figures);
+    }
+
+    /** @return Copies<Part>|null of a repeat */
+    public function copies(): ?Copies
+    {
+        return $this->copies ?? $this->spread?->copies();
+    }
+
+    /** The same with every copy by itself; as it is where there are too many. */
+    public function spelt(): self
+    {
+        return $this->spread?->canBeSpelt() === true ? new self($this->spread->figures(), $this->places, $this->spread->copies(), $this->remarks, $this->facts, $this->weaving) : $this;
+    }
+
+    private function laidOut(): Spread
+    {
+        return $this->spread ?? throw new \LogicException('A part has figures.');
     }
 
     /** @param  non-empty-list<Figure>  $figures */
@@ -66,7 +127,7 @@ final readonly class Part implements Mappable
      */
     public static function gathered(array $parts, string $step, array $places): self
     {
-        $figures = array_merge(...array_map(static fn (self $part): array => $part->throughStep($step)->figures, $parts));
+        $figures = array_merge(...array_map(static fn (self $part): array => $part->throughStep($step)->figures(), $parts));
         Budget::spend(25 * count($figures));
 
         return new self($figures, $places);
@@ -88,8 +149,8 @@ final readonly class Part implements Mappable
             foreach ($through as $member => $source) {
                 foreach ($copies as $copy) {
                     $places[$copy][$member] = count($figures);
-                    Budget::spend(25 * count($source->figures));
-                    foreach ($source->figures as $figure) {
+                    Budget::spend(25 * $source->count());
+                    foreach ($source->figures() as $figure) {
                         $figures[] = $figure->mapped($maps[$copy]);
                     }
                 }
@@ -138,18 +199,18 @@ final readonly class Part implements Mappable
      */
     public function knowing(array $places, array $facts, ?array $weaving = null): self
     {
-        return new self($this->figures, $places, $this->copies, $this->remarks, $facts, $weaving);
+        return new self($this->figures, $places, $this->copies, $this->remarks, $facts, $weaving, $this->spread);
     }
 
     public function remarked(Remark ...$remarks): self
     {
-        return new self($this->figures, $this->places, $this->copies, [...$this->remarks, ...array_values($remarks)], $this->facts, $this->weaving);
+        return new self($this->figures, $this->places, $this->copies, [...$this->remarks, ...array_values($remarks)], $this->facts, $this->weaving, $this->spread);
     }
 
     /** The same part as the step $id gives it on; a look given to $id reaches it from now on. */
     public function throughStep(string $id): self
     {
-        return new self(array_map(static fn (Figure $figure): Figure => $figure->throughStep($id), $this->figures), $this->places, $this->copies);
+        return new self(array_map(static fn (Figure $figure): Figure => $figure->throughStep($id), $this->figures), $this->places, $this->copies, spread: $this->spread?->throughStep($id));
     }
 
     public function mapped(Affine $map): static
@@ -163,6 +224,7 @@ final readonly class Part implements Mappable
             array_map(static fn (Figure $figure): Figure => $figure->mapped($map), $this->figures),
             array_map($map->apply(...), $this->places),
             $this->copies?->then($map),
+            spread: $this->spread?->mapped($map),
         );
     }
 
@@ -176,9 +238,10 @@ final readonly class Part implements Mappable
     public function figuresOf(int $copy, ?int $member): array
     {
         $numbers = [];
-        foreach ($this->copies?->places[$copy - 1] ?? [] as $source => $first) {
+        $copies = $this->copies();
+        foreach ($copies?->places[$copy - 1] ?? [] as $source => $first) {
             if ($member === null || $source === $member - 1) {
-                $count = $this->copies->counts[$copy - 1][$source] ?? count($this->copies->sources[$source]->figures);
+                $count = $copies->counts[$copy - 1][$source] ?? $copies->sources[$source]->count();
                 array_push($numbers, ...($count === 0 ? [] : range($first, $first + $count - 1)));
             }
         }
@@ -195,10 +258,12 @@ final readonly class Part implements Mappable
      */
     public function copy(int $copy, ?int $member): ?self
     {
-        $figures = array_map(fn (int $number): Figure => $this->figures[$number], $this->figuresOf($copy, $member));
-        $source = $this->copies?->member($copy, $member ?? 1);
+        $copies = $this->copies();
+        $all = $this->figures();
+        $figures = array_map(static fn (int $number): Figure => $all[$number], $this->figuresOf($copy, $member));
+        $source = $copies?->member($copy, $member ?? 1);
 
-        return $figures === [] || $source === null ? null : new self($figures, $source->places, $member === null && count($this->copies->sources ?? []) > 1 ? null : $source->copies);
+        return $figures === [] || $source === null ? null : new self($figures, $source->places, $member === null && $copies !== null && count($copies->sources) > 1 ? null : $source->copies());
     }
 
     /**
@@ -208,7 +273,7 @@ final readonly class Part implements Mappable
      */
     public function pieceAt(Vec $place): ?Figure
     {
-        foreach (array_reverse($this->figures) as $figure) {
+        foreach (array_reverse($this->figures()) as $figure) {
             Budget::spend(3 * count($figure->shape->outlines));
             $piece = $figure->map->isIdentity() ? $figure->shape->pieceAt($place) : (new Shape($figure->outlines()))->pieceAt($place);
             if ($piece !== null) {
@@ -222,7 +287,7 @@ final readonly class Part implements Mappable
     /** @return non-empty-list<Outline> of all figures, where they are */
     public function allOutlines(): array
     {
-        return array_merge(...array_map(static fn (Figure $figure): array => $figure->outlines(), $this->figures));
+        return array_merge(...array_map(static fn (Figure $figure): array => $figure->outlines(), $this->figures()));
     }
 
     /** @return list<Curve> */
@@ -234,7 +299,7 @@ final readonly class Part implements Mappable
     /** @return list<Vec> corners and curve joins of all figures */
     public function corners(): array
     {
-        return array_merge(...array_map(static fn (Figure $figure): array => $figure->corners(), $this->figures));
+        return array_merge(...array_map(static fn (Figure $figure): array => $figure->corners(), $this->figures()));
     }
 
     public function pieces(): int
@@ -261,16 +326,19 @@ final readonly class Part implements Mappable
     /** Sheet units squared; what figures overlap counts for each of them. */
     public function area(): float
     {
-        return array_sum(array_map(static fn (Figure $figure): float => $figure->area(), $this->figures));
+        return $this->sum(static fn (Figure $figure): float => $figure->area());
     }
 
     public function perimeter(): float
     {
-        return array_sum(array_map(static fn (Figure $figure): float => $figure->perimeter(), $this->figures));
+        return $this->sum(static fn (Figure $figure): float => $figure->perimeter());
     }
 
     public function bounds(): Bounds
     {
+        if ($this->figures === []) {
+            return $this->laidOut()->bounds();
+        }
         $bounds = $this->figures[0]->bounds();
         foreach ($this->figures as $figure) {
             $bounds = $bounds->with($figure->bounds());
@@ -292,9 +360,15 @@ final readonly class Part implements Mappable
         return $this->total(static fn (Figure $figure): int => $figure->curves());
     }
 
-    /** @param  callable(Figure): int  $measure */
+    /** @param  callable(Figure): int  $measure  of a figure wherever it lies */
     private function total(callable $measure): int
     {
-        return array_sum(array_map($measure, $this->figures));
+        return array_sum(array_map($measure, $this->figures ?: $this->laidOut()->ofCell())) * ($this->figures === [] ? $this->laidOut()->cells() : 1);
+    }
+
+    /** @param  callable(Figure): float  $measure  of a figure wherever it lies */
+    private function sum(callable $measure): float
+    {
+        return array_sum(array_map($measure, $this->figures ?: $this->laidOut()->ofCell())) * ($this->figures === [] ? $this->laidOut()->cells() : 1);
     }
 }

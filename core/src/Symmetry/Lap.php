@@ -64,7 +64,7 @@ final readonly class Lap
                 $ofImage = [];
                 foreach ($sources as $source) {
                     $figures = [];
-                    foreach ($source->figures as $figure) {
+                    foreach ($source->figures() as $figure) {
                         $own = $figure->mapped($map);
                         $over = $this->over($copy, self::box($own->outlines()), $around, $boxes);
                         $rest = $this->rest($own->outlines(), $over, $left[$copy] ?? []);

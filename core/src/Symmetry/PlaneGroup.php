@@ -47,6 +47,39 @@ final class PlaneGroup
         'p2mm' => ['x,y', '-x,-y', '-x,y', 'x,-y'],
     ];
 
+    /**
+     * A fundamental cell of each: the asymmetric units of the International Tables, recalled, where these are what the positions above take.
+     *
+     * @var array<string, non-empty-list<array{int|float, int|float}>> corners in lattice coordinates
+     */
+    private const DOMAINS = [
+        'p1' => [[0, 0], [1, 0], [1, 1], [0, 1]],
+        'p2' => [[0, 0], [1 / 2, 0], [1 / 2, 1], [0, 1]],
+        'pm' => [[0, 0], [1 / 2, 0], [1 / 2, 1], [0, 1]],
+        'pg' => [[0, 0], [1 / 2, 0], [1 / 2, 1], [0, 1]],
+        'cm' => [[0, 0], [1 / 2, 0], [1 / 2, 1 / 2], [0, 1 / 2]],
+        'pmm' => [[0, 0], [1 / 2, 0], [1 / 2, 1 / 2], [0, 1 / 2]],
+        'pmg' => [[0, 0], [1 / 4, 0], [1 / 4, 1], [0, 1]],
+        'pgg' => [[0, 0], [1 / 2, 0], [1 / 2, 1 / 2], [0, 1 / 2]],
+        'cmm' => [[0, 0], [1 / 4, 0], [1 / 4, 1 / 2], [0, 1 / 2]],
+        'p4' => [[0, 0], [1 / 2, 0], [1 / 2, 1 / 2], [0, 1 / 2]],
+        'p4m' => [[0, 0], [1 / 2, 0], [1 / 2, 1 / 2]],
+        'p4g' => [[0, 0], [1 / 2, 0], [0, 1 / 2]],
+        'p3' => [[0, 0], [1 / 2, 0], [2 / 3, 1 / 3], [1 / 3, 2 / 3], [0, 1 / 2]],
+        'p3m1' => [[0, 0], [2 / 3, 1 / 3], [1 / 3, 2 / 3]],
+        'p31m' => [[0, 0], [1 / 2, 0], [2 / 3, 1 / 3], [1 / 2, 1 / 2]],
+        'p6' => [[0, 0], [1 / 2, 0], [2 / 3, 1 / 3], [1 / 2, 1 / 2]],
+        'p6m' => [[0, 0], [1 / 2, 0], [2 / 3, 1 / 3]],
+    ];
+
+    /** How far to both sides of its line a frieze is drawn in, in lengths of its way. */
+    private const FAR = 8.0;
+
+    /** @var array<string, array{int|float, bool}> how much of the way the fundamental cell of a frieze takes, and whether it lies on one side only */
+    private const FRIEZE_DOMAINS = [
+        'p1' => [1, false], 'p11g' => [1 / 2, false], 'p1m1' => [1 / 2, false], 'p2' => [1 / 2, false], 'p2mg' => [1 / 4, false], 'p11m' => [1, true], 'p2mm' => [1 / 2, true],
+    ];
+
     private const CENTRED = ['cm', 'cmm'];
 
     private const OBLIQUE = ['p1', 'p2'];
@@ -97,6 +130,21 @@ final class PlaneGroup
         $maps = self::maps(self::POSITIONS[$group] ?? ['x,y']);
 
         return self::isCentred($group) ? [...$maps, ...array_map(static fn (Affine $map): Affine => $map->then(Affine::move(new Vec(0.5, 0.5))), $maps)] : $maps;
+    }
+
+    /** @return non-empty-list<array{float, float}> corners of a fundamental cell, in lattice coordinates, first along `a` */
+    public static function domain(string $group): array
+    {
+        return array_map(static fn (array $corner): array => [(float) $corner[0], (float) $corner[1]], self::DOMAINS[$group] ?? self::DOMAINS['p1']);
+    }
+
+    /** @return non-empty-list<array{float, float}> */
+    public static function friezeDomain(string $group): array
+    {
+        [$wide, $oneSided] = self::FRIEZE_DOMAINS[$group] ?? self::FRIEZE_DOMAINS['p1'];
+        $top = $oneSided ? 0.0 : -self::FAR;
+
+        return [[0.0, $top], [(float) $wide, $top], [(float) $wide, self::FAR], [0.0, self::FAR]];
     }
 
     /** @return non-empty-list<Affine> as maps of coordinates of which x runs along the frieze */

@@ -72,8 +72,10 @@ final readonly class CloseUp
             }
         }
         foreach ($scene->drawing as $drawn) {
-            foreach ($drawn->part->figures as $figure => $outlines) {
-                foreach ($drawn->styles[$figure] === null ? [] : $outlines->outlines() as $number => $outline) {
+            $figure = 0;
+            foreach ($drawn->styled() as [$outlines]) {
+                $figure++;
+                foreach ($outlines->outlines() as $number => $outline) {
                     foreach ($outline->curves as $curve) {
                         yield [$drawn->id, "$drawn->id $figure $number", $curve];
                     }

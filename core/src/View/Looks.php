@@ -44,7 +44,9 @@ final readonly class Looks
     {
         $gradients = array_filter(['gradient' => $this->gradient($style->gradient), 'strokeGradient' => $this->gradient($style->strokeGradient)]);
 
-        return [...array_diff_key(get_object_vars($style), ['gradient' => true, 'strokeGradient' => true]), ...$gradients];
+        $pattern = $style->pattern === null ? [] : ['pattern' => ['of' => $style->pattern->pattern, 'map' => $style->pattern->map->toArray()]];
+
+        return [...array_diff_key(get_object_vars($style), ['gradient' => true, 'strokeGradient' => true, 'pattern' => true]), ...$gradients, ...$pattern];
     }
 
     /** @return array<string, mixed>|null in the coordinates of the shape */

@@ -16,7 +16,7 @@ use Sternbild\Core\Shape\Part;
 /** A scene in figures, as the command line prints it. */
 final class SceneNumbers
 {
-    /** @return array{grids: object, guides: object, overlays: object, parts: object, weaves: object, patterns: object, measures: object, findings: list<mixed>} */
+    /** @return array{grids: object, guides: object, overlays: object, parts: object, weaves: object, patterns: object, measures: object, drawing: list<mixed>, findings: list<mixed>} */
     public static function list(Scene $scene): array
     {
         $drawn = array_flip(array_map(static fn (DrawnPart $part): string => $part->id, $scene->drawing));
@@ -37,8 +37,30 @@ final class SceneNumbers
             'weaves' => (object) array_map(static fn (Part $part): array => ['crossings' => (int) $part->facts['crossings'], 'strands' => (int) $part->facts['strands']], array_filter($scene->parts(), static fn (Part $part): bool => isset($part->facts['crossings']))),
             'patterns' => (object) self::patterns($scene),
             'measures' => (object) array_map(static fn (Measurement $measure): array => ['value' => $measure->value], $scene->measures()),
+            'drawing' => self::drawing($scene),
             'findings' => $scene->findings,
         ];
+    }
+
+    /** @return list<array{id: string, fill: string, area: float}> from back to front, one for each look and part */
+    private static function drawing(Scene $scene): array
+    {
+        $drawing = [];
+        foreach ($scene->drawing as $drawn) {
+            $areas = [];
+            $spread = $drawn->part->spread;
+            foreach ($spread?->ofCell() ?? $drawn->part->figures() as $number => $figure) {
+                $style = $drawn->styles[$number];
+                if ($style !== null) {
+                    $key = spl_object_id($style);
+                    $areas[$key] ??= ['id' => $drawn->id, 'fill' => $style->fill, 'area' => 0.0];
+                    $areas[$key]['area'] += $figure->area() * ($spread?->cells() ?? 1);
+                }
+            }
+            array_push($drawing, ...array_values($areas));
+        }
+
+        return $drawing;
     }
 
     /** @return array<string, array{group: string, orbit: int, area: float|null, tile: list<float>|float|null, figures: int}> of patterns and friezes; the tile of a frieze is how long it is */
@@ -52,7 +74,7 @@ final class SceneNumbers
                 $patterns[$id] = [
                     'group' => is_string($group) ? $group : 'p1', 'orbit' => (int) $facts['orbit'], 'area' => $facts['area'] ?? null,
                     'tile' => isset($facts['wide'], $facts['high']) ? [$facts['wide'], $facts['high']] : (isset($facts['area']) ? null : $facts['wide'] ?? null),
-                    'figures' => count($part->figures),
+                    'figures' => $part->count(),
                 ];
             }
         }

@@ -15,6 +15,7 @@ use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Mesh\Mesh;
+use Sternbild\Core\Plan\CellDomain;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Section;
@@ -24,6 +25,7 @@ use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Measured;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
+use Sternbild\Core\Shape\Spread;
 use Sternbild\Core\Trap\Stroke;
 
 /** A scene as the interface gets it: sentences, geometry to draw and to pick from, findings. */
@@ -134,6 +136,7 @@ final readonly class SceneView
             'seams' => self::once(['strokes' => array_map(fn (Stroke $stroke): array => [
                 'colour' => $stroke->colour, 'wide' => 2 * $stroke->reach, 'round' => $stroke->isRound, 'path' => implode('', array_map((new PathData(max(1, $plan->tolerance()->decimals - 2)))->ofWay(...), $stroke->runs)),
             ], $this->scene->seams())], $has),
+            'cells' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), array_values($this->scene->cells)),
             'inside' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), $this->scene->inside),
             'geometry' => (object) $geometry,
             'findings' => $this->scene->findings,
@@ -174,6 +177,7 @@ final readonly class SceneView
         $known = $this->scene->known[$step->id] ?? null;
         $role = $known?->result->role();
         $sector = Sector::ofRepeat($this->scene->known, $step);
+        $cell = CellDomain::ofPattern($this->scene->known, $step);
 
         return [
             'id' => $step->id,
@@ -192,6 +196,7 @@ final readonly class SceneView
                 ? ['as' => $step->raw('show') ?? 'lines', 'strength' => $known->numbers['strength'] ?? 0.3, 'block' => isset($known->numbers['block']) ? (int) $known->numbers['block'] : null]
                 : null,
             ...($sector === null ? [] : ['sector' => $sector->describe()]),
+            ...($cell === null ? [] : ['cell' => $cell->describe()]),
             'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : [...$known->numbers, ...($known->result instanceof Measurement ? $known->result->quantities() : [])]),
         ];
     }
@@ -243,12 +248,12 @@ final readonly class SceneView
     /**
      * Every shape once, and for each figure which one it is and the map that brings it where it is.
      *
-     * @return array{shapes: list<string>, boxes: list<list<float>>, figures: list<non-empty-array<int|float>>, copies: list<int>|null}
+     * @return array<string, mixed>
      */
     private function figures(Part $part): array
     {
         $numbers = $sizes = $shapes = $figures = [];
-        foreach ($part->figures as $figure) {
+        foreach ($part->spread?->ofCell() ?? $part->figures() as $figure) {
             $id = spl_object_id($figure->shape);
             $number = $numbers[$id] ??= count($numbers);
             $shapes[$number] = $figure->shape;
@@ -263,17 +268,31 @@ final readonly class SceneView
             $paths[] = (new PathData($decimals))->ofOutlines($shape->outlines);
         }
 
-        return ['shapes' => $paths, 'boxes' => $boxes, 'figures' => $figures, 'copies' => self::copies($part)];
+        return ['shapes' => $paths, 'boxes' => $boxes, 'figures' => $figures, 'copies' => self::copies($part), ...($part->spread === null ? [] : ['spread' => self::spread($part->spread)])];
     }
 
-    /** @return list<int>|null of a repeat the number of the copy that each figure belongs to */
+    /** @return array{blocks: list<int>, a: array{float, float}, b: array{float, float}, range: array{int, int, int, int}, each: int} of what repeats how the figures of the first cell lie in all of them */
+    private static function spread(Spread $spread): array
+    {
+        return [
+            'blocks' => array_map(count(...), $spread->blocks()),
+            'a' => [$spread->lattice->a->x, $spread->lattice->a->y], 'b' => [$spread->lattice->b->x, $spread->lattice->b->y],
+            'range' => $spread->range, 'each' => count($spread->maps),
+        ];
+    }
+
+    /** @return list<int>|null of a repeat the number of the copy that each figure belongs to; of what is spread over cells in the first one */
     private static function copies(Part $part): ?array
     {
-        if ($part->copies === null) {
+        if ($part->spread !== null) {
+            return $part->spread->copyNumbers();
+        }
+        $made = $part->copies();
+        if ($made === null) {
             return null;
         }
-        $copies = array_fill(0, count($part->figures), 1);
-        foreach (array_keys($part->copies->places) as $copy) {
+        $copies = array_fill(0, $part->count(), 1);
+        foreach (array_keys($made->places) as $copy) {
             foreach ($part->figuresOf($copy + 1, null) as $figure) {
                 $copies[$figure] = $copy + 1;
             }

@@ -45,7 +45,7 @@ final class GradientTest extends TestCase
         $gradient = $drawn->styles[$figure]?->gradient;
         self::assertNotNull($gradient);
 
-        return $gradient->near(new Vec($x, $y), $drawn->part->figures[$figure]->map);
+        return $gradient->near(new Vec($x, $y), $drawn->part->figures()[$figure]->map);
     }
 
     public function test_what_is_written_is_within_a_255th_of_the_mixture_everywhere(): void
@@ -242,7 +242,7 @@ final class GradientTest extends TestCase
         $scene = self::scene([self::BAR, ['id' => 'm1', 'kind' => 'move', 'of' => ['p1'], 'by' => [5, 0]], ['id' => 't1', 'kind' => 'turn', 'of' => ['m1'], 'about' => [0, 0], 'angle' => 90]]);
         $part = $scene->parts()['t1'] ?? null;
         self::assertInstanceOf(Part::class, $part);
-        $figure = $part->figures[0];
+        $figure = $part->figures()[0];
         self::assertEquals(new Vec(-20.0, 15.0), self::rounded($figure->since('p1')?->apply(new Vec(10.0, 20.0))));
         self::assertEquals(new Vec(-20.0, 10.0), self::rounded($figure->since('m1')?->apply(new Vec(10.0, 20.0))));
         self::assertEquals(new Vec(10.0, 20.0), self::rounded($figure->since('t1')?->apply(new Vec(10.0, 20.0))));

@@ -204,7 +204,7 @@ final class ConstructionKindsTest extends TestCase
     {
         $steps = [['id' => 'p1', 'kind' => 'part.polygon', 'center' => [10, 10], 'radius' => 6, 'corners' => 3], ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [20, 0], 'count' => 30, 'across' => [0, 20], 'rows' => 30]];
         $part = self::scene($steps)->parts()['r1'];
-        self::assertCount(1, array_unique(array_map(static fn (object $figure): int => spl_object_id($figure->shape), $part->figures)));
+        self::assertCount(1, array_unique(array_map(static fn (object $figure): int => spl_object_id($figure->shape), $part->figures())));
         $svg = \Sternbild\Core\Format\SvgDrawing::write(self::scene($steps));
         self::assertSame([1, 900], [substr_count($svg, '<path'), substr_count($svg, '<use')]);
         $steps[1]['rows'] = 10;

@@ -64,7 +64,7 @@ final class InscribedTest extends TestCase
         $part = $scene->known['p1']->result;
         self::assertInstanceOf(Part::class, $part);
         // The incircle of an equilateral triangle of side a has the radius a / (2·√3).
-        self::assertEqualsWithDelta(M_PI * (80 / (2 * sqrt(3)) / 2) ** 2, $part->figures[0]->area(), 1e-8);
+        self::assertEqualsWithDelta(M_PI * (80 / (2 * sqrt(3)) / 2) ** 2, $part->figures()[0]->area(), 1e-8);
         $lost = Sample::scene(Sample::plan([
             ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 400], 'radius' => 100], ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [400, 400], 'radius' => 100],
             ['id' => 'o1', 'kind' => 'overlay', 'of' => ['c1', 'c2']], ['id' => 'p1', 'kind' => 'part.inscribed', 'cells' => ['o1~350,400;c1,c2']],

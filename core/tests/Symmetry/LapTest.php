@@ -29,7 +29,7 @@ final class LapTest extends TestCase
     /** The area of all that any figure covers. */
     private static function union(Part $part): float
     {
-        $operands = array_map(static fn ($figure): array => $figure->outlines(), $part->figures);
+        $operands = array_map(static fn ($figure): array => $figure->outlines(), $part->figures());
 
         return $operands === [] ? 0.0 : self::area(Combination::join(array_values($operands), Sample::scene(Sample::plan([]))->plan->tolerance()));
     }

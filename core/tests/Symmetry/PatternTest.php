@@ -8,8 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Geometry\Lattice;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Symmetry\Lattice;
 use Sternbild\Core\Symmetry\PlaneGroup;
 use Sternbild\Core\Tests\Sample;
 
@@ -123,14 +123,14 @@ final class PatternTest extends TestCase
         $order = self::GROUPS[$group][0];
         $isCentred = PlaneGroup::isCentred($group);
         self::assertSame((float) ($order / ($isCentred ? 2 : 1)), $part->facts['orbit']);
-        self::assertCount(9 * $order, $part->figures);
+        self::assertCount(9 * $order, $part->figures());
         $motif = $scene->parts()['a1']->area();
         self::assertEqualsWithDelta(9 * $order * $motif, $part->area(), 1e-6, 'Nothing is lost at the edges of cells.');
         // In the middle of the block every copy has its image under every generator.
         $b = PlaneGroup::lattice($group) === 'hexagonal' ? new Vec(-45.0, 45 * sqrt(3)) : (PlaneGroup::lattice($group) === 'square' ? new Vec(0.0, 90.0) : new Vec(0.0, 70.0));
         $lattice = new Lattice(new Vec(300.0, 300.0), new Vec(90.0, 0.0), $b);
         $corners = [];
-        foreach ($part->figures as $figure) {
+        foreach ($part->figures() as $figure) {
             foreach ($figure->corners() as $corner) {
                 $corners[] = $lattice->origin->plus(self::folded($lattice, $corner));
             }
@@ -184,7 +184,7 @@ final class PatternTest extends TestCase
         self::assertStringContainsString('run along one another', self::scene([...self::pattern('p1'), 'b' => [180, 0]])->findings[0]->message);
         self::assertStringContainsString('has no size', self::scene([...self::pattern('p1'), 'b' => [0, 0]])->findings[0]->message);
         self::assertSame([90.0, 90.0], self::tile('pm', ['b' => null]), 'Left open, the second way is as long as the first.');
-        self::assertStringContainsString('at most 10,000', self::scene([...self::pattern('p6m'), 'across' => 100, 'down' => 100])->findings[0]->message);
+        self::assertStringContainsString('at most 100,000', self::scene([...self::pattern('p6m'), 'across' => 100, 'down' => 100])->findings[0]->message);
     }
 
     public function test_all_over_the_sheet_it_reaches_every_edge(): void

@@ -78,7 +78,7 @@ final class SectorTest extends TestCase
         }
         self::assertSame([null, ['bulge' => 0.3], null], $drawn['steps'][2]['bends'] ?? null);
         $scene = self::sceneOf($drawn);
-        self::assertCount(2 * 6 * (isset($more['mirror']) ? 2 : 1), $scene->parts()['r1']->figures);
+        self::assertCount(2 * 6 * (isset($more['mirror']) ? 2 : 1), $scene->parts()['r1']->figures());
     }
 
     public function test_intersections_stay_intersections_and_cells_stay_cells(): void

@@ -54,7 +54,7 @@ final class WeaveTest extends TestCase
         $part = self::star($n, $k, ['gap' => 2], width: 3.0)->parts()['w1'];
         // Counted independently: walked along each side, a stretch ends where it dives, and between two ends lies one crossing that goes over.
         self::assertSame($n * ($k - 1), $part->pieces(), 'As many stretches as crossings, for each is dived under once.');
-        foreach ($part->figures[0]->outlines() as $outline) {
+        foreach ($part->figures()[0]->outlines() as $outline) {
             $on = count(array_filter($part->places, static fn (Vec $at): bool => $outline->windingsAround($at) !== 0));
             self::assertSame(1, $on, 'Every stretch goes over exactly one.');
         }
@@ -84,13 +84,13 @@ final class WeaveTest extends TestCase
             ['id' => 'c2', 'kind' => 'guide.run', 'points' => [[250, 100], [250, 700], [550, 700], [550, 100]]],
             ['id' => 'w1', 'kind' => 'weave', 'of' => ['c1', 'c2'], 'width' => 20, 'gap' => 5, ...$more],
         ]))->parts()['w1'];
-        $lies = static fn (Part $part, int $strand, float $x): bool => array_filter($part->figures[$strand]->outlines(), static fn (Outline $outline): bool => $outline->windingsAround(new Vec($x, 300)) !== 0) !== [];
+        $lies = static fn (Part $part, int $strand, float $x): bool => array_filter($part->figures()[$strand]->outlines(), static fn (Outline $outline): bool => $outline->windingsAround(new Vec($x, 300)) !== 0) !== [];
         $over = static fn (Part $part): array => [$lies($part, 0, 250), $lies($part, 0, 550), $lies($part, 1, 250), $lies($part, 1, 550)];
         self::assertSame([true, false, false, true], $over($plan([])));
         self::assertSame([false, true, true, false], $over($plan(['first' => 'under'])));
         self::assertSame([true, true, false, false], $over($plan(['swap' => [[552, 301]]])));
         // What dives ends by the clearance beside what lies over it.
-        $under = $plan([])->figures[1]->outlines();
+        $under = $plan([])->figures()[1]->outlines();
         self::assertEqualsWithDelta(300 - 10 - 5, max(array_map(static fn (Outline $outline): float => $outline->bounds()->top < 200 && $outline->bounds()->right < 300 ? $outline->bounds()->bottom : 0.0, $under)), 1e-6);
     }
 
@@ -140,7 +140,7 @@ final class WeaveTest extends TestCase
 
     private static function union(Part $part): float
     {
-        $operands = array_map(static fn ($figure): array => $figure->outlines(), $part->figures);
+        $operands = array_map(static fn ($figure): array => $figure->outlines(), $part->figures());
         $joined = $operands === [] ? [] : Combination::join(array_values($operands), Sample::scene(Sample::plan([]))->plan->tolerance());
 
         return array_sum(array_map(static fn (Outline $outline): float => ($outline->isHole() ? -1 : 1) * abs($outline->area()), $joined));
@@ -160,8 +160,8 @@ final class WeaveTest extends TestCase
         ])));
         self::assertSame([], $scene->findings);
         [$weave, $shade] = [$scene->parts()['w1'], $scene->parts()['d1']];
-        self::assertCount(18, $shade->figures, 'On both sides of each of nine crossings.');
-        foreach ($shade->figures as $figure) {
+        self::assertCount(18, $shade->figures(), 'On both sides of each of nine crossings.');
+        foreach ($shade->figures() as $figure) {
             // 40 wide and 30 long, behind half of what lies over it and the clearance.
             self::assertEqualsWithDelta(40 * 30, $figure->area(), 1e-3);
             $gradient = $figure->tint;
@@ -175,7 +175,7 @@ final class WeaveTest extends TestCase
             self::assertEqualsWithDelta(24.0, $nearest, 1e-4, 'It is deepest where the strand comes out.');
         }
         // All of it lies on strands: what the weave and the shade have in common is the shade.
-        $common = Combination::common([array_merge(...array_map(static fn ($figure): array => $figure->outlines(), $weave->figures)), array_merge(...array_map(static fn ($figure): array => $figure->outlines(), $shade->figures))], $scene->plan->tolerance());
+        $common = Combination::common([array_merge(...array_map(static fn ($figure): array => $figure->outlines(), $weave->figures())), array_merge(...array_map(static fn ($figure): array => $figure->outlines(), $shade->figures()))], $scene->plan->tolerance());
         self::assertEqualsWithDelta($shade->area(), array_sum(array_map(static fn (Outline $outline): float => $outline->area(), $common)), 0.01);
     }
 
@@ -185,7 +185,7 @@ final class WeaveTest extends TestCase
         $rings = [['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 400], 'radius' => 150], ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [450, 400], 'radius' => 150]];
         $scene = Sample::scene(Sample::unchecked(Sample::plan([...$rings, $weave, ['id' => 'd1', 'kind' => 'shade', 'of' => 'w1', 'at' => [[375, 270]]]])));
         self::assertSame([], $scene->findings);
-        self::assertCount(2, $scene->parts()['d1']->figures);
+        self::assertCount(2, $scene->parts()['d1']->figures());
         self::assertLessThan(400, $scene->parts()['d1']->bounds()->bottom);
         $wrong = Sample::scene(Sample::plan([...$rings, ['id' => 'b1', 'kind' => 'band', 'of' => ['c1'], 'width' => 9], ['id' => 'd1', 'kind' => 'shade', 'of' => 'b1']]));
         self::assertStringContainsString('only a weave', $wrong->findings[0]->message);

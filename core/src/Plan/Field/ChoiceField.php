@@ -12,8 +12,11 @@ use Sternbild\Core\Plan\Unusable;
 /** One of a few words. */
 final class ChoiceField extends Field
 {
-    /** @param  non-empty-array<string, string>  $choices what sentences say, by what plans say */
-    public function __construct(string $name, string $label, private readonly array $choices, ?string $default = null)
+    /**
+     * @param  non-empty-array<string, string>  $choices what sentences say, by what plans say
+     * @param  (\Closure(): array<string, array{string, string}>)|null  $pictures  gives under which heading a choice is shown, and its picture, SVG path data in a square of 96
+     */
+    public function __construct(string $name, string $label, private readonly array $choices, ?string $default = null, private readonly ?\Closure $pictures = null)
     {
         parent::__construct($name, $label, false, $default);
     }
@@ -58,8 +61,9 @@ final class ChoiceField extends Field
     public function traits(): array
     {
         $choices = [];
+        $pictures = $this->pictures === null ? [] : ($this->pictures)();
         foreach ($this->choices as $value => $text) {
-            $choices[] = ['value' => $value, 'text' => $text];
+            $choices[] = ['value' => $value, 'text' => $text, ...(isset($pictures[$value]) ? ['heading' => $pictures[$value][0], 'picture' => $pictures[$value][1]] : [])];
         }
 
         return ['choices' => $choices];

@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Field;
 
+use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Paint\Gradient;
+use Sternbild\Core\Paint\PatternFill;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\Role;
+use Sternbild\Core\Shape\Part;
 
-/** What fills or is stroked with: a colour, or a gradient. */
+/** What fills or is stroked with: a colour, a gradient, or a pattern. */
 final class PaintField extends Field
 {
     public const MOST_STOPS = 24;
@@ -21,8 +26,11 @@ final class PaintField extends Field
 
     private const SORTS = ['linear' => 'linear', 'radial' => 'radial', 'along' => 'along its way'];
 
-    /** @param  bool  $along  whether it may run along the way of a band */
-    public function __construct(string $name, string $label, private readonly bool $along = true)
+    /** What a pattern may say. */
+    private const OF_PATTERN = ['pattern', 'turn', 'resize', 'by'];
+
+    /** @param  bool  $fills  whether it may run along the way of a band, or be a pattern */
+    public function __construct(string $name, string $label, private readonly bool $fills = true)
     {
         parent::__construct($name, $label);
     }
@@ -39,9 +47,14 @@ final class PaintField extends Field
 
             return;
         }
+        if (isset($raw['pattern']) && $this->fills) {
+            $this->checkPattern($raw, $pointer);
+
+            return;
+        }
         $sort = $raw['gradient'] ?? null;
-        if (! is_string($sort) || ! isset(self::SAYS[$sort]) || ($sort === 'along' && ! $this->along)) {
-            throw Unusable::at("$pointer/gradient", 'a sort of gradient: linear'.($this->along ? ', radial or along' : ' or radial'));
+        if (! is_string($sort) || ! isset(self::SAYS[$sort]) || ($sort === 'along' && ! $this->fills)) {
+            throw Unusable::at("$pointer/gradient", 'a sort of gradient: linear'.($this->fills ? ', radial or along' : ' or radial'));
         }
         foreach (array_keys($raw) as $key) {
             if (! in_array($key, ['gradient', 'stops', ...self::SAYS[$sort]], true)) {
@@ -53,6 +66,19 @@ final class PaintField extends Field
             if (isset($raw[$key])) {
                 $this->piece($key)?->check($raw[$key], "$pointer/$key");
             }
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $raw
+     *
+     * @throws Unusable
+     */
+    private function checkPattern(array $raw, string $pointer): void
+    {
+        foreach ($raw as $key => $value) {
+            $piece = in_array($key, self::OF_PATTERN, true) ? $this->piece((string) $key) : null;
+            $piece === null ? throw Unusable::at("$pointer/$key", 'nothing; a pattern as a fill says '.implode(', ', self::OF_PATTERN)) : $piece->check($value, "$pointer/$key");
         }
     }
 
@@ -74,11 +100,14 @@ final class PaintField extends Field
         }
     }
 
-    /** @return string|Gradient #rrggbb in small letters, or none, or a gradient whose places are those of the sheet */
-    public function resolve(mixed $raw, Scope $scope): string|Gradient
+    /** @return string|Gradient|PatternFill #rrggbb in small letters, or none, or a gradient or a pattern whose places are those of the sheet */
+    public function resolve(mixed $raw, Scope $scope): string|Gradient|PatternFill
     {
         if (! is_array($raw)) {
             return $this->colour()->resolve($raw, $scope);
+        }
+        if (isset($raw['pattern'])) {
+            return $this->pattern($raw, $scope);
         }
         $stops = [];
         foreach (is_array($raw['stops'] ?? null) ? array_values($raw['stops']) : [] as $index => $stop) {
@@ -100,6 +129,21 @@ final class PaintField extends Field
         }
 
         return ($raw['gradient'] ?? null) === 'radial' ? Gradient::radial($stops, $place('center'), $number('radius'), $place('focus')) : Gradient::along($stops, $number('turns') ?? 1.0);
+    }
+
+    /** @param  array<array-key, mixed>  $raw */
+    private function pattern(array $raw, Scope $scope): PatternFill
+    {
+        $id = is_string($raw['pattern'] ?? null) ? $raw['pattern'] : '';
+        $part = $scope->step($id, $this->name)->result;
+        $spread = $part instanceof Part && isset($part->facts['area']) ? $part->spread : null;
+        if ($spread === null) {
+            throw new FieldFault($this->name, 'choice', "{$this->label}: {$scope->label($id)} is no pattern that goes on in all directions");
+        }
+        $number = fn (string $key, float $default): float => isset($raw[$key]) ? $this->number($key)->resolve($raw[$key], $scope) : $default;
+        $by = isset($raw['by']) ? $this->way()->resolve($raw['by'], $scope) : Vec::zero();
+
+        return new PatternFill($id, Affine::scaling($number('resize', 1.0), $number('resize', 1.0), $spread->lattice->origin)->then(Affine::turn($number('turn', 0.0), $spread->lattice->origin))->then(Affine::move($by)));
     }
 
     public function references(mixed $raw): array
@@ -158,13 +202,13 @@ final class PaintField extends Field
 
     protected function given(): string
     {
-        return 'a colour of the palette, none, or a gradient of several';
+        return 'a colour of the palette, none, a gradient of several, or a pattern';
     }
 
-    /** @return array{along: bool} */
+    /** @return array{along: bool, pattern: bool} */
     public function traits(): array
     {
-        return ['along' => $this->along];
+        return ['along' => $this->fills, 'pattern' => $this->fills];
     }
 
     public function schema(): array
@@ -182,7 +226,10 @@ final class PaintField extends Field
             ['$ref' => '#/$defs/colour'],
             $gradient('linear', ['from' => $place, 'to' => $place]),
             $gradient('radial', ['center' => $place, 'radius' => $number, 'focus' => $place]),
-            ...($this->along ? [$gradient('along', ['turns' => $number])] : []),
+            ...($this->fills ? [$gradient('along', ['turns' => $number]), [
+                'type' => 'object', 'required' => ['pattern'], 'additionalProperties' => false,
+                'properties' => ['pattern' => ['type' => 'string'], 'turn' => $number, 'resize' => $number, 'by' => ['type' => 'array', 'prefixItems' => [$number, $number], 'minItems' => 2, 'maxItems' => 2]],
+            ]] : []),
         ]];
     }
 
@@ -192,6 +239,13 @@ final class PaintField extends Field
             return $this->colour()->text($raw, $plan, $labels);
         }
         $colours = array_map(static fn (mixed $stop): string => is_array($stop) && is_string($stop[1] ?? null) ? $stop[1] : 'none', is_array($raw['stops'] ?? null) ? array_values($raw['stops']) : []);
+
+        if (isset($raw['pattern'])) {
+            $id = is_string($raw['pattern']) ? $raw['pattern'] : '';
+            $said = static fn (string $key, string $how): string => isset($raw[$key]) && is_scalar($raw[$key]) ? sprintf($how, $raw[$key]) : '';
+
+            return ($labels[$id] ?? $id).$said('resize', ', %s times as large').$said('turn', ', turned by %s°').(isset($raw['by']) ? ', moved by '.$this->way()->text($raw['by'], $plan, $labels) : '');
+        }
 
         return ($colours[0] ?? 'none').' to '.($colours[count($colours) - 1] ?? 'none').', '.(self::SORTS[is_string($raw['gradient'] ?? null) ? $raw['gradient'] : 'linear'] ?? 'linear');
     }
@@ -213,14 +267,25 @@ final class PaintField extends Field
 
     private function number(string $key): NumberField
     {
-        return $key === 'radius' ? NumberField::size($this->name, "{$this->label}, radius") : NumberField::factor($this->name, "{$this->label}, turns");
+        return match ($key) {
+            'radius' => NumberField::size($this->name, "{$this->label}, radius"),
+            'turn' => NumberField::angle($this->name, "{$this->label}, turn"),
+            default => NumberField::factor($this->name, "{$this->label}, $key"),
+        };
+    }
+
+    private function way(): PairField
+    {
+        return PairField::way($this->name, "{$this->label}, by");
     }
 
     private function piece(string $key): ?Field
     {
         return match ($key) {
             'from', 'to', 'center', 'focus' => $this->place($key),
-            'radius', 'turns' => $this->number($key),
+            'radius', 'turns', 'turn', 'resize' => $this->number($key),
+            'by' => $this->way(),
+            'pattern' => new StepField($this->name, "{$this->label}, pattern", Role::Part),
             default => null,
         };
     }

@@ -23,7 +23,7 @@ abstract class OperandsKind extends PartOperation
     {
         $parts = $given->parts('of');
         $operands = count($parts) === 1
-            ? array_map(static fn (Figure $figure): array => $figure->outlines(), $parts[0]->figures)
+            ? array_map(static fn (Figure $figure): array => $figure->outlines(), $parts[0]->figures())
             : array_map(static fn (Part $part): array => $part->allOutlines(), $parts);
 
         return $operands === [] ? throw new \LogicException('A list of steps that is resolved is not empty.') : $operands;

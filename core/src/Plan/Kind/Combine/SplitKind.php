@@ -54,7 +54,7 @@ final class SplitKind extends PartOperation
         $figures = [];
         try {
             foreach ($given->parts('of') as $part) {
-                foreach ($part->figures as $figure) {
+                foreach ($part->figures() as $figure) {
                     foreach (Combination::split($figure->outlines(), $by, $given->tolerance()) as $piece) {
                         $figures[] = Figure::drawn($piece, [])->cameAs($figure)->throughStep($given->step);
                     }

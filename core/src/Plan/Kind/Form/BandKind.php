@@ -164,7 +164,7 @@ final class BandKind extends PartOperation
     {
         $ways = [];
         if ($step->result instanceof Part) {
-            foreach ($step->result->figures as $figure) {
+            foreach ($step->result->figures() as $figure) {
                 foreach ($figure->outlines() as $outline) {
                     $ways[] = [$outline->curves, $figure];
                 }

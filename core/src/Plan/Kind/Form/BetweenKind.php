@@ -52,15 +52,15 @@ final class BetweenKind extends PartKind
             throw new FieldFault('of', 'choice', 'in-betweens lie between two parts; there are '.count($parts));
         }
         [$one, $other] = $parts;
-        if (count($one->figures) !== count($other->figures)) {
-            throw new FieldFault('of', 'choice', 'the one is drawn as '.count($one->figures).' shapes, the other as '.count($other->figures).'; in-betweens need as many of both');
+        if ($one->count() !== $other->count()) {
+            throw new FieldFault('of', 'choice', 'the one is drawn as '.$one->count().' shapes, the other as '.$other->count().'; in-betweens need as many of both');
         }
         $steps = $given->whole('steps');
         $figures = [];
         for ($step = 1; $step <= $steps; $step++) {
-            foreach ($one->figures as $number => $figure) {
+            foreach ($one->figures() as $number => $figure) {
                 Budget::spend(25);
-                $figures[] = Between::figures($figure, $other->figures[$number], $step / ($steps + 1))
+                $figures[] = Between::figures($figure, $other->figures()[$number], $step / ($steps + 1))
                     ?? throw new FieldFault('of', 'choice', 'the one has more holes or pieces than the other; in-betweens need as many of both');
             }
         }

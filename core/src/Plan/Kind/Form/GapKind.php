@@ -84,7 +84,7 @@ final class GapKind extends PartOperation
     {
         $wide = [];
         foreach ($given->parts('front') as $part) {
-            foreach (self::inset($given, -$distance)->figures($part->figures) as $piece) {
+            foreach (self::inset($given, -$distance)->figures($part->figures()) as $piece) {
                 $wide[] = $piece->outlines();
             }
         }

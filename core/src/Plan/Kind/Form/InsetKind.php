@@ -70,7 +70,7 @@ final class InsetKind extends PartOperation
     public function evaluate(Arguments $given): Part
     {
         $inset = self::inset($given, $given->number('distance'));
-        $all = array_merge(...array_map(static fn (Part $part): array => $part->figures, $given->parts('of')));
+        $all = array_merge(...array_map(static fn (Part $part): array => $part->figures(), $given->parts('of')));
         $pieces = array_sum(array_map(static fn (Figure $figure): int => count($figure->shape->pieces()), $all));
         try {
             $figures = $inset->figures($all);

@@ -103,7 +103,7 @@ final class RoundKind extends PartOperation
         $figures = $shared = [];
         $any = false;
         foreach ($given->parts('of') as $part) {
-            foreach ($part->figures as $figure) {
+            foreach ($part->figures() as $figure) {
                 $key = $places === null && $figure->map->isIdentity() ? spl_object_id($figure->shape) : null;
                 $outlines = $key === null ? null : $shared[$key] ?? null;
                 if ($outlines === null) {

@@ -44,7 +44,7 @@ final class StyleKind extends Kind
             StepsField::parts('of', 'parts'),
             new StepField('like', 'look of'),
             new PaintField('fill', 'fill'),
-            new PaintField('stroke.color', 'stroke colour', along: false),
+            new PaintField('stroke.color', 'stroke colour', fills: false),
             NumberField::length('stroke.width', 'stroke width'),
             new ChoiceField('stroke.join', 'stroke corners', ['miter' => 'mitred', 'round' => 'round', 'bevel' => 'bevelled']),
             new ChoiceField('stroke.cap', 'stroke ends', ['butt' => 'flat', 'round' => 'round', 'square' => 'square']),
@@ -134,7 +134,7 @@ final class StyleKind extends Kind
         foreach (['fill', 'stroke.color'] as $field) {
             $gradient = $given->has($field) ? $given->paint($field) : null;
             if ($part !== null && $gradient instanceof Gradient) {
-                array_push($pulls, ...GradientPulls::handles($field, $gradient, $part->figures[0], max($given->sheet->right, $given->sheet->bottom)));
+                array_push($pulls, ...GradientPulls::handles($field, $gradient, $part->first(), max($given->sheet->right, $given->sheet->bottom)));
             }
         }
 
@@ -144,7 +144,7 @@ final class StyleKind extends Kind
     public function evaluate(Arguments $given): Look
     {
         $model = $given->has('like') ? $given->step('like')->result : null;
-        $like = $model instanceof Part ? $model->figures[count($model->figures) - 1]->steps : [];
+        $like = $model instanceof Part ? $model->last()->steps : [];
 
         $whole = $figures = [];
         foreach ($given->steps('of') as $step) {
@@ -167,7 +167,7 @@ final class StyleKind extends Kind
     private static function hasWay(array $parts): bool
     {
         foreach ($parts as $part) {
-            if ($part->figures[0]->strandOfShape() !== null) {
+            if ($part->first()->strandOfShape() !== null) {
                 return true;
             }
         }

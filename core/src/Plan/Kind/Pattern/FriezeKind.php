@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan\Kind\Pattern;
 
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Lattice;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
@@ -17,18 +18,16 @@ use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Kind\Copy\CopyKind;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
-use Sternbild\Core\Symmetry\Lattice;
 use Sternbild\Core\Symmetry\PlaneGroup;
 
 /** Parts that repeat along a line, in one of the seven frieze groups. */
 #[Called('frieze', label: 'Frieze', word: 'frieze', prefix: 'w', chapter: Chapter::Repeat)]
-final class FriezeKind extends CopyKind
+final class FriezeKind extends RepeatingKind
 {
     private const DOES = [
         'p1' => 'p1, moved only', 'p11g' => 'p11g, like footprints', 'p1m1' => 'p1m1, upright mirrors', 'p2' => 'p2, half turns', 'p2mg' => 'p2mg, mirrors and half turns in turn',
@@ -39,17 +38,19 @@ final class FriezeKind extends CopyKind
     {
         return [
             StepsField::parts('of', 'parts'),
-            new ChoiceField('group', 'group', self::DOES, 'p1'),
+            new ChoiceField('group', 'group', self::DOES, 'p1', GroupPictures::ofFriezes(...)),
             new PlaceField('origin', 'origin'),
             PairField::way('by', 'way', true),
-            NumberField::count('count', 'count', 1, self::MOST_COPIES, false, 1),
+            NumberField::count('count', 'count', 1, self::MOST_SPREAD, false, 1),
+            self::lap(),
+            self::colours(),
             self::keep(),
         ];
     }
 
     public function sentence(Step $step): string
     {
-        return 'Repeat {of} along {by} in {group}, {count} times[ from {origin}][, {keep}].';
+        return 'Repeat {of} along {by} in {group}, {count} times[ from {origin}]'.self::SAID;
     }
 
     public function offers(): array
@@ -77,23 +78,14 @@ final class FriezeKind extends CopyKind
         $group = $given->text('group');
         $lattice = new Lattice(self::origin($given), $by, $by->quarterTurned());
         $positions = array_map($lattice->onSheet(...), PlaneGroup::alongFrieze($group));
-        $count = $given->whole('count');
         $parts = $given->parts('of');
-        if ($count * count($positions) > self::MOST_COPIES) {
-            throw new FieldFault('count', 'limit', 'there would be '.number_format($count * count($positions)).' copies; at most '.number_format(self::MOST_COPIES).' are possible');
-        }
-        self::withinLimit(array_sum(array_map(static fn (Part $part): int => $part->curves(), $parts)) * $count * count($positions), 'count');
-        $maps = [];
-        for ($copy = 0; $copy < $count; $copy++) {
-            foreach ($positions as $number => $position) {
-                $maps[] = $copy === 0 && $number === 0 ? Affine::identity() : $position->then(Affine::move($by->times($copy)));
-            }
-        }
-        if ($maps === [] || $parts === []) {
+        if ($parts === []) {
             throw new FieldFault('of', 'empty', 'there is nothing to repeat');
         }
+        $positions[0] = Affine::identity();
 
-        return Part::repeated($parts, $maps, count($maps), $given->step)->knowing([], ['orbit' => (float) count($positions), 'wide' => $by->length()]);
+        return self::inCells($given, $parts, $positions, $lattice, [0, $given->whole('count') - 1, 0, 0])
+            ->knowing([], ['orbit' => (float) count($positions), 'wide' => $by->length()]);
     }
 
     private static function origin(Arguments $given): Vec

@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan\Kind\Pattern;
 
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Lattice;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Plan\Arguments;
@@ -19,22 +20,23 @@ use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Kind\Copy\CopyKind;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
-use Sternbild\Core\Symmetry\Lattice;
 use Sternbild\Core\Symmetry\PlaneGroup;
 
 /** Parts that repeat over the plane, in one of its seventeen groups. What reaches over the edge of a cell is whole. */
 #[Called('pattern', label: 'Pattern', word: 'pattern', prefix: 'w', chapter: Chapter::Repeat)]
-final class PatternKind extends CopyKind
+final class PatternKind extends RepeatingKind
 {
     /** Of the lengths of ways: what a lattice may be off, and still be square or hexagonal, or at a right angle. */
     private const FITS = 1e-6;
+
+    /** Times as large as the cell that what repeats may be. */
+    private const LARGEST = 100;
 
     /** The trade's words for what each group does, beside its symbol. */
     private const DOES = [
@@ -48,16 +50,18 @@ final class PatternKind extends CopyKind
     {
         return [
             StepsField::parts('of', 'parts'),
-            new ChoiceField('group', 'group', self::DOES, 'p1'),
+            new ChoiceField('group', 'group', self::DOES, 'p1', GroupPictures::ofPlane(...)),
             new PlaceField('origin', 'origin'),
             PairField::way('a', 'way'),
             PairField::way('b', 'second way'),
             new StepField('on', 'grid', Role::Grid),
             NumberField::count('columns', 'columns', 1, 1000, false, 1),
             NumberField::count('rows', 'rows', 1, 1000, false, 1),
-            NumberField::count('across', 'cells across', 1, self::MOST_COPIES, false, 1),
-            NumberField::count('down', 'cells down', 1, self::MOST_COPIES, false, 1),
+            NumberField::count('across', 'cells across', 1, self::MOST_SPREAD, false, 1),
+            NumberField::count('down', 'cells down', 1, self::MOST_SPREAD, false, 1),
             new ChoiceField('show', 'shown', ['cells' => 'cell by cell', 'sheet' => 'all over the sheet'], 'cells'),
+            self::lap(),
+            self::colours(),
             self::keep(),
         ];
     }
@@ -66,7 +70,7 @@ final class PatternKind extends CopyKind
     {
         $lattice = $step->says('on') ? ' over {columns} × {rows} cells of {on}' : ' along {a}[ and {b}]';
 
-        return 'Repeat {of} in {group}'.$lattice.'[ from {origin}], '.($step->raw('show') === 'sheet' ? '{show}' : '{across} × {down} cells').'[, {keep}].';
+        return 'Repeat {of} in {group}'.$lattice.'[ from {origin}], '.($step->raw('show') === 'sheet' ? '{show}' : '{across} × {down} cells').self::SAID;
     }
 
     public function offers(): array
@@ -76,7 +80,7 @@ final class PatternKind extends CopyKind
             words: 'seamless, wallpaper, textile, repeat, tile, half-drop, brick, surface pattern',
             says: 'Repeats parts over the plane in one of its seventeen groups.',
             picture: 'M6 6h10v10H6zM28 6h10v10H28zM17 27h10v10H17zM39 27h6v10h-6zM3 27h6v10H3z',
-            takes: 'of', preset: ['group' => 'p1', 'a' => ['sheet.width/8', 0], 'show' => 'sheet'], asks: ['group', 'a', 'b', 'show'],
+            takes: 'of', preset: ['group' => 'p1', 'a' => ['sheet.width/8', 0], 'show' => 'sheet'], asks: ['group', 'a', 'b', 'show', 'colours'],
         )];
     }
 
@@ -95,35 +99,24 @@ final class PatternKind extends CopyKind
         $group = $given->text('group');
         $lattice = self::latticeOf($given);
         self::check($group, $lattice, $given);
-        $positions = array_map($lattice->onSheet(...), PlaneGroup::positions($group));
         $parts = $given->parts('of');
+        if ($parts === []) {
+            throw new FieldFault('of', 'empty', 'there is nothing to repeat');
+        }
         $own = Bounds::of(...array_map(static fn (Part $part): Bounds => $part->bounds(), $parts));
-        [$first, $last, $top, $bottom] = [0, $given->whole('across') - 1, 0, $given->whole('down') - 1];
+        if (max($own->right - $own->left, $own->bottom - $own->top) > self::LARGEST * max($lattice->a->length(), $lattice->b->length())) {
+            throw new FieldFault('of', 'limit', 'what repeats is more than '.self::LARGEST.' times as large as the cell that it repeats in');
+        }
+        $positions = array_map($lattice->onSheet(...), PlaneGroup::positions($group));
+        $positions[0] = Affine::identity();
+        $range = [0, $given->whole('across') - 1, 0, $given->whole('down') - 1];
         if ($given->text('show') === 'sheet') {
-            $reaching = Bounds::of(...array_map(static fn (Affine $map): Bounds => $own->mapped($map), $positions));
-            [$first, $last, $top, $bottom] = $lattice->cellsFor($given->sheet, $reaching);
-        }
-        $cells = max(0, $last - $first + 1) * max(0, $bottom - $top + 1);
-        if ($cells * count($positions) > self::MOST_COPIES) {
-            throw new FieldFault('across', 'limit', 'there would be '.number_format($cells * count($positions)).' copies; at most '.number_format(self::MOST_COPIES).' are possible');
-        }
-        self::withinLimit(array_sum(array_map(static fn (Part $part): int => $part->curves(), $parts)) * $cells * count($positions), 'across');
-        $maps = [];
-        for ($row = $top; $row <= $bottom; $row++) {
-            for ($column = $first; $column <= $last; $column++) {
-                $way = $lattice->a->times($column)->plus($lattice->b->times($row));
-                foreach ($positions as $number => $position) {
-                    $maps[] = $column === 0 && $row === 0 && $number === 0 ? Affine::identity() : $position->then(Affine::move($way));
-                }
-            }
-        }
-        if ($maps === [] || $parts === []) {
-            throw new FieldFault('show', 'empty', 'no cell of the pattern reaches onto the sheet');
+            $range = $lattice->cellsFor($given->sheet, Bounds::of(...array_map(static fn (Affine $map): Bounds => $own->mapped($map), $positions)));
         }
         $isCentred = PlaneGroup::isCentred($group);
         $tile = $lattice->tile($isCentred);
 
-        return Part::repeated($parts, $maps, count($maps), $given->step)->knowing([], [
+        return self::inCells($given, $parts, $positions, $lattice, $range)->knowing([], [
             'orbit' => (float) (count($positions) / ($isCentred ? 2 : 1)), 'area' => $lattice->area() / ($isCentred ? 2 : 1),
             ...($tile === null ? [] : ['wide' => $tile[0], 'high' => $tile[1]]),
         ]);

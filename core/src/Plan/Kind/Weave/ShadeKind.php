@@ -62,7 +62,7 @@ final class ShadeKind extends Kind
         $weave = $given->parts('of')[0];
         $weaving = $weave->weaving ?? throw new FieldFault('of', 'choice', 'only a weave has strands that dive; weave bands first');
         $strands = [];
-        foreach ($weave->figures as $figure) {
+        foreach ($weave->figures() as $figure) {
             $strands[] = $figure->strand() ?? throw new FieldFault('of', 'lost', 'a strand has no way any more');
         }
         $dives = array_filter($weaving['dives'], static fn (array $pair): bool => min($pair[0][0], $pair[1][0]) >= 0);

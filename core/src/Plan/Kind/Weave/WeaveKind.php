@@ -91,7 +91,7 @@ final class WeaveKind extends PartOperation
     {
         $strands = $figures = [];
         foreach ($given->steps('of') as $step) {
-            foreach ($step->result instanceof Part ? $step->result->figures : [] as $figure) {
+            foreach ($step->result instanceof Part ? $step->result->figures() : [] as $figure) {
                 $strands[] = $figure->strand() ?? throw new FieldFault('of', 'choice', 'strands are bands, rings between two circles around one centre, and guides with a width; other parts have no way that they follow');
                 $figures[] = $figure;
             }

@@ -2,11 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Symmetry;
-
-use Sternbild\Core\Geometry\Affine;
-use Sternbild\Core\Geometry\Bounds;
-use Sternbild\Core\Geometry\Vec;
+namespace Sternbild\Core\Geometry;
 
 /** Two ways that a pattern repeats along, from an origin. */
 final readonly class Lattice
@@ -27,12 +23,34 @@ final readonly class Lattice
         return abs($this->a->cross($this->b));
     }
 
+    public function mapped(Affine $map): self
+    {
+        $way = static fn (Vec $one): Vec => $map->apply($one)->minus($map->apply(Vec::zero()));
+
+        return new self($map->apply($this->origin), $way($this->a), $way($this->b));
+    }
+
     /** A map of lattice coordinates as one of the sheet. */
     public function onSheet(Affine $map): Affine
     {
-        $frame = Affine::ofMatrix($this->a->x, $this->a->y, $this->b->x, $this->b->y, $this->origin->x, $this->origin->y);
+        return $this->frame()->inverse()->then($map)->then($this->frame());
+    }
 
-        return $frame->inverse()->then($map)->then($frame);
+    /** A place of the sheet in lattice coordinates. */
+    public function coordinates(Vec $place): Vec
+    {
+        return $this->frame()->inverse()->apply($place);
+    }
+
+    /** A place in lattice coordinates on the sheet. */
+    public function place(Vec $coordinates): Vec
+    {
+        return $this->frame()->apply($coordinates);
+    }
+
+    private function frame(): Affine
+    {
+        return Affine::ofMatrix($this->a->x, $this->a->y, $this->b->x, $this->b->y, $this->origin->x, $this->origin->y);
     }
 
     /**

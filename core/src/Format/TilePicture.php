@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Format;
+
+use Sternbild\Core\Evaluation\DrawnPart;
+use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Shape\Figure;
+
+/**
+ * A tile in pixels.
+ *
+ * It is cut out of a larger picture: where outlines run off a picture, `rsvg-convert` draws them a little otherwise than where they go on, and the left
+ * edge would not be what lies beyond the right one.
+ */
+final class TilePicture
+{
+    /** Pixels around it at most. */
+    private const MOST_AROUND = 512;
+
+    /**
+     * A PNG.
+     *
+     * @param  (\Closure(): void)|null  $meanwhile  called again and again
+     *
+     * @throws RenderFailed
+     */
+    public static function png(Scene $scene, Tile $tile, int $width, ?\Closure $meanwhile = null): string
+    {
+        ob_start();
+        imagepng(self::image($scene, $tile, $width, 1, $meanwhile), null, 6);
+
+        return (string) ob_get_clean();
+    }
+
+    /**
+     * @param  int  $times  so many tiles side by side, and above one another
+     * @param  (\Closure(): void)|null  $meanwhile
+     *
+     * @throws RenderFailed
+     */
+    public static function image(Scene $scene, Tile $tile, int $width, int $times, ?\Closure $meanwhile = null): \GdImage
+    {
+        $height = $tile->heightFor($width);
+        $around = self::around($tile, $width);
+        $svg = SvgDrawing::writeTileInPixels($scene, $tile->laid($times)->withMargin($around * $tile->width / $width, $around * $tile->height / $height), [$times * $width + 2 * $around, $times * $height + 2 * $around]);
+        $picture = imagecreatefromstring(Raster::png($svg, 1.0, meanwhile: $meanwhile));
+        if ($picture === false) {
+            throw new RenderFailed('The picture cannot be read.');
+        }
+        imagesavealpha($picture, true);
+        $cut = imagecrop($picture, ['x' => $around, 'y' => $around, 'width' => $times * $width, 'height' => $times * $height]);
+        if ($cut === false) {
+            throw new RenderFailed('The picture cannot be cut.');
+        }
+        imagesavealpha($cut, true);
+
+        return $cut;
+    }
+
+    /** As far as anything reaches that lies across an edge. */
+    private static function around(Tile $tile, int $width): int
+    {
+        $reach = 0.0;
+        foreach ($tile->patterns as $drawn) {
+            foreach (self::boxes($drawn) as $box) {
+                $reach = max($reach, $box->right - $box->left, $box->bottom - $box->top);
+            }
+        }
+
+        return (int) min(self::MOST_AROUND, ceil($reach * $width / $tile->width) + 2);
+    }
+
+    /** @return list<Bounds> */
+    private static function boxes(DrawnPart $drawn): array
+    {
+        return array_map(static fn (Figure $figure): Bounds => $figure->bounds(), $drawn->part->spread?->ofCell() ?? []);
+    }
+}

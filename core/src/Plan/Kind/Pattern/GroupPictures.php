@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Pattern;
+
+use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Geometry\Lattice;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Symmetry\PlaneGroup;
+
+/** The same crooked motif in every group, as its own positions bring it: SVG path data in a square of 96. */
+final class GroupPictures
+{
+    private const SIDE = 96.0;
+
+    /** A hook that has no symmetry of its own, in shares of a cell around its middle. */
+    private const HOOK = [[-0.16, -0.13], [-0.05, -0.13], [-0.05, 0.05], [0.12, 0.05], [0.05, 0.13], [-0.16, 0.13]];
+
+    /** What groups do, and where the middle of the motif lies in the cell. */
+    private const SHOWN = [
+        'p1' => ['moved only', 0.5, 0.5], 'p2' => ['turns', 0.26, 0.3], 'p4' => ['turns', 0.26, 0.24], 'p3' => ['turns', 0.42, 0.18], 'p6' => ['turns', 0.36, 0.14],
+        'pm' => ['mirrors', 0.25, 0.5], 'pmm' => ['mirrors', 0.25, 0.25], 'cm' => ['mirrors', 0.25, 0.25], 'cmm' => ['mirrors', 0.22, 0.2],
+        'p4m' => ['mirrors', 0.34, 0.15], 'p3m1' => ['mirrors', 0.4, 0.2], 'p31m' => ['mirrors', 0.4, 0.14], 'p6m' => ['mirrors', 0.3, 0.09],
+        'pg' => ['glides', 0.25, 0.25], 'pmg' => ['glides', 0.13, 0.25], 'pgg' => ['glides', 0.22, 0.2], 'p4g' => ['glides', 0.3, 0.12],
+    ];
+
+    private const OF_FRIEZES = [
+        'p1' => ['moved only', 0.5, 0.0], 'p2' => ['turns', 0.25, 0.22], 'p1m1' => ['mirrors', 0.25, 0.0], 'p11m' => ['mirrors', 0.5, 0.24], 'p2mm' => ['mirrors', 0.25, 0.24],
+        'p11g' => ['glides', 0.25, 0.24], 'p2mg' => ['glides', 0.13, 0.24],
+    ];
+
+    /** @return array<string, array{string, string}> heading and picture by group */
+    public static function ofPlane(): array
+    {
+        $pictures = [];
+        foreach (self::SHOWN as $group => [$heading, $x, $y]) {
+            $positions = PlaneGroup::positions($group);
+            $wide = match (true) {
+                count($positions) === 1 => 32.0,
+                count($positions) <= 4 => 48.0,
+                default => 64.0,
+            };
+            $lattice = new Lattice(Vec::zero(), new Vec($wide, 0.0), match (PlaneGroup::lattice($group)) {
+                'hexagonal' => Affine::turn(120.0, Vec::zero())->apply(new Vec($wide, 0.0)),
+                'oblique' => new Vec($wide / 4, $wide * 0.9),
+                default => new Vec(0.0, $wide),
+            });
+            $size = $wide * sqrt(1.35 / (1.0 + count($positions)));
+            $pictures[$group] = [$heading, self::drawn($positions, $lattice, new Vec($x, $y), $size, -2, 4)];
+        }
+
+        return $pictures;
+    }
+
+    /** @return array<string, array{string, string}> */
+    public static function ofFriezes(): array
+    {
+        $pictures = [];
+        foreach (self::OF_FRIEZES as $group => [$heading, $x, $y]) {
+            $positions = PlaneGroup::alongFrieze($group);
+            $wide = count($positions) === 1 ? 32.0 : 48.0;
+            $lattice = new Lattice(new Vec(0.0, self::SIDE / 2), new Vec($wide, 0.0), new Vec(0.0, $wide));
+            $pictures[$group] = [$heading, self::drawn($positions, $lattice, new Vec($x, $y), $wide * sqrt(1.2 / (1.0 + count($positions))), 0, 0)];
+        }
+
+        return $pictures;
+    }
+
+    /**
+     * @param  list<Affine>  $positions
+     * @param  Vec  $middle  of the motif, in lattice coordinates
+     */
+    private static function drawn(array $positions, Lattice $lattice, Vec $middle, float $size, int $top, int $bottom): string
+    {
+        $at = $lattice->origin->plus($lattice->a->times($middle->x))->plus($lattice->b->times($middle->y));
+        $path = '';
+        foreach ($positions as $position) {
+            $map = $lattice->onSheet($position);
+            for ($row = $top; $row <= $bottom; $row++) {
+                for ($column = -4; $column <= 5; $column++) {
+                    $way = $lattice->a->times($column)->plus($lattice->b->times($row));
+                    $corners = array_map(static fn (array $corner): Vec => $map->apply($at->plus(new Vec($corner[0] * $size, $corner[1] * $size)))->plus($way), self::HOOK);
+                    $isSeen = array_filter($corners, static fn (Vec $one): bool => $one->x > 0.0 && $one->x < self::SIDE && $one->y > 0.0 && $one->y < self::SIDE) !== [];
+                    $path .= $isSeen ? 'M'.implode('L', array_map(static fn (Vec $one): string => round($one->x, 1).' '.round($one->y, 1), $corners)).'z' : '';
+                }
+            }
+        }
+
+        return $path;
+    }
+}
