@@ -33,7 +33,7 @@ export type Export = Schemas['Export'];
 export type Construction = Schemas['Construction'];
 
 /** As answers say them, with what was said by its hash alone put in. */
-export type Scene = Omit<Schemas['Scene'], 'steps' | 'drawing' | 'inside' | 'seams'> & { steps: Step[]; drawing: Drawn[]; inside: Drawn[]; seams: Seams };
+export type Scene = Omit<Schemas['Scene'], 'steps' | 'drawing' | 'inside' | 'cells' | 'seams'> & { steps: Step[]; drawing: Drawn[]; inside: Drawn[]; cells: Drawn[]; seams: Seams };
 export type Plan = Omit<Schemas['Plan'], 'steps'> & { steps: PlanStep[] };
 export type SheetPage = Omit<Schemas['SheetPage'], 'plan' | 'scene'> & { plan: Plan; scene: Scene };
 

@@ -2173,12 +2173,20 @@ export interface components {
         Choice: {
             value: string;
             text: string;
+            /** @description Under which it is shown, where choices have pictures. */
+            heading?: string;
+            /** @description SVG path data in a square of 96. */
+            picture?: string;
+            /** @description Other fields that are set along with it, by name; {w} and {h} in them stand for how wide and how high a cell is now. */
+            also?: {
+                [key: string]: unknown;
+            };
         };
         Field: {
             name: string;
             label: string;
             /** @enum {unknown} */
-            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends" | "paint";
+            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends" | "paint" | "colours";
             required: boolean;
             default: unknown;
             /** @enum {unknown} */
@@ -2204,6 +2212,8 @@ export interface components {
             folds?: boolean;
             /** @description Of a paint: whether a gradient may run along the way of a band. */
             along?: boolean;
+            /** @description Of a paint: whether it may be a pattern. */
+            pattern?: boolean;
         };
         /** @description How a step is offered: from which pick, with what filled in, what is asked for first. */
         Offer: {
@@ -2299,6 +2309,16 @@ export interface components {
                 angle: number;
                 mirrored: boolean;
             };
+            /** @description Of a pattern or a frieze: its lattice on the sheet, the corners of the fundamental cell in which its motif lies, and in lattice coordinates the turning centres of a cell with their orders, and its mirrors and glides: a place, a way, and whether it glides. */
+            cell?: {
+                origin: number[];
+                a: number[];
+                b: number[];
+                flat: boolean;
+                domain: number[][];
+                centres: number[][];
+                lines: (number | boolean)[][];
+            };
         };
         Style: {
             fill: string;
@@ -2313,8 +2333,9 @@ export interface components {
             blend: string;
             gradient?: components["schemas"]["Gradient"];
             strokeGradient?: components["schemas"]["Gradient"];
+            pattern?: components["schemas"]["PatternFill"];
         };
-        /** @description A part as it is drawn: for every figure the number of its style; -1 for those that were used up. */
+        /** @description A part as it is drawn: for every figure the number of its style; -1 for those that were used up. Of a pattern only those of its first cell are listed, unless some look otherwise than the rest. */
         Drawn: {
             hash: string;
             id: string;
@@ -2373,6 +2394,14 @@ export interface components {
             boxes: number[][];
             /** @description Of a repeat the number of the copy that each figure belongs to, from 1. */
             copies: number[] | null;
+            /** @description Of what repeats cell by cell: `figures` and `copies` are those of the first cell. How many of them belong to each of the parts that repeat, the ways to the next cells, the first and the last cell along each, and how many copies a cell has. All copies of a part in all cells, row by row, lie under those of the next part. */
+            spread?: {
+                blocks: number[];
+                a: number[];
+                b: number[];
+                range: number[];
+                each: number;
+            };
         };
         Finding: {
             step: string;
@@ -2421,6 +2450,8 @@ export interface components {
             /** @description What motifs are made of, from back to front: seen while it is worked on, and in no result. */
             inside: (components["schemas"]["Drawn"] | number)[];
             seams: components["schemas"]["Seams"] | number;
+            /** @description Patterns that fill something, or are not drawn by themselves: how the figures of their first cell look. */
+            cells: (components["schemas"]["Drawn"] | number)[];
         };
         PlanStep: {
             id: string;
@@ -2776,6 +2807,11 @@ export interface components {
                 round: boolean;
                 path: string;
             }[];
+        };
+        /** @description A pattern as a fill: of which step, and the map, in the order of SVG's matrix(), that brings it to the coordinates of the shape that it fills. */
+        PatternFill: {
+            of: string;
+            map: number[];
         };
     };
     responses: never;

@@ -14,7 +14,9 @@ final class ChoiceField extends Field
 {
     /**
      * @param  non-empty-array<string, string>  $choices what sentences say, by what plans say
-     * @param  (\Closure(): array<string, array{string, string}>)|null  $pictures  gives under which heading a choice is shown, and its picture, SVG path data in a square of 96
+     * @param  (\Closure(): list<array{value: string, heading: string, picture: string, text?: string, also?: array<string, mixed>}>)|null  $pictures  gives under which
+     *                                        heading a choice is shown, and its picture, SVG path data in a square of 96; a choice that is listed twice goes by
+     *                                        another text, and says what other fields are set along with it, `{w}` and `{h}` in them being how wide and high they are
      */
     public function __construct(string $name, string $label, private readonly array $choices, ?string $default = null, private readonly ?\Closure $pictures = null)
     {
@@ -61,9 +63,11 @@ final class ChoiceField extends Field
     public function traits(): array
     {
         $choices = [];
-        $pictures = $this->pictures === null ? [] : ($this->pictures)();
-        foreach ($this->choices as $value => $text) {
-            $choices[] = ['value' => $value, 'text' => $text, ...(isset($pictures[$value]) ? ['heading' => $pictures[$value][0], 'picture' => $pictures[$value][1]] : [])];
+        foreach ($this->pictures === null ? [] : ($this->pictures)() as $picture) {
+            $choices[] = ['text' => $this->choices[$picture['value']], ...$picture];
+        }
+        foreach ($this->pictures === null ? $this->choices : [] as $value => $text) {
+            $choices[] = ['value' => $value, 'text' => $text];
         }
 
         return ['choices' => $choices];

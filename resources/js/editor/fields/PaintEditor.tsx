@@ -1,4 +1,4 @@
-import { usePalette } from '../desk';
+import { useDesk, usePalette } from '../desk';
 import { TypedInput } from './asked';
 import { Swatch } from './Swatch';
 
@@ -15,7 +15,19 @@ export function isGradient(raw: unknown): raw is GradientRaw {
     return raw !== null && typeof raw === 'object' && 'gradient' in raw;
 }
 
-const SORTS: [Sort | 'plain', string][] = [['plain', 'one colour'], ['linear', 'linear'], ['radial', 'radial'], ['along', 'along the band']];
+const SORTS: [Sort | 'plain' | 'pattern', string][] = [['plain', 'one colour'], ['linear', 'linear'], ['radial', 'radial'], ['along', 'along the band'], ['pattern', 'pattern']];
+
+/** A pattern as a fill, and how it lies. */
+export interface PatternRaw {
+    pattern: string;
+    turn?: number | string;
+    resize?: number | string;
+    by?: (number | string)[];
+}
+
+export function isPattern(raw: unknown): raw is PatternRaw {
+    return raw !== null && typeof raw === 'object' && 'pattern' in raw;
+}
 
 const MOST_STOPS = 24;
 
@@ -33,8 +45,9 @@ function begun(raw: unknown, palette: Record<string, string>, sort: Sort): Gradi
 }
 
 /** Of what is said beside the stops, what a gradient of another sort says as well: nothing. */
-function asSort(raw: unknown, palette: Record<string, string>, sort: Sort | 'plain'): unknown {
-    if (sort === 'plain') return isGradient(raw) ? (raw.stops[0]?.[1] ?? 'none') : raw;
+function asSort(raw: unknown, palette: Record<string, string>, sort: Sort | 'plain' | 'pattern', patterns: { id: string }[]): unknown {
+    if (sort === 'pattern') return isPattern(raw) ? raw : { pattern: patterns.at(-1)?.id ?? '' };
+    if (sort === 'plain') return isGradient(raw) ? (raw.stops[0]?.[1] ?? 'none') : isPattern(raw) ? (Object.keys(palette)[0] ?? 'none') : raw;
     return isGradient(raw) ? (raw.gradient === sort ? raw : { gradient: sort, stops: raw.stops }) : begun(raw, palette, sort);
 }
 
@@ -55,23 +68,25 @@ function space(stops: Stop[], k: number): number {
 }
 
 /** A colour or a gradient, with its stops in numbers. */
-export function PaintEditor({ label, raw, along, onChange }: { label: string; raw: unknown; along: boolean; onChange: (raw: unknown) => void }) {
+export function PaintEditor({ label, raw, along, before, onChange }: { label: string; raw: unknown; along: boolean; before: string | null; onChange: (raw: unknown) => void }) {
     const palette = usePalette();
+    const patterns = usePatterns(before);
     const gradient = isGradient(raw) ? raw : null;
     const stopped = (stops: Stop[]): void => onChange({ ...gradient, stops });
     return (
         <div className="flex flex-col gap-2.5">
             <div role="radiogroup" aria-label={`Sort of ${label}`} className="flex items-center gap-1 text-[13px]">
-                {SORTS.filter(([sort]) => along || sort !== 'along').map(([sort, text]) => {
-                    const isChosen = sort === (gradient?.gradient ?? 'plain');
+                {SORTS.filter(([sort]) => (along || (sort !== 'along' && sort !== 'pattern')) && (sort !== 'pattern' || patterns.length > 0)).map(([sort, text]) => {
+                    const isChosen = sort === (isPattern(raw) ? 'pattern' : (gradient?.gradient ?? 'plain'));
                     return (
-                        <button key={sort} type="button" role="radio" aria-checked={isChosen} className={`choice px-2 py-1 ${isChosen ? 'border-amber bg-honey font-medium' : 'border-transparent hover:border-rule'}`} onClick={() => onChange(asSort(raw, palette, sort))}>
+                        <button key={sort} type="button" role="radio" aria-checked={isChosen} className={`choice px-2 py-1 ${isChosen ? 'border-amber bg-honey font-medium' : 'border-transparent hover:border-rule'}`} onClick={() => onChange(asSort(raw, palette, sort, patterns))}>
                             {text}
                         </button>
                     );
                 })}
             </div>
-            {gradient === null ? (
+            {isPattern(raw) && <PatternLies label={label} raw={raw} patterns={patterns} onChange={onChange} />}
+            {isPattern(raw) ? null : gradient === null ? (
                 <Colours label={label} value={typeof raw === 'string' ? raw : 'none'} withNone onChoose={onChange} />
             ) : (
                 <>
@@ -106,6 +121,38 @@ export function PaintEditor({ label, raw, along, onChange }: { label: string; ra
             )}
         </div>
     );
+}
+
+/** Which pattern it is, and how it lies. */
+function PatternLies({ label, raw, patterns, onChange }: { label: string; raw: PatternRaw; patterns: { id: string; label: string }[]; onChange: (raw: unknown) => void }) {
+    const said = (more: Partial<Record<'turn' | 'resize' | 'by', unknown>>): void => onChange(Object.fromEntries(Object.entries({ ...raw, ...more }).filter(([, value]) => value !== null)));
+    const [x = 0, y = 0] = raw.by ?? [];
+    return (
+        <div className="flex flex-col gap-2 text-[13px]">
+            <select className="boxed font-serif text-[15px] italic" aria-label={`Pattern of ${label}`} value={raw.pattern} onChange={(event) => onChange({ ...raw, pattern: event.target.value })}>
+                {patterns.map((one) => (
+                    <option key={one.id} value={one.id}>
+                        {one.label}
+                    </option>
+                ))}
+            </select>
+            <div className="flex items-center gap-3">
+                <TypedInput label="Times as large" shown value={raw.resize ?? 1} optional={false} onChange={(resize) => said({ resize })} />
+                <TypedInput label="Turned by" shown value={raw.turn ?? 0} optional={false} onChange={(turn) => said({ turn })} />
+            </div>
+            <div className="flex items-center gap-3">
+                <TypedInput label="Moved right" shown value={x} optional={false} onChange={(next) => said({ by: [next ?? 0, y] })} />
+                <TypedInput label="and down" shown value={y} optional={false} onChange={(next) => said({ by: [x, next ?? 0] })} />
+            </div>
+        </div>
+    );
+}
+
+/** The patterns that stand before a step, by id and name; all of them for one that is not made yet. */
+export function usePatterns(before: string | null): { id: string; label: string }[] {
+    const { scene } = useDesk();
+    const at = scene.steps.findIndex((step) => step.id === before);
+    return scene.steps.slice(0, at < 0 ? undefined : at).filter((step) => step.cell?.flat === false);
 }
 
 /** What of a gradient lies on the sheet: said there by its handles, or fitted to each piece. */

@@ -7,7 +7,11 @@ import { numberAtHand } from './numberAtHand';
 export interface Asked {
     field: Field;
     value: unknown;
+    /** What else is answered so far. */
+    answers: Record<string, unknown>;
     onChange: (value: unknown) => void;
+    /** Answers this question and others with it. */
+    onAlso: (answers: Record<string, unknown>) => void;
 }
 
 /** A number or arithmetic, typed. */

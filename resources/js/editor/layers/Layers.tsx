@@ -5,9 +5,10 @@ import type { Picking } from '../pick/pick';
 import type { GridShape } from '../scene/GridShape';
 import { gridShape } from '../scene/geometry';
 import {
-    AMBER, begin, inkOn, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar, paintWithout, type View,
+    AMBER, begin, inkOn, isHeavy, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar, paintWithout, type View,
 } from './paint';
 import { paintMeasures } from './measures';
+import { type Cell, paintCell } from './cells';
 import { paintSectors, type Sector } from './sectors';
 import type { Seen } from './useCloseUp';
 
@@ -17,6 +18,9 @@ interface Shown {
     size: { width: number; height: number };
 }
 
+/** Milliseconds after which what was painted roughly is painted exactly. */
+const RESTS = 160;
+
 /** A sheet of glass over the others, as large as the box that all lie in. */
 function Glass({ canvas, size }: { canvas: RefObject<HTMLCanvasElement | null>; size: Shown['size'] }) {
     const ratio = window.devicePixelRatio || 1;
@@ -24,24 +28,33 @@ function Glass({ canvas, size }: { canvas: RefObject<HTMLCanvasElement | null>; 
 }
 
 /** The drawing and its grids. */
-export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worked, measured, sector }: Shown & { gridsShown: boolean; outlines: boolean; seen: Seen | null; worked: ReadonlySet<string> | null; measured: { selected: string | null } | null; sector: Sector | null }) {
+export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worked, measured, sector, cell }: Shown & { gridsShown: boolean; outlines: boolean; seen: Seen | null; worked: ReadonlySet<string> | null; measured: { selected: string | null } | null; sector: Sector | null; cell: Cell | null }) {
     const canvas = useRef<HTMLCanvasElement>(null);
     useLayoutEffect(() => {
-        if (canvas.current === null) return;
-        const context = begin(canvas.current, view);
-        paintSheet(context, scene);
-        context.save();
-        context.beginPath();
-        context.rect(0, 0, scene.sheet.width, scene.sheet.height);
-        context.clip();
-        if (!outlines) paintDrawing(context, scene, undefined, worked);
-        context.restore();
-        if (outlines && seen === null) paintOutlines(context, scene, view.scale);
-        if (outlines && seen !== null) paintCloseUp(context, seen, view);
-        if (gridsShown && !outlines) paintGrids(context, scene, view.scale, worked);
-        if (sector !== null) paintSectors(context, sector, [scene.sheet.width, scene.sheet.height], view.scale, AMBER);
-        if (measured !== null) paintMeasures(context, scene, view.scale, inkOn(scene.sheet.background), measured.selected, AMBER);
-    }, [scene, view, size, gridsShown, outlines, seen, worked, measured, sector]);
+        const glass = canvas.current;
+        if (glass === null) return;
+        const paint = (isQuick: boolean): void => {
+            const context = begin(glass, view);
+            paintSheet(context, scene);
+            context.save();
+            context.beginPath();
+            context.rect(0, 0, scene.sheet.width, scene.sheet.height);
+            context.clip();
+            if (!outlines) paintDrawing(context, scene, undefined, worked, isQuick);
+            context.restore();
+            if (outlines && seen === null) paintOutlines(context, scene, view.scale);
+            if (outlines && seen !== null) paintCloseUp(context, seen, view);
+            if (gridsShown && !outlines) paintGrids(context, scene, view.scale, worked);
+            if (sector !== null) paintSectors(context, sector, [scene.sheet.width, scene.sheet.height], view.scale, AMBER);
+            if (cell !== null) paintCell(context, cell, [scene.sheet.width, scene.sheet.height], view.scale, AMBER);
+            if (measured !== null) paintMeasures(context, scene, view.scale, inkOn(scene.sheet.background), measured.selected, AMBER);
+        };
+        // Roughly at once where that takes long, so that what is dragged follows the pointer; exactly when it rests.
+        const heavy = !outlines && isHeavy(scene);
+        paint(heavy);
+        const rest = heavy ? window.setTimeout(() => paint(false), RESTS) : 0;
+        return () => window.clearTimeout(rest);
+    }, [scene, view, size, gridsShown, outlines, seen, worked, measured, sector, cell]);
     return <Glass canvas={canvas} size={size} />;
 }
 

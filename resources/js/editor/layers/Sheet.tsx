@@ -91,6 +91,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
     }
 
     const shown = { scene, view, size };
+    const cellShown = outlines ? null : (stepOf(scene, drawingIn ?? selected ?? '')?.cell ?? null);
     const measured = useMemo(() => (measuresShown ? { selected } : null), [measuresShown, selected]);
     return (
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
@@ -118,7 +119,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                         walk.leave();
                     }}
                 >
-                    <BaseLayer {...shown} gridsShown={gridsShown} outlines={outlines} seen={seen} worked={worked} measured={measured} sector={drawingIn === null || outlines ? null : (stepOf(scene, drawingIn)?.sector ?? null)} />
+                    <BaseLayer {...shown} gridsShown={gridsShown} outlines={outlines} seen={seen} worked={worked} measured={measured} sector={drawingIn === null || outlines ? null : (stepOf(scene, drawingIn)?.sector ?? null)} cell={cellShown} />
                     {constructed && (
                         <img
                             alt="The construction: the result faded, its grids and guides, circles and their radii"

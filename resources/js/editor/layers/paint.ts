@@ -4,6 +4,7 @@ import type { PartShape } from '../scene/PartShape';
 import { gridShape, guideShape, partShape } from '../scene/geometry';
 import { copyIn, type Pick, placeIn, stepIn } from '../pick/pick';
 import { fillWith, strokeWith } from './gradients';
+import { type Filling, fillings, fillWithPattern, MANY, type PaintFigure, paintSpread, paintSpreadQuickly, styleOf } from './patterns';
 import type { Seen } from './useCloseUp';
 
 /** Where the sheet lies in the view: screen = sheet · scale + (x, y), in CSS pixels. */
@@ -60,24 +61,46 @@ function paintSeams(context: CanvasRenderingContext2D, scene: Scene): void {
     context.lineJoin = 'miter';
 }
 
-/** @param worked ids of the steps that are worked on alone; all else is faded */
-export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, restyle: (style: Style) => Style = asItIs, worked: ReadonlySet<string> | null = null): void {
+/**
+ * @param worked ids of the steps that are worked on alone; all else is faded
+ * @param isQuick whether patterns of many figures may be a little soft
+ */
+export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, restyle: (style: Style) => Style = asItIs, worked: ReadonlySet<string> | null = null, isQuick = false): void {
     const geometry = new Map(scene.steps.map((step) => [step.id, step.geometry]));
     if (worked === null && restyle === asItIs) paintSeams(context, scene);
+    const patterns = fillings(scene);
     for (const drawn of shownWhile(scene, worked)) {
-        const part = partShape(geometry.get(drawn.id));
+        const shape = partShape(geometry.get(drawn.id));
         const strength = worked === null || worked.has(drawn.id) ? 1 : FADED;
-        part?.figures.forEach((figure, number) => {
-            const style = drawn.styles[drawn.figures[number] ?? 0];
-            if (style !== undefined) paintFigure(context, figure, restyle(strength === 1 ? style : { ...style, opacity: style.opacity * strength }), part.mapOf(number));
-        });
+        const paint: PaintFigure = (canvas, figure, style, map, box) => paintFigure(canvas, figure, restyle(strength === 1 ? style : { ...style, opacity: style.opacity * strength }), map, box, patterns, restyle);
+        if (shape === undefined) continue;
+        if (shape.spread !== null && drawn.figures.length === shape.own.length) {
+            (isQuick && shape.count > MANY ? paintSpreadQuickly : paintSpread)(context, { shape, drawn }, shape.range, paint);
+            continue;
+        }
+        for (let number = 0; number < shape.count; number++) {
+            const style = styleOf(drawn, shape, number);
+            if (style !== undefined) paint(context, shape.path(number), style, shape.mapOf(shape.ownOf(number)), shape.boxes[number] ?? []);
+        }
     }
 }
 
-function paintFigure(context: CanvasRenderingContext2D, figure: Path2D, style: Style, map: number[]): void {
+/** Whether painting takes so long that it is done roughly first. */
+export function isHeavy(scene: Scene): boolean {
+    return scene.drawing.some((drawn) => {
+        const shape = partShape(scene.steps.find((step) => step.id === drawn.id)?.geometry);
+        return shape?.spread != null && shape.count > MANY;
+    });
+}
+
+/** @param box that the figure lies in */
+function paintFigure(context: CanvasRenderingContext2D, figure: Path2D, style: Style, map: number[], box: number[], patterns: Map<string, Filling>, restyle: (style: Style) => Style): void {
     context.globalAlpha = style.opacity;
     context.globalCompositeOperation = style.blend === 'normal' ? 'source-over' : (style.blend as GlobalCompositeOperation);
-    if (style.gradient !== undefined) {
+    const filling = patterns.get(style.pattern?.of ?? '');
+    if (style.pattern !== undefined && filling !== undefined) {
+        fillWithPattern(context, figure, box, map, style.pattern, filling, (canvas, inner, look, its, around) => paintFigure(canvas, inner, restyle(look), its, around, patterns, restyle));
+    } else if (style.gradient !== undefined) {
         fillWith(context, figure, style.gradient, map, style);
     } else if (style.fill !== 'none') {
         context.fillStyle = style.fill;
@@ -162,7 +185,8 @@ export function paintOutlines(context: CanvasRenderingContext2D, scene: Scene, s
     context.strokeStyle = INK;
     context.lineWidth = 1 / scale;
     for (const drawn of scene.drawing) {
-        for (const figure of partShape(scene.steps.find((step) => step.id === drawn.id)?.geometry)?.figures ?? []) context.stroke(figure);
+        const shape = partShape(scene.steps.find((step) => step.id === drawn.id)?.geometry);
+        for (let figure = 0; figure < (shape?.count ?? 0); figure++) context.stroke(shape?.path(figure) ?? new Path2D());
     }
     paintGuides(context, scene, scale, INK);
 }
@@ -309,9 +333,11 @@ export function outlinePart(context: CanvasRenderingContext2D, scene: Scene, nam
 
 function marked(context: CanvasRenderingContext2D, part: PartShape, name: string): Path2D[] {
     const copy = copyIn(name);
-    const figures = copy === null ? [...part.figures.keys()] : part.figuresOf(copy);
+    // Of patterns by the thousand the first cell is marked: it is what they are made of.
+    const all = part.count > MANY ? part.own : Array.from({ length: part.count }, (_, figure) => part.path(figure));
+    const figures = copy === null ? [...all.keys()] : part.figuresOf(copy);
     const at = placeIn(name);
-    if (at === null) return figures.flatMap((figure) => part.figures[figure] ?? []);
+    if (at === null) return copy === null ? all : figures.map((figure) => part.path(figure));
     // Places are told apart in sheet units, whatever the canvas is scaled to.
     context.save();
     context.setTransform(1, 0, 0, 1, 0, 0);

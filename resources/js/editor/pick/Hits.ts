@@ -57,8 +57,7 @@ export class Hits {
             const { drawn, figure } = this.figures[number] ?? { drawn: -1, figure: 0 };
             const step = this.steps.get(this.drawing[drawn]?.id ?? '');
             const shape = partShape(step?.geometry);
-            const path = shape?.figures[figure];
-            if (step !== undefined && shape !== undefined && path !== undefined && prober.isPointInPath(path, x, y)) return { step, shape, figure };
+            if (step !== undefined && shape !== undefined && prober.isPointInPath(shape.path(figure), x, y)) return { step, shape, figure };
         }
         return undefined;
     }
@@ -66,8 +65,8 @@ export class Hits {
     /** What the arrow keys go over: the parts, or the copies in them, from back to front. */
     names(whole: Whole): string[] {
         return this.drawing.flatMap(({ id }) => {
-            const copies = whole === 'copies' ? partShape(this.steps.get(id)?.geometry)?.data.copies : null;
-            return copies == null ? [id] : [...new Set(copies)].sort((a, b) => a - b).map((copy) => `${id}[${copy}]`);
+            const copies = whole === 'copies' ? partShape(this.steps.get(id)?.geometry)?.copies : null;
+            return copies == null ? [id] : Array.from({ length: copies }, (_, copy) => `${id}[${copy + 1}]`);
         });
     }
 
@@ -93,7 +92,7 @@ export class Hits {
     private built(): Flatbush {
         const boxes = this.drawing.flatMap(({ id, figures }, drawn) => {
             const shape = partShape(this.steps.get(id)?.geometry);
-            return (shape?.boxes ?? []).flatMap((box, figure) => ((figures[figure] ?? -1) < 0 ? [] : [{ drawn, figure, box }]));
+            return (shape?.boxes ?? []).flatMap((box, figure) => ((figures[figures.length === shape?.count ? figure : (shape?.ownOf(figure) ?? figure)] ?? -1) < 0 ? [] : [{ drawn, figure, box }]));
         });
         this.figures = boxes;
         const index = new Flatbush(Math.max(1, boxes.length));

@@ -7,6 +7,7 @@ const MODES: PickMode[] = ['cells', 'points', 'lines', 'parts'];
 /** What the pointer picks, and how far it reaches. */
 export function PickModes() {
     const { scene, picking, drawingIn, drawIn } = useDesk();
+    const inCells = stepOf(scene, drawingIn ?? '')?.cell !== undefined;
     const pick = usePick(picking);
     const tilings = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'overlay') && !step.hidden);
     const on = tilings.some((step) => step.id === pick.on) ? pick.on : null;
@@ -57,9 +58,9 @@ export function PickModes() {
                 </select>
             )}
             {drawingIn !== null && (
-                <span role="status" className="flex min-w-0 items-center gap-2 rounded bg-honey px-2 py-1 whitespace-nowrap text-ink" title={`What is drawn in any sector of ${stepOf(scene, drawingIn)?.label ?? 'the repeat'} is drawn in all of them`}>
+                <span role="status" className="flex min-w-0 items-center gap-2 rounded bg-honey px-2 py-1 whitespace-nowrap text-ink" title={`What is drawn in any ${inCells ? 'cell' : 'sector'} of ${stepOf(scene, drawingIn)?.label ?? 'the repeat'} is drawn in all of them`}>
                     <span className="truncate">
-                        Drawing in every sector
+                        Drawing in every {inCells ? 'cell' : 'sector'}
                     </span>
                     <button className="font-semibold text-umber hover:underline" onClick={() => drawIn(null)}>
                         Done

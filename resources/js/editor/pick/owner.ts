@@ -19,7 +19,13 @@ export function ownerOf(scene: Scene, pick: Pick): string | undefined {
     if (prober === null) return undefined;
     const context = prober;
     context.lineWidth = 2 * NEAR * Math.max(scene.sheet.width, scene.sheet.height);
-    const figures = (id: string): Path2D[] => partShape(scene.steps.find((step) => step.id === id)?.geometry)?.figures ?? [];
+    const [x, y] = point.at;
+    const reach = context.lineWidth;
+    const figures = (id: string): Path2D[] => {
+        const shape = partShape(scene.steps.find((step) => step.id === id)?.geometry);
+        const near = shape?.boxes.flatMap(([left, top, right, bottom], figure) => (x > left - reach && x < right + reach && y > top - reach && y < bottom + reach ? [figure] : [])) ?? [];
+        return near.flatMap((figure) => shape?.path(figure) ?? []);
+    };
     const onOutline = drawn.findLast(({ id }) => figures(id).some((figure) => context.isPointInStroke(figure, ...point.at)));
     return (onOutline ?? drawn.findLast(({ id }) => figures(id).some((figure) => context.isPointInPath(figure, ...point.at))))?.id;
 }

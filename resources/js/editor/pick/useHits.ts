@@ -51,7 +51,7 @@ export function useHits(): HitWork {
 
     /** The whole part, a copy in it, or a piece of it. */
     function part(context: CanvasRenderingContext2D, { step, shape, figure }: PartHit, x: number, y: number, scale: number): Hover {
-        const copy = shape.data.copies?.[figure];
+        const copy = shape.copyOf(figure);
         if (pick.whole === 'copies' && copy !== undefined) return { part: `${step.id}[${copy}]`, name: `copy ${copy} of ${step.label}` };
         if (pick.whole === 'pieces' && shape.data.measures.pieces > 1) {
             const here = shape.around(context, figure, x, y);

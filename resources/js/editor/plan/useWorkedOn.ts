@@ -8,7 +8,7 @@ export interface WorkedOn {
     workOn: (from: string | null) => void;
     /** Ids of its steps. */
     worked: ReadonlySet<string> | null;
-    /** The repeat in whose sectors is drawn; null while none. */
+    /** The repeat in whose sectors or cells is drawn; null while none. */
     drawingIn: string | null;
     drawIn: (repeat: string | null) => void;
     /** Makes a change; what is new comes into the chapter, or into the repeat. */
@@ -29,7 +29,7 @@ export function useWorkedOn({ page, scene, change, preview }: SheetWork): Worked
     const sections = scene?.chapters;
     const worked = useMemo(() => (steps === undefined || sections === undefined || section === undefined ? null : stepsIn(sections, steps, section.from)), [steps, sections, section]);
 
-    const drawingIn = steps?.some((step) => step.id === repeat && step.sector !== undefined) === true ? repeat : null;
+    const drawingIn = steps?.some((step) => step.id === repeat && (step.sector !== undefined || step.cell !== undefined)) === true ? repeat : null;
 
     const placed = useCallback((operations: Operation[]) => operations.map((one) => (drawingIn === null ? (next === undefined ? one : inChapter(one, next)) : inRepeat(one, drawingIn))), [next, drawingIn]);
     const within = useCallback((operations: Operation[]) => change(placed(operations)), [change, placed]);
@@ -44,7 +44,7 @@ export function stepsIn(chapters: Section[], steps: { id: string }[], from: stri
     return new Set(begin < 0 ? [] : steps.slice(begin, begin + count).map((step) => step.id));
 }
 
-/** What is drawn comes into the repeat; the server finds the sector that it lies in. */
+/** What is drawn comes into the repeat; the server finds the sector or the cell that it lies in. */
 export function inRepeat(operation: Operation, repeat: string): Operation {
     return operation.op === 'add' && operation.before === undefined ? { ...operation, into: repeat } : operation;
 }

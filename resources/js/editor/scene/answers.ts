@@ -26,12 +26,13 @@ export class Answers {
         const steps = said.map((sentence, k) => this.step(sentence, hashIn(given.geometries[k] ?? null, has)));
         const drawing = given.drawing.map((one) => told(this.looks, one, has));
         const inside = given.inside.map((one) => told(this.looks, one, has));
+        const cells = given.cells.map((one) => told(this.looks, one, has));
         shapes.take({ geometry: given.geometry, steps }, holder);
         this.sentences.hold(holder, said.map((sentence) => sentence.hash));
-        this.looks.hold(holder, [...drawing, ...inside].map((drawn) => drawn.hash));
+        this.looks.hold(holder, [...drawing, ...inside, ...cells].map((drawn) => drawn.hash));
         const seams = told(this.seams, given.seams, has);
         this.seams.hold(holder, [seams.hash]);
-        return { ...given, steps, drawing, inside, seams };
+        return { ...given, steps, drawing, inside, cells, seams };
     }
 
     /** The same sentence about the same geometry is the same step. */

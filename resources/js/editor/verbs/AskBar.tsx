@@ -13,7 +13,7 @@ interface Props {
     /** The verb with what is pointed at picked, too; undefined where that is not more. */
     pointed: () => Verb | undefined;
     problem: string | null;
-    onAnswer: (field: string, value: unknown) => void;
+    onAnswer: (answers: Record<string, unknown>) => void;
     onDo: () => void;
     onLeave: () => void;
 }
@@ -88,7 +88,7 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
                         const idle = field === undefined || (field.when !== null && asking.answers[field.when.field] !== field.when.is);
                         return idle ? null : (
                             <span key={name} title={field.says} onFocus={() => setHelp(field.says)} className="contents">
-                                <Question field={field} value={asking.answers[name]} onChange={(value) => onAnswer(name, value)} />
+                                <Question field={field} value={asking.answers[name]} answers={asking.answers} onChange={(value) => onAnswer({ [name]: value })} onAlso={onAnswer} />
                             </span>
                         );
                     })}
@@ -100,7 +100,7 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
                         <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
                             {problem ?? fault}
                             {instead !== null && verb.asks.includes(instead.field) && (
-                                <button type="button" className="ml-1.5 font-medium underline" onClick={() => onAnswer(instead.field, instead.value)}>
+                                <button type="button" className="ml-1.5 font-medium underline" onClick={() => onAnswer({ [instead.field]: instead.value })}>
                                     Make it {instead.value}
                                 </button>
                             )}
@@ -118,6 +118,6 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
     );
 }
 
-function Question({ field, value, onChange }: Asked) {
-    return createElement(questionOf(field.type), { field, value, onChange });
+function Question(asked: Asked) {
+    return createElement(questionOf(asked.field.type), asked);
 }

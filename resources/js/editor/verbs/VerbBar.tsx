@@ -185,7 +185,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                     return more === null ? undefined : verbsFor({ page, scene: page.scene, kinds, pick: more, picking, selected, colour }).find((verb) => verb.name === now.name);
                 }}
                 problem={problem}
-                onAnswer={(field, value) => setAsking((old) => (old === null ? null : { ...old, answers: { ...old.answers, [field]: value } }))}
+                onAnswer={(answers) => setAsking((old) => (old === null ? null : { ...old, answers: { ...old.answers, ...answers } }))}
                 onDo={doIt}
                 onLeave={leave}
             />

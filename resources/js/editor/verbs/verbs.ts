@@ -219,7 +219,7 @@ const LAST = /^\{last:([a-z.]+)\}$/;
 /** Whether there are the steps that it begins with. */
 function isThere({ preset }: Offer, { page, scene, pick }: Bench): boolean {
     if (JSON.stringify(preset).includes('"{owner}"') && ownerOf(scene, pick) === undefined) return false;
-    const wanted = Object.values(preset).flatMap((one) => (typeof one === 'string' ? (LAST.exec(one)?.[1] ?? []) : []));
+    const wanted = [...JSON.stringify(preset).matchAll(/"\{last:([a-z.]+)\}"/g)].map(([, kind]) => kind);
     return wanted.every((kind) => page.plan.steps.some((step) => step.kind === kind));
 }
 
@@ -244,9 +244,12 @@ function intoOwner(bench: Bench, kind: Kind, offer: Offer): Verb {
     return { ...made, picks: false };
 }
 
-/** Draws in the sectors of a repeat: what is drawn in any of them comes into the first one, and so into all. */
+/** Draws in the sectors of a repeat, or in the cells of a pattern: what is drawn in any of them comes into the first one, and so into all. */
 function drawingIn(scene: Scene, id: string): Verb | null {
     const step = stepOf(scene, id);
+    if (step?.cell !== undefined) {
+        return { ...plainVerb(DRAW_IN_CELLS.name, DRAW_IN_CELLS.label, 'What is drawn anywhere from now on is folded back into the cell that is shown, and so is drawn in all of them.', 'copy', 8, () => []), from: 'parts', drawsIn: id };
+    }
     if (step?.sector === undefined) return null;
     return { ...plainVerb(DRAW_IN.name, DRAW_IN.label, 'What is drawn in any sector from now on is drawn in all of them; what reaches the edge closes with its neighbour.', 'copy', 8, () => []), from: 'parts', drawsIn: id };
 }
@@ -341,6 +344,11 @@ const DRAW_IN: Saying = {
     words: ['kaleidoscope', 'symmetry drawing', 'live mirror', 'draw in a wedge', 'fill the sectors', 'mandala'],
 };
 
+const DRAW_IN_CELLS: Saying = {
+    name: 'draw-in-cells', label: 'Draw in its cells', family: 'copy', from: 'parts', least: 1,
+    words: ['draw in a pattern', 'fundamental cell', 'live pattern', 'mirrors and glides', 'turning centres', 'edit the repeat'],
+};
+
 /** Every verb that there is, each once. */
 export function sayings(kinds: Kind[]): Saying[] {
     const all = new Map<string, Saying>();
@@ -351,6 +359,7 @@ export function sayings(kinds: Kind[]): Saying[] {
         }
     }
     all.set(DRAW_IN.name, DRAW_IN);
+    all.set(DRAW_IN_CELLS.name, DRAW_IN_CELLS);
     for (const { name, label, family, words, least } of POINT_VERBS) all.set(name, { name, label, family, words, from: 'points', least });
     return [...all.values()];
 }

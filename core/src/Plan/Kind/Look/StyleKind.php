@@ -124,6 +124,13 @@ final class StyleKind extends Kind
                 takes: 'of', preset: ['fill' => ['gradient' => 'linear', 'stops' => [[0, '{colour}'], [1, '{other}']]]], asks: ['fill'], replaces: 'fill',
                 fromCells: true,
             ),
+            new Offer(
+                label: 'Pattern fill…', from: 'parts', family: Family::Look, key: 9,
+                words: 'fill with a pattern, swatch, texture, hatching, pattern fill, motif fill',
+                says: 'Fills parts with a pattern of the sheet: turned, resized and moved as said, and changed where that is changed.',
+                takes: 'of', preset: ['fill' => ['pattern' => '{last:pattern}']], asks: ['fill'], replaces: 'fill',
+                fromCells: true,
+            ),
         ];
     }
 

@@ -30,7 +30,14 @@ final class GroupPictures
         'p11g' => ['glides', 0.25, 0.24], 'p2mg' => ['glides', 0.13, 0.24],
     ];
 
-    /** @return array<string, array{string, string}> heading and picture by group */
+    /** The trade's ways of setting a pattern that is only moved: the next column half a cell lower, the next row half a cell to the right. */
+    private const SET = [
+        ['straight', [1.0, 0.0], [0.0, 1.0], ['a' => ['{w}', 0], 'b' => [0, '{h}'], 'on' => null]],
+        ['half-drop', [1.0, 0.5], [0.0, 1.0], ['a' => ['{w}', '{h}/2'], 'b' => [0, '{h}'], 'on' => null]],
+        ['brick', [1.0, 0.0], [0.5, 1.0], ['a' => ['{w}', 0], 'b' => ['{w}/2', '{h}'], 'on' => null]],
+    ];
+
+    /** @return list<array{value: string, heading: string, picture: string, text?: string, also?: array<string, mixed>}> */
     public static function ofPlane(): array
     {
         $pictures = [];
@@ -47,13 +54,19 @@ final class GroupPictures
                 default => new Vec(0.0, $wide),
             });
             $size = $wide * sqrt(1.35 / (1.0 + count($positions)));
-            $pictures[$group] = [$heading, self::drawn($positions, $lattice, new Vec($x, $y), $size, -2, 4)];
+            if ($group !== 'p1') {
+                $pictures[] = ['value' => $group, 'heading' => $heading, 'picture' => self::drawn($positions, $lattice, new Vec($x, $y), $size, -2, 4)];
+            }
+            foreach ($group === 'p1' ? self::SET : [] as [$text, $a, $b, $also]) {
+                $set = new Lattice(Vec::zero(), new Vec($wide * $a[0], $wide * $a[1]), new Vec($wide * $b[0], $wide * $b[1]));
+                $pictures[] = ['value' => 'p1', 'heading' => $heading, 'picture' => self::drawn($positions, $set, new Vec(0.5, $text === 'half-drop' ? 0.25 : 0.5), $size, -4, 6), 'text' => "p1, $text", 'also' => $also];
+            }
         }
 
         return $pictures;
     }
 
-    /** @return array<string, array{string, string}> */
+    /** @return list<array{value: string, heading: string, picture: string}> */
     public static function ofFriezes(): array
     {
         $pictures = [];
@@ -61,7 +74,7 @@ final class GroupPictures
             $positions = PlaneGroup::alongFrieze($group);
             $wide = count($positions) === 1 ? 32.0 : 48.0;
             $lattice = new Lattice(new Vec(0.0, self::SIDE / 2), new Vec($wide, 0.0), new Vec(0.0, $wide));
-            $pictures[$group] = [$heading, self::drawn($positions, $lattice, new Vec($x, $y), $wide * sqrt(1.2 / (1.0 + count($positions))), 0, 0)];
+            $pictures[] = ['value' => $group, 'heading' => $heading, 'picture' => self::drawn($positions, $lattice, new Vec($x, $y), $wide * sqrt(1.2 / (1.0 + count($positions))), 0, 0)];
         }
 
         return $pictures;

@@ -6,6 +6,7 @@ import * as bends from './bends';
 import * as cells from './cells';
 import * as choice from './choice';
 import * as colour from './colour';
+import * as colours from './colours';
 import * as lengths from './lengths';
 import * as number from './number';
 import * as paint from './paint';
@@ -24,7 +25,7 @@ interface FieldType {
 }
 
 /** Every type of field that the API knows; one that is missing does not compile. */
-const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, lengths, number, paint, pair, place, places, step, steps, switch: switches };
+const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, colours, lengths, number, paint, pair, place, places, step, steps, switch: switches };
 
 export function editorOf(type: Field['type']): ComponentType<Edited> {
     return TYPES[type].Edit;
