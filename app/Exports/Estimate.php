@@ -6,12 +6,16 @@ use App\Sheets\ChapterSet;
 use Illuminate\Validation\ValidationException;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\Raster;
+use Sternbild\Core\Format\Tile;
 
 /** What making a file would take, looked at before it is begun. */
 final class Estimate
 {
     /** Pixels times the figures that are laid over one another as pictures; more would take longer than anybody waits. */
     private const MOST_BLENDED = 1.5e9;
+
+    /** Pixels that a tile may be high. */
+    private const MOST_TILE = 5000;
 
     /**
      * Refuses a picture that is too large or would take too long, by the field that makes it so.
@@ -39,6 +43,19 @@ final class Estimate
                 'There are %s half transparent or blended figures; at this size they would take too long. A scale of %.2g would do.',
                 number_format($blended), $scale * sqrt(self::MOST_BLENDED / ($pixels * $blended)),
             )]);
+        }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $asked
+     *
+     * @throws ValidationException
+     */
+    public static function holdTile(Tile $tile, array $asked): void
+    {
+        $height = $tile->heightFor(is_int($asked['width'] ?? null) ? $asked['width'] : 1);
+        if ($height > self::MOST_TILE) {
+            throw ValidationException::withMessages(['width' => sprintf('The tile would be %s pixels high; at most %s can be made.', number_format($height), number_format(self::MOST_TILE))]);
         }
     }
 

@@ -11,6 +11,8 @@ use Sternbild\Core\Format\ConstructionDrawing;
 use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Format\SvgDrawing;
+use Sternbild\Core\Format\Tile;
+use Sternbild\Core\Format\TilePicture;
 use Sternbild\Core\Plan\Unusable;
 
 /** Makes the files that people ask for. */
@@ -43,11 +45,43 @@ final readonly class Workshop
 
             return;
         }
+        if ($export->asked['format'] === 'tile') {
+            self::makeTile($scene, $export->asked, $path, $progress);
+
+            return;
+        }
         $svg = self::svg($scene, $export->asked);
         $progress->goesOn();
         file_put_contents($path, $export->asked['format'] === 'pdf'
             ? Raster::pdf($svg, $progress->goesOn(...))
             : Raster::png($svg, (float) ($export->asked['scale'] ?? 1.0), meanwhile: $progress->goesOn(...)));
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $asked  `of`: the pattern; `with`: others in it
+     *
+     * @throws Unusable
+     */
+    public static function tile(Scene $scene, array $asked): Tile
+    {
+        return Tile::of($scene, is_string($asked['of'] ?? null) ? $asked['of'] : '', is_array($asked['with'] ?? null) ? array_values(array_filter($asked['with'], is_string(...))) : []);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $asked  `as`: svg, png or pdf; `width`: of a PNG, in pixels
+     *
+     * @throws RenderFailed
+     * @throws Unusable
+     */
+    private static function makeTile(Scene $scene, array $asked, string $path, Progress $progress): void
+    {
+        $tile = self::tile($scene, $asked);
+        $width = is_numeric($asked['width'] ?? null) ? (int) $asked['width'] : max(1, (int) round($tile->width * $scene->plan->unit->pixels()));
+        file_put_contents($path, match ($asked['as'] ?? 'svg') {
+            'png' => TilePicture::png($scene, $tile, $width, $progress->goesOn(...)),
+            'pdf' => Raster::pdf(SvgDrawing::writeTile($scene, $tile), $progress->goesOn(...)),
+            default => SvgDrawing::writeTile($scene, $tile),
+        });
     }
 
     /** @param  array<array-key, mixed>  $asked  `construction`: with all that it was constructed on; `grid`: with the lines; `uses`: what is repeated written once; `exact`: outlines only, for cutters */

@@ -41,7 +41,7 @@ final class Export extends Model
     /** Of those that are not ended yet. */
     public const IN_HAND = [self::WAITING, self::WORKING];
 
-    private const TYPES = ['png' => 'image/png', 'pdf' => 'application/pdf', 'zip' => 'application/zip'];
+    private const TYPES = ['svg' => 'image/svg+xml', 'png' => 'image/png', 'pdf' => 'application/pdf', 'zip' => 'application/zip'];
 
     protected $fillable = ['user_id', 'sheet_id', 'asked', 'name', 'state', 'made', 'pieces', 'message'];
 

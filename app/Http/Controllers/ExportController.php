@@ -73,10 +73,15 @@ final readonly class ExportController
         match ($format) {
             'png' => Estimate::holdPng($scene, $request->float('scale', 1.0)),
             'set' => Estimate::holdSet($scene, ChapterSet::asked($scene, $asked, 'sheet')),
+            'tile' => Estimate::holdTile(Workshop::tile($scene, $asked), $asked),
             default => null,
         };
 
-        return self::taken(Orders::take($person, $sheet, $asked, $format === 'set' ? 'zip' : $format));
+        return self::taken(Orders::take($person, $sheet, $asked, match ($format) {
+            'set' => 'zip',
+            'tile' => $request->string('as')->toString(),
+            default => $format,
+        }));
     }
 
     /** All sheets of a person as plans, in one archive. */

@@ -7,9 +7,11 @@ use App\Http\Requests\EqualRequest;
 use App\Http\Requests\SettleRequest;
 use App\Http\Requests\SnapPlacesRequest;
 use App\Http\Requests\SnapRequest;
+use App\Http\Requests\TileRequest;
 use App\Http\Requests\VaryRequest;
 use App\Models\Sheet;
 use App\Sheets\Planning;
+use App\Sheets\TilePages;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Sternbild\Core\Evaluation\Scene;
@@ -88,6 +90,18 @@ final readonly class LookController
         }
 
         return new JsonResponse(['operations' => $operations]);
+    }
+
+    /**
+     * The tile of a pattern: its size, and whether it repeats without a seam.
+     *
+     * @throws Unusable
+     */
+    public function tile(TileRequest $request, Sheet $sheet): JsonResponse
+    {
+        $scene = $this->planning->scene($sheet->headRevision()->plan);
+
+        return new JsonResponse(TilePages::page($scene, $request->string('of')->toString(), $request->with(), $request->has('width') ? $request->integer('width') : null));
     }
 
     /** @throws Unusable */

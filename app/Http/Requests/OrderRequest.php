@@ -11,11 +11,16 @@ final class OrderRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'format' => ['required', 'in:png,pdf,set'],
+            'format' => ['required', 'in:png,pdf,set,tile'],
             'scale' => ['sometimes', 'numeric', 'gt:0', 'max:100'],
             'grid' => ['sometimes', 'boolean'],
             'construction' => ['sometimes', 'boolean'],
             'exact' => ['sometimes', 'boolean'],
+            'of' => ['required_if:format,tile', 'string'],
+            'with' => ['sometimes', 'array', 'max:20'],
+            'with.*' => ['string'],
+            'as' => ['required_if:format,tile', 'in:svg,png,pdf'],
+            'width' => ['sometimes', 'integer', 'between:1,5000'],
             'chapters' => ['sometimes', 'array', 'max:200'],
             'chapters.*' => ['string'],
             'sizes' => ['required_if:format,set', 'array', 'min:1', 'max:8'],
@@ -33,6 +38,8 @@ final class OrderRequest extends FormRequest
         return [
             'sizes.*.between' => 'A size is a whole number of pixels from 1 to 2048.',
             'sizes.*.integer' => 'A size is a whole number of pixels from 1 to 2048.',
+            'width.between' => 'A width is a whole number of pixels from 1 to 5000.',
+            'width.integer' => 'A width is a whole number of pixels from 1 to 5000.',
             'clear.between' => 'The clear space is from 0 to 40 % of the square.',
             'clear.numeric' => 'The clear space is a number of per cent, from 0 to 40.',
         ];

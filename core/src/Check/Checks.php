@@ -53,6 +53,7 @@ final readonly class Checks
         if ($limits->miss > 0.0) {
             array_push($findings, ...Ajar::in($plan, $known));
         }
+        array_push($findings, ...Repeats::in($plan, $known, $labels));
         if ($guides !== []) {
             array_push($findings, ...self::ofGuides($plan, $guides, $grids, $labels, $tolerance));
         }

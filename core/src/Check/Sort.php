@@ -19,6 +19,11 @@ enum Sort: string
     case SpareNode = 'spare-node';
     case AlmostMeeting = 'almost-meeting';
     case Ajar = 'ajar';
+    case CopiesMiss = 'copies-miss';
+    case CopiesOverlap = 'copies-overlap';
+    case Astride = 'astride';
+    case Stripe = 'stripe';
+    case BrokenPixels = 'broken-pixels';
     case Closes = 'closes';
     case Hidden = 'hidden';
     case Vanishes = 'vanishes';

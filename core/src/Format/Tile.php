@@ -8,17 +8,12 @@ use Sternbild\Core\Evaluation\DrawnPart;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Geometry\WholePixels;
 use Sternbild\Core\Plan\Unusable;
 
 /** The smallest upright rectangle of a pattern that repeats without a seam, its upper left corner at the origin of the pattern. */
 final readonly class Tile
 {
-    /** What a picture may be off its true shape, in pixels, and still be called exact. */
-    private const EXACT = 0.01;
-
-    /** Pixels to each side that are looked through for sizes that are. */
-    private const LOOKED_THROUGH = 600;
-
     /** How often a tile may go into that of another pattern behind it. */
     private const MOST_TIMES = 24;
 
@@ -95,29 +90,18 @@ final readonly class Tile
     /** Pixels that its height is off at a width, since there are no halves of them: the picture is stretched by that. */
     public function offAt(int $width): float
     {
-        return abs($this->heightFor($width) - $this->height / $this->width * $width);
+        return WholePixels::off($this->width, $this->height, $width);
     }
 
     public function isExactAt(int $width): bool
     {
-        return $this->offAt($width) <= self::EXACT;
+        return WholePixels::areExact($this->width, $this->height, $width);
     }
 
-    /** @return list<array{int, int}> the sizes next to a width at which nothing is stretched: the nearest smaller and the nearest larger one */
+    /** @return list<array{int, int}> the sizes next to a width at which nothing is stretched */
     public function exactNear(int $width): array
     {
-        $found = [];
-        foreach ([-1, 1] as $way) {
-            for ($step = 1; $step <= self::LOOKED_THROUGH; $step++) {
-                $one = $width + $way * $step;
-                if ($one >= 1 && $this->isExactAt($one)) {
-                    $found[] = [$one, $this->heightFor($one)];
-                    break;
-                }
-            }
-        }
-
-        return $found;
+        return WholePixels::near($this->width, $this->height, $width);
     }
 
     /**

@@ -69,7 +69,7 @@ final readonly class CellDomain implements Domain
         return [
             'origin' => $place($this->lattice->origin), 'a' => $place($this->lattice->a), 'b' => $place($this->lattice->b), 'flat' => $this->isFrieze,
             'domain' => array_map(fn (array $corner): array => $place($this->lattice->place($this->base->apply(new Vec($corner[0], $corner[1])))), $this->corners),
-            ...Elements::of($this->group, $this->positions, $this->isFrieze),
+            ...Elements::ofGroup($this->group, $this->positions, $this->isFrieze),
         ];
     }
 

@@ -50,6 +50,8 @@ final class TableTest extends TestCase
         $square = static fn (float $off): array => [self::outline('p1', [[200, 200], [400, 200 + $off], [600, 200], [600, 600], [200, 600]])];
         $two = static fn (float $gap): array => [self::disc('p1', 250, 400, 100), self::disc('p2', 450 + $gap, 400, 100)];
         $petal = static fn (float $off): array => [self::outline('p1', [[400 + $off, 350], [460, 180], [400, 90]]), ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => [400, 400], 'count' => 5, 'mirror' => true]];
+        $cell = static fn (array $size, array $more = []): array => [['id' => 'p1', 'kind' => 'part.rectangle', 'origin' => [200, 200], 'size' => $size], ['id' => 'w1', 'kind' => 'pattern', 'of' => ['p1'], 'origin' => [200, 200], 'a' => [40, 0], 'b' => [0, 40], 'across' => 3, 'down' => 3, ...$more]];
+        $astride = static fn (float $right): array => [self::outline('p1', [[190, 210], [$right, 225], [192, 235]]), ['id' => 'w1', 'kind' => 'pattern', 'of' => ['p1'], 'group' => 'pm', 'origin' => [200, 200], 'a' => [40, 0], 'b' => [0, 40]]];
         $covered = static fn (float $x): array => [self::disc('p1', $x, 400, 60), self::disc('p2', 400, 400, 200)];
 
         return [
@@ -64,6 +66,11 @@ final class TableTest extends TestCase
             'a node that changes nothing' => [Sort::SpareNode, $square(0), $square(4), 0.0, true],
             'parts that almost meet' => [Sort::AlmostMeeting, $two(0.7), $two(60), 0.7, true],
             'copies that almost close' => [Sort::Ajar, $petal(0.4), $petal(3), 0.8, true],
+            'copies in cells that almost meet' => [Sort::CopiesMiss, $cell([39.5, 39.5]), $cell([38, 38]), 0.5, false],
+            'copies in cells that just overlap' => [Sort::CopiesOverlap, $cell([40.5, 30]), $cell([40, 30]), 0.5, false],
+            'a part astride a mirror' => [Sort::Astride, $astride(204), $astride(199), 4.0, false],
+            'a stripe between rows' => [Sort::Stripe, $cell([40, 32.5]), $cell([40, 24]), 7.5, false],
+            'a tile of broken pixels' => [Sort::BrokenPixels, $cell([20, 20], ['a' => [40.5, 0]]), $cell([20, 20]), 0.5, false],
             'a way that closes at 16 px' => [Sort::Closes, $two(24), $two(26), 24.0, false],
             'a part behind another' => [Sort::Hidden, $covered(400), $covered(250), sqrt(M_PI) * 60, true],
             'a detail that is gone at 16 px' => [Sort::Vanishes, [self::disc('p1', 400, 400, 200), self::disc('p2', 700, 700, 12)], [self::disc('p1', 400, 400, 200), self::disc('p2', 700, 700, 13)], 24.0, false],
@@ -103,7 +110,7 @@ final class TableTest extends TestCase
 
     public function test_a_check_that_is_turned_off_is_silent(): void
     {
-        foreach ([Sort::Sliver, Sort::AlmostTouching, Sort::NearMiss, Sort::Sharp, Sort::AlmostMeeting, Sort::Ajar, Sort::Closes, Sort::Vanishes] as $sort) {
+        foreach ([Sort::Sliver, Sort::AlmostTouching, Sort::NearMiss, Sort::Sharp, Sort::AlmostMeeting, Sort::Ajar, Sort::CopiesMiss, Sort::CopiesOverlap, Sort::Astride, Sort::Stripe, Sort::BrokenPixels, Sort::Closes, Sort::Vanishes] as $sort) {
             foreach (self::rows() as [$of, $shows]) {
                 if ($of === $sort) {
                     self::assertSame([], self::findings(Sample::unchecked(Sample::plan($shows)), $sort));

@@ -94,7 +94,7 @@ final class DomainTest extends TestCase
     #[DataProvider('centres')]
     public function test_turning_centres_are_those_of_the_tables(string $group, array $wanted): void
     {
-        $found = array_count_values(array_column(Elements::of($group, PlaneGroup::positions($group), false)['centres'], 2));
+        $found = array_count_values(array_column(Elements::ofGroup($group, PlaneGroup::positions($group), false)['centres'], 2));
         ksort($found);
         self::assertSame($wanted, $found);
     }
@@ -102,7 +102,7 @@ final class DomainTest extends TestCase
     public function test_mirrors_and_glides_are_told_apart(): void
     {
         $sorts = static function (string $group): array {
-            $lines = Elements::of($group, PlaneGroup::positions($group), false)['lines'];
+            $lines = Elements::ofGroup($group, PlaneGroup::positions($group), false)['lines'];
 
             return [count(array_filter($lines, static fn (array $line): bool => ! $line[4])) > 0, count(array_filter($lines, static fn (array $line): bool => $line[4])) > 0];
         };
@@ -110,7 +110,7 @@ final class DomainTest extends TestCase
             self::assertSame($wanted, $sorts($group), $group);
         }
         // Through the origin of p3m1 run no mirrors along its ways, through that of p31m they do.
-        $along = static fn (string $group): bool => array_filter(Elements::of($group, PlaneGroup::positions($group), false)['lines'], static fn (array $line): bool => ! $line[4] && abs($line[3]) < 1e-9) !== [];
+        $along = static fn (string $group): bool => array_filter(Elements::ofGroup($group, PlaneGroup::positions($group), false)['lines'], static fn (array $line): bool => ! $line[4] && abs($line[3]) < 1e-9) !== [];
         self::assertFalse($along('p3m1'));
         self::assertTrue($along('p31m'));
     }

@@ -1536,7 +1536,7 @@ export interface paths {
                 content: {
                     "application/json": {
                         /** @enum {unknown} */
-                        format: "png" | "pdf" | "set";
+                        format: "png" | "pdf" | "set" | "tile";
                         /** @description Of a PNG: pixels to a CSS pixel. */
                         scale?: number;
                         /** @description With the lines. */
@@ -1554,6 +1554,17 @@ export interface paths {
                         construction?: boolean;
                         /** @description Nothing but the outlines as they are, for cutters and plotters. */
                         exact?: boolean;
+                        /** @description Of a tile: the id of the pattern. */
+                        of?: string;
+                        /** @description Of a tile: other patterns in it. */
+                        with?: string[];
+                        /**
+                         * @description Of a tile: its form.
+                         * @enum {unknown}
+                         */
+                        as?: "svg" | "png" | "pdf";
+                        /** @description Of a tile as a PNG: pixels. */
+                        width?: number;
                     };
                 };
             };
@@ -2121,6 +2132,75 @@ export interface paths {
                                 picture: string;
                             }[];
                         };
+                    };
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{sheet}/tile": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The tile of a pattern: its size, and whether it repeats without a seam */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** @description The id of a pattern. */
+                        of: string;
+                        /** @description Other patterns in it. */
+                        with?: string[];
+                        /** @description Pixels. */
+                        width?: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Tile"];
                     };
                 };
                 /** @description What went wrong */
@@ -2812,6 +2892,25 @@ export interface components {
         PatternFill: {
             of: string;
             map: number[];
+        };
+        /** @description Where the upper left corner of the smallest upright rectangle lies that repeats without a seam, its size in the sheet's unit, and that of a picture of it in pixels: by how many of them that is stretched, and the sizes next to it that are not. Of the seam: how many pixels of the tile laid three by three were compared with the pattern itself, and how many are off. Other patterns that are drawn may be in it. */
+        Tile: {
+            of: string;
+            at: number[];
+            size: number[];
+            pixels: number[];
+            off: number;
+            exact: boolean;
+            near: number[][];
+            seam: {
+                holds: boolean;
+                compared: number;
+                off: number;
+            };
+            others: {
+                id: string;
+                label: string;
+            }[];
         };
     };
     responses: never;

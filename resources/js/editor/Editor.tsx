@@ -19,6 +19,7 @@ import { PalettePanel } from './proofs/PalettePanel';
 import { Picking } from './pick/pick';
 import { PlanPanel } from './plan/PlanPanel';
 import { Proofs } from './proofs/Proofs';
+import { TileProof } from './proofs/TileProof';
 import { Sheet, type SheetHandle } from './layers/Sheet';
 import { SheetTitle } from './SheetTitle';
 import { useLate } from './useLate';
@@ -192,6 +193,7 @@ export function Editor() {
                 </main>
                 <aside aria-label="Proofs, measures, findings and palette" className="flex min-h-0 flex-col gap-7 overflow-y-auto border-l border-rule bg-paper px-4 py-5">
                     <Proofs />
+                    <TileProof />
                     <Measures />
                     <Findings />
                     <PalettePanel />

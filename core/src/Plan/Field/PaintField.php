@@ -244,7 +244,7 @@ final class PaintField extends Field
             $id = is_string($raw['pattern']) ? $raw['pattern'] : '';
             $said = static fn (string $key, string $how): string => isset($raw[$key]) && is_scalar($raw[$key]) ? sprintf($how, $raw[$key]) : '';
 
-            return ($labels[$id] ?? $id).$said('resize', ', %s times as large').$said('turn', ', turned by %s°').(isset($raw['by']) ? ', moved by '.$this->way()->text($raw['by'], $plan, $labels) : '');
+            return ($labels[$id] ?? $id).$said('resize', ' × %s').$said('turn', ', turned %s°').(isset($raw['by']) ? ', moved '.$this->way()->text($raw['by'], $plan, $labels) : '');
         }
 
         return ($colours[0] ?? 'none').' to '.($colours[count($colours) - 1] ?? 'none').', '.(self::SORTS[is_string($raw['gradient'] ?? null) ? $raw['gradient'] : 'linear'] ?? 'linear');

@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Field } from '../../api/client';
+import { LiveTrigger } from './LiveTrigger';
 
 type Choice = NonNullable<Field['choices']>[number];
 
@@ -10,11 +11,9 @@ export function PicturedChoice({ label, choices, chosen, now, shown, onChoose }:
     const headings = [...new Set(choices.map((choice) => choice.heading ?? ''))];
     return (
         <Popover.Root open={open} onOpenChange={setOpen}>
-            <Popover.Trigger type="button" className="live inline text-left italic" aria-label={`${label}: ${shown}`}>
-                {shown}
-            </Popover.Trigger>
+            <LiveTrigger label={`${label}: ${shown}`}>{shown}</LiveTrigger>
             <Popover.Portal>
-                <Popover.Content className="menu max-h-[min(640px,86vh)] w-[620px] max-w-[94vw] overflow-auto p-4" align="start" sideOffset={6} collisionPadding={12}>
+                <Popover.Content className="menu max-h-[var(--radix-popover-content-available-height)] w-[712px] max-w-[94vw] overflow-auto p-4" align="start" sideOffset={6} collisionPadding={12}>
                     <div role="group" aria-label={label} className="flex flex-col gap-3.5">
                         {headings.map((heading) => (
                             <section key={heading} aria-label={heading} className="grid grid-cols-[76px_1fr] items-start gap-3">
@@ -69,9 +68,9 @@ export function alsoSet(choice: Choice, now: Record<string, unknown>): Record<st
     const high = typed(b?.[1]) ?? wide;
     const filled = (value: unknown): unknown => {
         if (Array.isArray(value)) return value.map(filled);
-        if (value === '{w}') return wide;
-        if (value === '{h}') return high;
-        return typeof value === 'string' ? half(value.startsWith('{w}') ? wide : high) : value;
+        if (typeof value !== 'string') return value;
+        const [, named = 'w', rest = ''] = /^\{([wh])\}(.*)$/.exec(value) ?? [];
+        return worked(named === 'w' ? wide : high, rest);
     };
     return Object.fromEntries(Object.entries(choice.also ?? {}).map(([field, value]) => [field, filled(value)]));
 }
@@ -80,6 +79,8 @@ function typed(value: unknown): number | string | undefined {
     return typeof value === 'number' || (typeof value === 'string' && value !== '') ? value : undefined;
 }
 
-function half(value: number | string): number | string {
-    return typeof value === 'number' ? value / 2 : `(${value})/2`;
+/** A number, or arithmetic where it is not as simple as a half. */
+function worked(value: number | string, rest: string): number | string {
+    if (rest === '') return value;
+    return typeof value === 'number' && rest === '/2' ? value / 2 : `${typeof value === 'number' ? value : `(${value})`}${rest}`;
 }

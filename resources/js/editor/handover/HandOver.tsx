@@ -6,13 +6,17 @@ import { Making } from '../../files/Making';
 import { save } from '../../files/save';
 import { useOrder } from '../../files/useOrder';
 import { useDesk } from '../desk';
+import { perInch } from '../units';
+import { patternsOf } from '../proofs/useTile';
 import { type SetChoice, SetOptions, setOrder } from './SetOptions';
+import { type TileChoice, TileOptions, tileOrder } from './TileOptions';
 
 const FORMATS = [
     { value: 'svg', name: 'SVG', says: 'Exact outlines with true arcs, for other programs and for cutters.' },
     { value: 'png', name: 'PNG', says: 'Pixels, with a transparent ground where the sheet has none.' },
     { value: 'pdf', name: 'PDF', says: 'One page in the sheet’s size, for print.' },
     { value: 'set', name: 'Set', says: 'Each chapter, or the whole, on a square of its own, at several sizes, in one archive.' },
+    { value: 'tile', name: 'Tile', says: 'The smallest rectangle of a pattern that repeats without a seam, for printers of cloth and paper.' },
     { value: 'json', name: 'Plan', says: 'The construction itself, to be brought in again later.' },
 ] as const;
 
@@ -22,8 +26,6 @@ const SHOWN = [
     ['construction', 'its construction, with circles and radii'],
     ['exact', 'outlines as they are, for cutters and plotters'],
 ] as const;
-
-const PIXELS: Record<string, number> = { px: 1, mm: 96 / 25.4, cm: 96 / 2.54, in: 96, pt: 96 / 72 };
 
 /** The dialog for taking the sheet home, and for bringing a plan in. */
 export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem | null> }) {
@@ -36,6 +38,9 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
     const chapters = page.scene.chapters.filter((section) => section.named);
     const [chosen, setChosen] = useState<SetChoice | null>(null);
     const set = chosen ?? { chapters: chapters.map(({ from }) => from), sizes: '16, 24, 32', svg: true, png: true, clear: '10', ground: false };
+    const patterns = patternsOf(page.scene);
+    const [tileChosen, setTile] = useState<TileChoice | null>(null);
+    const tile = tileChosen ?? { of: patterns.at(-1)?.id ?? '', others: [], as: 'svg', width: '' };
     const [brought, setBrought] = useState<string | null>(null);
     const atOnce = useMutation({
         mutationFn: () => save(`/api/sheets/${page.id}/file?${new URLSearchParams({ format, ...(format === 'svg' && shown !== 'result' ? { [shown]: '1' } : {}) }).toString()}`, `sheet.${format}`),
@@ -48,10 +53,10 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
         atOnce.reset();
         inTurn.reset();
         if (format === 'svg' || format === 'json') return atOnce.mutate();
-        const body = format === 'set' ? setOrder(set) : { format, ...lines, ...(format === 'png' ? { scale: Number(scale) } : {}) };
+        const body = format === 'set' ? setOrder(set) : format === 'tile' ? tileOrder(tile) : { format, ...lines, ...(format === 'png' ? { scale: Number(scale) } : {}) };
         inTurn.begin(() => answer(api.POST('/api/sheets/{sheet}/exports', { params: { path: { sheet: page.id } }, body })));
     };
-    const factor = Number(scale) * (PIXELS[scene.sheet.unit] ?? 1);
+    const factor = Number(scale) * (96 / perInch(scene.sheet.unit));
     const pixels = Number.isFinite(factor) && factor > 0 ? `${Math.round(scene.sheet.width * factor)} × ${Math.round(scene.sheet.height * factor)} pixels` : '';
 
     return (
@@ -63,6 +68,7 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                 atOnce.reset();
                 setBrought(null);
                 setChosen(null);
+                setTile(null);
                 setOpen(next);
             }}
         >
@@ -78,9 +84,9 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                             begin();
                         }}
                     >
-                        <fieldset className="grid grid-cols-5 gap-2">
+                        <fieldset className="grid grid-flow-col auto-cols-fr gap-2">
                             <legend className="sr-only">Form of the file</legend>
-                            {FORMATS.map((one) => (
+                            {FORMATS.filter((one) => one.value !== 'tile' || patterns.length > 0).map((one) => (
                                 <label key={one.value} className={`rounded border px-3 py-2.5 text-center font-medium ${format === one.value ? 'border-amber bg-honey' : 'border-rule bg-card hover:border-amber'} has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-ink`}>
                                     <input type="radio" className="sr-only" name="format" checked={format === one.value} onChange={() => setFormat(one.value)} />
                                     {one.name}
@@ -89,7 +95,8 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                         </fieldset>
                         <p className="font-serif text-[16px] leading-snug text-slate italic">{FORMATS.find((one) => one.value === format)?.says}</p>
                         {format === 'set' && <SetOptions choice={set} chapters={chapters} onChange={setChosen} />}
-                        <div className={format === 'set' ? 'hidden' : 'flex min-h-9 items-center gap-6'}>
+                        {format === 'tile' && <TileOptions sheet={page.id} revision={page.revision} unit={scene.sheet.unit} choice={tile} patterns={patterns} onChange={setTile} />}
+                        <div className={format === 'set' || format === 'tile' ? 'hidden' : 'flex min-h-9 items-center gap-6'}>
                             {format === 'png' && (
                                 <label className="flex items-center gap-2">
                                     Scale

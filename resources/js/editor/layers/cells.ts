@@ -3,7 +3,7 @@ import type { Step } from '../../api/client';
 export type Cell = NonNullable<Step['cell']>;
 
 /** Signs up to which all are painted; of finer patterns they would cover the drawing. */
-const MOST_SIGNS = 1500;
+const MOST_SIGNS = 4000;
 
 /** Corners of the signs of turning centres: a lozenge for halves, then as many corners as turns. */
 const CORNERS: Record<number, number> = { 2: 2, 3: 3, 4: 4, 6: 6 };
@@ -16,7 +16,7 @@ export function paintCell(context: CanvasRenderingContext2D, cell: Cell, size: [
     context.clip();
     paintDomain(context, cell, scale, colour);
     const ways = waysOver(cell, size);
-    if (ways.length * (cell.centres.length + cell.lines.length) <= MOST_SIGNS) {
+    if (ways.length * Math.max(cell.centres.length, cell.lines.length) <= MOST_SIGNS) {
         paintLines(context, cell, ways, size, scale, colour);
         for (const [u = 0, v = 0, order = 2] of cell.centres) {
             for (const [column, row] of ways) paintCentre(context, place(cell, u + column, v + row), order, scale, colour);

@@ -1,6 +1,6 @@
 import type { Scene, Style } from '../../api/client';
 import type { GridShape } from '../scene/GridShape';
-import type { PartShape } from '../scene/PartShape';
+import { type PartShape, rangeIn } from '../scene/PartShape';
 import { gridShape, guideShape, partShape } from '../scene/geometry';
 import { copyIn, type Pick, placeIn, stepIn } from '../pick/pick';
 import { fillWith, strokeWith } from './gradients';
@@ -83,6 +83,13 @@ export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, re
             if (style !== undefined) paint(context, shape.path(number), style, shape.mapOf(shape.ownOf(number)), shape.boxes[number] ?? []);
         }
     }
+}
+
+/** A pattern alone, in a box, however many of its cells are drawn on the sheet. */
+export function paintPattern(context: CanvasRenderingContext2D, scene: Scene, id: string, box: [number, number, number, number]): void {
+    const patterns = fillings(scene);
+    const filling = patterns.get(id);
+    if (filling !== undefined) paintSpread(context, filling, rangeIn(filling.shape, box), (canvas, figure, style, map, around) => paintFigure(canvas, figure, style, map, around, patterns, asItIs));
 }
 
 /** Whether painting takes so long that it is done roughly first. */

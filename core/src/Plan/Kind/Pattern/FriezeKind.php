@@ -60,7 +60,7 @@ final class FriezeKind extends RepeatingKind
             words: 'border, edging, trim, ribbon, strip, footprints, repeat along a line',
             says: 'Repeats parts along a line in one of the seven frieze groups.',
             picture: 'M2 30L8 18V30zM14 18L20 30V18zM26 30L32 18V30zM38 18L44 30V18z',
-            takes: 'of', preset: ['group' => 'p11g', 'by' => ['sheet.width/8', 0], 'count' => 6], asks: ['group', 'by', 'count'],
+            takes: 'of', preset: ['group' => 'p11g', 'by' => ['{first}.wide*2', 0], 'count' => 6], asks: ['group', 'by', 'count'],
         )];
     }
 

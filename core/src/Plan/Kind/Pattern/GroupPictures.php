@@ -15,7 +15,7 @@ final class GroupPictures
     private const SIDE = 96.0;
 
     /** A hook that has no symmetry of its own, in shares of a cell around its middle. */
-    private const HOOK = [[-0.16, -0.13], [-0.05, -0.13], [-0.05, 0.05], [0.12, 0.05], [0.05, 0.13], [-0.16, 0.13]];
+    private const HOOK = [[-0.24, -0.22], [-0.07, -0.22], [-0.07, 0.06], [0.24, 0.06], [0.1, 0.22], [-0.24, 0.22]];
 
     /** What groups do, and where the middle of the motif lies in the cell. */
     private const SHOWN = [
@@ -30,11 +30,12 @@ final class GroupPictures
         'p11g' => ['glides', 0.25, 0.24], 'p2mg' => ['glides', 0.13, 0.24],
     ];
 
-    /** The trade's ways of setting a pattern that is only moved: the next column half a cell lower, the next row half a cell to the right. */
+    /** The trade's ways of setting a pattern that is only moved: the next column half a cell lower, the next row half a cell to the right, or so that six are around each. */
     private const SET = [
         ['straight', [1.0, 0.0], [0.0, 1.0], ['a' => ['{w}', 0], 'b' => [0, '{h}'], 'on' => null]],
         ['half-drop', [1.0, 0.5], [0.0, 1.0], ['a' => ['{w}', '{h}/2'], 'b' => [0, '{h}'], 'on' => null]],
         ['brick', [1.0, 0.0], [0.5, 1.0], ['a' => ['{w}', 0], 'b' => ['{w}/2', '{h}'], 'on' => null]],
+        ['hexagonal', [1.0, 0.0], [0.5, 0.8660254], ['a' => ['{w}', 0], 'b' => ['{w}/2', '{w}*sqrt(3)/2'], 'on' => null]],
     ];
 
     /** @return list<array{value: string, heading: string, picture: string, text?: string, also?: array<string, mixed>}> */
@@ -44,16 +45,16 @@ final class GroupPictures
         foreach (self::SHOWN as $group => [$heading, $x, $y]) {
             $positions = PlaneGroup::positions($group);
             $wide = match (true) {
-                count($positions) === 1 => 32.0,
-                count($positions) <= 4 => 48.0,
-                default => 64.0,
+                count($positions) === 1 => 36.0,
+                count($positions) <= 4 => 56.0,
+                default => 80.0,
             };
             $lattice = new Lattice(Vec::zero(), new Vec($wide, 0.0), match (PlaneGroup::lattice($group)) {
                 'hexagonal' => Affine::turn(120.0, Vec::zero())->apply(new Vec($wide, 0.0)),
                 'oblique' => new Vec($wide / 4, $wide * 0.9),
                 default => new Vec(0.0, $wide),
             });
-            $size = $wide * sqrt(1.35 / (1.0 + count($positions)));
+            $size = $wide * sqrt(1.5 / (0.6 + count($positions)));
             if ($group !== 'p1') {
                 $pictures[] = ['value' => $group, 'heading' => $heading, 'picture' => self::drawn($positions, $lattice, new Vec($x, $y), $size, -2, 4)];
             }
@@ -72,9 +73,9 @@ final class GroupPictures
         $pictures = [];
         foreach (self::OF_FRIEZES as $group => [$heading, $x, $y]) {
             $positions = PlaneGroup::alongFrieze($group);
-            $wide = count($positions) === 1 ? 32.0 : 48.0;
+            $wide = count($positions) === 1 ? 36.0 : 56.0;
             $lattice = new Lattice(new Vec(0.0, self::SIDE / 2), new Vec($wide, 0.0), new Vec(0.0, $wide));
-            $pictures[] = ['value' => $group, 'heading' => $heading, 'picture' => self::drawn($positions, $lattice, new Vec($x, $y), $wide * sqrt(1.2 / (1.0 + count($positions))), 0, 0)];
+            $pictures[] = ['value' => $group, 'heading' => $heading, 'picture' => self::drawn($positions, $lattice, new Vec($x, $y), $wide * sqrt(1.5 / (0.6 + count($positions))), 0, 0)];
         }
 
         return $pictures;

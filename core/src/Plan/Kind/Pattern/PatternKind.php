@@ -9,6 +9,7 @@ use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Lattice;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\TriangularGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
@@ -80,7 +81,7 @@ final class PatternKind extends RepeatingKind
             words: 'seamless, wallpaper, textile, repeat, tile, half-drop, brick, surface pattern',
             says: 'Repeats parts over the plane in one of its seventeen groups.',
             picture: 'M6 6h10v10H6zM28 6h10v10H28zM17 27h10v10H17zM39 27h6v10h-6zM3 27h6v10H3z',
-            takes: 'of', preset: ['group' => 'p1', 'a' => ['sheet.width/8', 0], 'show' => 'sheet'], asks: ['group', 'a', 'b', 'show', 'colours'],
+            takes: 'of', preset: ['group' => 'p1', 'a' => ['{first}.wide*2', 0], 'show' => 'sheet'], asks: ['group', 'on', 'a', 'b', 'show'],
         )];
     }
 
@@ -136,6 +137,9 @@ final class PatternKind extends RepeatingKind
             $corner = $grid->placeAt(0.0, 0.0);
             $a = $grid->placeAt($given->number('columns'), 0.0)->minus($corner);
             $b = $grid->placeAt(0.0, $given->number('rows'))->minus($corner);
+
+            // The ways of a triangular grid lie at 60° or at a right angle; what turns by thirds goes on along its other lines.
+            $b = $kind === 'hexagonal' && $grid instanceof TriangularGrid ? Affine::turn(120.0, Vec::zero())->apply($a) : $b;
 
             return self::sound(new Lattice($given->has('origin') ? $origin : $corner, $a, $b), $given);
         }

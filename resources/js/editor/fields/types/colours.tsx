@@ -12,9 +12,9 @@ function Colours({ label, colours, onTry, onChange }: { label: string; colours: 
     return (
         <span className="inline-flex flex-wrap items-baseline gap-x-1.5 gap-y-1">
             {colours.map((colour, k) => (
-                <span key={k} className="inline-flex items-baseline whitespace-nowrap">
+                <span key={k} className="group inline-flex items-baseline whitespace-nowrap">
                     <LiveColour label={`${label}, colour ${k + 1}`} raw={colour} onPreview={(tried) => onTry?.(tried === null ? null : colours.with(k, tried))} onCommit={(given) => onChange(colours.with(k, given))} />
-                    <button type="button" className="px-1 text-[15px] leading-none text-slate hover:text-brick" aria-label={`Take colour ${k + 1} out`} onClick={() => onChange(colours.length === 1 ? null : colours.toSpliced(k, 1))}>
+                    <button type="button" className="px-0.5 text-[14px] leading-none text-slate opacity-0 group-hover:opacity-100 hover:text-brick focus-visible:opacity-100" aria-label={`Take colour ${k + 1} out`} onClick={() => onChange(colours.length === 1 ? null : colours.toSpliced(k, 1))}>
                         ×
                     </button>
                 </span>

@@ -5,6 +5,7 @@ import { problemText, usePalette } from '../../desk';
 import type { Asked } from '../asked';
 import { type Edited, Wrong } from '../LiveField';
 import { isGradient, isPattern, PaintEditor, shownGradient, usePatterns } from '../PaintEditor';
+import { LiveTrigger } from '../LiveTrigger';
 import { Swatch } from '../Swatch';
 import { Ask as AskColour } from './colour';
 
@@ -36,9 +37,9 @@ function Paint({ label, text, raw, along, before, onTry, onDone }: { label: stri
     };
     return (
         <Popover.Root open={draft !== null} onOpenChange={(open) => (open ? setDraft({ raw, before: raw }) : end(true))}>
-            <Popover.Trigger className="live inline text-left italic" aria-label={`${label}: ${text}`}>
+            <LiveTrigger label={`${label}: ${text}`}>
                 <Sample raw={raw} /> {text}
-            </Popover.Trigger>
+            </LiveTrigger>
             <Popover.Portal>
                 <Popover.Content
                     className="menu p-2.5"

@@ -1,0 +1,44 @@
+<?php
+
+namespace App\Sheets;
+
+use Sternbild\Core\Evaluation\DrawnPart;
+use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Format\RenderFailed;
+use Sternbild\Core\Format\SeamProof;
+use Sternbild\Core\Format\Tile;
+use Sternbild\Core\Plan\Unusable;
+
+/** What is said of the tile of a pattern. */
+final class TilePages
+{
+    /**
+     * @param  list<string>  $with  other patterns in it
+     * @param  int|null  $width  pixels that a picture of it is wanted to be wide; as many as it has at one to a CSS pixel unless said
+     * @return array<string, mixed>
+     *
+     * @throws RenderFailed
+     * @throws Unusable
+     */
+    public static function page(Scene $scene, string $id, array $with, ?int $width): array
+    {
+        $tile = Tile::of($scene, $id, $with);
+        $proof = SeamProof::of($scene, $tile);
+        $width ??= max(1, (int) round($tile->width * $scene->plan->unit->pixels()));
+
+        return [
+            'of' => $id,
+            'at' => [$tile->origin->x, $tile->origin->y],
+            'size' => [$tile->width, $tile->height],
+            'pixels' => [$width, $tile->heightFor($width)],
+            'off' => round($tile->offAt($width), 4),
+            'exact' => $tile->isExactAt($width),
+            'near' => $tile->exactNear($width),
+            'seam' => ['holds' => $proof->holds(), 'compared' => $proof->compared, 'off' => $proof->off],
+            'others' => array_values(array_map(
+                static fn (DrawnPart $drawn): array => ['id' => $drawn->id, 'label' => $scene->labels[$drawn->id]],
+                array_filter($scene->drawing, static fn (DrawnPart $drawn): bool => $drawn->id !== $id && $drawn->part->spread !== null),
+            )),
+        ];
+    }
+}
