@@ -11,7 +11,7 @@ export interface StoredPlan {
 interface StoredPage {
     revision: number;
     plan: StoredPlan;
-    scene: { geometry: Record<string, { measures?: Record<string, number> }>; steps: { id: string }[]; geometries: (string | null)[] };
+    scene: { geometry: Record<string, { measures?: Record<string, number> }>; steps: { id: string }[]; geometries: (string | null)[]; findings: { step: string; code: string; message: string }[] };
 }
 
 /** The editor as a designer works in it: by pointer and keys on the page; what came of it is read from the server. */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Evaluation;
 
+use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Lattice;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
@@ -39,6 +41,9 @@ final readonly class Scene
 
     /** Shares of the sheet's size in which what is drawn under edges is told apart. */
     private const TOLD_APART = 1e-5;
+
+    /** Curves of a pattern beyond which its seams are looked for in one cell, for all. */
+    private const MANY_CURVES = 4_000;
 
     /** Copies of one guide or part beyond which a pointer does not snap to them. */
     private const MOST_COPIES = 2000;
@@ -105,10 +110,19 @@ final readonly class Scene
      */
     public function seams(float $scale = self::SMALL, ?\Closure $shows = null): array
     {
-        $figures = [];
+        $figures = $strokes = [];
         $many = 0;
         foreach ($this->plan->seamsOpen ? [] : $this->drawing as $drawn) {
             if ($shows !== null && ! $shows($drawn->id)) {
+                continue;
+            }
+            $spread = $drawn->part->spread;
+            if ($spread !== null && $drawn->part->curves() > self::MANY_CURVES) {
+                // What lies in the middle of others is the same in all cells.
+                [$first, $last, $top, $bottom] = $spread->range;
+                $inside = [$first + 1, $last - 1, $top + 1, $bottom - 1];
+                array_push($strokes, ...($inside[0] > $inside[1] || $inside[2] > $inside[3] ? [] : $this->seamsInCells($drawn, $spread->lattice, $inside, $this->fills($scale), Affine::identity())));
+
                 continue;
             }
             $many += $drawn->part->curves();
@@ -118,7 +132,27 @@ final readonly class Scene
             array_push($figures, ...$drawn->styled());
         }
 
-        return $this->seamsAmong($figures, $this->fills($scale));
+        return [...$strokes, ...$this->seamsAmong($figures, $this->fills($scale))];
+    }
+
+    /**
+     * The same of a pattern, in each of some cells: between what lies there and all around.
+     *
+     * @param  array{int, int, int, int}  $range
+     * @param  float  $least  how far to both sides a line has to reach
+     * @param  Affine  $map  that what they are drawn with is brought by
+     * @return list<Stroke>
+     */
+    public function seamsInCells(DrawnPart $drawn, Lattice $lattice, array $range, float $least, Affine $map): array
+    {
+        $figures = [];
+        $many = 0;
+        foreach ($this->plan->seamsOpen ? [] : $drawn->styled([-1, 1, -1, 1]) as [$figure, $style]) {
+            $figures[] = [$figure->mapped($map), $style];
+            $many += $figure->curves();
+        }
+
+        return $many > self::MANY_CURVES * 2 ? [] : array_map(static fn (Stroke $stroke): Stroke => $stroke->inCells($lattice->mapped($map), $range), $this->seamsAmong($figures, $least));
     }
 
     /**

@@ -116,7 +116,7 @@ final readonly class PathData
      * @param  non-empty-list<Curve>  $curves
      * @return list<non-empty-list<float>>
      */
-    private static function commands(array $curves): array
+    public static function commands(array $curves): array
     {
         $commands = [];
         foreach ($curves as $curve) {

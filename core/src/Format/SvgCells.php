@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Format;
 
 use Sternbild\Core\Evaluation\DrawnPart;
+use Sternbild\Core\Geometry\Lattice;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Shape\Figure;
@@ -27,7 +28,6 @@ final class SvgCells
     public function of(DrawnPart $drawn, array $range): string
     {
         $spread = $drawn->part->spread ?? throw new \LogicException('Cells are those of what is spread over them.');
-        [$first, $last, $top, $bottom] = $range;
         $svg = '';
         $before = 0;
         foreach ($spread->blocks() as $number => $block) {
@@ -42,15 +42,25 @@ final class SvgCells
                 $svg .= "<defs><g id=\"$cell\">\n".($this->figures)($figures, $cell)."</g></defs>\n";
             }
             $before += count($block);
-            $row = "$cell-$first-$last";
-            if (! isset($this->written[$row])) {
-                $this->written[$row] = true;
-                $svg .= "<defs><g id=\"$row\">\n".self::uses($cell, $spread->lattice->a, $first, $last)."</g></defs>\n";
-            }
-            $svg .= self::uses($row, $spread->lattice->b, $top, $bottom);
+            $svg .= $this->rows($cell, $spread->lattice, $range);
         }
 
         return $svg;
+    }
+
+    /**
+     * Uses of what is defined for one cell.
+     *
+     * @param  array{int, int, int, int}  $range
+     */
+    public function rows(string $cell, Lattice $lattice, array $range): string
+    {
+        [$first, $last, $top, $bottom] = $range;
+        $row = "$cell-$first-$last";
+        $svg = isset($this->written[$row]) ? '' : "<defs><g id=\"$row\">\n".self::uses($cell, $lattice->a, $first, $last)."</g></defs>\n";
+        $this->written[$row] = true;
+
+        return $svg.self::uses($row, $lattice->b, $top, $bottom);
     }
 
     private static function uses(string $id, Vec $way, int $first, int $last): string

@@ -28,8 +28,8 @@ final readonly class SvgDrawing
     /** Of a tile's size, so that nothing is left over after many of them. */
     private const TILE_DECIMALS = 12;
 
-    /** Of outlines in pixels: they are rounded to 256ths there, and equal ones have to be so alike. */
-    private const PIXEL_DECIMALS = 9;
+    /** Of outlines in pixels that are written one by one: they are rounded to 256ths there, and equal ones have to be so alike. */
+    private const PIXEL_DECIMALS = 8;
 
     private PathData $paths;
 
@@ -105,16 +105,16 @@ final readonly class SvgDrawing
     {
         $unit = $this->scene->plan->unit === Unit::Px ? '' : $this->scene->plan->unit->value;
         [$x, $y, $wide, $high] = array_map(static fn (float $one): string => PathData::written($one, self::TILE_DECIMALS), [$tile->origin->x, $tile->origin->y, $tile->width, $tile->height]);
-        $near = $content = [];
+        $strokes = [];
+        $content = '';
         foreach ($tile->patterns as $drawn) {
-            [$first, $last, $top, $bottom] = $tile->rangeOf($drawn);
-            $content[] = $this->cells->of($drawn, [$first, $last, $top, $bottom]);
-            // What is next to it closes up with it.
-            array_push($near, ...$drawn->styled([$first - 1, $last + 1, $top - 1, $bottom + 1]));
+            $range = $tile->rangeOf($drawn);
+            $content .= $this->cells->of($drawn, $range);
+            array_push($strokes, ...$this->scene->seamsInCells($drawn, $tile->latticeOf($drawn), $range, $this->scene->fills($this->scale), Affine::identity()));
         }
 
         return $this->opened("width=\"$wide$unit\" height=\"$high$unit\" viewBox=\"$x $y $wide $high\"", "x=\"$x\" y=\"$y\" width=\"$wide\" height=\"$high\"")
-            .$this->strokes($this->scene->seamsAmong($near, $this->scene->fills($this->scale))).implode('', $content)."</svg>\n";
+            .$this->strokes($strokes)."$content</svg>\n";
     }
 
     /** @param  array{int, int}  $pixels */
@@ -122,19 +122,47 @@ final readonly class SvgDrawing
     {
         [$wide, $high] = $pixels;
         $map = Affine::move($tile->origin->times(-1.0))->then(Affine::scaling($wide / $tile->width, $high / $tile->height, Vec::zero()));
-        $near = [];
+        $strokes = [];
         $content = '';
         foreach ($tile->patterns as $drawn) {
-            [$first, $last, $top, $bottom] = $tile->rangeOf($drawn);
-            foreach ($drawn->styled([$first - 1, $last + 1, $top - 1, $bottom + 1]) as [$figure, $style]) {
-                $figure = $figure->mapped($map);
-                $style = $style->sized($map->scale());
-                $near[] = [$figure, $style];
-                $content .= $this->figure($figure, $style, '', $this->inherited($style, $figure->map));
+            $range = $tile->rangeOf($drawn);
+            foreach ($this->scene->seamsInCells($drawn, $tile->latticeOf($drawn), $range, self::FILLS, $map) as $stroke) {
+                array_push($strokes, ...$stroke->spelt());
             }
+            $content .= $this->inPixels($drawn, $range, $map);
         }
 
-        return $this->opened("width=\"$wide\" height=\"$high\"", "width=\"$wide\" height=\"$high\"").$this->strokes($this->scene->seamsAmong($near, self::FILLS))."$content</svg>\n";
+        return $this->opened("width=\"$wide\" height=\"$high\"", "width=\"$wide\" height=\"$high\"").$this->strokes($strokes)."$content</svg>\n";
+    }
+
+    /**
+     * Every copy of a pattern in some cells by itself, in pixels.
+     *
+     * @param  array{int, int, int, int}  $range
+     */
+    private function inPixels(DrawnPart $drawn, array $range, Affine $map): string
+    {
+        $spread = $drawn->part->spread ?? throw new \LogicException('A tile is made of patterns.');
+        $ways = array_map(static fn (Vec $way): Vec => $map->apply($way)->minus($map->apply(Vec::zero())), $spread->ways($range));
+        $svg = '';
+        $before = 0;
+        foreach ($spread->blocks() as $block) {
+            $written = [];
+            foreach ($block as $number => $figure) {
+                $style = $drawn->styles[$before + $number]?->sized($map->scale());
+                array_push($written, ...($style === null ? [] : [[$figure->mapped($map), $style, self::isPlain($style) ? new MovedPath($figure->mapped($map)->outlines()) : null]]));
+            }
+            foreach ($ways as $way) {
+                foreach ($written as [$figure, $style, $path]) {
+                    $look = $path === null ? '' : $this->inherited($style, Affine::identity()).self::own($style);
+                    $moved = $path === null ? $figure->mapped(Affine::move($way)) : $figure;
+                    $svg .= $path === null ? $this->figure($moved, $style, '', $this->inherited($style, $moved->map)) : "<path$look d=\"{$path->at($way)}\"/>\n";
+                }
+            }
+            $before += count($block);
+        }
+
+        return $svg;
     }
 
     /** How a document begins: with its size, and its ground in a box. */
@@ -179,9 +207,11 @@ final readonly class SvgDrawing
         // Hidden as they are, they need not be exact.
         $paths = new PathData(max(1, $this->scene->plan->tolerance()->decimals - 2));
         $svg = '';
-        foreach ($strokes as $stroke) {
+        foreach ($strokes as $number => $stroke) {
             $path = implode('', array_map($paths->ofWay(...), $stroke->runs));
-            $svg .= "<path stroke=\"$stroke->colour\" stroke-width=\"{$paths->number(2 * $stroke->reach)}\"".($stroke->isRound ? ' stroke-linecap="round"' : '')." d=\"$path\"/>\n";
+            $id = $stroke->lattice === null ? '' : ' id="seam-'.($number + 1).'"';
+            $line = "<path$id stroke=\"$stroke->colour\" stroke-width=\"{$paths->number(2 * $stroke->reach)}\"".($stroke->isRound ? ' stroke-linecap="round"' : '')." d=\"$path\"/>\n";
+            $svg .= $stroke->lattice === null ? $line : "<defs>$line</defs>\n".$this->cells->rows('seam-'.($number + 1), $stroke->lattice, $stroke->range);
         }
 
         return $svg === '' ? '' : "<g class=\"seams\" fill=\"none\" stroke-linejoin=\"round\">\n$svg</g>\n";

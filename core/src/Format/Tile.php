@@ -7,6 +7,7 @@ namespace Sternbild\Core\Format;
 use Sternbild\Core\Evaluation\DrawnPart;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Lattice;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Geometry\WholePixels;
 use Sternbild\Core\Plan\Unusable;
@@ -73,6 +74,12 @@ final readonly class Tile
     public function bounds(): Bounds
     {
         return new Bounds($this->origin->x, $this->origin->y, $this->origin->x + $this->width, $this->origin->y + $this->height);
+    }
+
+    /** The ways that one of its patterns repeats along. */
+    public function latticeOf(DrawnPart $drawn): Lattice
+    {
+        return $drawn->part->spread->lattice ?? throw new \LogicException('A tile is made of patterns.');
     }
 
     /** @return array{int, int, int, int} the cells of which something lies in it */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Trap;
 
+use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Curve;
+use Sternbild\Core\Geometry\Lattice;
 use Sternbild\Core\Geometry\Vec;
 
 /** Seams of one colour and one reach, with those that meet run together. */
@@ -13,9 +15,41 @@ final readonly class Stroke
     /**
      * @param  list<non-empty-list<Curve>>  $runs
      * @param  bool  $isRound  at its ends; where runs bend it is in any case
+     * @param  Lattice|null  $lattice  of a pattern, the same in each of its cells
+     * @param  array{int, int, int, int}  $range  of these: the first and the last along either way
      */
-    private function __construct(public string $colour, public float $reach, public bool $isRound, public array $runs)
+    private function __construct(public string $colour, public float $reach, public bool $isRound, public array $runs, public ?Lattice $lattice = null, public array $range = [0, 0, 0, 0])
     {
+    }
+
+    /**
+     * The same in cells of a pattern.
+     *
+     * @param  array{int, int, int, int}  $range
+     */
+    public function inCells(Lattice $lattice, array $range): self
+    {
+        return new self($this->colour, $this->reach, $this->isRound, $this->runs, $lattice, $range);
+    }
+
+    /** @return list<self> in each cell by itself */
+    public function spelt(): array
+    {
+        if ($this->lattice === null) {
+            return [$this];
+        }
+        [$first, $last, $top, $bottom] = $this->range;
+        $strokes = [];
+        for ($row = $top; $row <= $bottom; $row++) {
+            for ($column = $first; $column <= $last; $column++) {
+                $map = Affine::move($this->lattice->a->times($column)->plus($this->lattice->b->times($row)));
+                $strokes[] = new self($this->colour, $this->reach, $this->isRound, array_map(
+                    static fn (array $run): array => array_merge(...array_map(static fn (Curve $curve): array => $curve->mapped($map), $run)), $this->runs,
+                ));
+            }
+        }
+
+        return $strokes;
     }
 
     /**

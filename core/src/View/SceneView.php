@@ -135,6 +135,7 @@ final readonly class SceneView
             'drawing' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), $this->scene->drawing),
             'seams' => self::once(['strokes' => array_map(fn (Stroke $stroke): array => [
                 'colour' => $stroke->colour, 'wide' => 2 * $stroke->reach, 'round' => $stroke->isRound, 'path' => implode('', array_map((new PathData(max(1, $plan->tolerance()->decimals - 2)))->ofWay(...), $stroke->runs)),
+                ...($stroke->lattice === null ? [] : ['cells' => ['a' => [$stroke->lattice->a->x, $stroke->lattice->a->y], 'b' => [$stroke->lattice->b->x, $stroke->lattice->b->y], 'range' => $stroke->range]]),
             ], $this->scene->seams())], $has),
             'cells' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), array_values($this->scene->cells)),
             'inside' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), $this->scene->inside),

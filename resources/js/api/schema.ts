@@ -2886,6 +2886,12 @@ export interface components {
                 wide: number;
                 round: boolean;
                 path: string;
+                /** @description Of a pattern: the same in each of these cells. */
+                cells?: {
+                    a: number[];
+                    b: number[];
+                    range: number[];
+                };
             }[];
         };
         /** @description A pattern as a fill: of which step, and the map, in the order of SVG's matrix(), that brings it to the coordinates of the shape that it fills. */

@@ -1,6 +1,6 @@
 import type { Scene, Style } from '../../api/client';
 import type { GridShape } from '../scene/GridShape';
-import { type PartShape, rangeIn } from '../scene/PartShape';
+import { type PartShape, rangeIn, wayOf } from '../scene/PartShape';
 import { gridShape, guideShape, partShape } from '../scene/geometry';
 import { copyIn, type Pick, placeIn, stepIn } from '../pick/pick';
 import { fillWith, strokeWith } from './gradients';
@@ -51,11 +51,20 @@ const asItIs = (style: Style): Style => style;
 /** What lies under the edges that neighbours share. */
 function paintSeams(context: CanvasRenderingContext2D, scene: Scene): void {
     context.lineJoin = 'round';
-    for (const { colour, wide, round, path } of scene.seams.strokes) {
+    for (const { colour, wide, round, path, cells } of scene.seams.strokes) {
         context.strokeStyle = colour;
         context.lineWidth = wide;
         context.lineCap = round ? 'round' : 'butt';
-        context.stroke(new Path2D(path));
+        const line = new Path2D(path);
+        const [first = 0, last = 0, top = 0, bottom = 0] = cells?.range ?? [];
+        for (let row = top; row <= bottom; row++) {
+            for (let column = first; column <= last; column++) {
+                context.save();
+                if (cells !== undefined) context.translate(...wayOf(cells, column, row));
+                context.stroke(line);
+                context.restore();
+            }
+        }
     }
     context.lineCap = 'butt';
     context.lineJoin = 'miter';

@@ -147,7 +147,7 @@ export class PartShape {
 }
 
 /** From the first cell to another one. */
-export function wayOf(spread: Spread | null, column: number, row: number): [number, number] {
+export function wayOf(spread: Pick<Spread, 'a' | 'b'> | null, column: number, row: number): [number, number] {
     const [ax = 0, ay = 0] = spread?.a ?? [];
     const [bx = 0, by = 0] = spread?.b ?? [];
     return [ax * column + bx * row, ay * column + by * row];
