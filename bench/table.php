@@ -50,6 +50,14 @@ foreach (['lap' => 'a rosette of 36 petals that lie over one another', 'weave' =
     echo $row('  by shapely, flattened to 1e-4', $ms($results['ornament flattened'][$what]), sprintf('%.2f times as fast, area %.2f', $results['ornament flattened'][$what] / $results['ornament'][$what], $results['ornament flattened']["$what area"]));
 }
 echo $row('what lies under the edges of 2,000 neighbours', $ms($results['ornament']['seams']), sprintf('%.2f times the encoding of the answer (%s); SVG %.2f times the bytes', $results['ornament']['seams'] / $results['ornament']['encoding'], $ms($results['ornament']['encoding']), $results['ornament']['bytes']));
+$patterns = $results['patterns'];
+$row1 = $patterns['one']['median'];
+echo $row('a p6m cell of a motif of 40 curves, into an answer (median of 15)', $ms($row1), sprintf('95th percentile %s', $ms($patterns['one']['p95'])));
+echo $row('  1,000 cells of it, 12,000 copies', $ms($patterns['many']['median']), sprintf('at most %s; 95th percentile %s', $ms(2 * $row1 + 20), $ms($patterns['many']['p95'])));
+echo $row('  bytes of the answer', sprintf('%.1f kB', $patterns['bytes']['many'] / 1000), sprintf('at most %.1f kB', $patterns['bytes']['one'] / 1000 + 60));
+echo $row('  every copy written out', $ms($patterns['spelt']['median']), sprintf('%.1f kB', $patterns['bytes']['spelt'] / 1000));
+echo $row('its tile at 4,096 px (median of 3)', $ms($patterns['tile']['median']), sprintf('%.2f times rsvg-convert on every copy written out (%s); at most 2', $patterns['tile']['median'] / $patterns['written out']['median'], $ms($patterns['written out']['median'])));
+echo $row('a point of a motif of 12,000 copies dragged, frame time (median)', $ms($results['cloth']['median']), sprintf('under 20 ms; 95th percentile %s', $ms($results['cloth']['p95'])));
 $growth = $results['cut']['growth'];
 foreach ($growth as $n => $each) {
     echo $row("random segments, $n: time over (n + k) log n", sprintf('%.2f µs', $each), '');

@@ -3,7 +3,7 @@ import { DeskPage } from './desk';
 
 test('a lozenge is repeated all over the sheet with sixth turns and mirrors, its cell made wider by a number, and another one along a border', async ({ page }) => {
     const desk = new DeskPage(page);
-    await desk.bring('Seat fabric', {
+    await desk.bring('Lozenges', {
         format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0, miss: 0, corner: 0 } }, palette: { lagoon: '#0f6e84' }, values: {},
         steps: [{ id: 'p1', kind: 'part.outline', points: [[420, 380], [434, 386], [428, 396]] }, { id: 'p2', kind: 'part.outline', points: [[100, 700], [120, 690], [120, 700]] }],
     });

@@ -25,6 +25,10 @@ final class DemoTest extends TestCase
             // Every part that is drawn was given a colour of the palette.
             foreach ($scene->drawing as $drawn) {
                 foreach ($drawn->styles as $style) {
+                    // A face that is left empty has none.
+                    if ($style?->fill === 'none' && $style->stroke === 'none') {
+                        continue;
+                    }
                     $colours = $style?->gradient === null ? [$style?->fill === 'none' ? $style->stroke : $style?->fill] : array_column($style->gradient->stops, 1);
                     self::assertSame([], array_diff($colours, $scene->plan->palette), "$drawn->id in $file");
                 }

@@ -347,10 +347,13 @@ export function outlinePart(context: CanvasRenderingContext2D, scene: Scene, nam
     }
 }
 
+/** Copies of a pattern that are all marked. */
+const MOST_MARKED = 60;
+
 function marked(context: CanvasRenderingContext2D, part: PartShape, name: string): Path2D[] {
     const copy = copyIn(name);
-    // Of patterns by the thousand the first cell is marked: it is what they are made of.
-    const all = part.count > MANY ? part.own : Array.from({ length: part.count }, (_, figure) => part.path(figure));
+    // Of a pattern with many copies the first cell is marked: it is what all of it is made of, and the rest stays to be seen.
+    const all = part.spread !== null && part.count > MOST_MARKED ? part.own : Array.from({ length: part.count }, (_, figure) => part.path(figure));
     const figures = copy === null ? [...all.keys()] : part.figuresOf(copy);
     const at = placeIn(name);
     if (at === null) return copy === null ? all : figures.map((figure) => part.path(figure));

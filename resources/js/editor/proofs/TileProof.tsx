@@ -109,7 +109,7 @@ function Goods({ scene, tile, goods, caption, blurred = false }: { scene: Scene;
     return (
         <figure className="flex flex-col gap-1.5" style={{ width: side }}>
             <span className="overflow-hidden">
-                <span className="block" style={blurred ? { filter: 'blur(1.8px) contrast(1.4)' } : undefined}>
+                <span className="block" style={blurred ? { filter: 'blur(1.6px) contrast(1.1)' } : undefined}>
                     <Canvas label={`The pattern on ${GOODS[goods]?.[0] ?? ''}, ${caption}`} width={(wide / Math.max(wide, high)) * side} height={(high / Math.max(wide, high)) * side} paint={(context, width, height) => paintRepeated(context, scene, tile, scale, width, height)} />
                 </span>
             </span>
