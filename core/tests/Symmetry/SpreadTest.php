@@ -6,12 +6,12 @@ namespace Sternbild\Core\Tests\Symmetry;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Arrangement\Arrangement;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\SeamProof;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Format\Tile;
 use Sternbild\Core\Geometry\Outline;
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Shape\Combination;
 use Sternbild\Core\Shape\Figure;
@@ -214,19 +214,51 @@ final class SpreadTest extends TestCase
         }
     }
 
+    /** Euler's relation on the torus: what lies in one cell of the arrangement of all copies has vertices - edges + faces = 0. */
     public function test_the_arrangement_of_a_cell_is_one_of_a_torus(): void
     {
-        // Two families of lines that run on from cell to cell: on the torus vertices - edges + faces come to 0.
-        $grid = ['id' => 'a1', 'kind' => 'part.outline', 'points' => [[300, 300], [345, 300], [345, 335], [300, 335]]];
-        $scene = self::scene($grid, self::pattern('pmm', ['across' => 3, 'down' => 3]));
-        $arrangement = Arrangement::of($scene->parts()['w1']->allCurves(), $scene->plan->tolerance());
-        // Three by three cells: 7 by 7 vertices in the plane; each cell of the torus has its own 2 by 2 of them.
-        [$vertices, $edges, $faces] = [$arrangement->pointCount(), $arrangement->edgeCount(), $arrangement->faceCount()];
-        self::assertSame([49, 84, 36], [$vertices, $edges, $faces]);
-        $onTorus = static fn (int $side): array => [$side * $side, 2 * $side * $side, $side * $side];
-        [$v, $e, $f] = $onTorus(2);
-        self::assertSame(0, $v - $e + $f);
-        self::assertSame([$v * 9, $e * 9, $f * 9], [36, 72, $faces], 'What wraps around is counted once.');
+        foreach (['p1' => 48, 'p2' => 40, 'pg' => 40, 'p4' => 30, 'p3' => 34] as $group => $radius) {
+            $scene = self::scene(
+                ['id' => 'a1', 'kind' => 'part.circle', 'center' => [331, 317], 'radius' => $radius],
+                self::pattern($group, ['across' => 5, 'down' => 5]),
+                ['id' => 'o1', 'kind' => 'overlay', 'of' => ['w1']],
+            );
+            $lattice = $scene->parts()['w1']->spread?->lattice;
+            self::assertNotNull($lattice);
+            // Once around from a place where nothing lies by chance; what is off by a cell is the same on the torus.
+            $start = $lattice->place(new Vec(2.1234, 2.0765));
+            $isInside = static function (Vec $place) use ($lattice, $start): bool {
+                $at = $lattice->coordinates($lattice->origin->plus($place->minus($start)));
+
+                return $at->x >= 0.0 && $at->x < 1.0 && $at->y >= 0.0 && $at->y < 1.0;
+            };
+            $overlay = $scene->overlays()['o1'];
+            $mesh = $overlay->mesh();
+            $point = static fn (int $number): Vec => new Vec($mesh->x[$number], $mesh->y[$number]);
+            $vertices = count(array_filter(array_keys($mesh->x), static fn (int $number): bool => $isInside($point($number))));
+            $edges = count(array_filter(array_keys($mesh->from), static fn (int $edge): bool => $isInside($point($mesh->from[$edge])->towards($point($mesh->to[$edge]), 0.5))));
+            $faces = 0;
+            foreach (array_keys($mesh->cells) as $cell) {
+                $outlines = $overlay->cellOutlines($cell);
+                self::assertCount(1, $outlines, 'Every face is a disc.');
+                $faces += $isInside($outlines[0]->centroid()) ? 1 : 0;
+            }
+            self::assertGreaterThan(0, $vertices, $group);
+            self::assertSame(0, $vertices - $edges + $faces, "$group: $vertices - $edges + $faces");
+        }
+    }
+
+    public function test_every_grid_gives_its_lattice(): void
+    {
+        $area = static fn (array $grid, string $group, int $columns, int $rows): float => self::scene($grid, self::MOTIF, ['id' => 'w1', 'kind' => 'pattern', 'of' => ['a1'], 'group' => $group, 'on' => 'g1', 'columns' => $columns, 'rows' => $rows])->parts()['w1']->facts['area'];
+        self::assertEqualsWithDelta(3 * 40 * 2 * 30, $area(Sample::rectangular(['cell' => [40, 30]]), 'pmm', 3, 2), 1e-9);
+        self::assertEqualsWithDelta(4 * 400, $area(['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 20, 'rows' => 20, 'cell' => 20], 'p4m', 2, 2), 1e-9);
+        // A rhomb of triangles spans its lattice at 60°; on rows that fill a rectangle the turned way is one of the grid's as well.
+        foreach (['rhomb', 'rectangle'] as $field) {
+            $triangles = ['id' => 'g1', 'kind' => 'grid.triangular', 'origin' => [100, 100], 'side' => 20, 'columns' => 12, 'rows' => 12, 'field' => $field];
+            self::assertEqualsWithDelta(sqrt(3) / 2 * 80 ** 2, $area($triangles, 'p6', 4, 4), 1e-9, $field);
+        }
+        self::assertEqualsWithDelta(2 * 3 * 50 * 40 * sin(deg2rad(70)), $area(['id' => 'g1', 'kind' => 'grid.twoaxis', 'origin' => [100, 100], 'angles' => [0, 70], 'columns' => 8, 'rows' => 8, 'spacing' => [50, 40]], 'p2', 2, 3), 1e-6);
     }
 
     public function test_sizes_in_pixels_that_are_not_exact_are_told_with_the_nearest_that_are(): void
