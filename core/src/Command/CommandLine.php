@@ -9,6 +9,7 @@ use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Evaluation\Variations;
 use Sternbild\Core\Format\ConstructionDrawing;
+use Sternbild\Core\Format\PixelPicture;
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\PlanSchema;
 use Sternbild\Core\Format\Raster;
@@ -21,7 +22,7 @@ use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\View\SceneNumbers;
 
-/** The commands of `sternbild`: scene, render, check, tile, vary, schema. */
+/** The commands of `sternbild`: scene, render, check, tile, pixels, vary, schema. */
 final readonly class CommandLine
 {
     private const USAGE = <<<'TEXT'
@@ -29,6 +30,7 @@ final readonly class CommandLine
         sternbild render PLAN OUT.svg|OUT.png|OUT.pdf [--scale N] [--with-grid] [--with-uses] [--construction]
         sternbild check PLAN
         sternbild tile PLAN PATTERN OUT.svg|OUT.png|OUT.pdf [--width N] [--with PATTERN,PATTERN]
+        sternbild pixels PLAN GRID OUT.png [--scale N]
         sternbild vary PLAN FOLDER [--seed N] [--count N] [--what NAME,NAME]
         sternbild schema
         PLAN is a file, or - for standard input.
@@ -65,7 +67,7 @@ final readonly class CommandLine
 
                 return self::GOOD;
             }
-            $wanted = ['scene' => 1, 'check' => 1, 'render' => 2, 'vary' => 2, 'tile' => 3][$command ?? ''] ?? null;
+            $wanted = ['scene' => 1, 'check' => 1, 'render' => 2, 'vary' => 2, 'tile' => 3, 'pixels' => 3][$command ?? ''] ?? null;
             if ($wanted !== count($places)) {
                 fwrite($this->errors, self::USAGE);
 
@@ -78,6 +80,7 @@ final readonly class CommandLine
             match ($command) {
                 'scene' => $this->printScene($scene, isset($options['pretty'])),
                 'check' => $this->printFindings($scene),
+                'pixels' => self::pixels($scene, $places[1], $places[2], $options['scale'] ?? '1'),
                 'tile' => $this->tile($scene, $places[1], $places[2], $options),
                 default => $this->render($scene, $places[1], $options),
             };
@@ -209,6 +212,15 @@ final readonly class CommandLine
         if (@file_put_contents($file, $content) === false) {
             throw new \UnexpectedValueException("$file cannot be written");
         }
+    }
+
+    /** @throws Unusable */
+    private static function pixels(Scene $scene, string $grid, string $file, string $scale): void
+    {
+        if (strtolower(pathinfo($file, PATHINFO_EXTENSION)) !== 'png') {
+            throw new \UnexpectedValueException("$file does not end in .png");
+        }
+        self::written($file, PixelPicture::png($scene, $grid, preg_match('/^\d{1,5}$/D', $scale) === 1 ? (int) $scale : 0));
     }
 
     /**

@@ -14,6 +14,7 @@ use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Shape\Figure;
+use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Shape\Stretches;
 
@@ -96,14 +97,39 @@ final class Drawing
         }
     }
 
+    /** @return array<string, Painted> what of painted cells is left after what was painted over them, by step; those that are drawn */
+    public function paints(): array
+    {
+        $paints = [];
+        foreach ($this->order as $id) {
+            $painted = $this->known[$id]->result instanceof Part ? $this->known[$id]->result->painted : null;
+            if ($painted === null || isset($this->gone[$id]) || $this->plan->steps[$id]->hidden) {
+                continue;
+            }
+            foreach ($paints as $before => $one) {
+                $paints[$before] = $one->grid === $painted->grid ? $one->under($painted) : $one;
+            }
+            $paints[$id] = $painted;
+        }
+
+        return $paints;
+    }
+
     /** @return list<DrawnPart> from back to front */
     public function arranged(): array
     {
         $drawn = [];
+        $paints = $this->paints();
         foreach ($this->order as $id) {
             $part = $this->known[$id]->result;
             if ($part instanceof Part && ! isset($this->gone[$id]) && ! $this->plan->steps[$id]->hidden && $this->plan->steps[$id]->kind->isDrawn()) {
                 $gone = $this->goneFigures[$id] ?? [];
+                if (isset($paints[$id])) {
+                    if ($paints[$id]->counts() === []) {
+                        continue;
+                    }
+                    $part = $paints[$id]->cells === $part->painted?->cells ? $part : Part::painted($paints[$id], $id);
+                }
                 // What is said of single copies is so of these only.
                 $part = $part->spread !== null && ($gone !== [] || $this->singly($id) !== []) ? $part->spelt() : $part;
                 $drawn[] = new DrawnPart($id, $part, $this->styles($id, $part, $gone));

@@ -111,7 +111,7 @@ final readonly class Evaluator
         $inside = $drawing->inside();
         array_push($findings, ...self::unshown($drawing, $looks, $labels));
 
-        return new Scene($plan, $labels, $known, $arranged, $sources, $drawing->usedUp(), $findings, $inside, $drawing->cells());
+        return new Scene($plan, $labels, $known, $arranged, $sources, $drawing->usedUp(), $findings, $inside, $drawing->cells(), $drawing->paints());
     }
 
     /**

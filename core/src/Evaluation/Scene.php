@@ -19,6 +19,7 @@ use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Figure;
+use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Snap\Settling;
 use Sternbild\Core\Snap\Snapper;
@@ -56,6 +57,7 @@ final readonly class Scene
      * @param  array<string, true>  $usedUp  ids of steps that are not shown by themselves any more
      * @param  list<Finding>  $findings
      * @param  list<DrawnPart>  $inside  what motifs are made of, where it lies; no part of the result
+     * @param  array<string, Painted>  $paints  what of painted cells is left after what was painted over them, by their steps
      * @param  array<string, DrawnPart>  $cells  the patterns that fill something, by their steps
      */
     public function __construct(
@@ -68,6 +70,7 @@ final readonly class Scene
         public array $findings,
         public array $inside = [],
         public array $cells = [],
+        public array $paints = [],
     ) {
     }
 

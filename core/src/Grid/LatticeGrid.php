@@ -53,6 +53,12 @@ abstract class LatticeGrid extends Grid
         return true;
     }
 
+    /** @return array{int, int} columns and rows */
+    public function size(): array
+    {
+        return [$this->across->count(), $this->down->count()];
+    }
+
     public function cellCount(): int
     {
         return $this->across->count() * $this->down->count();

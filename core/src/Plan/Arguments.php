@@ -79,6 +79,28 @@ final readonly class Arguments
         return array_values(array_map(fn (mixed $one): string => is_string($one) ? $one : throw $this->misdeclared($field), $value));
     }
 
+    /** @return list<array{string, string, string}> name of a colour, #rrggbb or none, and addresses of cells */
+    public function painted(string $field): array
+    {
+        $value = $this->values[$field] ?? null;
+        $painted = [];
+        foreach (is_array($value) ? $value : throw $this->misdeclared($field) as $one) {
+            [$name, $colour, $text] = is_array($one) ? array_values($one) + ['', '', ''] : throw $this->misdeclared($field);
+            $painted[] = is_string($name) && is_string($colour) && is_string($text) ? [$name, $colour, $text] : throw $this->misdeclared($field);
+        }
+
+        return $painted;
+    }
+
+    /** @return array{float, float, float, float} from one cell to another */
+    public function span(string $field): array
+    {
+        $value = $this->values[$field] ?? null;
+        $numbers = is_array($value) ? array_values(array_filter($value, is_float(...))) : [];
+
+        return count($numbers) === 4 ? $numbers : throw $this->misdeclared($field);
+    }
+
     public function isOn(string $field): bool
     {
         return ($this->values[$field] ?? false) === true;

@@ -66,6 +66,9 @@ final readonly class Kinds
             new Kind\Place\MirrorKind,
             new Kind\Place\ResizeKind,
             new Kind\Place\OntoKind,
+            new Kind\Pixel\PaintKind,
+            new Kind\Pixel\DotsKind,
+            new Kind\Pixel\DitherKind,
             new Kind\Copy\RepeatAlongKind,
         ] as $kind) {
             $kinds[$kind->name()] = $kind;

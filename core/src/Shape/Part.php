@@ -11,6 +11,7 @@ use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Mesh\CellJoin;
 use Sternbild\Core\Result\Copied;
 use Sternbild\Core\Result\Copies;
 use Sternbild\Core\Result\Mappable;
@@ -25,6 +26,7 @@ final readonly class Part implements Mappable
     /**
      * @param  list<Figure>  $figures  none where they are spread over cells
      * @param  list<Vec>  $places  that it was said with: points of an outline, corners
+     * @param  Painted|null  $painted  of painted cells which these are
      * @param  Copies<Part>|null  $copies  of a repeat, spelt out
      * @param  list<Remark>  $remarks
      * @param  array<string, float>  $facts  what else is known of it by name: how many crossings a weave has
@@ -38,7 +40,21 @@ final readonly class Part implements Mappable
         public array $facts = [],
         public ?array $weaving = null,
         public ?Spread $spread = null,
+        public ?Painted $painted = null,
     ) {
+    }
+
+    /**
+     * Painted cells.
+     *
+     * @param  string  $step  that paints them
+     */
+    public static function painted(Painted $painted, string $step): self
+    {
+        // Where it only takes away, what it takes stands for it, in no colour.
+        $figures = $painted->figures($step) ?: [Figure::drawn(CellJoin::join($painted->mesh, array_keys($painted->cells)) ?: throw new \LogicException('Cells have outlines.'), [$step])->recoloured('none')];
+
+        return new self($figures, painted: $painted);
     }
 
     /** Copies in cell after cell. */
@@ -204,7 +220,7 @@ final readonly class Part implements Mappable
 
     public function remarked(Remark ...$remarks): self
     {
-        return new self($this->figures, $this->places, $this->copies, [...$this->remarks, ...array_values($remarks)], $this->facts, $this->weaving, $this->spread);
+        return new self($this->figures, $this->places, $this->copies, [...$this->remarks, ...array_values($remarks)], $this->facts, $this->weaving, $this->spread, $this->painted);
     }
 
     /** The same part as the step $id gives it on; a look given to $id reaches it from now on. */

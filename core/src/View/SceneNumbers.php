@@ -16,7 +16,7 @@ use Sternbild\Core\Shape\Part;
 /** A scene in figures, as the command line prints it. */
 final class SceneNumbers
 {
-    /** @return array{grids: object, guides: object, overlays: object, parts: object, weaves: object, patterns: object, measures: object, drawing: list<mixed>, findings: list<mixed>} */
+    /** @return array{grids: object, guides: object, overlays: object, parts: object, weaves: object, patterns: object, paints: object, measures: object, drawing: list<mixed>, findings: list<mixed>} */
     public static function list(Scene $scene): array
     {
         $drawn = array_flip(array_map(static fn (DrawnPart $part): string => $part->id, $scene->drawing));
@@ -36,10 +36,31 @@ final class SceneNumbers
             'parts' => (object) $parts,
             'weaves' => (object) array_map(static fn (Part $part): array => ['crossings' => (int) $part->facts['crossings'], 'strands' => (int) $part->facts['strands']], array_filter($scene->parts(), static fn (Part $part): bool => isset($part->facts['crossings']))),
             'patterns' => (object) self::patterns($scene),
+            'paints' => (object) self::paints($scene),
             'measures' => (object) array_map(static fn (Measurement $measure): array => ['value' => $measure->value], $scene->measures()),
             'drawing' => self::drawing($scene),
             'findings' => $scene->findings,
         ];
+    }
+
+    /** @return array<string, array{cells: int, colours: object}> painted cells as they are after what was painted over them */
+    private static function paints(Scene $scene): array
+    {
+        $palette = $scene->plan->palette;
+        $paints = [];
+        foreach ($scene->parts() as $id => $part) {
+            $painted = $scene->paints[$id] ?? $part->painted;
+            if ($painted !== null) {
+                $colours = [];
+                foreach ($painted->counts() as $name => $count) {
+                    $said = isset($palette[$name]) ? $name : (array_search($name, array_map(strtolower(...), $palette), true) ?: $name);
+                    $colours[$said] = ($colours[$said] ?? 0) + $count;
+                }
+                $paints[$id] = ['cells' => array_sum($colours), 'colours' => (object) $colours];
+            }
+        }
+
+        return $paints;
     }
 
     /** @return list<array{id: string, fill: string, area: float}> from back to front, one for each look and part */

@@ -41,8 +41,19 @@ final readonly class SceneView
 
     private Looks $looks;
 
+    /** @var array<string, array{Part, string}> what is drawn of painted cells that others were painted over, and what tells it from the whole */
+    private array $left;
+
     private function __construct(private Scene $scene)
     {
+        $left = [];
+        foreach ($scene->drawing as $drawn) {
+            $whole = $scene->known[$drawn->id]->result;
+            if ($drawn->part->painted !== null && $drawn->part !== $whole) {
+                $left[$drawn->id] = [$drawn->part, '-'.hash('xxh32', implode(' ', array_keys($drawn->part->painted->cells)))];
+            }
+        }
+        $this->left = $left;
         $this->paths = new PathData($scene->plan->tolerance()->decimals);
         $this->looks = new Looks($this->paths, $scene->plan->tolerance()->decimals);
     }
@@ -102,7 +113,7 @@ final readonly class SceneView
                 }
             }
             if ($known->result instanceof Part && ! isset($has[$hash])) {
-                $geometry[$hash] = $this->part($known->result);
+                $geometry[$hash] = $this->part($this->left[$known->id][0] ?? $known->result);
             }
             if ($known->result instanceof Guide && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->guide($known->result, $plan->steps[$known->id]->kind->copyNames());
@@ -234,7 +245,7 @@ final readonly class SceneView
     /** Geometry is rounded for the sheet that it lies on, so the sheet's tolerance is part of its hash. */
     private function hash(Evaluated $known): string
     {
-        return substr($known->hash, 0, self::DIGITS).'-'.$this->scene->plan->tolerance()->decimals;
+        return substr($known->hash, 0, self::DIGITS).'-'.$this->scene->plan->tolerance()->decimals.($this->left[$known->id][1] ?? '');
     }
 
     /** @return array<string, mixed> */

@@ -30,7 +30,7 @@ final class CommandLineTest extends TestCase
         [$status, $out] = $this->sternbild(['scene', '-'], json_encode(Sample::rosette(), JSON_THROW_ON_ERROR));
         self::assertSame(0, $status);
         $scene = json_decode($out, true, 16, JSON_THROW_ON_ERROR);
-        self::assertSame(['grids', 'guides', 'overlays', 'parts', 'weaves', 'patterns', 'measures', 'drawing', 'findings'], array_keys($scene));
+        self::assertSame(['grids', 'guides', 'overlays', 'parts', 'weaves', 'patterns', 'paints', 'measures', 'drawing', 'findings'], array_keys($scene));
         self::assertSame(['grid.polar', 50, 51, 100], array_slice(array_values($scene['grids']['g1']), 0, 4));
         self::assertSame([10, 0, 40, true], [$scene['parts']['r1']['pieces'], $scene['parts']['r1']['holes'], $scene['parts']['r1']['nodes'], $scene['parts']['r1']['drawn']]);
         self::assertFalse($scene['parts']['p1']['drawn']);

@@ -2266,7 +2266,7 @@ export interface components {
             name: string;
             label: string;
             /** @enum {unknown} */
-            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends" | "paint" | "colours";
+            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends" | "paint" | "colours" | "painted" | "span";
             required: boolean;
             default: unknown;
             /** @enum {unknown} */

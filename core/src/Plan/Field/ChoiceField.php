@@ -13,7 +13,7 @@ use Sternbild\Core\Plan\Unusable;
 final class ChoiceField extends Field
 {
     /**
-     * @param  non-empty-array<string, string>  $choices what sentences say, by what plans say
+     * @param  non-empty-array<array-key, string>  $choices what sentences say, by what plans say
      * @param  (\Closure(): list<array{value: string, heading: string, picture: string, text?: string, also?: array<string, mixed>}>)|null  $pictures  gives under which
      *                                        heading a choice is shown, and its picture, SVG path data in a square of 96; a choice that is listed twice goes by
      *                                        another text, and says what other fields are set along with it, `{w}` and `{h}` in them being how wide and high they are
@@ -31,7 +31,7 @@ final class ChoiceField extends Field
     public function check(mixed $raw, string $pointer): void
     {
         if (! is_string($raw) || ! isset($this->choices[$raw])) {
-            throw Unusable::at($pointer, 'one of '.implode(', ', array_map(static fn (string $word): string => "\"$word\"", array_keys($this->choices))));
+            throw Unusable::at($pointer, 'one of '.implode(', ', array_map(static fn (string $word): string => "\"$word\"", $this->words())));
         }
     }
 
@@ -42,7 +42,7 @@ final class ChoiceField extends Field
 
     public function sample(Sampling $lot): string
     {
-        return $lot->one(array_keys($this->choices));
+        return $lot->one($this->words());
     }
 
     protected function given(): string
@@ -52,12 +52,18 @@ final class ChoiceField extends Field
 
     public function schema(): array
     {
-        return ['enum' => array_keys($this->choices)];
+        return ['enum' => $this->words()];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
         return is_string($raw) ? $this->choices[$raw] ?? $raw : '';
+    }
+
+    /** @return non-empty-list<string> what plans say; digits are words here as well */
+    private function words(): array
+    {
+        return array_map(strval(...), array_keys($this->choices));
     }
 
     public function traits(): array
@@ -67,7 +73,7 @@ final class ChoiceField extends Field
             $choices[] = ['text' => $this->choices[$picture['value']], ...$picture];
         }
         foreach ($this->pictures === null ? $this->choices : [] as $value => $text) {
-            $choices[] = ['value' => $value, 'text' => $text];
+            $choices[] = ['value' => (string) $value, 'text' => $text];
         }
 
         return ['choices' => $choices];

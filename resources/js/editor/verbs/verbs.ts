@@ -2,6 +2,7 @@ import type { Kind, Offer, Operation, Scene, SheetPage, Step } from '../../api/c
 import { gridUnder, stepOf } from '../desk';
 import { gridShape, partShape } from '../scene/geometry';
 import { ownerOf } from '../pick/owner';
+import { paintedOver } from '../pick/runs';
 import { POINT_VERBS, pointVerbs } from './pointVerbs';
 import { dissected, type Pick, type Picking, stepIn } from '../pick/pick';
 
@@ -135,12 +136,36 @@ function inPlanOrder(page: SheetPage, ids: readonly string[]): string[] {
     return page.plan.steps.map((step) => step.id).filter((id) => ids.includes(id));
 }
 
+/** Paints the picked cells, grid by grid: into the paint that stands last where that is one on the same grid, else as a new one. */
+function painting({ page, scene, picking, colour }: Bench, kind: Kind, takes: string, step: Record<string, unknown>): Operation[] {
+    const asked = step[takes];
+    const name = (asked !== null && typeof asked === 'object' ? Object.keys(asked)[0] : undefined) ?? colour ?? Object.keys(page.plan.palette)[0] ?? '#1b2140';
+    const byGrid = new Map<string, [number, number][]>();
+    for (const address of picking.addresses()) {
+        const [grid = '', at] = address.split('#');
+        const [column = 0, row = 0] = (at ?? '').split(',').map(Number);
+        if (at !== undefined) byGrid.set(grid, [...(byGrid.get(grid) ?? []), [column, row]]);
+    }
+    return [...byGrid].map(([grid, cells]): Operation => {
+        const along = gridShape(stepOf(scene, grid)?.geometry)?.data.arrows?.wraps[1] === true ? 1 : 0;
+        const last = page.plan.steps.at(-1);
+        const isOn = last?.kind === kind.kind && last['on'] === grid;
+        const painted = isOn ? (last[takes] as Record<string, string>) : {};
+        const value = paintedOver(painted, name, cells, along);
+        return isOn ? { op: 'set', id: last.id, field: takes, value } : { op: 'add', step: { kind: kind.kind, on: grid, [takes]: value } };
+    });
+}
+
 function fromCells(bench: Bench): Verb[] {
     const { kinds, picking, page, scene, selected, pick } = bench;
     const verbs: Verb[] = [];
     const made = offers(kinds, 'cells').filter(([, offer]) => isThere(offer, bench));
     for (const [kind, offer] of made) {
         const takes = offer.takes ?? 'cells';
+        if (kind.fields.find((field) => field.name === takes)?.type === 'painted') {
+            verbs.push(verb(kind, offer, bench, null, (step) => painting(bench, kind, takes, step)));
+            continue;
+        }
         verbs.push(verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, id: NEW_PART, [takes]: picking.addresses() } }]));
         const target = kind.fields.find((field) => field.name === takes)?.type === 'cells' ? targetPart(page, scene, kind.kind, selected) : undefined;
         if (target !== undefined) {

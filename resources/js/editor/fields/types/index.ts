@@ -10,9 +10,11 @@ import * as colours from './colours';
 import * as lengths from './lengths';
 import * as number from './number';
 import * as paint from './paint';
+import * as painted from './painted';
 import * as pair from './pair';
 import * as place from './place';
 import * as places from './places';
+import * as span from './span';
 import * as step from './step';
 import * as steps from './steps';
 import * as switches from './switch';
@@ -25,7 +27,7 @@ interface FieldType {
 }
 
 /** Every type of field that the API knows; one that is missing does not compile. */
-const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, colours, lengths, number, paint, pair, place, places, step, steps, switch: switches };
+const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, colours, lengths, number, paint, painted, pair, place, places, span, step, steps, switch: switches };
 
 export function editorOf(type: Field['type']): ComponentType<Edited> {
     return TYPES[type].Edit;

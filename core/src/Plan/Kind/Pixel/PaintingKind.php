@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Pixel;
+
+use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\NoSuchPlace;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Field\StepField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Kind\Part\PartKind;
+use Sternbild\Core\Result\Remark;
+use Sternbild\Core\Result\Role;
+use Sternbild\Core\Shape\Painted;
+use Sternbild\Core\Shape\Part;
+
+/** What paints cells of a grid. */
+abstract class PaintingKind extends PartKind
+{
+    public function offersPlaces(): bool
+    {
+        // Its corners are places of its grid, which are there anyway.
+        return false;
+    }
+
+    final protected static function on(): StepField
+    {
+        return new StepField('on', 'grid', Role::Grid, true);
+    }
+
+    /** @throws FieldFault */
+    final protected static function grid(Arguments $given): Grid
+    {
+        $grid = $given->step('on')->result;
+
+        return $grid instanceof Grid ? $grid : throw new FieldFault('on', 'lost', 'it is no grid');
+    }
+
+    /**
+     * The number of a cell.
+     *
+     * @return int|null null where the grid has no such cell
+     */
+    final protected static function cell(Grid $grid, int $column, int $row): ?int
+    {
+        try {
+            return $grid->cellsAt([$column, $row])[0];
+        } catch (NoSuchPlace) {
+            return null;
+        }
+    }
+
+    /**
+     * @param  array<int, string>  $cells  names of colours by the number of the cell
+     * @param  array<string, string>  $colours  #rrggbb, or none, by name
+     * @param  int  $outside  how many lie outside the grid
+     * @param  string  $field  that says which they are
+     *
+     * @throws FieldFault where nothing is painted
+     */
+    final protected static function painted(Arguments $given, array $cells, array $colours, int $outside, string $field): Part
+    {
+        if ($cells === []) {
+            throw new FieldFault($field, 'lost', $outside > 0 ? 'all of it lies outside the grid' : 'no cell is painted');
+        }
+        Budget::spend(20 * count($cells));
+        $painted = new Painted($given->step('on')->id, self::grid($given)->mesh(), $cells, array_filter($colours, static fn (string $colour): bool => $colour !== 'none'));
+        $part = Part::painted($painted, $given->step);
+
+        return $outside === 0 ? $part : $part->remarked(new Remark('lost-cells', $outside.($outside === 1 ? ' cell lies' : ' cells lie').' outside the grid', $field));
+    }
+}

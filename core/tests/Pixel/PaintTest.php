@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Tests\Pixel;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Format\PixelPicture;
+use Sternbild\Core\Pixel\Bayer;
+use Sternbild\Core\Pixel\Dots;
+use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Tests\Sample;
+use Sternbild\Core\View\SceneNumbers;
+
+/** Painted cells, dots and dithers. */
+final class PaintTest extends TestCase
+{
+    private const GRID = ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 20, 'rows' => 16, 'cell' => 10];
+
+    /** @param  array<array-key, mixed>  ...$steps */
+    private static function scene(array ...$steps): Scene
+    {
+        return Sample::scene(Sample::unchecked(Sample::plan([self::GRID, ...array_values($steps)])));
+    }
+
+    /** @return array{cells: int, colours: array<string, int>} */
+    private static function paint(Scene $scene, string $id): array
+    {
+        $paints = (array) SceneNumbers::list($scene)['paints'];
+
+        return ['cells' => $paints[$id]['cells'], 'colours' => (array) $paints[$id]['colours']];
+    }
+
+    public function test_lines_are_bresenhams(): void
+    {
+        // The line of the figure in the paper's terms: eight across, three down.
+        self::assertSame([[0, 0], [1, 0], [2, 1], [3, 1], [4, 2], [5, 2], [6, 2], [7, 3], [8, 3]], Dots::line(0, 0, 8, 3));
+        mt_srand(3);
+        for ($k = 0; $k < 300; $k++) {
+            [$x, $y, $toX, $toY] = [mt_rand(-40, 40), mt_rand(-40, 40), mt_rand(-40, 40), mt_rand(-40, 40)];
+            $cells = Dots::line($x, $y, $toX, $toY);
+            self::assertCount(max(abs($toX - $x), abs($toY - $y)) + 1, $cells, 'As many cells as the longer way has.');
+            $long = max(1, max(abs($toX - $x), abs($toY - $y)));
+            foreach ($cells as [$column, $row]) {
+                // Never farther from the line than half a cell, along the shorter way.
+                $off = abs(($column - $x) * ($toY - $y) - ($row - $y) * ($toX - $x)) / $long;
+                self::assertLessThanOrEqual(0.5 + 1e-9, $off);
+            }
+            self::assertSame([], Dots::doubled(array_combine(array_map(static fn (array $cell): string => "$cell[0] $cell[1]", $cells), $cells)));
+        }
+    }
+
+    /** @return iterable<string, array{int, list<int>}> the runs of the upper half of a ring, from its top row: hand-counted, trade practice without a published source */
+    public static function rings(): iterable
+    {
+        yield 'seven' => [7, [3, 2, 2]];
+        yield 'five' => [5, [3, 2]];
+        yield 'eight' => [8, [4, 2, 2]];
+    }
+
+    /** @param  list<int>  $rows */
+    #[DataProvider('rings')]
+    public function test_rings_have_the_rows_that_are_counted(int $diameter, array $rows): void
+    {
+        $cells = Dots::ellipse(0, 0, $diameter, $diameter);
+        $counts = array_count_values(array_column($cells, 1));
+        ksort($counts);
+        self::assertSame($rows, array_slice(array_values($counts), 0, count($rows)));
+    }
+
+    public function test_rings_are_thin_and_the_same_eightfold(): void
+    {
+        for ($diameter = 1; $diameter <= 60; $diameter++) {
+            $cells = Dots::ellipse(0, 0, $diameter, $diameter);
+            $keys = array_map(static fn (array $cell): string => "$cell[0] $cell[1]", $cells);
+            self::assertCount(count($keys), array_unique($keys));
+            $last = $diameter - 1;
+            foreach ($cells as [$x, $y]) {
+                foreach ([[$last - $x, $y], [$x, $last - $y], [$y, $x], [$last - $y, $last - $x]] as [$column, $row]) {
+                    self::assertContains("$column $row", $keys, "$diameter across");
+                }
+                // On the circle within a cell, as the midpoint circle is.
+                self::assertEqualsWithDelta($last / 2, hypot($x - $last / 2, $y - $last / 2), 0.75);
+            }
+            self::assertSame([0, $last], [min([PHP_INT_MAX, ...array_column($cells, 0)]), max([PHP_INT_MIN, ...array_column($cells, 0)])]);
+            if ($diameter > 3) {
+                self::assertSame([], Dots::doubled(array_combine($keys, $cells)), "$diameter across has no doubled corner");
+            }
+        }
+    }
+
+    public function test_ellipses_reach_their_box_and_are_thin(): void
+    {
+        foreach ([[11, 5], [12, 7], [30, 9], [8, 21], [40, 40]] as [$wide, $high]) {
+            $cells = Dots::ellipse(3, 4, $wide, $high);
+            self::assertSame([3, 3 + $wide - 1, 4, 4 + $high - 1], [min([PHP_INT_MAX, ...array_column($cells, 0)]), max([PHP_INT_MIN, ...array_column($cells, 0)]), min([PHP_INT_MAX, ...array_column($cells, 1)]), max([PHP_INT_MIN, ...array_column($cells, 1)])]);
+            $keys = array_map(static fn (array $cell): string => "$cell[0] $cell[1]", $cells);
+            self::assertSame([], Dots::doubled(array_combine($keys, $cells)), "$wide × $high");
+            self::assertGreaterThan(0.7 * M_PI / 4 * $wide * $high, count(Dots::filled($cells)));
+        }
+    }
+
+    public function test_bayers_matrices_are_those_that_were_published(): void
+    {
+        self::assertSame([[0, 2], [3, 1]], Bayer::matrix(2));
+        self::assertSame([[0, 8, 2, 10], [12, 4, 14, 6], [3, 11, 1, 9], [15, 7, 13, 5]], Bayer::matrix(4));
+        foreach (['2' => 4, '4' => 16, '8' => 64, 'checker' => 2] as $matrix => $levels) {
+            for ($level = 0; $level <= $levels; $level++) {
+                $second = 0;
+                for ($row = 0; $row < 8; $row++) {
+                    for ($column = 0; $column < 8; $column++) {
+                        $second += Bayer::isSecond((string) $matrix, $column, $row, $level / $levels) ? 1 : 0;
+                    }
+                }
+                self::assertSame(64 * $level, $second * $levels, "$matrix at $level of $levels");
+            }
+        }
+        // A checkerboard is the level of a half.
+        self::assertNotSame(Bayer::isSecond('2', 0, 0, 0.5), Bayer::isSecond('2', 1, 0, 0.5));
+    }
+
+    public function test_later_paint_goes_over_earlier_and_none_takes_away(): void
+    {
+        $scene = self::scene(
+            ['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '2,3+4 2,4', '#e7c98f' => '10,10']],
+            ['id' => 'p2', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['lagoon' => '3,3+1', 'none' => '10,10']],
+        );
+        self::assertSame([], $scene->findings);
+        self::assertSame(['cells' => 4, 'colours' => ['ink' => 4]], self::paint($scene, 'p1'));
+        self::assertSame(['cells' => 2, 'colours' => ['lagoon' => 2]], self::paint($scene, 'p2'));
+        self::assertSame(200.0, $scene->parts()['p2']->area());
+        // What is drawn covers every cell once: neighbours of one colour are one outline.
+        self::assertSame(600.0, array_sum(array_map(static fn ($drawn): float => $drawn->part->area(), $scene->drawing)));
+        self::assertSame(2, $scene->drawing[0]->part->pieces());
+        // Hidden, the later one covers nothing.
+        $hidden = self::scene(['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '2,3+4']], ['id' => 'p2', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['lagoon' => '2,3+4'], 'hidden' => true]);
+        self::assertSame(5, self::paint($hidden, 'p1')['cells']);
+    }
+
+    public function test_runs_go_around_on_rings_and_what_lies_outside_is_told(): void
+    {
+        $rings = Sample::scene(Sample::unchecked(Sample::plan([Sample::polar(), ['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '2,9+4']]])));
+        self::assertSame(['ink' => 5], self::paint($rings, 'p1')['colours']);
+        $outside = self::scene(['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '19,3+4 40,40']]);
+        self::assertSame(2, self::paint($outside, 'p1')['cells']);
+        self::assertStringContainsString('4 cells lie outside the grid', $outside->findings[0]->message);
+        self::assertStringContainsString('all of it lies outside', self::scene(['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '40,40']])->findings[0]->message);
+    }
+
+    public function test_dots_follow_their_numbers_and_say_one_form(): void
+    {
+        $dots = static fn (array $more): array => ['id' => 'd1', 'kind' => 'dots', 'on' => 'g1', 'colour' => 'ink', ...$more];
+        self::assertSame(11, self::paint(self::scene($dots(['line' => [2, 2, 12, 6]])), 'd1')['cells']);
+        $ring = self::scene($dots(['ring' => ['center' => [8, 8], 'diameter' => 7]]));
+        self::assertSame(16, self::paint($ring, 'd1')['cells']);
+        self::assertSame([40.0, 40.0, 110.0, 110.0], $ring->parts()['d1']->bounds()->toArray());
+        // An even one reaches one cell farther right and down.
+        self::assertSame([40.0, 40.0, 120.0, 120.0], self::scene($dots(['ring' => ['center' => [8, 8], 'diameter' => 8]]))->parts()['d1']->bounds()->toArray());
+        self::assertSame(2 * (5 + 3), self::paint(self::scene($dots(['box' => [2, 2, 7, 6]])), 'd1')['cells'] - 2);
+        self::assertSame(6 * 5, self::paint(self::scene($dots(['box' => [2, 2, 7, 6], 'filled' => true])), 'd1')['cells']);
+        self::assertStringContainsString('only one of them can be said', self::scene($dots(['box' => [2, 2, 7, 6], 'line' => [1, 1, 2, 2]]))->findings[0]->message);
+        self::assertStringContainsString('none of them is said', self::scene($dots([]))->findings[0]->message);
+        self::assertStringContainsString('whole numbers', self::scene($dots(['line' => [1.5, 1, 2, 2]]))->findings[0]->message);
+    }
+
+    public function test_a_dither_has_the_share_that_it_says_and_runs_where_it_says(): void
+    {
+        $cells = array_map(static fn (int $column): string => "g1#$column,*", range(1, 16));
+        $dither = static fn (array $more): array => ['id' => 'd1', 'kind' => 'dither', 'on' => 'g1', 'cells' => $cells, 'colours' => ['ink', 'lagoon'], ...$more];
+        self::assertSame(['ink' => 192, 'lagoon' => 64], (static function (array $colours): array {
+            ksort($colours);
+
+            return $colours;
+        })(self::paint(self::scene($dither(['level' => 0.25, 'matrix' => '4'])), 'd1')['colours']));
+        $running = self::scene($dither(['from' => 0, 'to' => 1, 'matrix' => '8']))->parts()['d1']->painted;
+        self::assertNotNull($running);
+        $left = $right = 0;
+        foreach ($running->cells as $cell => $colour) {
+            $isSecond = $colour === '#0f6e84';
+            $cell % 20 < 8 ? $left += $isSecond ? 1 : 0 : $right += $isSecond ? 1 : 0;
+        }
+        self::assertGreaterThan(2 * $left, $right);
+        self::assertStringContainsString('two colours', self::scene($dither(['colours' => ['ink'], 'level' => 0.5]))->findings[0]->message);
+        self::assertStringContainsString('has a level', self::scene($dither([]))->findings[0]->message);
+    }
+
+    public function test_a_bitmap_has_one_pixel_a_cell(): void
+    {
+        $scene = self::scene(
+            ['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '2,3+4 2,4', '#e7c98f' => '10,10']],
+            ['id' => 'p2', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['lagoon' => '3,3+1', 'none' => '10,10']],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['p2'], 'fill' => '#abcdef'],
+        );
+        foreach ([1, 8] as $scale) {
+            $png = imagecreatefromstring(PixelPicture::png($scene, 'g1', $scale));
+            self::assertInstanceOf(\GdImage::class, $png);
+            self::assertSame([20 * $scale, 16 * $scale], [imagesx($png), imagesy($png)]);
+            self::assertFalse(imageistruecolor($png), 'Few colours come as a table.');
+            $at = static fn (int $column, int $row, int $off): array => imagecolorsforindex($png, (int) imagecolorat($png, ($column - 1) * $scale + $off, ($row - 1) * $scale + $off));
+            foreach ([0, $scale - 1] as $off) {
+                self::assertSame(['red' => 0x1B, 'green' => 0x21, 'blue' => 0x40, 'alpha' => 0], $at(2, 3, $off));
+                self::assertSame(['red' => 0xAB, 'green' => 0xCD, 'blue' => 0xEF, 'alpha' => 0], $at(4, 3, $off), 'A look goes over it.');
+                self::assertSame(127, $at(10, 10, $off)['alpha'], 'What was taken away is seen through.');
+                self::assertSame(127, $at(1, 1, $off)['alpha']);
+            }
+        }
+        $this->expectException(Unusable::class);
+        PixelPicture::png($scene, 'p1', 1);
+    }
+}

@@ -1,0 +1,27 @@
+import { describe, expect, it } from 'vitest';
+import { paintedOver, readRuns, written } from '../editor/pick/runs';
+
+describe('painted cells as plans write them', () => {
+    it('are runs along a coordinate, each cell once', () => {
+        expect(written([[5, 4], [3, 4], [4, 4], [9, 4], [3, 2], [4, 4]])).toBe('3,2 3,4+2 9,4');
+        expect(written([[2, 9], [2, 8], [2, 10], [3, 8]], 1)).toBe('2,8+2 3,8');
+        expect(written([])).toBe('');
+    });
+
+    it('read back are the same cells', () => {
+        let seed = 7;
+        const next = (most: number): number => (seed = (seed * 48271) % 2147483647) % most;
+        for (let round = 0; round < 60; round++) {
+            const along = round % 2 === 0 ? 0 : 1;
+            const cells = Array.from({ length: 40 }, (): [number, number] => [1 + next(9), 1 + next(9)]);
+            const keys = (those: Iterable<readonly [number, number]>): string[] => [...new Set([...those].map(([column, row]) => `${column},${row}`))].sort();
+            expect(keys(readRuns(written(cells, along), along))).toEqual(keys(cells));
+        }
+    });
+
+    it('go over what was painted before, also in the same colour', () => {
+        const painted = paintedOver({ ink: '1,1+4', sand: '1,2' }, 'lagoon', [[3, 1], [1, 2]]);
+        expect(painted).toEqual({ ink: '1,1+1 4,1+1', lagoon: '3,1 1,2' });
+        expect(paintedOver(painted, 'ink', [[3, 1]])).toEqual({ lagoon: '1,2', ink: '1,1+4' });
+    });
+});
