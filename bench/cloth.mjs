@@ -1,17 +1,8 @@
 // A pattern of 12,000 copies in headless Chromium: frame times while a point of its motif is dragged.
-import { chromium } from '@playwright/test';
+import { signedIn } from './sign_in.mjs';
 
 const base = process.argv[2];
-const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-});
-const page = await browser.newPage({ baseURL: base, viewport: { width: 1280, height: 800 } });
-await page.goto('/sign-in');
-await page.getByLabel('E-mail address').fill('demo@sternbild.test');
-await page.getByLabel('Password').fill('polar grid');
-await page.getByRole('button', { name: 'Sign in' }).click();
-await page.getByRole('heading', { name: 'Sheets' }).waitFor();
+const { browser, page } = await signedIn(base);
 
 const points = Array.from({ length: 40 }, (_, k) => {
     const radius = k % 2 === 0 ? 4 : 2.5;

@@ -1,18 +1,9 @@
 // The editor at work on a plan of 200 steps, in headless Chromium: from a key press in a number to the picture; and how long frames take while a handle
 // is dragged, the pointer goes over 2,000 figures, and the plan is scrolled, with 100 ms there and back on the line. Milliseconds.
-import { chromium } from '@playwright/test';
+import { signedIn } from './sign_in.mjs';
 
 const base = process.argv[2];
-const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-});
-const page = await browser.newPage({ baseURL: base, viewport: { width: 1280, height: 800 } });
-await page.goto('/sign-in');
-await page.getByLabel('E-mail address').fill('demo@sternbild.test');
-await page.getByLabel('Password').fill('polar grid');
-await page.getByRole('button', { name: 'Sign in' }).click();
-await page.getByRole('heading', { name: 'Sheets' }).waitFor();
+const { browser, page } = await signedIn(base);
 const token = decodeURIComponent((await page.context().cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN').value);
 const headers = { Accept: 'application/json', 'X-XSRF-TOKEN': token };
 

@@ -1,22 +1,13 @@
 // The editor in headless Chromium on a grid of 5,000 cells: time until the drawing is there, and frame times while dragging across the cells.
 import { readdirSync, readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
-import { chromium } from '@playwright/test';
+import { signedIn } from './sign_in.mjs';
 
 const base = process.argv[2];
 const scripts = readdirSync('public/build/assets').filter((file) => file.endsWith('.js'));
 const gzipped = scripts.reduce((sum, file) => sum + gzipSync(readFileSync(`public/build/assets/${file}`)).length, 0);
 
-const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-});
-const page = await browser.newPage({ baseURL: base, viewport: { width: 1280, height: 800 } });
-await page.goto('/sign-in');
-await page.getByLabel('E-mail address').fill('demo@sternbild.test');
-await page.getByLabel('Password').fill('polar grid');
-await page.getByRole('button', { name: 'Sign in' }).click();
-await page.getByRole('heading', { name: 'Sheets' }).waitFor();
+const { browser, page } = await signedIn(base);
 
 const plan = {
     format: 'sternbild-plan',

@@ -156,18 +156,35 @@ function painting({ page, scene, picking, colour }: Bench, kind: Kind, takes: st
     });
 }
 
+/** What is said by one or two cells: their columns and rows, in the field that takes them. */
+function dotted(picking: Picking, takes: string, step: Record<string, unknown>): Operation[] {
+    const [first = ''] = picking.addresses();
+    const numbers = picking.addresses().flatMap((address) => (address.split('#')[1] ?? '').split(',').map(Number));
+    const [outer = '', inner] = takes.split('.');
+    const value = inner === undefined ? numbers : { ...(step[outer] as Record<string, unknown> | undefined), [inner]: numbers };
+    return [{ op: 'add', step: { ...step, on: first.split('#')[0], [outer]: value } }];
+}
+
 function fromCells(bench: Bench): Verb[] {
     const { kinds, picking, page, scene, selected, pick } = bench;
     const verbs: Verb[] = [];
     const made = offers(kinds, 'cells').filter(([, offer]) => isThere(offer, bench));
     for (const [kind, offer] of made) {
         const takes = offer.takes ?? 'cells';
-        if (kind.fields.find((field) => field.name === takes)?.type === 'painted') {
+        const type = kind.fields.find((field) => field.name === takes)?.type;
+        if (type === 'painted') {
             verbs.push(verb(kind, offer, bench, null, (step) => painting(bench, kind, takes, step)));
             continue;
         }
-        verbs.push(verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, id: NEW_PART, [takes]: picking.addresses() } }]));
-        const target = kind.fields.find((field) => field.name === takes)?.type === 'cells' ? targetPart(page, scene, kind.kind, selected) : undefined;
+        if (type !== 'cells') {
+            if (pick.count >= offer.least && pick.count <= offer.most && pick.cells.size === 1) verbs.push(verb(kind, offer, bench, null, (step) => dotted(picking, takes, step)));
+            continue;
+        }
+        // What lies on a grid says which; what is made of cells of several needs none.
+        const isOn = kind.fields.some((field) => field.name === 'on');
+        if (isOn && pick.cells.size !== 1) continue;
+        verbs.push(verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, id: NEW_PART, ...(isOn ? { on: [...pick.cells.keys()][0] } : {}), [takes]: picking.addresses() } }]));
+        const target = type === 'cells' && !isOn ? targetPart(page, scene, kind.kind, selected) : undefined;
         if (target !== undefined) {
             const present = (page.plan.steps.find((step) => step.id === target.id)?.[takes] as string[] | undefined) ?? [];
             const cells = expanded(scene, present);
