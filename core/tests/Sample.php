@@ -8,6 +8,7 @@ use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\ResultCache;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Plan\Scope;
@@ -75,9 +76,9 @@ final class Sample
     }
 
     /** @param  array<array-key, mixed>  $plan */
-    public static function scene(array $plan, ?ResultCache $cache = null): Scene
+    public static function scene(array $plan, ?ResultCache $cache = null, ?Budget $budget = null): Scene
     {
-        return (new Evaluator($cache ?? new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan));
+        return (new Evaluator($cache ?? new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan), $budget);
     }
 
     /**

@@ -8,6 +8,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Sternbild\Core\Format\SvgDrawing;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\Sampling;
@@ -29,7 +30,7 @@ final class RandomPlansTest extends TestCase
         $evaluated = $refused = $failed = $drawn = $good = 0;
         for ($round = 0; $round < self::PLANS; $round++) {
             try {
-                $scene = Sample::scene(self::randomPlan($lot));
+                $scene = Sample::scene(self::randomPlan($lot), budget: Budget::small());
             } catch (Unusable $fault) {
                 self::assertStringStartsWith('/', $fault->pointer);
                 $refused++;

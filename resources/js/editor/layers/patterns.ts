@@ -5,8 +5,8 @@ import { mapped, type PartShape, type Range, rangeIn, wayOf } from '../scene/Par
 /** Paints a figure of a cell. */
 export type PaintFigure = (context: CanvasRenderingContext2D, figure: Path2D, style: Style, map: number[], box: number[]) => void;
 
-/** Of more figures bitmaps of a cell are painted while something is dragged. */
-export const MANY = 1500;
+/** Characters of path data, in all cells; of more, bitmaps of a cell are painted while something is dragged. */
+export const MUCH = 150_000;
 
 /** What a pattern that fills something shows. */
 export interface Filling {

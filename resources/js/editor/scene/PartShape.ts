@@ -42,6 +42,11 @@ export class PartShape {
         return (last - first + 1) * (bottom - top + 1);
     }
 
+    /** How much there is to paint: characters of path data, in all cells. */
+    get weight(): number {
+        return this.cells * this.data.figures.reduce((sum, [number = 0]) => sum + (this.data.shapes[number]?.length ?? 0), 0);
+    }
+
     /** Which figure of the first cell a figure is, and the way to its cell. */
     private placed(figure: number): { own: number; cell: number; way: [number, number] } {
         const { spread } = this;
