@@ -4,7 +4,7 @@ import { type PartShape, rangeIn, wayOf } from '../scene/PartShape';
 import { gridShape, guideShape, partShape } from '../scene/geometry';
 import { copyIn, type Pick, placeIn, stepIn } from '../pick/pick';
 import { fillWith, strokeWith } from './gradients';
-import { type Filling, fillings, fillWithPattern, MUCH, type PaintFigure, paintSpread, paintSpreadQuickly, styleOf } from './patterns';
+import { type Filling, fillings, fillWithPattern, MANY, MUCH, type PaintFigure, paintSpread, paintSpreadQuickly, styleOf } from './patterns';
 import type { Seen } from './useCloseUp';
 
 /** Where the sheet lies in the view: screen = sheet · scale + (x, y), in CSS pixels. */
@@ -73,8 +73,9 @@ function paintSeams(context: CanvasRenderingContext2D, scene: Scene): void {
 /**
  * @param worked ids of the steps that are worked on alone; all else is faded
  * @param isQuick whether patterns of many figures may be a little soft
+ * @param isSmall whether it is shown so small that this is no matter
  */
-export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, restyle: (style: Style) => Style = asItIs, worked: ReadonlySet<string> | null = null, isQuick = false): void {
+export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, restyle: (style: Style) => Style = asItIs, worked: ReadonlySet<string> | null = null, isQuick = false, isSmall = false): void {
     const geometry = new Map(scene.steps.map((step) => [step.id, step.geometry]));
     if (worked === null && restyle === asItIs) paintSeams(context, scene);
     const patterns = fillings(scene);
@@ -84,7 +85,7 @@ export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, re
         const paint: PaintFigure = (canvas, figure, style, map, box) => paintFigure(canvas, figure, restyle(strength === 1 ? style : { ...style, opacity: style.opacity * strength }), map, box, patterns, restyle);
         if (shape === undefined) continue;
         if (shape.spread !== null && drawn.figures.length === shape.own.length) {
-            (isQuick && shape.weight > MUCH ? paintSpreadQuickly : paintSpread)(context, { shape, drawn }, shape.range, paint);
+            ((isQuick && shape.count > MANY) || (isSmall && shape.weight > MUCH) ? paintSpreadQuickly : paintSpread)(context, { shape, drawn }, shape.range, paint);
             continue;
         }
         for (let number = 0; number < shape.count; number++) {
@@ -105,7 +106,7 @@ export function paintPattern(context: CanvasRenderingContext2D, scene: Scene, id
 export function isHeavy(scene: Scene): boolean {
     return scene.drawing.some((drawn) => {
         const shape = partShape(scene.steps.find((step) => step.id === drawn.id)?.geometry);
-        return shape?.spread != null && shape.weight > MUCH;
+        return shape?.spread != null && shape.count > MANY;
     });
 }
 

@@ -5,7 +5,10 @@ import { mapped, type PartShape, type Range, rangeIn, wayOf } from '../scene/Par
 /** Paints a figure of a cell. */
 export type PaintFigure = (context: CanvasRenderingContext2D, figure: Path2D, style: Style, map: number[], box: number[]) => void;
 
-/** Characters of path data, in all cells; of more, bitmaps of a cell are painted while something is dragged. */
+/** Of more figures bitmaps of a cell are painted while something is dragged; fewer are as soon painted as they are. */
+export const MANY = 1500;
+
+/** Characters of path data, in all cells; of more, bitmaps are painted where it is shown small. */
 export const MUCH = 150_000;
 
 /** What a pattern that fills something shows. */

@@ -1,7 +1,7 @@
 import { useLayoutEffect, useRef } from 'react';
 import type { Scene, Style } from '../../api/client';
 import { useDesk } from '../desk';
-import { begin, isHeavy, PAPER, paintDrawing, paintSheet } from '../layers/paint';
+import { begin, PAPER, paintDrawing, paintSheet } from '../layers/paint';
 
 const INK = '#1b2140';
 
@@ -54,8 +54,7 @@ function Proof({ scene, size, caption, ground, restyle }: { scene: Scene; size: 
             context.fillStyle = ground;
             context.fillRect(0, 0, width, height);
         }
-        // As small as it is here, nobody sees that patterns of many figures are a little soft.
-        paintDrawing(context, scene, restyle, null, isHeavy(scene));
+        paintDrawing(context, scene, restyle, null, false, true);
     });
     return (
         <figure className="flex flex-col items-start gap-1.5">
