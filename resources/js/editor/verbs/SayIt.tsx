@@ -6,6 +6,9 @@ import { found } from './found';
 import { type Saying, sayings } from './verbs';
 
 /** What people call it, in any usual word, and the verb of ours that does it. */
+/** How well a verb does that what is picked is not enough for: what is also called so, and fits, comes before what is called so. */
+const UNFIT = 0.88;
+
 export function SayIt({ kinds, open, onOpen, fits, onSay, onKeys }: { kinds: Kind[]; open: boolean; onOpen: (open: boolean) => void; fits: (name: string) => boolean; onSay: (saying: Saying) => void; onKeys: () => void }) {
     const [typed, setTyped] = useState('');
     const all = sayings(kinds);
@@ -24,7 +27,7 @@ export function SayIt({ kinds, open, onOpen, fits, onSay, onKeys }: { kinds: Kin
             </Popover.Trigger>
             <Popover.Portal>
                 <Popover.Content className="menu w-80 p-0" side="top" align="end" sideOffset={8}>
-                    <Command label="Say it" loop filter={(value, search, words) => found(value, search, words ?? [])}>
+                    <Command label="Say it" loop filter={(value, search, words) => found(value, search, words ?? []) * (fits(value) ? 1 : UNFIT)}>
                         <Command.Input className="w-full border-b border-hairline bg-transparent px-3 py-2.5 text-[15px] outline-none placeholder:text-slate" placeholder="union, rotate, duplicate …" value={typed} onValueChange={setTyped} />
                         <Command.List className="max-h-72 overflow-auto p-1.5">
                             <Command.Empty className="px-2 py-3 text-slate">No verb is called so. Try another word.</Command.Empty>

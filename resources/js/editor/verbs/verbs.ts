@@ -176,7 +176,7 @@ function fromCells(bench: Bench): Verb[] {
             verbs.push(verb(kind, offer, bench, null, (step) => painting(bench, kind, takes, step)));
             continue;
         }
-        if (type !== 'cells') {
+        if (type === 'span' || type === 'pair') {
             if (pick.count >= offer.least && pick.count <= offer.most && pick.cells.size === 1) verbs.push(verb(kind, offer, bench, null, (step) => dotted(picking, takes, step)));
             continue;
         }
