@@ -14,7 +14,7 @@ final class Estimate
     /** Pixels times the figures that are laid over one another as pictures; more would take longer than anybody waits. */
     private const MOST_BLENDED = 1.5e9;
 
-    /** Pixels that a tile may be high. */
+    /** Pixels that a tile may have on its longer side. */
     private const MOST_TILE = 5000;
 
     /**
@@ -47,15 +47,15 @@ final class Estimate
     }
 
     /**
-     * @param  array<array-key, mixed>  $asked
+     * @param  int  $width  of a picture of it, in pixels
      *
      * @throws ValidationException
      */
-    public static function holdTile(Tile $tile, array $asked): void
+    public static function holdTile(Tile $tile, int $width): void
     {
-        $height = $tile->heightFor(is_int($asked['width'] ?? null) ? $asked['width'] : 1);
-        if ($height > self::MOST_TILE) {
-            throw ValidationException::withMessages(['width' => sprintf('The tile would be %s pixels high; at most %s can be made.', number_format($height), number_format(self::MOST_TILE))]);
+        $height = $tile->heightFor($width);
+        if (max($width, $height) > self::MOST_TILE) {
+            throw ValidationException::withMessages(['width' => sprintf('The tile would be %s × %s pixels; at most %s a side can be made.', number_format($width), number_format($height), number_format(self::MOST_TILE))]);
         }
     }
 

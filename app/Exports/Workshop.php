@@ -67,6 +67,12 @@ final readonly class Workshop
         return Tile::of($scene, is_string($asked['of'] ?? null) ? $asked['of'] : '', is_array($asked['with'] ?? null) ? array_values(array_filter($asked['with'], is_string(...))) : []);
     }
 
+    /** @param  array<array-key, mixed>  $asked  `width`, in pixels; as many as it has at one to a CSS pixel unless said */
+    public static function tileWidth(Scene $scene, Tile $tile, array $asked): int
+    {
+        return is_numeric($asked['width'] ?? null) ? (int) $asked['width'] : $tile->naturalWidth($scene->plan->unit);
+    }
+
     /**
      * @param  array<array-key, mixed>  $asked  `as`: svg, png or pdf; `width`: of a PNG, in pixels
      *
@@ -76,9 +82,8 @@ final readonly class Workshop
     private static function makeTile(Scene $scene, array $asked, string $path, Progress $progress): void
     {
         $tile = self::tile($scene, $asked);
-        $width = is_numeric($asked['width'] ?? null) ? (int) $asked['width'] : max(1, (int) round($tile->width * $scene->plan->unit->pixels()));
         file_put_contents($path, match ($asked['as'] ?? 'svg') {
-            'png' => TilePicture::png($scene, $tile, $width, $progress->goesOn(...)),
+            'png' => TilePicture::png($scene, $tile, self::tileWidth($scene, $tile, $asked), $progress->goesOn(...)),
             'pdf' => Raster::pdf(SvgDrawing::writeTile($scene, $tile), $progress->goesOn(...)),
             default => SvgDrawing::writeTile($scene, $tile),
         });

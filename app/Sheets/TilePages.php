@@ -17,14 +17,14 @@ final class TilePages
      * @param  int|null  $width  pixels that a picture of it is wanted to be wide; as many as it has at one to a CSS pixel unless said
      * @return array<string, mixed>
      *
-     * @throws RenderFailed
+     * @throws RenderFailed where it takes longer than anybody waits
      * @throws Unusable
      */
     public static function page(Scene $scene, string $id, array $with, ?int $width): array
     {
         $tile = Tile::of($scene, $id, $with);
         $proof = SeamProof::of($scene, $tile);
-        $width ??= max(1, (int) round($tile->width * $scene->plan->unit->pixels()));
+        $width ??= $tile->naturalWidth($scene->plan->unit);
 
         return [
             'of' => $id,

@@ -76,6 +76,10 @@ final class TilesTest extends TestCase
         $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'w1'])->assertUnprocessable()->assertJsonValidationErrors('as');
         $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'png', 'width' => 4000])->assertUnprocessable()->assertJsonValidationErrors('width');
         $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'nowhere', 'as' => 'png'])->assertUnprocessable();
+        // As wide as it is at one to a CSS pixel, unless said: too many of a cloth of metres.
+        $wide = $this->sheet(self::cloth(['a' => [2000, 0]]));
+        $this->postJson("/api/sheets/$wide->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'png'])->assertUnprocessable()->assertJsonValidationErrors('width');
+        $this->postJson("/api/sheets/$wide->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'svg'])->assertAccepted();
     }
 
     public function test_twelve_thousand_copies_travel_as_one_cell(): void

@@ -20,6 +20,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Plan\Unusable;
@@ -73,7 +74,7 @@ final readonly class ExportController
         match ($format) {
             'png' => Estimate::holdPng($scene, $request->float('scale', 1.0)),
             'set' => Estimate::holdSet($scene, ChapterSet::asked($scene, $asked, 'sheet')),
-            'tile' => Estimate::holdTile(Workshop::tile($scene, $asked), $asked),
+            'tile' => self::holdTile($scene, $asked),
             default => null,
         };
 
@@ -82,6 +83,22 @@ final readonly class ExportController
             'tile' => $request->string('as')->toString(),
             default => $format,
         }));
+    }
+
+    /**
+     * There has to be such a tile; one in pixels must not be too large.
+     *
+     * @param  array<string, mixed>  $asked
+     *
+     * @throws Unusable
+     * @throws ValidationException
+     */
+    private static function holdTile(Scene $scene, array $asked): void
+    {
+        $tile = Workshop::tile($scene, $asked);
+        if ($asked['as'] === 'png') {
+            Estimate::holdTile($tile, Workshop::tileWidth($scene, $tile, $asked));
+        }
     }
 
     /** All sheets of a person as plans, in one archive. */

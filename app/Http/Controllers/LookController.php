@@ -15,6 +15,7 @@ use App\Sheets\TilePages;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Plan\Unusable;
@@ -96,12 +97,17 @@ final readonly class LookController
      * The tile of a pattern: its size, and whether it repeats without a seam.
      *
      * @throws Unusable
+     * @throws ValidationException
      */
     public function tile(TileRequest $request, Sheet $sheet): JsonResponse
     {
         $scene = $this->planning->scene($sheet->headRevision()->plan);
 
-        return new JsonResponse(TilePages::page($scene, $request->string('of')->toString(), $request->with(), $request->has('width') ? $request->integer('width') : null));
+        try {
+            return new JsonResponse(TilePages::page($scene, $request->string('of')->toString(), $request->with(), $request->has('width') ? $request->integer('width') : null));
+        } catch (RenderFailed) {
+            throw ValidationException::withMessages(['of' => 'The tile takes too long to be looked at; fewer or simpler parts would do. It can be handed over all the same.']);
+        }
     }
 
     /** @throws Unusable */

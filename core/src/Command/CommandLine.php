@@ -234,7 +234,7 @@ final readonly class CommandLine
     private function tile(Scene $scene, string $id, string $file, array $options): void
     {
         $tile = Tile::of($scene, $id, isset($options['with']) ? explode(',', $options['with']) : []);
-        $text = $options['width'] ?? (string) max(1, (int) round($tile->width * $scene->plan->unit->pixels()));
+        $text = $options['width'] ?? (string) $tile->naturalWidth($scene->plan->unit);
         $width = preg_match('/^\d{1,5}$/D', $text) === 1 ? (int) $text : 0;
         if ($width < 1 || max($width, $tile->heightFor($width)) > Raster::LARGEST_SIDE) {
             throw new \UnexpectedValueException('--width must be a whole number of pixels, 1 or more, and give at most '.Raster::LARGEST_SIDE." pixels a side; it is $text");

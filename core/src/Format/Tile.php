@@ -10,6 +10,7 @@ use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Lattice;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Geometry\WholePixels;
+use Sternbild\Core\Plan\Unit;
 use Sternbild\Core\Plan\Unusable;
 
 /** The smallest upright rectangle of a pattern that repeats without a seam, its upper left corner at the origin of the pattern. */
@@ -86,6 +87,12 @@ final readonly class Tile
     public function rangeOf(DrawnPart $drawn): array
     {
         return $drawn->part->spread?->covering($this->bounds()) ?? [0, 0, 0, 0];
+    }
+
+    /** Pixels that it is wide at one to a CSS pixel. */
+    public function naturalWidth(Unit $unit): int
+    {
+        return max(1, (int) round($this->width * $unit->pixels()));
     }
 
     /** Pixels that it is high where it is so many wide. */

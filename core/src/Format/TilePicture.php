@@ -41,15 +41,16 @@ final class TilePicture
     /**
      * @param  int  $times  so many tiles side by side, and above one another
      * @param  (\Closure(): void)|null  $meanwhile
+     * @param  int  $deadline  seconds
      *
      * @throws RenderFailed
      */
-    public static function image(Scene $scene, Tile $tile, int $width, int $times, ?\Closure $meanwhile = null): \GdImage
+    public static function image(Scene $scene, Tile $tile, int $width, int $times, ?\Closure $meanwhile = null, int $deadline = Raster::DEADLINE): \GdImage
     {
         $height = $tile->heightFor($width);
         $around = self::around($tile, $width);
         $svg = SvgDrawing::writeTileInPixels($scene, $tile->laid($times)->withMargin($around * $tile->width / $width, $around * $tile->height / $height), [$times * $width + 2 * $around, $times * $height + 2 * $around]);
-        $picture = imagecreatefromstring(Raster::png($svg, 1.0, meanwhile: $meanwhile));
+        $picture = imagecreatefromstring(Raster::png($svg, 1.0, $deadline, $meanwhile));
         if ($picture === false) {
             throw new RenderFailed('The picture cannot be read.');
         }

@@ -194,6 +194,16 @@ final class SpreadTest extends TestCase
         self::assertSame(0, $proof->off, "$group: {$proof->off} of {$proof->compared} by up to {$proof->worst}");
     }
 
+    public function test_a_rectangle_that_is_no_tile_shows_a_seam(): void
+    {
+        $scene = self::scene(self::MOTIF, self::pattern('p4'));
+        $tile = Tile::of($scene, 'w1');
+        self::assertTrue(SeamProof::of($scene, $tile)->holds());
+        $proof = SeamProof::of($scene, $tile->withMargin(-1.0, 0.0));
+        self::assertFalse($proof->holds());
+        self::assertGreaterThan(100, $proof->worst);
+    }
+
     public function test_the_parts_in_a_tile_have_the_area_of_orbit_times_motif(): void
     {
         foreach (PlaneGroup::names() as $group) {
