@@ -22,13 +22,9 @@ export class DeskPage {
         return this.page.getByRole('application');
     }
 
+    /** An empty sheet, opened. Its form is gone through by the journeys that begin with nothing. */
     async newSheet(name: string): Promise<void> {
-        await this.page.goto('/');
-        await this.page.getByRole('button', { name: 'New sheet' }).click();
-        await this.page.getByLabel('Name', { exact: true }).fill(name);
-        await this.page.getByRole('button', { name: 'Make the sheet' }).click();
-        await expect(this.sheet).toBeVisible();
-        await this.revision(1);
+        await this.open({ name, width: 800, height: 800, unit: 'px' });
     }
 
     /** All sheets, however many there are by now. */
@@ -44,11 +40,26 @@ export class DeskPage {
 
     /** A sheet from a plan, opened. */
     async bring(name: string, plan: unknown): Promise<void> {
+        await this.open({ name, plan: JSON.stringify(plan) });
+    }
+
+    /** The same through the form that everybody fills in. */
+    async fillInNewSheet(name: string, plan?: unknown): Promise<void> {
         await this.page.goto('/');
         await this.page.getByRole('button', { name: 'New sheet' }).click();
         await this.page.getByLabel('Name', { exact: true }).fill(name);
-        await this.page.getByLabel('Or bring a plan').setInputFiles({ name: `${name}.json`, mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(plan)) });
-        await this.page.getByRole('button', { name: 'Bring in the plan' }).click();
+        if (plan !== undefined) await this.page.getByLabel('Or bring a plan').setInputFiles({ name: `${name}.json`, mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(plan)) });
+        await this.page.getByRole('button', { name: plan === undefined ? 'Make the sheet' : 'Bring in the plan' }).click();
+        await expect(this.sheet).toBeVisible();
+        await this.revision(1);
+    }
+
+    private async open(data: Record<string, unknown>): Promise<void> {
+        const token = (await this.page.context().cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN')?.value ?? '';
+        const made = await this.page.request.post('/api/sheets', { data, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token) } });
+        expect(made.status()).toBe(201);
+        const { id } = (await made.json()) as { id: string };
+        await this.page.goto(`/sheets/${id}`);
         await expect(this.sheet).toBeVisible();
         await this.revision(1);
     }

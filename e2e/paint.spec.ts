@@ -3,7 +3,7 @@ import { DeskPage } from './desk';
 
 test('cells are painted stroke by stroke, a line and a ring of dots stay numbers, a dither mixes two colours', async ({ page }) => {
     const desk = new DeskPage(page);
-    await desk.bring('Signal lamp', {
+    await desk.fillInNewSheet('Signal lamp', {
         format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { night: '#171c3a', lamp: '#f2b33d', glow: '#f7d89a' }, values: {},
         steps: [{ id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 20, rows: 20, cell: 40 }],
     });

@@ -57,6 +57,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('settle', [LookController::class, 'settle'])->middleware('turn')->name('sheets.settle');
             Route::post('close-up', [LookController::class, 'closeUp'])->middleware('turn')->name('sheets.close-up');
             Route::post('tile', [LookController::class, 'tile'])->middleware('turn')->name('sheets.tile');
+            Route::post('tile/seam', [LookController::class, 'seam'])->middleware('turn')->name('sheets.seam');
             Route::put('plan', [PlanController::class, 'replace'])->middleware('turn')->name('sheets.replace');
             Route::post('undo', [PlanController::class, 'undo'])->middleware('turn')->name('sheets.undo');
             Route::post('redo', [PlanController::class, 'redo'])->middleware('turn')->name('sheets.redo');

@@ -17,13 +17,11 @@ final class TilePages
      * @param  int|null  $width  pixels that a picture of it is wanted to be wide; as many as it has at one to a CSS pixel unless said
      * @return array<string, mixed>
      *
-     * @throws RenderFailed where it takes longer than anybody waits
      * @throws Unusable
      */
     public static function page(Scene $scene, string $id, array $with, ?int $width): array
     {
         $tile = Tile::of($scene, $id, $with);
-        $proof = SeamProof::of($scene, $tile);
         $width ??= $tile->naturalWidth($scene->plan->unit);
 
         return [
@@ -34,11 +32,24 @@ final class TilePages
             'off' => round($tile->offAt($width), 4),
             'exact' => $tile->isExactAt($width),
             'near' => $tile->exactNear($width),
-            'seam' => ['holds' => $proof->holds(), 'compared' => $proof->compared, 'off' => $proof->off],
             'others' => array_values(array_map(
                 static fn (DrawnPart $drawn): array => ['id' => $drawn->id, 'label' => $scene->labels[$drawn->id]],
                 array_filter($scene->drawing, static fn (DrawnPart $drawn): bool => $drawn->id !== $id && $drawn->part->spread !== null),
             )),
         ];
+    }
+
+    /**
+     * @param  list<string>  $with
+     * @return array{holds: bool, compared: int, off: int}
+     *
+     * @throws RenderFailed where it takes longer than anybody waits
+     * @throws Unusable
+     */
+    public static function seam(Scene $scene, string $id, array $with): array
+    {
+        $proof = SeamProof::of($scene, Tile::of($scene, $id, $with));
+
+        return ['holds' => $proof->holds(), 'compared' => $proof->compared, 'off' => $proof->off];
     }
 }

@@ -33,9 +33,10 @@ final class TilesTest extends TestCase
         self::assertSame([200, 346], $tile['pixels']);
         self::assertFalse($tile['exact']);
         self::assertSame([[153, 265], [209, 362]], $tile['near']);
-        self::assertTrue($tile['seam']['holds']);
-        self::assertSame(0, $tile['seam']['off']);
-        self::assertGreaterThan(100_000, $tile['seam']['compared']);
+        $seam = $this->postJson("/api/sheets/$sheet->id/tile/seam", ['of' => 'w1'])->assertOk()->json();
+        self::assertTrue($seam['holds']);
+        self::assertSame(0, $seam['off']);
+        self::assertGreaterThan(100_000, $seam['compared']);
         self::assertSame([['id' => 'z1', 'label' => 'resize 1']], $tile['others']);
         self::assertEqualsWithDelta([120.0, 120 * sqrt(3)], $this->postJson("/api/sheets/$sheet->id/tile", ['of' => 'w1', 'with' => ['z1']])->assertOk()->json('size'), 1e-9);
     }
@@ -46,6 +47,7 @@ final class TilesTest extends TestCase
         $sheet = $this->sheet(self::cloth(['group' => 'p1', 'a' => [60, 1.234], 'b' => [0.777, 50]]));
         $this->postJson("/api/sheets/$sheet->id/tile", ['of' => 'w1'])->assertUnprocessable()->assertSee('no upright tile');
         $this->postJson("/api/sheets/$sheet->id/tile", ['of' => 'p1'])->assertUnprocessable();
+        $this->postJson("/api/sheets/$sheet->id/tile/seam", ['of' => 'p1'])->assertUnprocessable();
         $this->postJson("/api/sheets/$sheet->id/tile", ['of' => 'w1', 'width' => 0])->assertUnprocessable()->assertJsonValidationErrors('width');
         $this->postJson("/api/sheets/$sheet->id/tile", [])->assertUnprocessable()->assertJsonValidationErrors('of');
     }

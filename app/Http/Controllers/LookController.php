@@ -94,19 +94,27 @@ final readonly class LookController
     }
 
     /**
-     * The tile of a pattern: its size, and whether it repeats without a seam.
+     * The tile of a pattern: its size.
+     *
+     * @throws Unusable
+     */
+    public function tile(TileRequest $request, Sheet $sheet): JsonResponse
+    {
+        return new JsonResponse(TilePages::page($this->planning->scene($sheet->headRevision()->plan), $request->of(), $request->with(), $request->has('width') ? $request->integer('width') : null));
+    }
+
+    /**
+     * Whether the tile of a pattern repeats without a seam.
      *
      * @throws Unusable
      * @throws ValidationException
      */
-    public function tile(TileRequest $request, Sheet $sheet): JsonResponse
+    public function seam(TileRequest $request, Sheet $sheet): JsonResponse
     {
-        $scene = $this->planning->scene($sheet->headRevision()->plan);
-
         try {
-            return new JsonResponse(TilePages::page($scene, $request->string('of')->toString(), $request->with(), $request->has('width') ? $request->integer('width') : null));
+            return new JsonResponse(TilePages::seam($this->planning->scene($sheet->headRevision()->plan), $request->of(), $request->with()));
         } catch (RenderFailed) {
-            throw ValidationException::withMessages(['of' => 'The tile takes too long to be looked at; fewer or simpler parts would do. It can be handed over all the same.']);
+            throw ValidationException::withMessages(['of' => 'The tile takes too long to be compared with its pattern; fewer or simpler parts would do. It can be handed over all the same.']);
         }
     }
 

@@ -13,6 +13,11 @@ final class TileRequest extends FormRequest
         return ['of' => ['required', 'string'], 'with' => ['sometimes', 'array', 'max:20'], 'with.*' => ['string'], 'width' => ['sometimes', 'integer', 'between:1,5000']];
     }
 
+    public function of(): string
+    {
+        return $this->string('of')->toString();
+    }
+
     /** @return list<string> */
     public function with(): array
     {

@@ -2171,7 +2171,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** The tile of a pattern: its size, and whether it repeats without a seam */
+        /** The tile of a pattern: its size */
         post: {
             parameters: {
                 query?: never;
@@ -2201,6 +2201,73 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["Tile"];
+                    };
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{sheet}/tile/seam": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether the tile of a pattern repeats without a seam */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** @description The id of a pattern. */
+                        of: string;
+                        /** @description Other patterns in it. */
+                        with?: string[];
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Seam"];
                     };
                 };
                 /** @description What went wrong */
@@ -2899,7 +2966,7 @@ export interface components {
             of: string;
             map: number[];
         };
-        /** @description Where the upper left corner of the smallest upright rectangle lies that repeats without a seam, its size in the sheet's unit, and that of a picture of it in pixels: by how many of them that is stretched, and the sizes next to it that are not. Of the seam: how many pixels of the tile laid three by three were compared with the pattern itself, and how many are off. Other patterns that are drawn may be in it. */
+        /** @description Where the upper left corner of the smallest upright rectangle lies that repeats without a seam, its size in the sheet's unit, and that of a picture of it in pixels: by how many of them that is stretched, and the sizes next to it that are not. Other patterns that are drawn may be in it. */
         Tile: {
             of: string;
             at: number[];
@@ -2908,15 +2975,16 @@ export interface components {
             off: number;
             exact: boolean;
             near: number[][];
-            seam: {
-                holds: boolean;
-                compared: number;
-                off: number;
-            };
             others: {
                 id: string;
                 label: string;
             }[];
+        };
+        /** @description How many pixels of the tile laid three by three were compared with the pattern itself, and how many are off. */
+        Seam: {
+            holds: boolean;
+            compared: number;
+            off: number;
         };
     };
     responses: never;

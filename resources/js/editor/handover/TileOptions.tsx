@@ -1,6 +1,5 @@
 import { type Dispatch, type SetStateAction } from 'react';
-import { Problem } from '../../api/client';
-import { type Tile, useTile } from '../proofs/useTile';
+import { type Tile, useSeam, useTile, whyNot } from '../proofs/useTile';
 
 export interface TileChoice {
     of: string;
@@ -19,8 +18,9 @@ export function tileOrder({ of, others, as, width }: TileChoice) {
 export function TileOptions({ sheet, revision, unit, choice, patterns, onChange }: { sheet: string; revision: number; unit: string; choice: TileChoice; patterns: { id: string; label: string }[]; onChange: Dispatch<SetStateAction<TileChoice | null>> }) {
     const wanted = /^\d{1,4}$/.test(choice.width.trim()) && Number(choice.width) > 0 ? Number(choice.width) : null;
     const tile = useTile(sheet, revision, choice.of, choice.others, wanted);
-    const put = (change: Partial<TileChoice>) => onChange({ ...choice, ...change });
     const data = tile.isError ? undefined : tile.data;
+    const seam = useSeam(sheet, revision, data === undefined ? null : choice.of, choice.others);
+    const put = (change: Partial<TileChoice>) => onChange({ ...choice, ...change });
     return (
         <div className="flex flex-col gap-3">
             <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
@@ -63,8 +63,9 @@ export function TileOptions({ sheet, revision, unit, choice, patterns, onChange 
                     ))}
                 </fieldset>
             )}
-            {tile.isError && <p role="alert" className="rounded bg-blush px-3 py-2 text-brick">{tile.error instanceof Problem ? (Object.values(tile.error.body.errors ?? {})[0]?.[0] ?? tile.error.message) : 'The tile could not be looked at.'}</p>}
+            {tile.isError && <p role="alert" className="rounded bg-blush px-3 py-2 text-brick">{whyNot(tile.error, 'The tile could not be looked at.')}</p>}
             {data !== undefined && <Told tile={data} unit={unit} isPicture={choice.as === 'png'} onSize={(width) => put({ width: String(width) })} />}
+            {data !== undefined && <p className="text-[13px] leading-snug text-slate">{seam.error !== null ? whyNot(seam.error, 'Its seam could not be looked at.') : seam.data === undefined ? 'Laying it 3 × 3 to look for a seam …' : seam.data.holds ? 'Laid 3 × 3 it shows no seam.' : `Laid 3 × 3, ${seam.data.off.toLocaleString('en')} pixels are off.`}</p>}
         </div>
     );
 }
@@ -83,8 +84,7 @@ function Told({ tile, unit, isPicture, onSize }: { tile: Tile; unit: string; isP
                     <button key={width} type="button" className="ml-2 font-medium text-umber underline" onClick={() => onSize(width)}>
                         {width} × {height}
                     </button>
-                ))}{' '}
-            {tile.seam.holds ? 'Laid 3 × 3 it shows no seam.' : `Laid 3 × 3, ${tile.seam.off.toLocaleString('en')} pixels are off.`}
+                ))}
         </p>
     );
 }

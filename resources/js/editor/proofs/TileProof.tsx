@@ -1,9 +1,9 @@
-import { useLayoutEffect, useRef, useState } from 'react';
-import { Problem, type Scene } from '../../api/client';
+import { type ReactNode, useLayoutEffect, useRef, useState } from 'react';
+import type { Scene } from '../../api/client';
 import { stepOf, useDesk } from '../desk';
 import { PAPER, paintPattern } from '../layers/paint';
 import { perInch } from '../units';
-import { patternsOf, type Tile, useTile } from './useTile';
+import { patternsOf, type Tile, useSeam, useTile, whyNot } from './useTile';
 
 /** What a pattern may come to lie on, in millimetres. */
 const GOODS = [
@@ -38,8 +38,8 @@ export function TileProof() {
                     ))}
                 </select>
             )}
-            {tile.isError && <p className="font-serif text-[15px] leading-snug italic">{tile.error instanceof Problem ? said(tile.error) : 'The tile could not be looked at.'}</p>}
-            {data !== undefined && <Laid scene={scene} tile={data} />}
+            {tile.isError && <p className="font-serif text-[15px] leading-snug italic">{whyNot(tile.error, 'The tile could not be looked at.').replace(/^expected /i, 'There is no tile: expected ')}</p>}
+            {data !== undefined && <Laid scene={scene} tile={data} seam={<Seam sheet={page.id} revision={page.revision} of={picked} />} />}
             {data !== undefined && (
                 <>
                     <div className="flex items-baseline gap-1.5 font-serif text-[15px]">
@@ -65,14 +65,8 @@ export function TileProof() {
     );
 }
 
-/** Of a tile the reason why there is none. */
-function said(problem: Problem): string {
-    const [first] = Object.values(problem.body.errors ?? {});
-    return (first?.[0] ?? problem.message).replace(/^expected /i, 'There is no tile: expected ');
-}
-
 /** The tile three by three, the one in the middle marked. */
-function Laid({ scene, tile }: { scene: Scene; tile: Tile }) {
+function Laid({ scene, tile, seam }: { scene: Scene; tile: Tile; seam: ReactNode }) {
     const { unit } = scene.sheet;
     const [wide = 1, high = 1] = tile.size;
     const scale = WIDE / (3 * Math.max(wide, high));
@@ -95,10 +89,17 @@ function Laid({ scene, tile }: { scene: Scene; tile: Tile }) {
             <figcaption className="text-[12.5px] leading-snug text-slate tabular-nums">
                 {number(wide)} × {number(high)} {unit}
                 {unit === 'px' ? '' : `, ${tile.pixels.join(' × ')} px`}
-                {tile.seam.holds ? '. No seam: laid 3 × 3, every pixel is the pattern’s own.' : `. A seam: ${tile.seam.off.toLocaleString('en')} pixels are not the pattern’s own.`}
+                . {seam}
             </figcaption>
         </figure>
     );
+}
+
+function Seam({ sheet, revision, of }: { sheet: string; revision: number; of: string }) {
+    const { data, error } = useSeam(sheet, revision, of);
+    if (error !== null) return whyNot(error, 'Its seam could not be looked at.');
+    if (data === undefined) return 'Looking for a seam …';
+    return data.holds ? 'No seam: laid 3 × 3, every pixel is the pattern’s own.' : `A seam: ${data.off.toLocaleString('en')} pixels are not the pattern’s own.`;
 }
 
 function Goods({ scene, tile, goods, caption, blurred = false }: { scene: Scene; tile: Tile; goods: number; caption: string; blurred?: boolean }) {

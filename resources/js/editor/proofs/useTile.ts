@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { answer, api, type Scene, type Schemas } from '../../api/client';
+import { answer, api, Problem, type Scene, type Schemas } from '../../api/client';
 
 export type Tile = Schemas['Tile'];
 
@@ -18,4 +18,22 @@ export function useTile(sheet: string, revision: number, of: string | null, othe
         staleTime: Infinity,
         placeholderData: keepPreviousData,
     });
+}
+
+/** Whether it repeats without a seam: that takes a while, so its size is told before. */
+export function useSeam(sheet: string, revision: number, of: string | null, others: string[] = []) {
+    return useQuery({
+        queryKey: ['seam', sheet, revision, of, others],
+        queryFn: () => answer(api.POST('/api/sheets/{sheet}/tile/seam', { params: { path: { sheet } }, body: { of: of ?? '', with: others } })),
+        enabled: of !== null,
+        retry: false,
+        staleTime: Infinity,
+    });
+}
+
+/** Of a tile, or its seam, why there is none. */
+export function whyNot(error: Error, otherwise: string): string {
+    if (!(error instanceof Problem)) return otherwise;
+    const [first] = Object.values(error.body.errors ?? {});
+    return first?.[0] ?? error.message;
 }
