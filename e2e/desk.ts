@@ -57,7 +57,7 @@ export class DeskPage {
     private async open(data: Record<string, unknown>): Promise<void> {
         const token = (await this.page.context().cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN')?.value ?? '';
         const made = await this.page.request.post('/api/sheets', { data, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token) } });
-        expect(made.status()).toBe(201);
+        expect(made.status(), await made.text()).toBe(201);
         const { id } = (await made.json()) as { id: string };
         await this.page.goto(`/sheets/${id}`);
         await expect(this.sheet).toBeVisible();

@@ -71,3 +71,118 @@ test('cells are painted stroke by stroke, a line and a ring of dots stay numbers
     expect(dither).toMatchObject({ kind: 'dither', on: 'g1', matrix: 'checker', level: 0.5 });
     expect((await desk.measures(dither?.id ?? ''))['pieces']).toBe(8);
 });
+
+test('a brush paints by strokes: lines, rings, areas, mirrored, in another colour by a key, taken away, sampled, moved as a block', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Brush', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 640, height: 480, unit: 'px', background: null }, palette: { night: '#171c3a', lamp: '#f2b33d', glow: '#f7d89a' }, values: {},
+        steps: [{ id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 32, rows: 24, cell: 20 }],
+    });
+    const painted = async () => ((await desk.stored()).plan.steps.at(-1)?.['cells'] ?? {}) as Record<string, string>;
+    const cell = async (column: number, row: number) => desk.at(column * 20 - 10, row * 20 - 10);
+    const way = async (name: string) => page.getByRole('radio', { name, exact: true }).click();
+    await way('paint');
+
+    // Cell by cell, as far as the pointer is pulled; one stroke is one change.
+    await desk.dragAcross(await cell(3, 4), await cell(9, 4));
+    await desk.revision(2);
+    expect(await painted()).toEqual({ night: '3,4+6' });
+    // In another colour by its number, with a line from the last cell on.
+    await desk.sheet.press('2');
+    await page.mouse.click(...(await cell(20, 4)));
+    await desk.revision(3);
+    await page.keyboard.down('Shift');
+    await page.mouse.click(...(await cell(20, 9)));
+    await page.keyboard.up('Shift');
+    await desk.revision(4);
+    expect(await painted()).toMatchObject({ lamp: '20,4 20,5 20,6 20,7 20,8 20,9' });
+
+    // A ring from its middle to its rim, by the key for this way; the area in it; all of one change.
+    await desk.sheet.press('0');
+    await desk.sheet.press('3');
+    await expect(page.getByRole('radio', { name: 'ring', exact: true })).toBeChecked();
+    await desk.sheet.press('1');
+    await desk.dragAcross(await cell(12, 14), await cell(15, 14));
+    await desk.revision(5);
+    await way('area');
+    await desk.sheet.press('3');
+    await page.mouse.click(...(await cell(12, 14)));
+    await desk.revision(6);
+    expect(await painted()).toMatchObject({ glow: '11,12+2 10,13+4 10,14+4 10,15+4 11,16+2' });
+
+    // Mirrored about the middle of the grid, and about an edge farther left.
+    await way('cell by cell');
+    await page.getByLabel('Whether the brush is mirrored').selectOption('left to right');
+    await page.mouse.click(...(await cell(2, 22)));
+    await desk.revision(7);
+    expect((await painted())['glow']).toContain('2,22 31,22');
+    await page.getByLabel('Column that the mirror runs at').fill('4.5');
+    await page.mouse.click(...(await cell(3, 23)));
+    await desk.revision(8);
+    expect((await painted())['glow']).toContain('3,23 6,23');
+    await page.getByLabel('Whether the brush is mirrored').selectOption('not');
+
+    // Taken away, and the colour of a cell taken up; it comes back by a key.
+    await desk.sheet.press('e');
+    await page.mouse.click(...(await cell(9, 4)));
+    await desk.revision(9);
+    expect((await painted())['night']).toMatch(/^3,4\+5 /);
+    await page.mouse.move(...(await cell(20, 5)));
+    await desk.sheet.press('s');
+    await expect(page.getByRole('radio', { name: /lamp/ })).toBeChecked();
+
+    // A block is pulled to another place, and goes on by arrow keys.
+    await way('block');
+    await desk.dragAcross(await cell(20, 4), await cell(20, 9));
+    await expect(page.getByText('1 × 6 cells')).toBeVisible();
+    await desk.dragAcross(await cell(20, 6), await cell(24, 6));
+    await desk.revision(10);
+    await desk.sheet.press('ArrowRight');
+    await desk.revision(11);
+    expect((await painted())['lamp']).toBe('25,4 25,5 25,6 25,7 25,8 25,9');
+    await page.getByRole('button', { name: 'Turn', exact: true }).click();
+    await desk.revision(12);
+    expect((await painted())['lamp']).toBe('25,4+5');
+    await page.getByRole('button', { name: 'Cut the sheet to it' }).click();
+    await desk.revision(13);
+    expect((await desk.stored()).plan).toMatchObject({ sheet: { width: 120, height: 20 }, steps: [{ origin: [-480, -60] }, {}] });
+});
+
+test('cells are painted by keyboard alone, on two grids at once, colours chosen by arrows at the pointer', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Two grids', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 400, unit: 'px', background: null }, palette: { night: '#171c3a', lamp: '#f2b33d' }, values: {},
+        steps: [
+            { id: 'g1', kind: 'grid.polar', center: [200, 200], radius: 180, rings: 3, sectors: 12 },
+            { id: 'g2', kind: 'grid.rectangular', origin: [420, 20], columns: 6, rows: 6, cell: [60, 60] },
+        ],
+    });
+    const steps = async () => (await desk.stored()).plan.steps.slice(2);
+    await page.getByRole('radio', { name: 'paint' }).click();
+    // The pointer goes from one grid to the other in one stroke.
+    await desk.dragAcross(await desk.at(200, 60), await desk.at(450, 60));
+    await desk.revision(2);
+    expect((await steps()).map((step) => step['on'])).toEqual(['g1', 'g2']);
+    // The next colour at the pointer.
+    await page.mouse.move(...(await desk.at(450, 350)));
+    await desk.sheet.press('ArrowDown');
+    await expect(page.getByRole('radio', { name: /lamp/ })).toBeChecked();
+    await page.mouse.down();
+    await page.mouse.up();
+    await desk.revision(3);
+    expect((await steps())[1]).toMatchObject({ cells: { lamp: '1,6' } });
+
+    // With the pointer away, the arrows walk; Shift paints on the way, Enter a cell.
+    await page.mouse.move(5, 5);
+    await desk.sheet.focus();
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Shift+ArrowRight');
+    await desk.revision(4);
+    await page.keyboard.press('1');
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Enter');
+    await desk.revision(5);
+    const cells = (await steps())[1]?.['cells'] as Record<string, string>;
+    expect(cells['lamp']).toContain('1,1+1');
+    expect(cells['night']).toContain('2,2');
+});

@@ -45,6 +45,11 @@ final readonly class Workshop
 
             return;
         }
+        if ($export->asked['format'] === 'pixels') {
+            Pixels::asked($scene, $export->asked)->write($path, pathinfo($export->name, PATHINFO_FILENAME));
+
+            return;
+        }
         if ($export->asked['format'] === 'tile') {
             self::makeTile($scene, $export->asked, $path, $progress);
 

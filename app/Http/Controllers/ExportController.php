@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Exports\Estimate;
 use App\Exports\Orders;
+use App\Exports\Pixels;
 use App\Exports\Workshop;
 use App\Http\Requests\ExportRequest;
 use App\Http\Requests\OrderRequest;
@@ -75,12 +76,14 @@ final readonly class ExportController
             'png' => Estimate::holdPng($scene, $request->float('scale', 1.0)),
             'set' => Estimate::holdSet($scene, ChapterSet::asked($scene, $asked, 'sheet')),
             'tile' => self::holdTile($scene, $asked),
+            'pixels' => Pixels::asked($scene, $asked),
             default => null,
         };
 
         return self::taken(Orders::take($person, $sheet, $asked, match ($format) {
             'set' => 'zip',
             'tile' => $request->string('as')->toString(),
+            'pixels' => Pixels::FORMS[$request->string('as')->toString()] ?? 'png',
             default => $format,
         }));
     }

@@ -2,7 +2,9 @@
 
 namespace App\Http\Requests;
 
+use App\Exports\Pixels;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 /** A file of a sheet that takes a while: a picture, or a set of them. */
 final class OrderRequest extends FormRequest
@@ -11,15 +13,15 @@ final class OrderRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'format' => ['required', 'in:png,pdf,set,tile'],
+            'format' => ['required', 'in:png,pdf,set,tile,pixels'],
             'scale' => ['sometimes', 'numeric', 'gt:0', 'max:100'],
             'grid' => ['sometimes', 'boolean'],
             'construction' => ['sometimes', 'boolean'],
             'exact' => ['sometimes', 'boolean'],
-            'of' => ['required_if:format,tile', 'string'],
+            'of' => ['required_if:format,tile,pixels', 'string'],
             'with' => ['sometimes', 'array', 'max:20'],
             'with.*' => ['string'],
-            'as' => ['required_if:format,tile', 'in:svg,png,pdf'],
+            'as' => ['required_if:format,tile,pixels', Rule::in($this->input('format') === 'pixels' ? array_keys(Pixels::FORMS) : ['svg', 'png', 'pdf'])],
             'width' => ['sometimes', 'integer', 'between:1,5000'],
             'chapters' => ['sometimes', 'array', 'max:200'],
             'chapters.*' => ['string'],

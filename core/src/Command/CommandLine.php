@@ -9,6 +9,7 @@ use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Evaluation\Variations;
 use Sternbild\Core\Format\ConstructionDrawing;
+use Sternbild\Core\Format\MovingPicture;
 use Sternbild\Core\Format\PixelPicture;
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\PlanSchema;
@@ -30,14 +31,14 @@ final readonly class CommandLine
         sternbild render PLAN OUT.svg|OUT.png|OUT.pdf [--scale N] [--with-grid] [--with-uses] [--construction]
         sternbild check PLAN
         sternbild tile PLAN PATTERN OUT.svg|OUT.png|OUT.pdf [--width N] [--with PATTERN,PATTERN]
-        sternbild pixels PLAN GRID OUT.png [--scale N]
+        sternbild pixels PLAN GRID OUT.png|OUT.svg [--scale N] [--frames STEP]
         sternbild vary PLAN FOLDER [--seed N] [--count N] [--what NAME,NAME]
         sternbild schema
         PLAN is a file, or - for standard input.
 
         TEXT;
 
-    private const WITH_VALUES = ['scale', 'seed', 'count', 'what', 'width', 'with'];
+    private const WITH_VALUES = ['scale', 'seed', 'count', 'what', 'width', 'with', 'frames'];
 
     private const GOOD = 0;
 
@@ -80,7 +81,7 @@ final readonly class CommandLine
             match ($command) {
                 'scene' => $this->printScene($scene, isset($options['pretty'])),
                 'check' => $this->printFindings($scene),
-                'pixels' => self::pixels($scene, $places[1], $places[2], $options['scale'] ?? '1'),
+                'pixels' => self::pixels($scene, $places[1], $places[2], $options, $places[0]),
                 'tile' => $this->tile($scene, $places[1], $places[2], $options),
                 default => $this->render($scene, $places[1], $options),
             };
@@ -214,13 +215,31 @@ final readonly class CommandLine
         }
     }
 
-    /** @throws Unusable */
-    private static function pixels(Scene $scene, string $grid, string $file, string $scale): void
+    /**
+     * The painted cells of a grid, or of frames on it, these with a file beside that says where each lies.
+     *
+     * @param  array<string, string>  $options
+     * @param  string  $plan  the file that it was read from
+     *
+     * @throws Unusable
+     */
+    private static function pixels(Scene $scene, string $grid, string $file, array $options, string $plan): void
     {
-        if (strtolower(pathinfo($file, PATHINFO_EXTENSION)) !== 'png') {
-            throw new \UnexpectedValueException("$file does not end in .png");
+        $beside = preg_replace('/\.\w+$/D', '', $file).'.json';
+        if (isset($options['frames']) && file_exists($beside) && realpath($beside) === realpath($plan)) {
+            throw new \UnexpectedValueException("$beside is the plan itself, and would be written over; give the picture another name");
         }
-        self::written($file, PixelPicture::png($scene, $grid, preg_match('/^\d{1,5}$/D', $scale) === 1 ? (int) $scale : 0));
+        $scale = preg_match('/^\d{1,5}$/D', $options['scale'] ?? '1') === 1 ? (int) ($options['scale'] ?? '1') : 0;
+        [$picture, $frames] = isset($options['frames']) ? PixelPicture::frames($scene, $options['frames']) : [PixelPicture::of($scene, $grid), null];
+        $picture->hold($scale);
+        self::written($file, match (strtolower(pathinfo($file, PATHINFO_EXTENSION))) {
+            'png' => $picture->png($scale),
+            'svg' => $picture->svg($scale),
+            default => throw new \UnexpectedValueException("$file does not end in .png or .svg"),
+        });
+        if ($frames !== null) {
+            self::written($beside, MovingPicture::json($frames, $picture, basename($file), $scale));
+        }
     }
 
     /**

@@ -6,10 +6,13 @@ namespace Sternbild\Core\Format;
 
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Pixel\Frames;
+use Sternbild\Core\Plan\Kind\Pixel\FramesKind;
+use Sternbild\Core\Plan\PaintOver;
 use Sternbild\Core\Plan\Unusable;
 
-/** What is painted on a pixel grid as an exact bitmap: one pixel, or a square of them, for every cell. */
-final class PixelPicture
+/** The painted cells of a grid as an exact picture: one pixel, or a square of them, for every cell. Cells that are not painted are seen through. */
+final readonly class PixelPicture
 {
     /** Colours that a picture with a table of them may have, beside what is seen through. */
     private const MOST_INDEXED = 255;
@@ -17,27 +20,106 @@ final class PixelPicture
     private const PACKED = 9;
 
     /**
-     * A PNG, with a table of colours where there are few; cells that are not painted are seen through.
-     *
-     * @param  string  $grid  the id of its step
-     * @param  int  $scale  pixels to a cell's side
-     *
-     * @throws Unusable where it is no such grid, or the picture would be too large
+     * @param  int  $wide  and $high in cells
+     * @param  array<int, string>  $cells  #rrggbb of every painted one by its number, row by row
      */
-    public static function png(Scene $scene, string $grid, int $scale): string
+    private function __construct(public int $wide, public int $high, public array $cells)
+    {
+    }
+
+    /**
+     * @param  string  $grid  the id of its step
+     *
+     * @throws Unusable where it is no such grid
+     */
+    public static function of(Scene $scene, string $grid): self
     {
         $pixels = ($scene->known[$grid] ?? null)?->result;
         if (! $pixels instanceof RectangularGrid) {
             throw Unusable::at("/$grid", 'the id of a pixel or a rectangular grid');
         }
-        [$wide, $high] = $pixels->size();
-        if ($scale < 1 || max($wide, $high) * $scale > Raster::LARGEST_SIDE) {
+        $cells = [];
+        foreach ($scene->drawing as $drawn) {
+            $painted = $drawn->part->painted;
+            if ($painted === null || $painted->grid !== $grid) {
+                continue;
+            }
+            // Each colour is a figure, which a look may have given another one.
+            $colours = [];
+            foreach (array_keys($painted->counts()) as $figure => $name) {
+                $colours[$name] = $drawn->styles[$figure]->fill ?? 'none';
+            }
+            foreach ($painted->cells as $cell => $name) {
+                if (($colours[$name] ?? 'none') !== 'none') {
+                    $cells[$cell] = $colours[$name];
+                }
+            }
+        }
+
+        return new self(...[...$pixels->size(), $cells]);
+    }
+
+    /**
+     * The frames that a step parts its grid into, and the picture of that grid as far as they reach.
+     *
+     * @return array{self, Frames, non-empty-list<self>} the last, frame by frame
+     *
+     * @throws Unusable where there is no such step, or it came to nothing
+     */
+    public static function frames(Scene $scene, string $id): array
+    {
+        $known = $scene->known[$id] ?? null;
+        $step = $scene->plan->steps[$id] ?? null;
+        $grid = is_string($step?->raw('on')) ? $step->raw('on') : '';
+        $frames = $known !== null && $step?->kind instanceof FramesKind ? FramesKind::framesOf($known, $scene->known[$grid] ?? null) : null;
+        if ($frames === null) {
+            throw Unusable::at("/$id", 'the id of frames on a grid');
+        }
+        $whole = self::of($scene, $grid);
+        [$across, $down] = [0, 0];
+        foreach ($frames->corners() as [$column, $row]) {
+            [$across, $down] = [max($across, $column + $frames->wide), max($down, $row + $frames->high)];
+        }
+
+        return [$whole->cut(0, 0, $across, $down), $frames, array_map(static fn (array $at): self => $whole->cut($at[0], $at[1], $frames->wide, $frames->high), $frames->corners())];
+    }
+
+    /** So many columns and rows of it. */
+    public function cut(int $column, int $row, int $wide, int $high): self
+    {
+        $cells = [];
+        foreach ($this->cells as $cell => $colour) {
+            [$x, $y] = [$cell % $this->wide - $column, intdiv($cell, $this->wide) - $row];
+            if ($x >= 0 && $x < $wide && $y >= 0 && $y < $high) {
+                $cells[$y * $wide + $x] = $colour;
+            }
+        }
+
+        return new self($wide, $high, $cells);
+    }
+
+    /** @throws Unusable where a picture would be too large */
+    public function hold(int $scale): void
+    {
+        if ($scale < 1 || max($this->wide, $this->high) * $scale > Raster::LARGEST_SIDE) {
             throw Unusable::at('/scale', 'a whole number of pixels to a cell, 1 or more, that gives at most '.Raster::LARGEST_SIDE.' a side');
         }
-        $cells = self::cells($scene, $grid);
-        $colours = array_values(array_unique($cells));
-        $isIndexed = count($colours) <= self::MOST_INDEXED;
-        [$across, $down] = [max(1, $wide * $scale), max(1, $high * $scale)];
+    }
+
+    /**
+     * A PNG, with a table of colours where there are few.
+     *
+     * @param  int  $scale  pixels to a cell's side
+     * @param  bool  $mayBeIndexed  whether it may have a table of colours
+     *
+     * @throws Unusable where the picture would be too large
+     */
+    public function png(int $scale, bool $mayBeIndexed = true): string
+    {
+        $this->hold($scale);
+        $colours = array_values(array_unique($this->cells));
+        $isIndexed = $mayBeIndexed && count($colours) <= self::MOST_INDEXED;
+        [$across, $down] = [max(1, $this->wide * $scale), max(1, $this->high * $scale)];
         $picture = $isIndexed ? imagecreate($across, $down) : imagecreatetruecolor($across, $down);
         if ($picture === false) {
             throw Unusable::at('/scale', 'a picture that there is room for');
@@ -51,8 +133,8 @@ final class PixelPicture
         foreach ($colours as $colour) {
             $numbers[$colour] = (int) imagecolorallocate($picture, (int) hexdec(substr($colour, 1, 2)) & 255, (int) hexdec(substr($colour, 3, 2)) & 255, (int) hexdec(substr($colour, 5, 2)) & 255);
         }
-        foreach ($cells as $cell => $colour) {
-            [$x, $y] = [$cell % $wide * $scale, intdiv($cell, $wide) * $scale];
+        foreach ($this->cells as $cell => $colour) {
+            [$x, $y] = [$cell % $this->wide * $scale, intdiv($cell, $this->wide) * $scale];
             $scale === 1 ? imagesetpixel($picture, $x, $y, $numbers[$colour]) : imagefilledrectangle($picture, $x, $y, $x + $scale - 1, $y + $scale - 1, $numbers[$colour]);
         }
         ob_start();
@@ -61,26 +143,26 @@ final class PixelPicture
         return (string) ob_get_clean();
     }
 
-    /** @return array<int, string> the colour that is seen of every painted cell, #rrggbb, by its number */
-    private static function cells(Scene $scene, string $grid): array
+    /** An SVG drawing with one path for each colour, a unit for each cell. */
+    public function svg(int $scale): string
     {
-        $cells = [];
-        foreach ($scene->drawing as $drawn) {
-            $painted = $drawn->part->painted;
-            if ($painted === null || $painted->grid !== $grid) {
-                continue;
-            }
-            // Each colour is a figure, which a look may have given another one.
-            $names = array_map(strval(...), array_keys($painted->counts()));
-            foreach ($painted->cells as $cell => $name) {
-                $figure = array_search($name, $names, true);
-                $colour = $figure === false ? 'none' : ($drawn->styles[$figure]->fill ?? 'none');
-                if ($colour !== 'none') {
-                    $cells[$cell] = $colour;
+        $rows = [];
+        foreach ($this->cells as $cell => $colour) {
+            $rows[$colour][intdiv($cell, $this->wide)][] = $cell % $this->wide;
+        }
+        $paths = '';
+        foreach ($rows as $colour => $those) {
+            $path = '';
+            ksort($those);
+            foreach ($those as $row => $cells) {
+                sort($cells);
+                foreach (PaintOver::runs($cells) as [$first, $length]) {
+                    $path .= "M$first {$row}h{$length}v1h-{$length}z";
                 }
             }
+            $paths .= "<path fill=\"$colour\" d=\"$path\"/>\n";
         }
 
-        return $cells;
+        return sprintf("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%d\" height=\"%d\" viewBox=\"0 0 %d %d\" shape-rendering=\"crispEdges\">\n%s</svg>\n", $this->wide * $scale, $this->high * $scale, $this->wide, $this->high, $paths);
     }
 }

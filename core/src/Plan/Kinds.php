@@ -69,6 +69,7 @@ final readonly class Kinds
             new Kind\Pixel\PaintKind,
             new Kind\Pixel\DotsKind,
             new Kind\Pixel\DitherKind,
+            new Kind\Pixel\FramesKind,
             new Kind\Copy\RepeatAlongKind,
         ] as $kind) {
             $kinds[$kind->name()] = $kind;

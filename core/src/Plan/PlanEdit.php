@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Plan\Field\PaintedCellsField;
+
 /**
  * Changes to a plan as small operations, so that a change made on an older plan can be made again on a newer one.
  *
@@ -20,6 +22,7 @@ namespace Sternbild\Core\Plan;
  * | `{op: "colour", name, value}` | sets a palette colour; null takes it away |
  * | `{op: "lay", name, steps, palette, before?}` | puts several steps in that refer to one another; they get free ids, everywhere they are named, and the colours that the plan lacks come along |
  * | `{op: "ramp", of, to, steps}` | adds so many colours between two of the palette, or `to: "lighter"` or `"darker"` ones of the same hue |
+ * | `{op: "paint", kind, field, on, cells, along?}` | paints cells of a grid, by colour, in runs along its first or second coordinate (0 or 1): over those of the last step on the grid where that is of the kind, else in a new one |
  * | `{op: "rename-colour", name, to}` | renames one, everywhere it is used |
  *
  * It does not check the outcome: PlanReader does.
@@ -120,7 +123,8 @@ final class PlanEdit
             'rename-colour' => $this->renameColour($operation, $pointer),
             'ramp' => $this->addRamp($operation, $pointer),
             'lay' => $this->lay($operation, $pointer),
-            default => throw Unusable::at("$pointer/op", 'one of add, set, remove, move, chapter, move-chapter, sheet, value, colour, rename-colour, ramp, lay'),
+            'paint' => $this->paint($operation, $pointer),
+            default => throw Unusable::at("$pointer/op", 'one of add, set, remove, move, chapter, move-chapter, sheet, value, colour, rename-colour, ramp, lay, paint'),
         };
     }
 
@@ -215,6 +219,37 @@ final class PlanEdit
             $this->touched[StepList::idOf($step)] = true;
         }
         $this->labels[] = $field === 'name' ? "Rename $label" : "Change {$this->fieldLabel($step, $field)} of $label";
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $operation
+     *
+     * @throws Unusable
+     */
+    private function paint(array $operation, string $pointer): void
+    {
+        ['kind' => $name, 'field' => $field, 'on' => $on, 'cells' => $cells] = $operation + ['kind' => null, 'field' => null, 'on' => null, 'cells' => null];
+        $painting = null;
+        foreach ((is_string($name) ? $this->kinds->get($name) : null)?->fields() ?? [] as $one) {
+            $painting = $one instanceof PaintedCellsField && $one->name === $field ? $one : $painting;
+        }
+        if (! is_string($name) || ! is_string($field) || $painting === null) {
+            throw Unusable::at("$pointer/field", 'a field of painted cells, of its kind');
+        }
+        $this->indexOf($on, "$pointer/on");
+        $painting->check($cells, "$pointer/cells");
+        $last = null;
+        foreach ($this->steps->all() as $index => $step) {
+            $last = ($step['on'] ?? null) === $on ? $index : $last;
+        }
+        $step = $last === null ? [] : $this->steps->step($last);
+        $before = ($step['kind'] ?? null) === $name ? PaintedCellsField::written($step[$field] ?? null) : null;
+        if ($before === null) {
+            $this->add(['step' => ['kind' => $name, 'on' => $on, $field => $cells]], $pointer);
+        } else {
+            $this->set(['id' => StepList::idOf($step), 'field' => $field, 'value' => PaintOver::over($before, PaintedCellsField::written($cells), ($operation['along'] ?? 0) === 1 ? 1 : 0)], $pointer);
+        }
+        $this->labels = [...array_slice($this->labels, 0, -1), 'Paint'];
     }
 
     /**

@@ -17,6 +17,7 @@ use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Mesh\Mesh;
 use Sternbild\Core\Plan\CellDomain;
 use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\PaintOver;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Section;
 use Sternbild\Core\Plan\Sector;
@@ -24,6 +25,7 @@ use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Measured;
 use Sternbild\Core\Result\Role;
+use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Shape\Spread;
 use Sternbild\Core\Trap\Stroke;
@@ -254,7 +256,34 @@ final readonly class SceneView
         return [
             ...$this->figures($part),
             'measures' => SceneNumbers::part($part),
+            ...($part->painted === null ? [] : ['painted' => $this->painted($part->painted)]),
         ];
+    }
+
+    /** @return array{on: string, colours: list<string>, cells: list<string>} painted cells, one by one */
+    private function painted(Painted $painted): array
+    {
+        $grid = ($this->scene->known[$painted->grid] ?? null)?->result;
+        if (! $grid instanceof Grid) {
+            return ['on' => $painted->grid, 'colours' => [], 'cells' => []];
+        }
+        $along = $grid->arrows()['wraps'][1] ?? false ? 1 : 0;
+        $rows = [];
+        foreach ($painted->cells as $cell => $name) {
+            $at = $grid->cellCoordinates($cell);
+            $rows[$name][$at[1 - $along] ?? 0][] = $at[$along] ?? 0;
+        }
+        $colours = $cells = [];
+        foreach (array_keys($painted->counts()) as $name) {
+            $colours[] = $painted->colours[$name];
+            $cells[] = implode(' ', array_map(static function (array $cells, int $row) use ($along): string {
+                sort($cells);
+
+                return implode(' ', PaintOver::words($cells, $row, $along));
+            }, $rows[$name] ?? [], array_keys($rows[$name] ?? [])));
+        }
+
+        return ['on' => $painted->grid, 'colours' => $colours, 'cells' => $cells];
     }
 
     /**

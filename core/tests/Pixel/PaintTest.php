@@ -194,7 +194,7 @@ final class PaintTest extends TestCase
             ['id' => 's1', 'kind' => 'style', 'of' => ['p2'], 'fill' => '#abcdef'],
         );
         foreach ([1, 8] as $scale) {
-            $png = imagecreatefromstring(PixelPicture::png($scene, 'g1', $scale));
+            $png = imagecreatefromstring(PixelPicture::of($scene, 'g1')->png($scale));
             self::assertInstanceOf(\GdImage::class, $png);
             self::assertSame([20 * $scale, 16 * $scale], [imagesx($png), imagesy($png)]);
             self::assertFalse(imageistruecolor($png), 'Few colours come as a table.');
@@ -207,6 +207,6 @@ final class PaintTest extends TestCase
             }
         }
         $this->expectException(Unusable::class);
-        PixelPicture::png($scene, 'p1', 1);
+        PixelPicture::of($scene, 'p1');
     }
 }

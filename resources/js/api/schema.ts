@@ -1536,7 +1536,7 @@ export interface paths {
                 content: {
                     "application/json": {
                         /** @enum {unknown} */
-                        format: "png" | "pdf" | "set" | "tile";
+                        format: "png" | "pdf" | "set" | "tile" | "pixels";
                         /** @description Of a PNG: pixels to a CSS pixel. */
                         scale?: number;
                         /** @description With the lines. */
@@ -1554,15 +1554,15 @@ export interface paths {
                         construction?: boolean;
                         /** @description Nothing but the outlines as they are, for cutters and plotters. */
                         exact?: boolean;
-                        /** @description Of a tile: the id of the pattern. */
+                        /** @description Of a tile the id of the pattern; of painted cells that of their grid, or of frames on it. */
                         of?: string;
                         /** @description Of a tile: other patterns in it. */
                         with?: string[];
                         /**
-                         * @description Of a tile: its form.
+                         * @description Of a tile svg, png or pdf; of painted cells png or svg, and of frames apng, or sheet: a PNG with all of them and JSON in an archive.
                          * @enum {unknown}
                          */
-                        as?: "svg" | "png" | "pdf";
+                        as?: "svg" | "png" | "pdf" | "apng" | "sheet";
                         /** @description Of a tile as a PNG: pixels. */
                         width?: number;
                     };
@@ -2549,6 +2549,12 @@ export interface components {
                 range: number[];
                 each: number;
             };
+            /** @description Of painted cells: their grid, and of every colour the addresses, in runs as plans write them. */
+            painted?: {
+                on: string;
+                colours: string[];
+                cells: string[];
+            };
         };
         Finding: {
             step: string;
@@ -2727,6 +2733,18 @@ export interface components {
             cells?: number[];
             /** @description The step whose points are meant where several have one there. */
             of?: string;
+        } | {
+            /** @constant */
+            op: "paint";
+            kind: string;
+            field: string;
+            on: string;
+            /** @description By colour the addresses, in runs. */
+            cells: {
+                [key: string]: string;
+            };
+            /** @description The coordinate that runs go along. */
+            along?: number;
         };
         Problem: {
             /** @enum {unknown} */

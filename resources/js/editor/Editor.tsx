@@ -16,6 +16,7 @@ import type { Done } from './verbs/KeepOn';
 import { KeptBanner } from './KeptBanner';
 import { Measures } from './proofs/Measures';
 import { PalettePanel } from './proofs/PalettePanel';
+import { Painter } from './paint/Painter';
 import { Picking } from './pick/pick';
 import { PlanPanel } from './plan/PlanPanel';
 import { Proofs } from './proofs/Proofs';
@@ -36,6 +37,7 @@ export function Editor() {
     const work = useSheet(id);
     const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => answer(api.GET('/api/kinds')) });
     const picking = useMemo(() => new Picking(), []);
+    const [painter] = useState(() => new Painter());
     const [selected, select] = useState<string | null>(null);
     const [gridsShown, setGridsShown] = useState(true);
     const [measuresShown, showMeasures] = useState(true);
@@ -57,6 +59,10 @@ export function Editor() {
     useEffect(() => {
         changes.showHandles(selected === null ? [] : [selected]);
     }, [changes, selected]);
+
+    useEffect(() => {
+        if (page !== undefined) painter.begin(Object.keys(page.plan.palette));
+    }, [page, painter]);
 
     // Keys work on the sheet; whoever opens one is on it.
     const isOpen = page !== undefined && kinds.data !== undefined;
@@ -105,6 +111,7 @@ export function Editor() {
         scene,
         kinds: kinds.data.kinds,
         picking,
+        painter,
         change: chapter.change,
         working: chapter.working,
         workOn: chapter.workOn,

@@ -5,6 +5,7 @@ import type { Store } from './Store';
 import type { Asking } from './verbs/asking';
 import type { Done } from './verbs/KeepOn';
 import type { Picking } from './pick/pick';
+import type { Painter } from './paint/Painter';
 import type { SnapIndex } from './pick/SnapIndex';
 
 /** Somebody who wants a place from the sheet. */
@@ -21,6 +22,8 @@ export interface Desk {
     scene: Scene;
     kinds: Kind[];
     picking: Picking;
+    /** What is painted and not yet kept, and with which brush. */
+    painter: Painter;
     change: (operations: Operation[]) => Promise<Problem | null>;
     /** Ids of the parts that the last change made. */
     added: () => string[];

@@ -59,6 +59,12 @@ final class PaintedCellsField extends Field
         return $painted;
     }
 
+    /** @return array<string, string> what is written, addresses by colour */
+    public static function written(mixed $raw): array
+    {
+        return array_filter(is_array($raw) ? $raw : [], is_string(...));
+    }
+
     /** @return list<array{int, int, int}> the first cell of each run, and how many follow it */
     public static function runs(string $text): array
     {

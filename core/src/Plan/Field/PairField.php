@@ -40,6 +40,12 @@ final class PairField extends Field
         return new self($name, $label, [NumberField::offset("$name.0", "$label across"), NumberField::offset("$name.1", "$label down")], ', ', $required, null);
     }
 
+    /** Two whole numbers. */
+    public static function counts(string $name, string $label, int $least, int $most, bool $required = false): self
+    {
+        return new self($name, $label, [NumberField::count("$name.0", "$label across", $least, $most), NumberField::count("$name.1", "$label down", $least, $most)], ' × ', $required, null);
+    }
+
     public static function factors(string $name, string $label): self
     {
         return new self($name, $label, [NumberField::factor("$name.0", "$label across"), NumberField::factor("$name.1", "$label down")], ' × ', false, null);

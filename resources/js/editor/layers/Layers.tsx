@@ -7,6 +7,7 @@ import { gridShape } from '../scene/geometry';
 import {
     AMBER, begin, inkOn, isHeavy, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar, paintWithout, type View,
 } from './paint';
+import { Glass } from './Glass';
 import { paintMeasures } from './measures';
 import { type Cell, paintCell } from './cells';
 import { paintSectors, type Sector } from './sectors';
@@ -20,12 +21,6 @@ interface Shown {
 
 /** Milliseconds after which what was painted roughly is painted exactly. */
 const RESTS = 160;
-
-/** A sheet of glass over the others, as large as the box that all lie in. */
-function Glass({ canvas, size }: { canvas: RefObject<HTMLCanvasElement | null>; size: Shown['size'] }) {
-    const ratio = window.devicePixelRatio || 1;
-    return <canvas ref={canvas} width={Math.round(size.width * ratio)} height={Math.round(size.height * ratio)} className="pointer-events-none absolute inset-0 h-full w-full" />;
-}
 
 /** The drawing and its grids. */
 export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worked, measured, sector, cell }: Shown & { gridsShown: boolean; outlines: boolean; seen: Seen | null; worked: ReadonlySet<string> | null; measured: { selected: string | null } | null; sector: Sector | null; cell: Cell | null }) {
@@ -82,21 +77,21 @@ export function PickLayer({ scene, view, size, picking }: Shown & { picking: Pic
 }
 
 /** What lies under the pointer, or where the keyboard stands. Its canvas also answers what lies where. */
-export function HoverLayer({ scene, view, size, hover, cursor, outlines, canvas }: Shown & { hover: Hover | null; cursor: { grid: string; address: string } | null; outlines: boolean; canvas: RefObject<HTMLCanvasElement | null> }) {
+export function HoverLayer({ scene, view, size, hover, cursor, outlines, canvas, colour = null }: Shown & { hover: Hover | null; cursor: { grid: string; address: string } | null; outlines: boolean; colour?: string | null; canvas: RefObject<HTMLCanvasElement | null> }) {
     useLayoutEffect(() => {
         if (canvas.current === null) return;
         const context = begin(canvas.current, view);
         const gridOf = (id: string | undefined): GridShape | undefined => gridShape(scene.steps.find((step) => step.id === id)?.geometry);
         const shape = gridOf(hover?.grid);
         // Between outlines nothing is to hide how they meet.
-        if (shape !== undefined && hover?.cells !== undefined && !outlines) paintHoveredCells(context, shape, hover.cells, view.scale);
+        if (shape !== undefined && hover?.cells !== undefined && !outlines) paintHoveredCells(context, shape, hover.cells, view.scale, colour);
         if (hover?.point !== undefined) paintStar(context, ...hover.point.at, view.scale);
         if (hover?.line !== undefined) paintLine(context, scene, hover.line, view.scale, 2.4);
         for (const [x, y] of hover?.touches ?? []) paintStar(context, x, y, view.scale);
         if (hover?.part !== undefined) outlinePart(context, scene, hover.part, view.scale, 1.4);
         const standing = gridOf(cursor?.grid);
         const cell = cursor === null ? undefined : standing?.cell(cursor.address);
-        if (standing !== undefined && cell !== undefined) paintHoveredCells(context, standing, [cell], view.scale);
-    }, [scene, view, size, hover, cursor, outlines, canvas]);
+        if (standing !== undefined && cell !== undefined) paintHoveredCells(context, standing, [cell], view.scale, colour);
+    }, [scene, view, size, hover, cursor, outlines, canvas, colour]);
     return <Glass canvas={canvas} size={size} />;
 }

@@ -1,5 +1,5 @@
-import { type KeyboardEvent, type ReactNode, type Ref, useEffect, useImperativeHandle, useMemo, useRef, useState } from 'react';
-import { stepOf, useDesk } from '../desk';
+import { type KeyboardEvent, type ReactNode, type Ref, useEffect, useImperativeHandle, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { stepOf, useDesk, usePalette } from '../desk';
 import { Handles } from '../handles/Handles';
 import { useNudge } from '../handles/useNudge';
 import type { Hover } from '../pick/hover';
@@ -14,6 +14,9 @@ import { BaseLayer, HoverLayer, PickLayer } from './Layers';
 import { PlaceReadout } from './PlaceReadout';
 import { useCloseUp } from './useCloseUp';
 import { usePointer } from './usePointer';
+import { PaintLayer } from '../paint/PaintLayer';
+import { paintedGrid } from '../paint/paintedGrid';
+import { usePainting } from '../paint/usePainting';
 import { useView } from './useView';
 import { Zoom } from './Zoom';
 
@@ -30,8 +33,9 @@ const ZOOM = 1.25;
 
 /** The drawing: shows the scene, and turns pointer and keys into picks. */
 export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children: ReactNode }) {
-    const { page, scene, picking, gridsShown, measuresShown, selected, outlines, constructed, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed, drawingIn } = useDesk();
-    const { mode } = usePick(picking);
+    const { page, scene, picking, gridsShown, measuresShown, selected, outlines, constructed, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed, drawingIn, painter } = useDesk();
+    const { mode, on } = usePick(picking);
+    const palette = usePalette();
     const box = useRef<HTMLDivElement>(null);
     const canvas = useRef<HTMLCanvasElement>(null);
     const [hovering, show] = useState<Hover | null>(null);
@@ -44,6 +48,10 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
     const hover = hovering !== null && suits(hovering) ? hovering : null;
     const walk = useWalk(hit, putting, hover, show);
     const pointer = usePointer({ box, canvas, view, pan, panning: space, hit, putting, show });
+    const paints = mode === 'paint' && placeWanted === null;
+    const painting = usePainting({ box, canvas, view, pan, panning: space, hit, show });
+    const tool = paints ? painting : pointer;
+    const brush = useSyncExternalStore(painter.subscribe, painter.getBrush);
     const nudge = useNudge(show);
     const zoom = (factor: number) => zoomAt(factor, size.width / 2, size.height / 2);
 
@@ -52,7 +60,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
         if (one.handle === true) return true;
         if (one.point !== undefined) return hit.wantsPoint;
         if (one.line !== undefined) return mode === 'lines';
-        return one.part !== undefined ? mode === 'parts' : mode === 'cells';
+        return one.part !== undefined ? mode === 'parts' : mode === 'cells' || mode === 'paint';
     }
 
     useEffect(() => pointed.set(hover), [pointed, hover]);
@@ -60,6 +68,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
     useImperativeHandle(handle, () => ({ fit, zoom, lookAt, focus: () => box.current?.focus() }));
 
     function onKeyDown(event: KeyboardEvent): void {
+        if (paints && painting.key(event, hover)) return;
         if (event.key === ' ') {
             event.preventDefault();
             setSpace(true);
@@ -106,17 +115,18 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                     style={{ cursor: space ? 'grab' : hover === null ? 'default' : 'crosshair' }}
                     onPointerDown={(event) => {
                         walk.leave();
-                        pointer.down(event);
+                        tool.down(event);
                     }}
-                    onPointerMove={pointer.move}
-                    onPointerUp={pointer.up}
-                    onPointerCancel={pointer.leave}
+                    onPointerMove={tool.move}
+                    onPointerUp={tool.up}
+                    onPointerCancel={tool.leave}
                     onPointerLeave={() => show(null)}
                     onKeyDown={onKeyDown}
                     onKeyUp={(event) => event.key === ' ' && setSpace(false)}
                     onBlur={() => {
                         setSpace(false);
                         walk.leave();
+                        painting.leaveKeys();
                     }}
                 >
                     <BaseLayer {...shown} gridsShown={gridsShown} outlines={outlines} seen={seen} worked={worked} measured={measured} sector={drawingIn === null || outlines ? null : (stepOf(scene, drawingIn)?.sector ?? null)} cell={cellShown} />
@@ -129,7 +139,8 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                         />
                     )}
                     <PickLayer {...shown} picking={picking} />
-                    <HoverLayer {...shown} hover={hover} cursor={walk.cursor} outlines={outlines} canvas={canvas} />
+                    {paints && <PaintLayer {...shown} painter={painter} palette={palette} on={paintedGrid(scene, on)?.id ?? null} />}
+                    <HoverLayer {...shown} hover={hover} cursor={paints ? painting.cursor : walk.cursor} outlines={outlines} canvas={canvas} colour={paints ? (palette[brush.colour] ?? brush.colour) : null} />
                 </div>
                 <Handles view={view} show={show} onClick={pointer.pickAt} />
                 {outlines && <PlaceReadout seen={seen} scene={scene} />}

@@ -377,9 +377,13 @@ function paintNumber(context: CanvasRenderingContext2D, number: number, x: numbe
     context.fillText(String(number), x + 9 / scale, y - 8 / scale);
 }
 
-/** The cell under the pointer, before it is picked. */
-export function paintHoveredCells(context: CanvasRenderingContext2D, shape: GridShape, cells: number[], scale: number): void {
-    context.fillStyle = 'rgba(242, 179, 61, .18)';
+/**
+ * The cells under the pointer, before they are picked, or painted.
+ *
+ * @param colour that they would be painted in
+ */
+export function paintHoveredCells(context: CanvasRenderingContext2D, shape: GridShape, cells: number[], scale: number, colour: string | null = null): void {
+    context.fillStyle = colour === null || colour === 'none' ? 'rgba(242, 179, 61, .18)' : colour;
     context.strokeStyle = AMBER;
     context.lineWidth = 2 / scale;
     for (const cell of cells) {

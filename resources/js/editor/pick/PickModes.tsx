@@ -2,14 +2,14 @@ import { stepOf, useDesk } from '../desk';
 import { gridShape } from '../scene/geometry';
 import { type PickMode, type Reach, REACHES, usePick, type Whole, WHOLES } from './pick';
 
-const MODES: PickMode[] = ['cells', 'points', 'lines', 'parts'];
+const MODES: PickMode[] = ['cells', 'points', 'lines', 'parts', 'paint'];
 
 /** What the pointer picks, and how far it reaches. */
 export function PickModes() {
     const { scene, picking, drawingIn, drawIn } = useDesk();
     const inCells = stepOf(scene, drawingIn ?? '')?.cell !== undefined;
     const pick = usePick(picking);
-    const tilings = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'overlay') && !step.hidden);
+    const tilings = scene.steps.filter((step) => (step.role === 'grid' || (step.role === 'overlay' && pick.mode !== 'paint')) && !step.hidden);
     const on = tilings.some((step) => step.id === pick.on) ? pick.on : null;
     const grid = tilings.findLast((step) => (on === null || step.id === on) && (pick.cells.size === 0 || pick.cells.has(step.id)));
     const words = gridShape(grid?.geometry)?.data.cellWords ?? [];
@@ -37,7 +37,7 @@ export function PickModes() {
                     ))}
                 </select>
             )}
-            {pick.mode === 'cells' && tilings.length > 1 && (
+            {(pick.mode === 'cells' || pick.mode === 'paint') && tilings.length > 1 && (
                 <select className="live max-w-36 font-serif text-[15px] text-ink" aria-label="Whose cells the pointer picks" value={on ?? ''} onChange={(event) => picking.setOn(event.target.value === '' ? null : event.target.value)}>
                     <option value="">of what lies on top</option>
                     {tilings.map((step) => (

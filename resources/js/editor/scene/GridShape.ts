@@ -7,6 +7,8 @@ export class Topology {
     /** Signed edge numbers of every cell. */
     readonly outlines: number[][] = [];
     private numbers: Map<string, number> | undefined;
+    /** The cell to the right of every edge, by its signed number. */
+    private sides: Map<number, number> | undefined;
 
     constructor(
         readonly hash: string,
@@ -21,6 +23,15 @@ export class Topology {
     cell(address: string): number | undefined {
         this.numbers ??= new Map(this.data.cells.map((one, number) => [one, number]));
         return this.numbers.get(address);
+    }
+
+    /** The cells that share an edge with one. */
+    neighbours(cell: number): number[] {
+        if (this.sides === undefined) {
+            this.sides = new Map();
+            this.outlines.forEach((edges, number) => edges.forEach((edge) => this.sides?.set(edge, number)));
+        }
+        return (this.outlines[cell] ?? []).flatMap((edge) => this.sides?.get(-edge) ?? []);
     }
 }
 
@@ -112,6 +123,23 @@ export class GridShape {
     /** The cell that an address means; undefined where the grid has none such any more. */
     cell(address: string): number | undefined {
         return this.topology.cell(address);
+    }
+
+    /** The cells that share an edge with one. */
+    neighbours(cell: number): number[] {
+        return this.topology.neighbours(cell);
+    }
+
+    /** Whether its cells lie in straight columns and rows, four-cornered all of them. */
+    get isLattice(): boolean {
+        const { cellWords, arrows, about } = this.data;
+        return cellWords.join() === 'column,row' && arrows !== null && about === null && !arrows.wraps.includes(true) && this.topology.outlines[0]?.length === 4;
+    }
+
+    /** Columns and rows of a lattice. */
+    get extent(): [number, number] {
+        const [columns = 1, rows = 1] = this.address(this.data.cells.length - 1).split(',').map(Number);
+        return [columns, rows];
     }
 
     /** Cells whose coordinate number `coordinate` is the same as this one's: its whole ring, sector, column or row. */

@@ -6,6 +6,7 @@ import { Keys } from './Keys';
 import { type Done, keepOn, MODE_OF } from './KeepOn';
 import { type Pick, type PickMode, usePick } from '../pick/pick';
 import { memberLabel } from '../pick/useHits';
+import { PaintBar } from '../paint/PaintBar';
 import { ReadyOnes } from '../begin/ReadyOnes';
 import { SayIt } from './SayIt';
 import { answersOf, asked, withPointed } from './asking';
@@ -34,7 +35,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         () => verbsFor({ page, scene, kinds, pick, picking, selected, colour }),
         [page, scene, kinds, pick, picking, selected, colour],
     );
-    const count = { cells: pick.count, parts: pick.parts.length, points: pick.points.length, lines: pick.lines.length }[pick.mode];
+    const count = { cells: pick.count, parts: pick.parts.length, points: pick.points.length, lines: pick.lines.length, paint: 0 }[pick.mode];
     const sort = count === 0 ? 'ground' : pick.mode;
     const families = FAMILIES.filter((family) => verbs.some((verb) => verb.family === family));
     const family = families.find((one) => one === opened[sort]) ?? families[0];
@@ -136,15 +137,15 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
             const into = event.target as HTMLElement | null;
-            // Single keys work on the sheet and on the verbs only (WCAG 2.1.4).
-            const listens = into !== null && (into.getAttribute('role') === 'application' || bar.current?.contains(into) === true);
-            if (!listens || event.ctrlKey || event.metaKey || event.altKey || asking !== null || into.closest('input, select, textarea, [role=menu], [role=dialog]')) return;
+            if (into === null || !listensTo(into, bar.current) || event.ctrlKey || event.metaKey || event.altKey || asking !== null || into.closest('input, select, textarea, [role=menu], [role=dialog]')) return;
             if (event.key === '/') {
                 event.preventDefault();
                 setSaying(true);
             } else if (event.key === '?') {
                 event.preventDefault();
                 setKeys(true);
+            } else if (pick.mode === 'paint') {
+                // All others are the brush's.
             } else if (event.key === '.') {
                 event.preventDefault();
                 doAgain();
@@ -213,6 +214,32 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         );
     }
 
+    const sayIt = (
+        <SayIt
+            kinds={kinds}
+            open={saying}
+            onOpen={(next) => {
+                setSaying(next);
+                if (!next) onDone();
+            }}
+            fits={(name) => verbs.some((verb) => verb.name === name)}
+            onSay={say}
+            onKeys={() => {
+                setSaying(false);
+                setKeys(true);
+            }}
+        />
+    );
+
+    if (pick.mode === 'paint') {
+        return (
+            <section ref={bar} aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
+                <PaintBar listens={(target) => listensTo(target, bar.current)}>{sayIt}</PaintBar>
+                <Keys open={keys} onOpen={setKeys} onClosed={onDone} />
+            </section>
+        );
+    }
+
     const picked = describePick(pick, (id) => scene.steps.find((step) => step.id === id)?.label ?? id);
     return (
         <section ref={bar} aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
@@ -243,20 +270,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                         Clear
                     </button>
                 )}
-                <SayIt
-                    kinds={kinds}
-                    open={saying}
-                    onOpen={(next) => {
-                        setSaying(next);
-                        if (!next) onDone();
-                    }}
-                    fits={(name) => verbs.some((verb) => verb.name === name)}
-                    onSay={say}
-                    onKeys={() => {
-                        setSaying(false);
-                        setKeys(true);
-                    }}
-                />
+                {sayIt}
                 <Keys open={keys} onOpen={setKeys} onClosed={onDone} />
             </div>
             <div className={`flex items-center gap-1 ${tight ? 'flex-wrap' : 'overflow-x-auto'}`}>
@@ -281,6 +295,11 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     );
 }
 
+/** Whether single keys are for the verbs: on the sheet and on the verbs only (WCAG 2.1.4). */
+function listensTo(target: EventTarget | null, bar: HTMLElement | null): boolean {
+    return target instanceof HTMLElement && (target.getAttribute('role') === 'application' || bar?.contains(target) === true);
+}
+
 /** What a verb that is kept on waits for. */
 function keptText(kept: Done, verbs: Verb[], count: number): string {
     const verb = verbs.find((one) => one.name === kept.name);
@@ -299,6 +318,8 @@ function describePick(pick: Pick, label: (id: string) => string): string {
             return pick.lines.map(label).join(', ');
         case 'points':
             return pick.points.length > 2 ? `${pick.points.length} points` : pick.points.map((point) => point.name).join('; ');
+        case 'paint':
+            return '';
         case 'cells':
             return pick.count === 0 ? '' : `${pick.count} ${pick.count === 1 ? 'cell' : 'cells'} of ${[...pick.cells.keys()].map(label).join(' and ')}`;
     }

@@ -1,0 +1,86 @@
+import type { Scene, Step } from '../../api/client';
+import { styleOf } from '../layers/patterns';
+import { readRuns } from '../pick/runs';
+import { partShape } from '../scene/geometry';
+import type { GridShape } from '../scene/GridShape';
+
+/** Which colour every cell of a grid is painted in, #rrggbb; an empty text where it is not. */
+export class Picture {
+    private readonly names = [''];
+    private readonly numbers = new Map([['', 0]]);
+    private readonly cells: Uint16Array;
+
+    constructor(readonly shape: GridShape) {
+        this.cells = new Uint16Array(shape.data.cells.length);
+    }
+
+    /** What all parts have painted on it, from back to front. */
+    static of(scene: Scene, grid: Step, shape: GridShape): Picture {
+        const picture = new Picture(shape);
+        const geometry = new Map(scene.steps.map((step) => [step.id, step.geometry]));
+        const along = alongOf(shape);
+        for (const drawn of scene.drawing) {
+            const part = partShape(geometry.get(drawn.id));
+            if (part?.data.painted?.on !== grid.id) continue;
+            part.data.painted.cells.forEach((text, number) => {
+                const fill = styleOf(drawn, part, number)?.fill ?? 'none';
+                if (fill === 'none') return;
+                for (const cell of readRuns(text, along)) {
+                    const at = shape.cell(cell.join(','));
+                    if (at !== undefined) picture.put(at, fill);
+                }
+            });
+        }
+        return picture;
+    }
+
+    put(cell: number, colour: string): void {
+        let number = this.numbers.get(colour);
+        if (number === undefined) {
+            number = this.names.length;
+            this.names.push(colour);
+            this.numbers.set(colour, number);
+        }
+        this.cells[cell] = number;
+    }
+
+    at(cell: number): string {
+        return this.names[this.cells[cell] ?? 0] ?? '';
+    }
+
+    /** The cells of one colour that hang together with one, by edges that they share. */
+    area(from: number): number[] {
+        const colour = this.cells[from];
+        const seen = new Set([from]);
+        const found = [from];
+        for (let next = 0; next < found.length; next++) {
+            for (const beside of this.shape.neighbours(found[next] ?? 0)) {
+                if (this.cells[beside] !== colour || seen.has(beside)) continue;
+                seen.add(beside);
+                found.push(beside);
+            }
+        }
+        return found;
+    }
+
+    /** All cells of the same colour as one. */
+    alike(from: number): number[] {
+        const found: number[] = [];
+        this.cells.forEach((colour, cell) => colour === this.cells[from] && found.push(cell));
+        return found;
+    }
+
+    /** The colours by how often they were met, numbered as `numbered` tells them. */
+    get palette(): readonly string[] {
+        return this.names;
+    }
+
+    get numbered(): Uint16Array {
+        return this.cells;
+    }
+}
+
+/** The coordinate that runs go along: around where there is one that runs in a circle. */
+export function alongOf(shape: GridShape): 0 | 1 {
+    return shape.data.arrows?.wraps[1] === true ? 1 : 0;
+}
