@@ -1,4 +1,7 @@
+import { readFile } from 'node:fs/promises';
+import { inflateRawSync } from 'node:zlib';
 import { expect, test } from '@playwright/test';
+import { PNG } from 'pngjs';
 import { DeskPage } from './desk';
 
 test('cells are painted stroke by stroke, a line and a ring of dots stay numbers, a dither mixes two colours', async ({ page }) => {
@@ -186,3 +189,68 @@ test('cells are painted by keyboard alone, on two grids at once, colours chosen 
     expect(cells['lamp']).toContain('1,1+1');
     expect(cells['night']).toContain('2,2');
 });
+
+test('frames are copied, changed, put in order, played, and handed over as one picture with JSON', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Walk', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 640, height: 160, unit: 'px', background: null }, palette: { ink: '#1b2140', lamp: '#f2b33d' }, values: {},
+        steps: [{ id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 32, rows: 8, cell: 20 }, { id: 'd1', kind: 'paint', on: 'g1', cells: { ink: '2,2+3', lamp: '3,3' } }],
+    });
+    const cells = async () => ((await desk.stored()).plan.steps.find((step) => step.kind === 'paint')?.['cells'] ?? {}) as Record<string, string>;
+    await desk.pick('lines', [[0, 70]]);
+    await desk.verb('guide', 'Frames…');
+    await page.getByLabel('size of a frame, across', { exact: true }).fill('8');
+    await page.getByLabel('size of a frame, down', { exact: true }).fill('8');
+    await page.getByLabel('frames', { exact: true }).fill('1');
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(2);
+
+    // The first frame again, changed, with the one before seen through it; then the other way round.
+    const strip = page.getByRole('region', { name: 'Frames' });
+    await strip.getByRole('button', { name: 'Copy' }).click();
+    await desk.revision(3);
+    expect(await cells()).toEqual({ ink: '2,2+3 10,2+3', lamp: '3,3 11,3' });
+    await expect(strip.getByRole('button', { name: 'Frame 2' })).toHaveAttribute('aria-pressed', 'true');
+    await strip.getByLabel('see the one before through it').check();
+    await desk.sheet.press('2');
+    await page.mouse.click(...(await desk.at(290, 130)));
+    await desk.revision(4);
+    await strip.getByRole('button', { name: 'Earlier' }).click();
+    await desk.revision(5);
+    expect((await cells())['lamp']).toBe('3,3 11,3 7,7');
+    await strip.getByRole('button', { name: 'Play' }).click();
+    await expect(strip.getByRole('img', { name: 'The frames, played' })).toBeVisible();
+    await strip.getByRole('button', { name: 'Stop' }).click();
+
+    // As one picture, two pixels to a cell, with what lies where beside it.
+    await page.getByRole('button', { name: 'Hand over' }).click();
+    await page.getByText('Pixels', { exact: true }).click();
+    await page.getByLabel('Pixels to a cell').fill('2');
+    await page.getByText('PNG and JSON').click();
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save the file' }).click();
+    const entries = unzipped(await readFile(await (await download).path()));
+    expect(JSON.parse(entries['walk.json']?.toString() ?? '')).toMatchObject({ image: 'walk.png', frames: [{ x: 0, width: 16 }, { x: 16, y: 0, width: 16, height: 16, ms: 120 }] });
+    const png = PNG.sync.read(entries['walk.png'] ?? Buffer.alloc(0));
+    expect([png.width, png.height]).toEqual([32, 16]);
+    const pixel = (x: number, y: number) => [...png.data.subarray(4 * (y * png.width + x), 4 * (y * png.width + x) + 4)];
+    expect(pixel(12, 12)).toEqual([0xf2, 0xb3, 0x3d, 255]);
+    expect(pixel(13, 13)).toEqual([0xf2, 0xb3, 0x3d, 255]);
+    expect(pixel(14, 12)[3]).toBe(0);
+    expect(pixel(18, 2)).toEqual([0x1b, 0x21, 0x40, 255]);
+});
+
+/** The files of an archive, by name. */
+function unzipped(zip: Buffer): Record<string, Buffer> {
+    const entries: Record<string, Buffer> = {};
+    const end = zip.lastIndexOf(Buffer.from('PK\x05\x06'));
+    let at = zip.readUInt32LE(end + 16);
+    for (let number = zip.readUInt16LE(end + 10); number > 0; number--) {
+        const [method, packed, name, extra, comment, local] = [zip.readUInt16LE(at + 10), zip.readUInt32LE(at + 20), zip.readUInt16LE(at + 28), zip.readUInt16LE(at + 30), zip.readUInt16LE(at + 32), zip.readUInt32LE(at + 42)];
+        const begin = local + 30 + zip.readUInt16LE(local + 26) + zip.readUInt16LE(local + 28);
+        const data = zip.subarray(begin, begin + packed);
+        entries[zip.subarray(at + 46, at + 46 + name).toString()] = method === 0 ? data : inflateRawSync(data);
+        at += 46 + name + extra + comment;
+    }
+    return entries;
+}

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan;
 
 use Sternbild\Core\Plan\Field\PaintedCellsField;
+use Sternbild\Core\Result\Role;
 
 /**
  * Changes to a plan as small operations, so that a change made on an older plan can be made again on a newer one.
@@ -240,7 +241,8 @@ final class PlanEdit
         $painting->check($cells, "$pointer/cells");
         $last = null;
         foreach ($this->steps->all() as $index => $step) {
-            $last = ($step['on'] ?? null) === $on ? $index : $last;
+            // Of other things that lie on it none covers what is painted.
+            $last = ($step['on'] ?? null) === $on && is_string($step['kind'] ?? null) && $this->kinds->get($step['kind'])?->makes() === Role::Part ? $index : $last;
         }
         $step = $last === null ? [] : $this->steps->step($last);
         $before = ($step['kind'] ?? null) === $name ? PaintedCellsField::written($step[$field] ?? null) : null;

@@ -17,6 +17,7 @@ use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Mesh\Mesh;
 use Sternbild\Core\Plan\CellDomain;
 use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Kind\Pixel\FramesKind;
 use Sternbild\Core\Plan\PaintOver;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Section;
@@ -192,6 +193,7 @@ final readonly class SceneView
         $role = $known?->result->role();
         $sector = Sector::ofRepeat($this->scene->known, $step);
         $cell = CellDomain::ofPattern($this->scene->known, $step);
+        $frames = $known !== null && $step->kind instanceof FramesKind ? FramesKind::framesOf($known, $this->scene->known[$step->references()[0] ?? ''] ?? null) : null;
 
         return [
             'id' => $step->id,
@@ -211,6 +213,7 @@ final readonly class SceneView
                 : null,
             ...($sector === null ? [] : ['sector' => $sector->describe()]),
             ...($cell === null ? [] : ['cell' => $cell->describe()]),
+            ...($frames === null ? [] : ['frames' => ['on' => $step->raw('on'), 'size' => [$frames->wide, $frames->high], 'corners' => $frames->corners(), 'most' => $frames->most(), 'ms' => $frames->ms]]),
             'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : [...$known->numbers, ...($known->result instanceof Measurement ? $known->result->quantities() : [])]),
         ];
     }

@@ -2466,6 +2466,14 @@ export interface components {
                 centres: number[][];
                 lines: (number | boolean)[][];
             };
+            /** @description Of frames on a grid: its id, columns and rows of a frame, the first column and row of each, from 0, how many there is room for, and for how many milliseconds each is shown. */
+            frames?: {
+                on: string;
+                size: number[];
+                corners: number[][];
+                most: number;
+                ms: number;
+            };
         };
         Style: {
             fill: string;

@@ -16,6 +16,8 @@ import type { Done } from './verbs/KeepOn';
 import { KeptBanner } from './KeptBanner';
 import { Measures } from './proofs/Measures';
 import { PalettePanel } from './proofs/PalettePanel';
+import { FrameStrip } from './paint/FrameStrip';
+import { PaintProof } from './paint/PaintProof';
 import { Painter } from './paint/Painter';
 import { Picking } from './pick/pick';
 import { PlanPanel } from './plan/PlanPanel';
@@ -199,6 +201,8 @@ export function Editor() {
                     <VerbBar onDone={() => sheet.current?.focus()} />
                 </main>
                 <aside aria-label="Proofs, measures, findings and palette" className="flex min-h-0 flex-col gap-7 overflow-y-auto border-l border-rule bg-paper px-4 py-5">
+                    <FrameStrip />
+                    <PaintProof />
                     <Proofs />
                     <TileProof />
                     <Measures />

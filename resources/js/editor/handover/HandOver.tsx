@@ -9,6 +9,7 @@ import { useDesk } from '../desk';
 import { perInch } from '../units';
 import { patternsOf } from '../proofs/useTile';
 import { type SetChoice, SetOptions, setOrder } from './SetOptions';
+import { type PixelChoice, paintedOf, PixelOptions, pixelOrder } from './PixelOptions';
 import { type TileChoice, TileOptions, tileOrder } from './TileOptions';
 
 const FORMATS = [
@@ -17,6 +18,7 @@ const FORMATS = [
     { value: 'pdf', name: 'PDF', says: 'One page in the sheet’s size, for print.' },
     { value: 'set', name: 'Set', says: 'Each chapter, or the whole, on a square of its own, at several sizes, in one archive.' },
     { value: 'tile', name: 'Tile', says: 'The smallest rectangle of a pattern that repeats without a seam, for printers of cloth and paper.' },
+    { value: 'pixels', name: 'Pixels', says: 'Painted cells as an exact picture: one pixel for each, or a square of them.' },
     { value: 'json', name: 'Plan', says: 'The construction itself, to be brought in again later.' },
 ] as const;
 
@@ -41,6 +43,9 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
     const patterns = patternsOf(page.scene);
     const [tileChosen, setTile] = useState<TileChoice | null>(null);
     const tile = tileChosen ?? { of: patterns.at(-1)?.id ?? '', others: [], as: 'svg', width: '' };
+    const painted = paintedOf(page.scene);
+    const [pixelsChosen, setPixels] = useState<PixelChoice | null>(null);
+    const pixels = pixelsChosen ?? { of: painted.at(-1)?.id ?? '', as: 'png', scale: '1' };
     const [brought, setBrought] = useState<string | null>(null);
     const atOnce = useMutation({
         mutationFn: () => save(`/api/sheets/${page.id}/file?${new URLSearchParams({ format, ...(format === 'svg' && shown !== 'result' ? { [shown]: '1' } : {}) }).toString()}`, `sheet.${format}`),
@@ -53,11 +58,11 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
         atOnce.reset();
         inTurn.reset();
         if (format === 'svg' || format === 'json') return atOnce.mutate();
-        const body = format === 'set' ? setOrder(set) : format === 'tile' ? tileOrder(tile) : { format, ...lines, ...(format === 'png' ? { scale: Number(scale) } : {}) };
+        const body = format === 'set' ? setOrder(set) : format === 'tile' ? tileOrder(tile) : format === 'pixels' ? pixelOrder(pixels) : { format, ...lines, ...(format === 'png' ? { scale: Number(scale) } : {}) };
         inTurn.begin(() => answer(api.POST('/api/sheets/{sheet}/exports', { params: { path: { sheet: page.id } }, body })));
     };
     const factor = Number(scale) * (96 / perInch(scene.sheet.unit));
-    const pixels = Number.isFinite(factor) && factor > 0 ? `${Math.round(scene.sheet.width * factor)} × ${Math.round(scene.sheet.height * factor)} pixels` : '';
+    const sized = Number.isFinite(factor) && factor > 0 ? `${Math.round(scene.sheet.width * factor)} × ${Math.round(scene.sheet.height * factor)} pixels` : '';
 
     return (
         <Dialog.Root
@@ -69,6 +74,7 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                 setBrought(null);
                 setChosen(null);
                 setTile(null);
+                setPixels(null);
                 setOpen(next);
             }}
         >
@@ -86,7 +92,7 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                     >
                         <fieldset className="grid grid-flow-col auto-cols-fr gap-2">
                             <legend className="sr-only">Form of the file</legend>
-                            {FORMATS.filter((one) => one.value !== 'tile' || patterns.length > 0).map((one) => (
+                            {FORMATS.filter((one) => (one.value !== 'tile' || patterns.length > 0) && (one.value !== 'pixels' || painted.length > 0)).map((one) => (
                                 <label key={one.value} className={`rounded border px-3 py-2.5 text-center font-medium ${format === one.value ? 'border-amber bg-honey' : 'border-rule bg-card hover:border-amber'} has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-ink`}>
                                     <input type="radio" className="sr-only" name="format" checked={format === one.value} onChange={() => setFormat(one.value)} />
                                     {one.name}
@@ -96,12 +102,13 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                         <p className="font-serif text-[16px] leading-snug text-slate italic">{FORMATS.find((one) => one.value === format)?.says}</p>
                         {format === 'set' && <SetOptions choice={set} chapters={chapters} onChange={setChosen} />}
                         {format === 'tile' && <TileOptions sheet={page.id} revision={page.revision} unit={scene.sheet.unit} choice={tile} patterns={patterns} onChange={setTile} />}
-                        <div className={format === 'set' || format === 'tile' ? 'hidden' : 'flex min-h-9 items-center gap-6'}>
+                        {format === 'pixels' && <PixelOptions choice={pixels} painted={painted} onChange={setPixels} />}
+                        <div className={format === 'set' || format === 'tile' || format === 'pixels' ? 'hidden' : 'flex min-h-9 items-center gap-6'}>
                             {format === 'png' && (
                                 <label className="flex items-center gap-2">
                                     Scale
                                     <input className="boxed w-20 tabular-nums" inputMode="decimal" value={scale} onChange={(event) => setScale(event.target.value)} />
-                                    <span className="text-slate tabular-nums">{pixels}</span>
+                                    <span className="text-slate tabular-nums">{sized}</span>
                                 </label>
                             )}
                             {format !== 'json' && (

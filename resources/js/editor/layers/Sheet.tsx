@@ -14,6 +14,7 @@ import { BaseLayer, HoverLayer, PickLayer } from './Layers';
 import { PlaceReadout } from './PlaceReadout';
 import { useCloseUp } from './useCloseUp';
 import { usePointer } from './usePointer';
+import { BrushChoices } from '../paint/BrushChoices';
 import { PaintLayer } from '../paint/PaintLayer';
 import { paintedGrid } from '../paint/paintedGrid';
 import { usePainting } from '../paint/usePainting';
@@ -156,7 +157,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
             <div className="flex h-10 shrink-0 items-center gap-4 px-4">
                 <PickModes />
                 <div className="flex min-w-0 flex-1 justify-end">
-                    <KeepOn onKept={() => box.current?.focus()} />
+                    {paints ? <BrushChoices /> : <KeepOn onKept={() => box.current?.focus()} />}
                 </div>
                 <Zoom scale={view.scale} onOut={() => zoom(1 / ZOOM)} onFit={fit} onIn={() => zoom(ZOOM)} />
             </div>

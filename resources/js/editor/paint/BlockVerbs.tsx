@@ -40,17 +40,17 @@ export function BlockVerbs({ block, grid, shape }: { block: Block; grid: Step; s
     return (
         <div className="flex items-center gap-1 overflow-x-auto">
             <span className="mr-2 text-[13px] whitespace-nowrap text-slate">
-                {right - left + 1} × {bottom - top + 1} cells: pull it, or use the arrow keys
+                {right - left + 1} × {bottom - top + 1} cells; pull them, or use the arrow keys
             </span>
             <label className="verb">
                 <input type="checkbox" className="size-4 accent-ink" checked={copies} onChange={() => painter.set({ copies: !copies })} />
-                Leave it there, too
+                Copy
             </label>
             <button className="verb" onClick={() => lay('left to right')}>
-                Flip left to right
+                Flip across
             </button>
             <button className="verb" onClick={() => lay('up and down')}>
-                Flip up and down
+                Flip down
             </button>
             <button className="verb" onClick={() => lay('turned')}>
                 Turn

@@ -6,6 +6,7 @@ import { gridShape } from '../scene/geometry';
 import type { GridShape } from '../scene/GridShape';
 import { sidesOf } from './blocks';
 import type { Painter } from './Painter';
+import { Picture } from './Picture';
 
 /** Strokes that are not kept yet, the lines of mirrors, and the block that is picked. Cells that come are painted over what is there. */
 export function PaintLayer({ scene, view, size, painter, palette, on }: { scene: Scene; view: View; size: { width: number; height: number }; painter: Painter; palette: Record<string, string>; on: string | null }) {
@@ -27,6 +28,7 @@ export function PaintLayer({ scene, view, size, painter, palette, on }: { scene:
             for (const stroke of painter.strokes()) {
                 for (const [grid, cells] of stroke) fill(context, grid, cells);
             }
+            paintFrameBefore(context, scene, painter);
             const shape = shapeOf(painter.block?.grid ?? on ?? '');
             if (shape?.isLattice !== true) return;
             context.strokeStyle = AMBER;
@@ -39,8 +41,8 @@ export function PaintLayer({ scene, view, size, painter, palette, on }: { scene:
             const [columns, rows] = shape.extent;
             const { mirror, about } = painter.brush;
             const [column, row] = about ?? [(columns + 1) / 2, (rows + 1) / 2];
-            if (mirror === 'left to right' || mirror === 'both') trace(context, [corner(shape, column, 0), corner(shape, column, rows + 1)], false);
-            if (mirror === 'up and down' || mirror === 'both') trace(context, [corner(shape, 0, row), corner(shape, columns + 1, row)], false);
+            if (mirror === 'left to right' || mirror === 'both') trace(context, [corner(shape, column, 0.1), corner(shape, column, rows + 0.9)], false);
+            if (mirror === 'up and down' || mirror === 'both') trace(context, [corner(shape, 0.1, row), corner(shape, columns + 0.9, row)], false);
             context.setLineDash([]);
         };
         repaint();
@@ -51,6 +53,33 @@ export function PaintLayer({ scene, view, size, painter, palette, on }: { scene:
         });
     }, [scene, view, size, painter, palette, on]);
     return <Glass canvas={canvas} size={size} />;
+}
+
+/** How strongly a frame is seen through the next. */
+const THROUGH = 0.35;
+
+/** The frame before the one that is worked on, seen through it. */
+function paintFrameBefore(context: CanvasRenderingContext2D, scene: Scene, painter: Painter): void {
+    const { frame } = painter;
+    const frames = scene.steps.find((step) => step.id === frame?.step)?.frames;
+    const grid = scene.steps.find((step) => step.id === frames?.on);
+    const shape = gridShape(grid?.geometry);
+    if (frame === null || !frame.seenThrough || frames === undefined || grid === undefined || shape === undefined) return;
+    const picture = Picture.of(scene, grid, shape);
+    const before = frames.corners[(frame.index - 1 + frames.corners.length) % frames.corners.length] ?? [];
+    const now = frames.corners[frame.index] ?? [];
+    context.globalAlpha = THROUGH;
+    for (let row = 1; row <= (frames.size[1] ?? 0); row++) {
+        for (let column = 1; column <= (frames.size[0] ?? 0); column++) {
+            const from = shape.cell(`${(before[0] ?? 0) + column},${(before[1] ?? 0) + row}`);
+            const to = shape.cell(`${(now[0] ?? 0) + column},${(now[1] ?? 0) + row}`);
+            const colour = from === undefined ? '' : picture.at(from);
+            if (colour === '' || to === undefined || picture.at(to) !== '') continue;
+            context.fillStyle = colour;
+            context.fill(shape.path(to));
+        }
+    }
+    context.globalAlpha = 1;
 }
 
 /** A place of a lattice by column and row: whole numbers are middles of cells. */

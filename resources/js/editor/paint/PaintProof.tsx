@@ -1,19 +1,23 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { useDesk, usePalette } from '../desk';
 import { PAPER } from '../layers/paint';
+import { usePick } from '../pick/pick';
 import { gridShape } from '../scene/geometry';
 import { paintedGrid } from './paintedGrid';
 import { Picture } from './Picture';
+import { bytesOf, imageOf, silhouetteOf } from './pixels';
 
 /** What is painted beside the sheet while it is painted: a cell a pixel, twice as large, and laid three by three. */
-export function PaintProof({ on }: { on: string | null }) {
-    const { scene, painter } = useDesk();
+export function PaintProof() {
+    const { scene, painter, picking } = useDesk();
+    const { mode, on } = usePick(picking);
     const palette = usePalette();
     const one = useRef<HTMLCanvasElement>(null);
     const two = useRef<HTMLCanvasElement>(null);
+    const dark = useRef<HTMLCanvasElement>(null);
     const nine = useRef<HTMLCanvasElement>(null);
     const grid = paintedGrid(scene, on);
-    const shape = gridShape(grid?.geometry);
+    const shape = mode === 'paint' ? gridShape(grid?.geometry) : undefined;
     const [wide, high] = shape?.isLattice === true ? shape.extent : [0, 0];
     const painted = useMemo(() => (grid === undefined || shape === undefined || wide === 0 ? null : imageOf(Picture.of(scene, grid, shape), wide, high)), [scene, grid, shape, wide, high]);
 
@@ -30,11 +34,13 @@ export function PaintProof({ on }: { on: string | null }) {
                 for (const [cell, colour] of stroke.get(grid.id) ?? []) image.data.set(bytesOf(colour === 'none' ? '' : (palette[colour] ?? colour)), 4 * cell);
             }
             small.getContext('2d')?.putImageData(image, 0, 0);
-            for (const [canvas, times] of [[one.current, 1], [two.current, 1], [nine.current, 3]] as const) {
+            for (const [canvas, times] of [[one.current, 1], [two.current, 1], [nine.current, 3], [dark.current, 1]] as const) {
                 const context = canvas?.getContext('2d');
                 if (canvas === null || context == null) continue;
                 context.imageSmoothingEnabled = false;
-                context.fillStyle = ground;
+                // What is painted at all, in one colour.
+                if (canvas === dark.current) small.getContext('2d')?.putImageData(silhouetteOf(image), 0, 0);
+                context.fillStyle = canvas === dark.current ? PAPER : ground;
                 context.fillRect(0, 0, canvas.width, canvas.height);
                 const [w, h] = [canvas.width / times, canvas.height / times];
                 for (let tile = 0; tile < times * times; tile++) context.drawImage(small, (tile % times) * w, Math.floor(tile / times) * h, w, h);
@@ -51,7 +57,7 @@ export function PaintProof({ on }: { on: string | null }) {
     }, [painted, grid, painter, palette, scene.sheet.background, wide, high]);
 
     if (painted === null) return null;
-    const doubled = 3 * wide <= WIDE - 12;
+    const doubled = 5 * wide <= WIDE - 24;
     const laid = Math.min(1, WIDE / (3 * wide));
     return (
         <section aria-label="Painted cells" className="flex flex-col gap-3">
@@ -59,7 +65,9 @@ export function PaintProof({ on }: { on: string | null }) {
             <div className="flex items-end gap-3">
                 <Shown canvas={one} wide={wide} high={high} scale={1} caption="1×" />
                 {doubled && <Shown canvas={two} wide={2 * wide} high={2 * high} scale={1} caption="2×" />}
+                {doubled && <Shown canvas={dark} wide={2 * wide} high={2 * high} scale={1} caption="silhouette" />}
             </div>
+            {!doubled && <Shown canvas={dark} wide={wide} high={high} scale={1} caption="silhouette" />}
             <Shown canvas={nine} wide={3 * wide} high={3 * high} scale={laid} caption={laid === 1 ? 'laid 3 × 3' : `laid 3 × 3, at ${Math.round(laid * 100)} %`} />
         </section>
     );
@@ -75,17 +83,4 @@ function Shown({ canvas, wide, high, scale, caption }: { canvas: React.RefObject
             <figcaption className="text-[11.5px] leading-none text-slate tabular-nums">{caption}</figcaption>
         </figure>
     );
-}
-
-function imageOf(picture: Picture, wide: number, high: number): ImageData {
-    const image = new ImageData(wide, high);
-    const bytes = picture.palette.map(bytesOf);
-    picture.numbered.forEach((number, cell) => number !== 0 && image.data.set(bytes[number] ?? [], 4 * cell));
-    return image;
-}
-
-/** Red, green, blue and opacity of #rrggbb; nothing of an empty text. */
-function bytesOf(colour: string): [number, number, number, number] {
-    const value = parseInt(colour.slice(1), 16);
-    return colour === '' ? [0, 0, 0, 0] : [(value >> 16) & 255, (value >> 8) & 255, value & 255, 255];
 }

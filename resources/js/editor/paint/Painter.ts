@@ -47,6 +47,8 @@ type Listener = (came: { grid: string; cells: Iterable<readonly [number, string]
 export class Painter {
     brush: Brush = { way: 'cell by cell', size: 1, colour: '', before: null, mirror: 'not', about: null, filled: false, reach: 'what hangs together', matrix: 'checker', level: 0.5, second: 'none', copies: false };
     block: Block | null = null;
+    /** The frame that is worked on, from 0, and whether the one before is seen through it. */
+    frame: { step: string; index: number; seenThrough: boolean } | null = null;
     private stroke: Stroke = new Map();
     private sent: Stroke[] = [];
     private readonly listeners = new Set<Listener>();
@@ -67,6 +69,11 @@ export class Painter {
         const before = change.colour !== undefined && change.colour !== this.brush.colour ? this.brush.colour : this.brush.before;
         this.brush = { ...this.brush, ...change, before };
         if (change.way !== undefined) this.block = null;
+        this.tell(null);
+    }
+
+    setFrame(frame: Painter['frame']): void {
+        this.frame = frame;
         this.tell(null);
     }
 

@@ -2,18 +2,14 @@ import { useLayoutEffect, useRef } from 'react';
 import type { Scene, Style } from '../../api/client';
 import { useDesk } from '../desk';
 import { begin, PAPER, paintDrawing, paintSheet } from '../layers/paint';
-import { PaintProof } from '../paint/PaintProof';
-import { usePick } from '../pick/pick';
 
 const INK = '#1b2140';
 
 /** The result as it will be used: small, in one colour, on a dark ground. */
 export function Proofs() {
-    const { scene, picking } = useDesk();
-    const { mode, on } = usePick(picking);
+    const { scene } = useDesk();
     return (
         <section aria-label="Proofs" className="flex flex-col gap-3">
-            {mode === 'paint' && <PaintProof on={on} />}
             <h2 className="heading">Proofs</h2>
             <div className="flex items-end gap-3">
                 <Proof scene={scene} size={88} caption="88 px" />

@@ -26,6 +26,19 @@ const PAGES: { title: string; keys: [keys: string[], does: string][] }[] = [
         ],
     },
     {
+        title: 'Painting',
+        keys: [
+            [['1', '…', '9'], 'a colour'],
+            [['0', '1', '…', '8'], 'another way to paint'],
+            [['←', '↑', '↓', '→'], 'the next colour, while the pointer is on the sheet; else walk, with Shift painting'],
+            [['Enter'], 'paint, or begin and end what is pulled'],
+            [['E'], 'take away'],
+            [['S'], 'take the colour of this cell'],
+            [['X'], 'the colour before'],
+            [['Shift', 'click'], 'a line from the last cell'],
+        ],
+    },
+    {
         title: 'In a sentence',
         keys: [
             [['↑', '↓'], 'a number up or down; with Shift by ten'],
