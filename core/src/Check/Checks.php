@@ -51,7 +51,7 @@ final readonly class Checks
             }
         }
         if ($limits->miss > 0.0) {
-            array_push($findings, ...Ajar::in($plan, $known));
+            array_push($findings, ...Ajar::in($plan, $known), ...Pixels::in($plan, $known));
         }
         array_push($findings, ...Repeats::in($plan, $known, $labels));
         if ($guides !== []) {

@@ -24,6 +24,12 @@ enum Sort: string
     case Astride = 'astride';
     case Stripe = 'stripe';
     case BrokenPixels = 'broken-pixels';
+    case DoubledCorner = 'doubled-corner';
+    case UnevenRuns = 'uneven-runs';
+    case StrayPixel = 'stray-pixel';
+    case PixelHole = 'pixel-hole';
+    case HardEdge = 'hard-edge';
+    case Banding = 'banding';
     case Closes = 'closes';
     case Hidden = 'hidden';
     case Vanishes = 'vanishes';

@@ -52,6 +52,10 @@ final class TableTest extends TestCase
         $petal = static fn (float $off): array => [self::outline('p1', [[400 + $off, 350], [460, 180], [400, 90]]), ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => [400, 400], 'count' => 5, 'mirror' => true]];
         $cell = static fn (array $size, array $more = []): array => [['id' => 'p1', 'kind' => 'part.rectangle', 'origin' => [200, 200], 'size' => $size], ['id' => 'w1', 'kind' => 'pattern', 'of' => ['p1'], 'origin' => [200, 200], 'a' => [40, 0], 'b' => [0, 40], 'across' => 3, 'down' => 3, ...$more]];
         $astride = static fn (float $right): array => [self::outline('p1', [[190, 210], [$right, 225], [192, 235]]), ['id' => 'w1', 'kind' => 'pattern', 'of' => ['p1'], 'group' => 'pm', 'origin' => [200, 200], 'a' => [40, 0], 'b' => [0, 40]]];
+        $painted = static fn (string ...$rows): array => [
+            ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [100, 100], 'columns' => 24, 'rows' => 12, 'cell' => 10],
+            ['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => self::drawn($rows)],
+        ];
         $covered = static fn (float $x): array => [self::disc('p1', $x, 400, 60), self::disc('p2', 400, 400, 200)];
 
         return [
@@ -71,10 +75,35 @@ final class TableTest extends TestCase
             'a part astride a mirror' => [Sort::Astride, $astride(204), $astride(199), 4.0, false],
             'a stripe between rows' => [Sort::Stripe, $cell([40, 32.5]), $cell([40, 24]), 7.5, false],
             'a tile of broken pixels' => [Sort::BrokenPixels, $cell([20, 20], ['a' => [40.5, 0]]), $cell([20, 20]), 0.5, false],
+            'a doubled corner' => [Sort::DoubledCorner, $painted('i....', 'i....', 'ii...', '.i...', '.i...'), $painted('i....', 'i....', 'i....', '.i...', '.i...'), 10.0, true],
+            'uneven runs' => [Sort::UnevenRuns, $painted('i...........', '.iiiii......', '......ii....', '........iiiii'), $painted('i...........', '.iii........', '....iiii....', '........iiiii'), 10.0, true],
+            'a cell by itself' => [Sort::StrayPixel, $painted('iii...', 'iii..i', 'iii...'), $painted('iii...', 'iii...', 'iii...', '...i..'), 10.0, true],
+            'a hole of one cell' => [Sort::PixelHole, $painted('iiii', 'i.ii', 'iiii'), $painted('iiii', 'i..i', 'iiii'), 10.0, true],
+            'an edge that would be softer' => [Sort::HardEdge, $painted('iissss', 'iiisss', 'iiiiss', 'iiiiis', 'iiiiii'), $painted('iissss', 'iiisss', 'iiisss', 'iiisss'), 10.0, true],
+            'a band' => [Sort::Banding, $painted('iiii........iiiii', 'iiii........iiiii', 'llll........lllll', 'llll........lllll', '.iiiii.......iiiiii', '.iiiii.......iiiiii', '.lllll.......llllll', '.lllll.......llllll'), $painted('iiii........iiiii', 'iiii........iiiii', 'lllll.......llll.', 'lllll.......llll.'), 10.0, false],
             'a way that closes at 16 px' => [Sort::Closes, $two(24), $two(26), 24.0, false],
             'a part behind another' => [Sort::Hidden, $covered(400), $covered(250), sqrt(M_PI) * 60, true],
             'a detail that is gone at 16 px' => [Sort::Vanishes, [self::disc('p1', 400, 400, 200), self::disc('p2', 700, 700, 12)], [self::disc('p1', 400, 400, 200), self::disc('p2', 700, 700, 13)], 24.0, false],
         ];
+    }
+
+    /**
+     * @param  list<string>  $rows  a letter for each cell: i for ink, l for lagoon, s for what lies as far from it as ink does
+     * @return array<string, string>
+     */
+    private static function drawn(array $rows): array
+    {
+        $cells = [];
+        foreach ($rows as $row => $text) {
+            foreach (str_split($text) as $column => $letter) {
+                $name = ['i' => 'ink', 'l' => 'lagoon', 's' => '#00c4ce'][$letter] ?? null;
+                if ($name !== null) {
+                    $cells[$name] = trim(($cells[$name] ?? '').' '.($column + 1).','.($row + 1));
+                }
+            }
+        }
+
+        return $cells;
     }
 
     /** @return iterable<string, array{string}> */
@@ -110,7 +139,7 @@ final class TableTest extends TestCase
 
     public function test_a_check_that_is_turned_off_is_silent(): void
     {
-        foreach ([Sort::Sliver, Sort::AlmostTouching, Sort::NearMiss, Sort::Sharp, Sort::AlmostMeeting, Sort::Ajar, Sort::CopiesMiss, Sort::CopiesOverlap, Sort::Astride, Sort::Stripe, Sort::BrokenPixels, Sort::Closes, Sort::Vanishes] as $sort) {
+        foreach ([Sort::Sliver, Sort::AlmostTouching, Sort::NearMiss, Sort::Sharp, Sort::AlmostMeeting, Sort::Ajar, Sort::CopiesMiss, Sort::CopiesOverlap, Sort::Astride, Sort::Stripe, Sort::BrokenPixels, Sort::DoubledCorner, Sort::UnevenRuns, Sort::StrayPixel, Sort::PixelHole, Sort::HardEdge, Sort::Banding, Sort::Closes, Sort::Vanishes] as $sort) {
             foreach (self::rows() as [$of, $shows]) {
                 if ($of === $sort) {
                     self::assertSame([], self::findings(Sample::unchecked(Sample::plan($shows)), $sort));
