@@ -39,6 +39,7 @@ final class PlanSchema
                         'unit' => ['enum' => array_column(Unit::cases(), 'value')],
                         'background' => ['type' => ['string', 'null']],
                         'seams' => ['enum' => ['closed', 'open']],
+                        'light' => ['type' => 'number'],
                         'checks' => ['type' => 'object', 'additionalProperties' => false, 'properties' => ['sliver' => $number, 'miss' => $number, 'corner' => $number, 'small' => $number]],
                     ],
                 ],

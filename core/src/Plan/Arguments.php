@@ -92,6 +92,14 @@ final readonly class Arguments
         return $painted;
     }
 
+    /** @return list<float> one number, or one for each of several */
+    public function heights(string $field): array
+    {
+        $value = $this->values[$field] ?? null;
+
+        return array_values(array_map(fn (mixed $one): float => is_float($one) ? $one : throw $this->misdeclared($field), is_array($value) ? $value : throw $this->misdeclared($field)));
+    }
+
     /** @return array{float, float, float, float} from one cell to another */
     public function span(string $field): array
     {

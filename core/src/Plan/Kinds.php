@@ -70,6 +70,7 @@ final readonly class Kinds
             new Kind\Pixel\DotsKind,
             new Kind\Pixel\DitherKind,
             new Kind\Pixel\FramesKind,
+            new Kind\Pixel\BlockKind,
             new Kind\Copy\RepeatAlongKind,
         ] as $kind) {
             $kinds[$kind->name()] = $kind;

@@ -33,7 +33,7 @@ final class PlanEdit
     /** Steps of a change that are called by their names in its label, which tells one or two, and how many more. */
     private const NAMED = 20;
 
-    private const SHEET = ['width', 'height', 'unit', 'background', 'checks.sliver', 'checks.miss', 'checks.corner', 'checks.small', 'seams'];
+    private const SHEET = ['width', 'height', 'unit', 'background', 'checks.sliver', 'checks.miss', 'checks.corner', 'checks.small', 'seams', 'light'];
 
     /** @var array<string, string> placeholder to id */
     private array $named = [];

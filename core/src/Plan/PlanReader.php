@@ -80,7 +80,7 @@ final readonly class PlanReader
             $height,
             $unit,
             $background,
-            Values::of(self::values($plan['values'] ?? []), $width, $height, $unit),
+            Values::of(self::values($plan['values'] ?? []), $width, $height, $unit, self::light($plan['sheet'])),
             self::palette($plan['palette'] ?? [], $background),
             $steps,
             self::limits($plan['sheet'], $width, $height, $unit),
@@ -99,7 +99,7 @@ final readonly class PlanReader
         if (! is_array($sheet)) {
             throw Unusable::at('/sheet', 'an object with width, height and unit');
         }
-        self::onlyKeys($sheet, ['width', 'height', 'unit', 'background', 'checks', 'seams'], '/sheet');
+        self::onlyKeys($sheet, ['width', 'height', 'unit', 'background', 'checks', 'seams', 'light'], '/sheet');
         $unit = is_string($sheet['unit'] ?? null) ? Unit::tryFrom($sheet['unit']) : null;
         if ($unit === null) {
             throw Unusable::at('/sheet/unit', 'one of '.implode(', ', array_column(Unit::cases(), 'value')));
@@ -114,6 +114,17 @@ final readonly class PlanReader
         }
 
         return [self::side($sheet, 'width', $unit), self::side($sheet, 'height', $unit), $unit, $background];
+    }
+
+    /** @throws Unusable */
+    private static function light(mixed $sheet): float
+    {
+        $light = is_array($sheet) ? $sheet['light'] ?? Values::LIGHT : Values::LIGHT;
+        if (! is_int($light) && ! is_float($light) || ! is_finite((float) $light) || abs($light) > 36_000) {
+            throw Unusable::at('/sheet/light', 'degrees, clockwise from straight up, that light comes from');
+        }
+
+        return (float) $light;
     }
 
     /** @throws Unusable */

@@ -7,6 +7,9 @@ namespace Sternbild\Core\Plan;
 /** The numbers that the designer named, and those of the sheet, worked out once. */
 final readonly class Values
 {
+    /** Where light comes from unless said: degrees clockwise from straight up. */
+    public const LIGHT = 315.0;
+
     /** @param  array<string, float>  $numbers */
     private function __construct(private array $numbers, public Unit $unit)
     {
@@ -14,12 +17,13 @@ final readonly class Values
 
     /**
      * @param  array<string, int|float|string>  $raw  numbers or arithmetic
+     * @param  float  $light  where it comes from, degrees clockwise from straight up
      *
      * @throws Unusable for arithmetic that cannot be read, unknown names and names that hang on themselves
      */
-    public static function of(array $raw, float $width, float $height, Unit $unit): self
+    public static function of(array $raw, float $width, float $height, Unit $unit, float $light = self::LIGHT): self
     {
-        $known = ['sheet.width' => $width, 'sheet.height' => $height];
+        $known = ['sheet.width' => $width, 'sheet.height' => $height, 'sheet.light' => $light];
         $open = [];
         $workOut = function (string $name) use (&$workOut, &$known, &$open, $raw, $unit): float {
             if (isset($known[$name])) {

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Plan\Kind\Pixel;
+
+use Sternbild\Core\Arrangement\Unworkable;
+use Sternbild\Core\Geometry\Angle;
+use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\TriangularGrid;
+use Sternbild\Core\Grid\TwoAxisGrid;
+use Sternbild\Core\Paint\Oklab;
+use Sternbild\Core\Pixel\Blocks;
+use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Called;
+use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Family;
+use Sternbild\Core\Plan\Field\CellsField;
+use Sternbild\Core\Plan\Field\ColourField;
+use Sternbild\Core\Plan\Field\HeightsField;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\StepField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Kind\Part\PartKind;
+use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Role;
+use Sternbild\Core\Shape\Figure;
+use Sternbild\Core\Shape\Part;
+
+/** Blocks on the cells of a grid that is looked at from above: tops and the two sides that face the viewer; or pits in the ground. */
+#[Called('block', label: 'Block', word: 'block', prefix: 'b', chapter: Chapter::Construction)]
+final class BlockKind extends PartKind
+{
+    /** Cells that blocks stand on. */
+    private const MOST = 1_200;
+
+    /** Where each face looks, degrees clockwise from straight up. */
+    private const LOOKS = ['top' => 0.0, 'left' => 240.0, 'right' => 120.0];
+
+    /** By how much light, or its lack, changes the lightness of a face. */
+    private const SHADE = 0.13;
+
+    public function fields(): array
+    {
+        return [
+            new StepField('on', 'grid', Role::Grid, true),
+            new CellsField('cells', 'cells'),
+            NumberField::factor('base', 'foot', default: 0),
+            new HeightsField('up', 'height'),
+            NumberField::factor('down', 'depth'),
+            new ColourField('colours.top', 'colour of the tops'),
+            new ColourField('colours.left', 'colour of the left sides'),
+            new ColourField('colours.right', 'colour of the right sides'),
+            new ColourField('colour', 'colour'),
+            NumberField::angle('light', 'light', 'sheet.light'),
+        ];
+    }
+
+    public function sentence(Step $step): string
+    {
+        $size = $step->says('down') ? 'Pit of {cells}, {down} cells deep' : 'Block on {cells}, {up} cells high[, from {base} up]';
+
+        return $size.($step->says('colour') ? ', in {colour}[, light from {light}].' : '[, tops in {colours.top}][, left sides in {colours.left}][, right sides in {colours.right}].');
+    }
+
+    public function offers(): array
+    {
+        return [
+            new Offer(
+                label: 'Block…', from: 'cells', family: Family::Make, key: 3,
+                words: 'isometric block, cube, extrude, box, building, voxel, 3d, isometric',
+                says: 'Raises blocks on the picked cells of an isometric grid: tops and the two sides that are seen.',
+                takes: 'cells', preset: ['up' => 1, 'colour' => '{colour}'], asks: ['up', 'colour', 'base'],
+            ),
+            new Offer(
+                label: 'Pit…', from: 'cells', family: Family::Make, key: 7,
+                words: 'isometric hole, hollow, sunken, cut into the ground, pool, canal, track',
+                says: 'Sinks the picked cells of an isometric grid into the ground: their floor and the walls that are seen.',
+                takes: 'cells', preset: ['down' => 0.5, 'colour' => '{colour}'], asks: ['down', 'colour'],
+            ),
+        ];
+    }
+
+    public function evaluate(Arguments $given): Part
+    {
+        $grid = $given->step('on')->result;
+        if (! $grid instanceof TwoAxisGrid && ! $grid instanceof TriangularGrid) {
+            throw new FieldFault('on', 'choice', 'blocks stand on a two-axis grid, or on a triangular one of which a family of lines stands upright');
+        }
+        [$origin, $first, $second] = self::axes($grid);
+        $isPit = $given->has('down');
+        if ($isPit === $given->has('up')) {
+            throw new FieldFault('up', 'choice', 'a block has a height, a pit a depth');
+        }
+        $cells = self::cells($given, $grid, $origin, $first, $second, $isPit);
+        Budget::spend(60 * count($cells));
+        try {
+            $blocks = new Blocks($origin, $first, $second, $cells, $given->tolerance());
+            $faces = $isPit ? $blocks->pits() : $blocks->standing();
+        } catch (Unworkable $fault) {
+            throw new FieldFault('cells', 'limit', $fault->getMessage());
+        }
+        $figures = [];
+        foreach ($faces as $sort => $outlines) {
+            if ($outlines !== []) {
+                $figures[] = Figure::drawn($outlines, [$given->step])->recoloured(self::colour($given, $sort));
+            }
+        }
+
+        return $figures === [] ? throw new FieldFault('up', 'empty', 'it has no height, and nothing of it is seen') : Part::of($figures);
+    }
+
+    /**
+     * @return array{Vec, Vec, Vec} a corner of the ground's cells, and the two edges of one from there
+     *
+     * @throws FieldFault
+     */
+    private static function axes(Grid $grid): array
+    {
+        $origin = $grid->placeAt(0.0, 0.0);
+        if ($grid instanceof TwoAxisGrid) {
+            $axes = [$origin, $grid->placeAt(1.0, 0.0)->minus($origin), $grid->placeAt(0.0, 1.0)->minus($origin)];
+            foreach ([$axes[1], $axes[2]] as $edge) {
+                if (abs($edge->y) < 1e-9 * $edge->length() || abs($edge->x) < 1e-9 * $edge->length()) {
+                    throw new FieldFault('on', 'choice', 'blocks stand on a grid of which neither axis is level or upright');
+                }
+            }
+
+            return $axes;
+        }
+        $side = $grid->placeAt(1.0, 0.0)->minus($origin);
+        $turn = fmod(fmod(rad2deg($side->angle()), 60.0) + 60.0, 60.0);
+        if (abs($turn - 30.0) > 1e-6) {
+            throw new FieldFault('on', 'choice', 'blocks stand on a triangular grid turned by 30°, of which a family of lines stands upright');
+        }
+        $edge = static fn (float $angle): Vec => (new Vec(Angle::cosine($angle), Angle::sine($angle)))->times($side->length());
+
+        return [$origin, $edge(30.0), $edge(150.0)];
+    }
+
+    /**
+     * @return array<string, array{int, int, float, float}> column, row, and the heights of foot and top, in sheet units
+     *
+     * @throws FieldFault
+     */
+    private static function cells(Arguments $given, Grid $grid, Vec $origin, Vec $first, Vec $second, bool $isPit): array
+    {
+        $picked = $given->cells('cells')->cells[$given->step('on')->id] ?? throw new FieldFault('cells', 'choice', 'none of its cells is one of its grid');
+        if (count($picked) > self::MOST) {
+            throw new FieldFault('cells', 'limit', 'blocks stand on at most '.number_format(self::MOST).' cells; '.number_format(count($picked)).' are picked');
+        }
+        $edge = $first->length();
+        $heights = $isPit ? [$given->number('down')] : $given->heights('up');
+        if (count($heights) > 1 && count($heights) !== count($picked)) {
+            throw new FieldFault('up', 'number', count($heights).' heights are said, for '.count($picked).' cells');
+        }
+        $foot = $given->number('base');
+        $turn = $first->cross($second);
+        $cells = [];
+        foreach (array_values($picked) as $number => $cell) {
+            [$column, $row] = $grid->cellCoordinates($cell);
+            [$column, $row] = [$column - 1, $row - 1];
+            if ($grid instanceof TriangularGrid) {
+                // Two triangles with an upright edge between them are one cell of the ground.
+                $way = $grid->cellOutlines($cell)[0]->centroid()->minus($origin);
+                [$column, $row] = [(int) floor($way->cross($second) / $turn), (int) floor($first->cross($way) / $turn)];
+            }
+            $height = $heights[count($heights) > 1 ? $number : 0] ?? 0.0;
+            if ($height < 0.0) {
+                throw new FieldFault($isPit ? 'down' : 'up', 'number', 'a height is 0 or more; '.$height.' is not');
+            }
+            if ($height > 0.0) {
+                $cells["$column $row"] = [$column, $row, ($isPit ? $foot - $height : $foot) * $edge, ($isPit ? $foot : $foot + $height) * $edge];
+            }
+        }
+
+        return $cells;
+    }
+
+    /** @throws FieldFault */
+    private static function colour(Arguments $given, string $sort): string
+    {
+        if ($given->has("colours.$sort")) {
+            return $given->text("colours.$sort");
+        }
+        if (! $given->has('colour')) {
+            throw new FieldFault("colours.$sort", 'choice', "there is no colour for the $sort of it: it has one for each face, or one that light falls on");
+        }
+        if ($given->text('colour') === 'none') {
+            return 'none';
+        }
+        [$lightness] = Oklab::coordinates($given->text('colour'));
+
+        return Oklab::withLightness($given->text('colour'), max(0.0, min(1.0, $lightness + self::SHADE * cos(deg2rad($given->number('light') - self::LOOKS[$sort])))));
+    }
+}
