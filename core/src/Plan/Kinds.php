@@ -71,6 +71,7 @@ final readonly class Kinds
             new Kind\Pixel\DitherKind,
             new Kind\Pixel\FramesKind,
             new Kind\Pixel\BlockKind,
+            new Kind\Pixel\SpeckleKind,
             new Kind\Copy\RepeatAlongKind,
         ] as $kind) {
             $kinds[$kind->name()] = $kind;

@@ -24,6 +24,7 @@ use Sternbild\Core\Plan\Section;
 use Sternbild\Core\Plan\Sector;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Plan\Values;
 use Sternbild\Core\Result\Measured;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Painted;
@@ -140,6 +141,7 @@ final readonly class SceneView
                 'unit' => $plan->unit->value,
                 'background' => $this->scene->background(),
                 'seams' => $plan->seamsOpen ? 'open' : 'closed',
+                'light' => $plan->values->all()['sheet.light'] ?? Values::LIGHT,
                 'checks' => ['sliver' => $plan->limits->sliver, 'miss' => $plan->limits->miss, 'corner' => $plan->limits->corner, 'small' => $plan->limits->small],
             ],
             'values' => (object) $plan->values->all(),

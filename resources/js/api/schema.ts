@@ -2361,6 +2361,8 @@ export interface components {
             along?: boolean;
             /** @description Of a paint: whether it may be a pattern. */
             pattern?: boolean;
+            /** @description Of a field for steps: kinds of them that make sense in it, where not all do. */
+            kinds?: string[];
         };
         /** @description How a step is offered: from which pick, with what filled in, what is asked for first. */
         Offer: {
@@ -2592,6 +2594,8 @@ export interface components {
              * @enum {unknown}
              */
             seams: "closed" | "open";
+            /** @description Where light comes from, degrees clockwise from straight up. */
+            light: number;
         };
         /** @description What the request says it has already is not said again: sentences, looks and the hashes of geometry are given by their number in that list, from 0, and geometry, which is listed by hash, is left out. */
         Scene: {
@@ -2695,7 +2699,7 @@ export interface components {
             /** @constant */
             op: "sheet";
             /** @enum {unknown} */
-            field: "width" | "height" | "unit" | "background" | "checks.sliver" | "checks.miss" | "checks.corner" | "checks.small" | "seams";
+            field: "width" | "height" | "unit" | "background" | "checks.sliver" | "checks.miss" | "checks.corner" | "checks.small" | "seams" | "light";
             value: unknown;
         } | {
             /** @constant */
@@ -2851,6 +2855,8 @@ export interface components {
             };
             /** @enum {unknown} */
             seams?: "closed" | "open";
+            /** @description Where light comes from, degrees clockwise from straight up. */
+            light?: number;
         };
         /** @description Places of one kind and name, x and y one after another, and how a plan writes each. */
         SnapGroup: {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { paintedOver, readRuns, written } from '../editor/pick/runs';
+import { readRuns, written } from '../editor/pick/runs';
 
 describe('painted cells as plans write them', () => {
     it('are runs along a coordinate, each cell once', () => {
@@ -17,11 +17,5 @@ describe('painted cells as plans write them', () => {
             const keys = (those: Iterable<readonly [number, number]>): string[] => [...new Set([...those].map(([column, row]) => `${column},${row}`))].sort();
             expect(keys(readRuns(written(cells, along), along))).toEqual(keys(cells));
         }
-    });
-
-    it('go over what was painted before, also in the same colour', () => {
-        const painted = paintedOver({ ink: '1,1+4', sand: '1,2' }, 'lagoon', [[3, 1], [1, 2]]);
-        expect(painted).toEqual({ ink: '1,1+1 4,1+1', lagoon: '3,1 1,2' });
-        expect(paintedOver(painted, 'ink', [[3, 1]])).toEqual({ lagoon: '1,2', ink: '1,1+4' });
     });
 });

@@ -51,6 +51,9 @@ describe('verbs', () => {
         const bench = picked(offer.from, offer.least, begins.map((one) => ({ id: 'b1', kind: one })));
         if (offer.copies) bench.picking.pickParts(['p1[1]']);
         if (offer.only !== null) (bench.scene.steps.find(({ id }) => id === 'p1') as unknown as Record<string, unknown>)['kind'] = offer.only;
+        // Some can lie on grids of one sort only.
+        const lies = kind.fields.find((field) => field.name === 'on')?.kinds?.[0] ?? kind.fields.find((field) => field.name === offer.takes)?.kinds?.[0];
+        if (lies !== undefined) (bench.scene.steps.find(({ id }) => id === 'g1') as unknown as Record<string, unknown>)['kind'] = lies;
         if (JSON.stringify(offer.preset).includes('{owner}') || offer.into) {
             (bench.scene as unknown as Record<string, unknown>).drawing = [{ id: 'p1' }];
             bench.picking.setMode('points');
@@ -67,6 +70,10 @@ describe('verbs', () => {
         const made = verb?.operations(verb.start).at(-1 - offer.next.length) as Operation & { op: 'add'; step: { kind: string } };
         if (offer.into) {
             expect(made).toEqual({ op: 'set', id: 'p1', field: offer.takes, value: [[5, 5]] });
+            return;
+        }
+        if ((made as Operation).op === 'paint') {
+            expect(made).toMatchObject({ kind: kind.kind, on: 'g1', cells: { ink: '1,1' } });
             return;
         }
         expect(made.op).toBe('add');

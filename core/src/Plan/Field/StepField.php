@@ -17,7 +17,8 @@ use Sternbild\Core\Result\Role;
 /** One earlier step of a certain role, or a copy of it. */
 final class StepField extends Field
 {
-    public function __construct(string $name, string $label, private readonly Role $role = Role::Part, bool $required = false)
+    /** @param  list<string>  $kinds  of steps that make sense here, where not all do; others are found wrong by who takes it */
+    public function __construct(string $name, string $label, private readonly Role $role = Role::Part, bool $required = false, private readonly array $kinds = [])
     {
         parent::__construct($name, $label, $required);
     }
@@ -71,7 +72,7 @@ final class StepField extends Field
 
     public function traits(): array
     {
-        return ['roles' => [$this->role->value]];
+        return ['roles' => [$this->role->value], ...($this->kinds === [] ? [] : ['kinds' => $this->kinds])];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string

@@ -40,7 +40,7 @@ export function usePainting({ box: frame, canvas, view, pan, panning, hit, show 
     const palette = usePalette();
     const { keep } = useStrokes();
     const [cursor, setCursor] = useState<{ grid: string; address: string } | null>(null);
-    const drag = useRef<{ kind: 'pan' | 'stroke' | 'move'; x: number; y: number; from: At | null; last: At | null } | null>(null);
+    const drag = useRef<{ does: 'pan' | 'stroke' | 'move'; x: number; y: number; from: At | null; last: At | null } | null>(null);
     /** Where a stroke of keys began. */
     const begun = useRef<At | null>(null);
     const lately = useRef<At | null>(null);
@@ -149,7 +149,7 @@ export function usePainting({ box: frame, canvas, view, pan, panning, hit, show 
         frame.current?.setPointerCapture(event.pointerId);
         setCursor(null);
         if (panning || event.button === 1) {
-            drag.current = { kind: 'pan', x, y, from: null, last: null };
+            drag.current = { does: 'pan', x, y, from: null, last: null };
             return;
         }
         const at = atOf(hoverAt(x, y));
@@ -162,20 +162,20 @@ export function usePainting({ box: frame, canvas, view, pan, panning, hit, show 
             return;
         }
         const isInBlock = painter.block !== null && at.dot !== null && painter.block.grid === at.grid && within(painter.block, at.dot);
-        drag.current = { kind: isInBlock ? 'move' : 'stroke', x, y, from: at, last: at };
+        drag.current = { does: isInBlock ? 'move' : 'stroke', x, y, from: at, last: at };
         if (!isInBlock) begin(at, event.shiftKey);
     }
 
     function move(event: PointerEvent): void {
         const [x, y] = place(event);
         const now = drag.current;
-        if (now?.kind === 'pan') {
+        if (now?.does === 'pan') {
             pan(x - now.x, y - now.y);
             drag.current = { ...now, x, y };
             return;
         }
         const found = hoverAt(x, y);
-        if (now?.kind === 'stroke' && now.from !== null) {
+        if (now?.does === 'stroke' && now.from !== null) {
             // Between cells in rows the way is known; over others it is looked at bit by bit.
             const stops = now.last?.dot != null ? 1 : Math.max(1, Math.ceil(Math.hypot(x - now.x, y - now.y) / STRIDE));
             let { last } = now;
@@ -193,12 +193,12 @@ export function usePainting({ box: frame, canvas, view, pan, panning, hit, show 
     function up(event: PointerEvent): void {
         const now = drag.current;
         drag.current = null;
-        if (now?.kind === 'move' && now.from?.dot != null) {
+        if (now?.does === 'move' && now.from?.dot != null) {
             const at = atOf(hoverAt(...place(event)));
             const by: Dot = at?.dot == null ? [0, 0] : [at.dot[0] - now.from.dot[0], at.dot[1] - now.from.dot[1]];
             if (by[0] !== 0 || by[1] !== 0) moveBlock(by);
             else painter.setBlock(null);
-        } else if (now?.kind === 'stroke') {
+        } else if (now?.does === 'stroke') {
             end();
         }
     }

@@ -21,14 +21,3 @@ export function readRuns(text: string, along: 0 | 1 = 0): Cell[] {
         Array.from({ length: 1 + Number(more ?? 0) }, (_, k): Cell => [Number(first) + (along === 0 ? k : 0), Number(second) + (along === 1 ? k : 0)]),
     );
 }
-
-/** Painted cells with some more in a colour, over what they were painted in before. */
-export function paintedOver(painted: Record<string, string>, colour: string, cells: Cell[], along: 0 | 1 = 0): Record<string, string> {
-    const over = new Set(cells.map(([column, row]) => `${column},${row}`));
-    const left = Object.entries(painted).flatMap(([name, text]) => {
-        const rest = readRuns(text, along).filter(([column, row]) => !over.has(`${column},${row}`));
-        return rest.length === 0 ? [] : [[name, rest] as const];
-    });
-    const same = left.find(([name]) => name === colour)?.[1] ?? [];
-    return Object.fromEntries([...left.filter(([name]) => name !== colour), [colour, [...same, ...cells]] as const].map(([name, those]) => [name, written(those, along)]));
-}

@@ -8,9 +8,12 @@ const UNITS = ['px', 'mm', 'cm', 'in', 'pt'];
 
 /** What all stands on: the sheet, and the numbers that have names. */
 export function Ground() {
-    const { scene, page, change, preview } = useDesk();
+    const { scene, page, kinds, change, preview } = useDesk();
     const [problem, setProblem] = useState<string | null>(null);
     const { sheet } = page.plan;
+    // Only where something is lit.
+    const lit = new Set(kinds.filter((kind) => kind.fields.some((field) => field.default === 'sheet.light')).map(({ kind }) => kind));
+    const isLit = scene.steps.some((step) => lit.has(step.kind));
     const side = (field: 'width' | 'height') => (
         <LiveNumber
             label={`${field} of the sheet`}
@@ -44,6 +47,19 @@ export function Ground() {
                     onPreview={(colour) => void preview(colour === null ? null : background(colour))}
                     onCommit={(colour) => void change(background(colour))}
                 />
+                {isLit && (
+                    <>
+                        , light from{' '}
+                        <LiveNumber
+                            label="light on the sheet"
+                            raw={scene.sheet.light}
+                            value={scene.sheet.light}
+                            measure="angle"
+                            onPreview={(value) => preview(value === null ? null : [{ op: 'sheet', field: 'light', value }])}
+                            onCommit={(value) => change([{ op: 'sheet', field: 'light', value }])}
+                        />
+                    </>
+                )}
                 .{problem !== null && <p className="text-brick">{problem}</p>}
             </div>
             <ValueRows />

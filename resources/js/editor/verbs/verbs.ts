@@ -2,7 +2,7 @@ import type { Kind, Offer, Operation, Scene, SheetPage, Step } from '../../api/c
 import { gridUnder, stepOf } from '../desk';
 import { gridShape, partShape } from '../scene/geometry';
 import { ownerOf } from '../pick/owner';
-import { paintedOver } from '../pick/runs';
+import { written } from '../pick/runs';
 import { POINT_VERBS, pointVerbs } from './pointVerbs';
 import { dissected, type Pick, type Picking, stepIn } from '../pick/pick';
 
@@ -128,15 +128,18 @@ function fromPoints(kind: Kind, offer: Offer, pick: Pick): Record<string, unknow
 
 /** Whether the field that the pick goes into takes steps like the picked ones. */
 function suits(kind: Kind, offer: Offer, bench: Bench): boolean {
-    const roles = kind.fields.find((field) => field.name === offer.takes)?.roles ?? [];
-    return bench.pick.lines.every((id) => roles.includes(stepOf(bench.scene, id)?.role ?? ''));
+    const { roles = [], kinds } = kind.fields.find((field) => field.name === offer.takes) ?? {};
+    return bench.pick.lines.every((id) => {
+        const step = stepOf(bench.scene, id);
+        return roles.includes(step?.role ?? '') && (kinds === undefined || kinds.includes(step?.kind ?? ''));
+    });
 }
 
 function inPlanOrder(page: SheetPage, ids: readonly string[]): string[] {
     return page.plan.steps.map((step) => step.id).filter((id) => ids.includes(id));
 }
 
-/** Paints the picked cells, grid by grid: into the paint that stands last where that is one on the same grid, else as a new one. */
+/** Paints the picked cells, grid by grid. */
 function painting({ page, scene, picking, colour }: Bench, kind: Kind, takes: string, step: Record<string, unknown>): Operation[] {
     const asked = step[takes];
     const name = (asked !== null && typeof asked === 'object' ? Object.keys(asked)[0] : undefined) ?? colour ?? Object.keys(page.plan.palette)[0] ?? '#1b2140';
@@ -148,12 +151,14 @@ function painting({ page, scene, picking, colour }: Bench, kind: Kind, takes: st
     }
     return [...byGrid].map(([grid, cells]): Operation => {
         const along = gridShape(stepOf(scene, grid)?.geometry)?.data.arrows?.wraps[1] === true ? 1 : 0;
-        const last = page.plan.steps.at(-1);
-        const isOn = last?.kind === kind.kind && last['on'] === grid;
-        const painted = isOn ? (last[takes] as Record<string, string>) : {};
-        const value = paintedOver(painted, name, cells, along);
-        return isOn ? { op: 'set', id: last.id, field: takes, value } : { op: 'add', step: { kind: kind.kind, on: grid, [takes]: value } };
+        return { op: 'paint', kind: kind.kind, field: takes, on: grid, cells: { [name]: written(cells, along) }, along };
     });
+}
+
+/** Whether it can lie on the grids of which cells are picked. */
+function fitsGrids(kind: Kind, { pick, scene }: Bench): boolean {
+    const kinds = kind.fields.find((field) => field.name === 'on')?.kinds;
+    return kinds === undefined || [...pick.cells.keys()].every((grid) => kinds.includes(stepOf(scene, grid)?.kind ?? ''));
 }
 
 /** What is said by one or two cells: their columns and rows, in the field that takes them. */
@@ -168,7 +173,7 @@ function dotted(picking: Picking, takes: string, step: Record<string, unknown>):
 function fromCells(bench: Bench): Verb[] {
     const { kinds, picking, page, scene, selected, pick } = bench;
     const verbs: Verb[] = [];
-    const made = offers(kinds, 'cells').filter(([, offer]) => isThere(offer, bench));
+    const made = offers(kinds, 'cells').filter(([kind, offer]) => isThere(offer, bench) && fitsGrids(kind, bench));
     for (const [kind, offer] of made) {
         const takes = offer.takes ?? 'cells';
         const type = kind.fields.find((field) => field.name === takes)?.type;

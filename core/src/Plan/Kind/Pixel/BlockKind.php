@@ -46,7 +46,7 @@ final class BlockKind extends PartKind
     public function fields(): array
     {
         return [
-            new StepField('on', 'grid', Role::Grid, true),
+            new StepField('on', 'grid', Role::Grid, true, ['grid.twoaxis', 'grid.triangular']),
             new CellsField('cells', 'cells'),
             NumberField::factor('base', 'foot', default: 0),
             new HeightsField('up', 'height'),
@@ -70,13 +70,13 @@ final class BlockKind extends PartKind
     {
         return [
             new Offer(
-                label: 'Block…', from: 'cells', family: Family::Make, key: 3,
+                label: 'Block…', from: 'cells', family: Family::Shape, key: 2,
                 words: 'isometric block, cube, extrude, box, building, voxel, 3d, isometric',
                 says: 'Raises blocks on the picked cells of an isometric grid: tops and the two sides that are seen.',
                 takes: 'cells', preset: ['up' => 1, 'colour' => '{colour}'], asks: ['up', 'colour', 'base'],
             ),
             new Offer(
-                label: 'Pit…', from: 'cells', family: Family::Make, key: 7,
+                label: 'Pit…', from: 'cells', family: Family::Shape, key: 3,
                 words: 'isometric hole, hollow, sunken, cut into the ground, pool, canal, track',
                 says: 'Sinks the picked cells of an isometric grid into the ground: their floor and the walls that are seen.',
                 takes: 'cells', preset: ['down' => 0.5, 'colour' => '{colour}'], asks: ['down', 'colour'],

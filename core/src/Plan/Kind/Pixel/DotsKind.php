@@ -34,7 +34,7 @@ final class DotsKind extends PaintingKind
     public function fields(): array
     {
         return [
-            self::on(),
+            self::on(['grid.pixel', 'grid.rectangular']),
             new SpanField('line', 'line'),
             PairField::way('ring.center', 'middle of the ring'),
             NumberField::count('ring.diameter', 'diameter', 1, 10_000),

@@ -35,7 +35,7 @@ final class FramesKind extends GuideKind
     public function fields(): array
     {
         return [
-            new StepField('on', 'grid', Role::Grid, true),
+            new StepField('on', 'grid', Role::Grid, true, ['grid.pixel', 'grid.rectangular']),
             PairField::counts('size', 'size of a frame', 1, 10_000, true),
             NumberField::count('count', 'frames', 1, self::MOST, true),
             NumberField::count('ms', 'milliseconds', 10, 10_000, default: 120),

@@ -25,9 +25,10 @@ abstract class PaintingKind extends PartKind
         return false;
     }
 
-    final protected static function on(): StepField
+    /** @param  list<string>  $kinds  of grids, where not on all */
+    final protected static function on(array $kinds = []): StepField
     {
-        return new StepField('on', 'grid', Role::Grid, true);
+        return new StepField('on', 'grid', Role::Grid, true, $kinds);
     }
 
     /** @throws FieldFault */
