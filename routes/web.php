@@ -4,6 +4,7 @@ use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LookController;
+use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
@@ -35,6 +36,9 @@ Route::prefix('api')->group(function (): void {
         Route::get('sheets', [SheetController::class, 'index'])->name('sheets.index');
         Route::post('sheets', [SheetController::class, 'store'])->middleware(['turn', 'throttle:new-sheets'])->name('sheets.store');
         Route::post('sheets/{deleted}/restore', [SheetController::class, 'restore'])->whereUuid('deleted')->name('sheets.restore');
+
+        Route::post('pictures', [PictureController::class, 'store'])->middleware(['turn', 'throttle:files'])->name('pictures.store');
+        Route::get('pictures/{hash}', [PictureController::class, 'show'])->where('hash', '[0-9a-f]{64}')->name('pictures.show');
 
         Route::prefix('exports/{export}')->middleware('can:fetch,export')->whereUuid('export')->name('exports.')->group(function (): void {
             Route::get('/', [ExportController::class, 'show'])->name('show');

@@ -3,6 +3,7 @@
 namespace App\Exports;
 
 use App\Models\Export;
+use App\Pictures\StoredPictures;
 use App\Sheets\AllSheets;
 use App\Sheets\ChapterSet;
 use App\Sheets\Planning;
@@ -38,6 +39,7 @@ final readonly class Workshop
         }
         // As it was when the file was asked for, whatever was changed since.
         $sheet = $export->sheet ?? throw new Cancelled;
+        app(StoredPictures::class)->ofPerson($export->user_id);
         $scene = $this->planning->scene($sheet->revision((int) $export->asked['revision'])->plan);
         $progress->goesOn();
         if ($export->asked['format'] === 'set') {

@@ -5,8 +5,10 @@ namespace App\Providers;
 use App\Http\Middleware\TakeTurn;
 use App\Http\Requests\Email;
 use App\Letters\Mailbox;
+use App\Pictures\StoredPictures;
 use App\Sheets\ApcuResults;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
@@ -26,7 +28,8 @@ final class AppServiceProvider extends ServiceProvider
 
         // One for each request: it knows who is at work.
         $this->app->scoped(TakeTurn::class);
-        $this->app->singleton(Kinds::class, static fn (): Kinds => Kinds::all());
+        $this->app->singleton(StoredPictures::class);
+        $this->app->singleton(Kinds::class, static fn (Application $app): Kinds => Kinds::all()->withPictures($app->make(StoredPictures::class)));
         $this->app->singleton(ResultCache::class, ApcuResults::class);
     }
 

@@ -2,10 +2,11 @@
 
 namespace App\Sheets;
 
+use App\Models\Picture;
 use App\Models\Sheet;
 use App\Models\User;
 
-/** What a person keeps, and how much of it there may be: sheets, and the bytes of all their revisions. What was deleted does not count. */
+/** What a person keeps, and how much of it there may be: sheets, and the bytes of all their revisions and of pictures. What was deleted does not count. */
 final readonly class Quotas
 {
     private function __construct(public int $sheets, public int $mostSheets, public int $bytes, public int $mostBytes, public int $revisions)
@@ -16,9 +17,11 @@ final readonly class Quotas
     {
         $kept = $person->sheets()->toBase()->selectRaw('count(*) AS sheets, coalesce(sum(bytes), 0) AS bytes')->first();
 
+        $pictures = (int) Picture::query()->where('user_id', $person->id)->sum('bytes');
+
         return new self(
             (int) ($kept->sheets ?? 0), config()->integer('sternbild.quotas.sheets'),
-            (int) ($kept->bytes ?? 0), config()->integer('sternbild.quotas.bytes'),
+            (int) ($kept->bytes ?? 0) + $pictures, config()->integer('sternbild.quotas.bytes'),
             config()->integer('sternbild.quotas.revisions'),
         );
     }
@@ -52,7 +55,7 @@ final readonly class Quotas
     {
         if ($this->bytes + $more > $this->mostBytes) {
             throw new OverQuota(sprintf(
-                'Your plans with all their revisions take %.1f MB of %s MB; there is no room for this. Delete a sheet that is not needed, then try again.',
+                'Your plans with all their revisions, and your pictures, take %.1f MB of %s MB; there is no room for this. Delete a sheet that is not needed, then try again.',
                 $this->bytes / 1e6, number_format($this->mostBytes / 1e6),
             ));
         }

@@ -24,7 +24,7 @@ if [ "$(id -u)" -eq 0 ]; then
 fi
 
 # Debian's packages the application runs on, and those its tests add.
-PACKAGES_RUN=(procps util-linux php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-curl php8.2-zip php8.2-gd php-apcu postgresql-15 nginx-light librsvg2-bin)
+PACKAGES_RUN=(procps util-linux php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-curl php8.2-zip php8.2-gd php8.2-imagick php-apcu postgresql-15 nginx-light librsvg2-bin)
 PACKAGES_TEST=(chromium python3-pil python3-shapely python3-svgelements)
 
 PG_BIN=/usr/lib/postgresql/15/bin
@@ -192,7 +192,8 @@ clear_env = no
 catch_workers_output = yes
 request_terminate_timeout = 10s
 php_admin_value[memory_limit] = 256M
-php_admin_value[post_max_size] = 12M
+php_admin_value[post_max_size] = 64M
+php_admin_value[upload_max_filesize] = 62M
 php_admin_value[max_execution_time] = 30
 php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
@@ -259,6 +260,11 @@ http {
         location /build/ {
             expires 1y;
             try_files \$uri =404;
+        }
+        # Pictures are larger than plans.
+        location = /api/pictures {
+            client_max_body_size 64m;
+            try_files \$uri @app;
         }
         location / { try_files \$uri @app; }
         location @app {

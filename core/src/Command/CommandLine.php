@@ -133,7 +133,7 @@ final readonly class CommandLine
     /** @throws Unusable */
     private static function evaluated(string $file): Scene
     {
-        return (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromJson(self::read($file)));
+        return (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()->withPictures(new FolderPictures(dirname($file)))))->fromJson(self::read($file)));
     }
 
     /**

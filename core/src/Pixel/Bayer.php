@@ -34,13 +34,13 @@ final class Bayer
             return (($column + $row) % 2 + 0.5) / 2 < $level;
         }
         $side = (int) $matrix;
-        $known = self::known($side);
+        $known = self::matrixOf($side);
 
         return ($known[$row % $side][$column % $side] + 0.5) / $side ** 2 < $level;
     }
 
-    /** @return list<list<int>> */
-    private static function known(int $side): array
+    /** @return list<list<int>> the same, once it is made */
+    public static function matrixOf(int $side): array
     {
         /** @var array<int, list<list<int>>> $known */
         static $known = [];

@@ -12,6 +12,7 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Paint\Gradient;
 use Sternbild\Core\Paint\PatternFill;
+use Sternbild\Core\Pixel\PictureFile;
 use Sternbild\Core\Shape\Part;
 
 /** The worked-out parameters of one step. A field that was not given and has no default is absent. */
@@ -90,6 +91,29 @@ final readonly class Arguments
         }
 
         return $painted;
+    }
+
+    public function picture(string $field): PictureFile
+    {
+        $value = $this->values[$field] ?? null;
+
+        return $value instanceof PictureFile ? $value : throw $this->misdeclared($field);
+    }
+
+    /** @return list<array{string, string}>|int name and #rrggbb of each, or how many are to be found */
+    public function coloursOrCount(string $field): array|int
+    {
+        $value = $this->values[$field] ?? null;
+        if (is_float($value)) {
+            return (int) $value;
+        }
+        $colours = [];
+        foreach (is_array($value) ? $value : throw $this->misdeclared($field) as $one) {
+            [$name, $hex] = is_array($one) ? array_values($one) + ['', ''] : throw $this->misdeclared($field);
+            $colours[] = is_string($name) && is_string($hex) ? [$name, $hex] : throw $this->misdeclared($field);
+        }
+
+        return $colours;
     }
 
     /** @return list<float> one number, or one for each of several */
@@ -264,6 +288,7 @@ final readonly class Arguments
             $value instanceof Gradient => $value->fingerprint(),
             $value instanceof PatternFill => $value->key(),
             $value instanceof CellPick => $value->fingerprint(),
+            $value instanceof PictureFile => $value->hash,
             is_array($value) => '['.implode(',', array_map(self::printed(...), $value)).']',
             default => throw new \LogicException('An argument of the type '.get_debug_type($value).' has no fingerprint.'),
         };

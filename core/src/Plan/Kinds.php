@@ -7,9 +7,17 @@ namespace Sternbild\Core\Plan;
 /** All kinds of steps, in the order in which the interface offers them. */
 final readonly class Kinds
 {
-    /** @param  array<string, Kind>  $kinds by name */
-    private function __construct(private array $kinds)
+    /**
+     * @param  array<string, Kind>  $kinds by name
+     * @param  Pictures|null  $pictures  where those are that their steps name
+     */
+    private function __construct(private array $kinds, public ?Pictures $pictures = null)
     {
+    }
+
+    public function withPictures(Pictures $pictures): self
+    {
+        return new self($this->kinds, $pictures);
     }
 
     public static function all(): self
@@ -72,6 +80,8 @@ final readonly class Kinds
             new Kind\Pixel\FramesKind,
             new Kind\Pixel\BlockKind,
             new Kind\Pixel\SpeckleKind,
+            new Kind\Pixel\PictureKind,
+            new Kind\Pixel\SampleKind,
             new Kind\Copy\RepeatAlongKind,
         ] as $kind) {
             $kinds[$kind->name()] = $kind;

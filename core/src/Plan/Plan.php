@@ -17,6 +17,7 @@ final readonly class Plan
      * @param  Limits  $limits  from which on checks speak up
      * @param  array<string, string>  $chapters  names by the id of the step that each begins with
      * @param  bool  $seamsOpen  whether neighbours are left as they are, with nothing drawn under the edges that they share
+     * @param  Pictures|null  $pictures  where those are that it names
      */
     public function __construct(
         public float $width,
@@ -29,6 +30,7 @@ final readonly class Plan
         public Limits $limits,
         public array $chapters = [],
         public bool $seamsOpen = false,
+        public ?Pictures $pictures = null,
     ) {
     }
 
@@ -52,7 +54,7 @@ final readonly class Plan
             }
         }
 
-        return new self($this->width, $this->height, $this->unit, $this->background, $this->values, $this->palette, array_intersect_key($this->steps, $kept), $this->limits, $this->chapters, $this->seamsOpen);
+        return new self($this->width, $this->height, $this->unit, $this->background, $this->values, $this->palette, array_intersect_key($this->steps, $kept), $this->limits, $this->chapters, $this->seamsOpen, $this->pictures);
     }
 
     /**

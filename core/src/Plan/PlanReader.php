@@ -86,6 +86,7 @@ final readonly class PlanReader
             self::limits($plan['sheet'], $width, $height, $unit),
             self::chapters($plan['chapters'] ?? [], $steps),
             is_array($plan['sheet']) && ($plan['sheet']['seams'] ?? null) === 'open',
+            $this->kinds->pictures,
         );
     }
 

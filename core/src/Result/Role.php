@@ -11,6 +11,7 @@ enum Role: string
     case Guide = 'guide';
     case Overlay = 'overlay';
     case Part = 'part';
+    case Picture = 'picture';
     case Measure = 'measure';
     case Look = 'look';
 

@@ -15,6 +15,7 @@ use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Mesh\Mesh;
+use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Plan\CellDomain;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Kind\Pixel\FramesKind;
@@ -121,6 +122,9 @@ final readonly class SceneView
             }
             if ($known->result instanceof Guide && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->guide($known->result, $plan->steps[$known->id]->kind->copyNames());
+            }
+            if ($known->result instanceof PlacedPicture && ! isset($has[$hash])) {
+                $geometry[$hash] = ['image' => $known->result->source, 'size' => [$known->result->file->width, $known->result->file->height], 'map' => $known->result->map()->toArray(), 'fade' => $known->numbers['fade'] ?? 0.0];
             }
             if ($known->result instanceof Measurement && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->measurement($known->result);

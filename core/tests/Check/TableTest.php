@@ -54,7 +54,7 @@ final class TableTest extends TestCase
         $astride = static fn (float $right): array => [self::outline('p1', [[190, 210], [$right, 225], [192, 235]]), ['id' => 'w1', 'kind' => 'pattern', 'of' => ['p1'], 'group' => 'pm', 'origin' => [200, 200], 'a' => [40, 0], 'b' => [0, 40]]];
         $painted = static fn (string ...$rows): array => [
             ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [100, 100], 'columns' => 24, 'rows' => 12, 'cell' => 10],
-            ['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => self::drawn($rows)],
+            ['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => self::drawn(array_values($rows))],
         ];
         $covered = static fn (float $x): array => [self::disc('p1', $x, 400, 60), self::disc('p2', 400, 400, 200)];
 

@@ -66,7 +66,7 @@ final class BlocksTest extends TestCase
         // The opening is all that is seen; each of two walls is two cells long and half a cell high.
         self::assertEqualsWithDelta(4 * $face, array_sum($areas), 1e-6);
         self::assertEqualsWithDelta($face * 2 * 0.5, $areas['left'] + 0.0, 1e-6 + $face * 0.25);
-        self::assertGreaterThan(0.0, min($areas));
+        self::assertGreaterThan(0.0, min($areas['top'], $areas['left'], $areas['right']));
         // Twice as deep no floor is left but its nearest corner.
         self::assertLessThan($areas['top'], self::areas(self::scene(['cells' => ['g1#2,2', 'g1#3,2', 'g1#2,3', 'g1#3,3'], 'down' => 1.5]))['top']);
     }

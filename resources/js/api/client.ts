@@ -125,7 +125,8 @@ export async function reach(request: Request): Promise<Response> {
     }
 }
 
-function csrfToken(): string {
+/** What tells that a request comes from a page of ours. */
+export function csrfToken(): string {
     const found = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie);
     return found?.[1] === undefined ? '' : decodeURIComponent(found[1]);
 }

@@ -2296,6 +2296,105 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Brings a picture in: PNG, JPEG or WebP, known by its bytes, turned upright, kept without anything but its pixels */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "multipart/form-data": {
+                        /** Format: binary */
+                        picture: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Picture"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{hash}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                hash: string;
+            };
+            cookie?: never;
+        };
+        /** The file of a picture, for the one who brought it in */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    hash: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description The file */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2333,7 +2432,7 @@ export interface components {
             name: string;
             label: string;
             /** @enum {unknown} */
-            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends" | "paint" | "colours" | "painted" | "span";
+            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends" | "paint" | "colours" | "painted" | "span" | "source" | "tones";
             required: boolean;
             default: unknown;
             /** @enum {unknown} */
@@ -2412,7 +2511,7 @@ export interface components {
              * @description What its steps come to, as far as that does not hang on what they are made of.
              * @enum {unknown}
              */
-            makes: "grid" | "guide" | "overlay" | "part" | "measure" | "look";
+            makes: "grid" | "guide" | "overlay" | "part" | "measure" | "look" | "picture";
         };
         /** @description A piece of a sentence: words, or a parameter that can be edited in place. */
         Piece: {
@@ -2440,7 +2539,7 @@ export interface components {
             muted: boolean;
             hidden: boolean;
             /** @enum {unknown} */
-            role: "grid" | "guide" | "overlay" | "part" | "measure" | "look" | "none";
+            role: "grid" | "guide" | "overlay" | "part" | "measure" | "look" | "none" | "picture";
             of: string[];
             numbers: {
                 [key: string]: number;
@@ -2606,7 +2705,7 @@ export interface components {
             steps: (components["schemas"]["Step"] | number)[];
             drawing: (components["schemas"]["Drawn"] | number)[];
             geometry: {
-                [key: string]: components["schemas"]["GridGeometry"] | components["schemas"]["GridTopology"] | components["schemas"]["PartGeometry"] | components["schemas"]["GuideGeometry"] | components["schemas"]["Handles"] | components["schemas"]["MeasureGeometry"];
+                [key: string]: components["schemas"]["GridGeometry"] | components["schemas"]["GridTopology"] | components["schemas"]["PartGeometry"] | components["schemas"]["GuideGeometry"] | components["schemas"]["Handles"] | components["schemas"]["MeasureGeometry"] | components["schemas"]["ImageGeometry"];
             };
             findings: components["schemas"]["Finding"][];
             chapters: components["schemas"]["Section"][];
@@ -3017,6 +3116,19 @@ export interface components {
             holds: boolean;
             compared: number;
             off: number;
+        };
+        /** @description How plans name the picture, and its size in pixels. */
+        Picture: {
+            source: string;
+            width: number;
+            height: number;
+        };
+        /** @description Where a picture lies: how plans name it, its size in pixels, the six numbers of the map from pixels to the sheet in the order of SVG's matrix(), and how far it is faded. */
+        ImageGeometry: {
+            image: string;
+            size: number[];
+            map: number[];
+            fade: number;
         };
     };
     responses: never;

@@ -1,11 +1,12 @@
-import { type RefObject, useLayoutEffect, useRef } from 'react';
+import { type RefObject, useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 import type { Scene } from '../../api/client';
 import type { Hover } from '../pick/hover';
 import type { Picking } from '../pick/pick';
 import type { GridShape } from '../scene/GridShape';
 import { gridShape } from '../scene/geometry';
+import { arrived } from '../scene/ImageShape';
 import {
-    AMBER, begin, inkOn, isHeavy, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintSheet, paintStar, paintWithout, type View,
+    AMBER, begin, inkOn, isHeavy, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintPictures, paintSheet, paintStar, paintWithout, type View,
 } from './paint';
 import { Glass } from './Glass';
 import { paintMeasures } from './measures';
@@ -24,6 +25,8 @@ const RESTS = 160;
 
 /** The drawing and its grids. */
 export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worked, measured, sector, cell }: Shown & { gridsShown: boolean; outlines: boolean; seen: Seen | null; worked: ReadonlySet<string> | null; measured: { selected: string | null } | null; sector: Sector | null; cell: Cell | null }) {
+    // Pictures come by and by.
+    const come = useSyncExternalStore(arrived.subscribe, arrived.get);
     const canvas = useRef<HTMLCanvasElement>(null);
     useLayoutEffect(() => {
         const glass = canvas.current;
@@ -35,6 +38,7 @@ export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worke
             context.beginPath();
             context.rect(0, 0, scene.sheet.width, scene.sheet.height);
             context.clip();
+            paintPictures(context, scene);
             if (!outlines) paintDrawing(context, scene, undefined, worked, isQuick);
             context.restore();
             if (outlines && seen === null) paintOutlines(context, scene, view.scale);
@@ -49,7 +53,7 @@ export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worke
         paint(heavy);
         const rest = heavy ? window.setTimeout(() => paint(false), RESTS) : 0;
         return () => window.clearTimeout(rest);
-    }, [scene, view, size, gridsShown, outlines, seen, worked, measured, sector, cell]);
+    }, [scene, view, size, gridsShown, outlines, seen, worked, measured, sector, cell, come]);
     return <Glass canvas={canvas} size={size} />;
 }
 

@@ -12,6 +12,7 @@ import type { Arrow } from '../scene/nearby';
 import { KeepOn } from '../verbs/KeepOn';
 import { BaseLayer, HoverLayer, PickLayer } from './Layers';
 import { PlaceReadout } from './PlaceReadout';
+import { useBringing } from './useBringing';
 import { useCloseUp } from './useCloseUp';
 import { usePointer } from './usePointer';
 import { BrushChoices } from '../paint/BrushChoices';
@@ -53,6 +54,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
     const painting = usePainting({ box, canvas, view, pan, panning: space, hit, show });
     const tool = paints ? painting : pointer;
     const brush = useSyncExternalStore(painter.subscribe, painter.getBrush);
+    const bringing = useBringing();
     const nudge = useNudge(show);
     const zoom = (factor: number) => zoomAt(factor, size.width / 2, size.height / 2);
 
@@ -123,6 +125,9 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                     onPointerCancel={tool.leave}
                     onPointerLeave={() => show(null)}
                     onKeyDown={onKeyDown}
+                    onDragOver={bringing.onDragOver}
+                    onDrop={bringing.onDrop}
+                    onPaste={bringing.onPaste}
                     onKeyUp={(event) => event.key === ' ' && setSpace(false)}
                     onBlur={() => {
                         setSpace(false);
@@ -146,6 +151,11 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                 <Handles view={view} show={show} onClick={pointer.pickAt} />
                 {outlines && <PlaceReadout seen={seen} scene={scene} />}
                 {children}
+                {bringing.said !== null && (
+                    <p role="status" className="pointer-events-none absolute top-3 left-1/2 -translate-x-1/2 rounded bg-paper px-3 py-1.5 text-[13px] shadow">
+                        {bringing.said}
+                    </p>
+                )}
                 <p
                     aria-live="polite"
                     className="pointer-events-none absolute bottom-0 left-4 max-w-[calc(100%-2rem)] truncate rounded bg-ground/90 py-0.5 font-serif text-[15px]"

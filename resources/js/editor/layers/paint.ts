@@ -1,7 +1,7 @@
 import type { Scene, Style } from '../../api/client';
 import type { GridShape } from '../scene/GridShape';
 import { type PartShape, rangeIn, wayOf } from '../scene/PartShape';
-import { gridShape, guideShape, partShape } from '../scene/geometry';
+import { gridShape, guideShape, imageShape, partShape } from '../scene/geometry';
 import { copyIn, type Pick, placeIn, stepIn } from '../pick/pick';
 import { fillWith, strokeWith } from './gradients';
 import { type Filling, fillings, fillWithPattern, MANY, MUCH, type PaintFigure, paintSpread, paintSpreadQuickly, styleOf } from './patterns';
@@ -36,6 +36,21 @@ export function paintSheet(context: CanvasRenderingContext2D, scene: Scene): voi
     const { width, height, background } = scene.sheet;
     context.fillStyle = background ?? PAPER;
     context.fillRect(0, 0, width, height);
+}
+
+/** The pictures under all that is constructed; those that have not come yet are left out. */
+export function paintPictures(context: CanvasRenderingContext2D, scene: Scene): void {
+    for (const step of scene.steps) {
+        const shape = step.hidden ? undefined : imageShape(step.geometry);
+        const bitmap = shape?.bitmap;
+        if (shape === undefined || bitmap == null) continue;
+        const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = shape.data.map;
+        context.save();
+        context.transform(a, b, c, d, e, f);
+        context.globalAlpha = 1 - shape.data.fade;
+        context.drawImage(bitmap, 0, 0, shape.data.size[0] ?? 0, shape.data.size[1] ?? 0);
+        context.restore();
+    }
 }
 
 /** The parts as they are drawn, from back to front; of a motif that is worked on also what it is made of. */

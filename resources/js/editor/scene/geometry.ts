@@ -2,10 +2,11 @@ import type { Handles, Scene, Step } from '../../api/client';
 import { GridShape, Topology } from './GridShape';
 import { PartShape } from './PartShape';
 import { GuideShape } from './GuideShape';
+import { ImageShape } from './ImageShape';
 import { MeasureShape } from './MeasureShape';
 import { HashStore, type Holder } from './HashStore';
 
-type Shape = GridShape | PartShape | GuideShape | MeasureShape | HandleShape;
+type Shape = ImageShape | GridShape | PartShape | GuideShape | MeasureShape | HandleShape;
 
 /** What of a step can be taken hold of. */
 class HandleShape {
@@ -43,6 +44,7 @@ export class ShapeStore extends HashStore<Shape> {
     }
 
     private made(data: Scene['geometry'][string]): Shape | undefined {
+        if ('image' in data) return new ImageShape(data);
         if ('pulls' in data) return new HandleShape(data);
         if ('measured' in data) return new MeasureShape(data);
         if ('figures' in data) return new PartShape(data);
@@ -86,4 +88,9 @@ export function partShape(hash: string | null | undefined): PartShape | undefine
 export function measureShape(hash: string | null | undefined): MeasureShape | undefined {
     const shape = hash ? shapes.get(hash) : undefined;
     return shape instanceof MeasureShape ? shape : undefined;
+}
+
+export function imageShape(hash: string | null | undefined): ImageShape | undefined {
+    const shape = hash ? shapes.get(hash) : undefined;
+    return shape instanceof ImageShape ? shape : undefined;
 }

@@ -1,6 +1,6 @@
 import type { Kind, Offer, Operation, Scene, SheetPage, Step } from '../../api/client';
 import { gridUnder, stepOf } from '../desk';
-import { gridShape, partShape } from '../scene/geometry';
+import { gridShape, imageShape, partShape } from '../scene/geometry';
 import { ownerOf } from '../pick/owner';
 import { written } from '../pick/runs';
 import { POINT_VERBS, pointVerbs } from './pointVerbs';
@@ -77,12 +77,34 @@ export function verbsFor(bench: Bench): Verb[] {
         return [...made, ...pointVerbs(pick, bench.selected)];
     }
     if (pick.mode === 'lines' && pick.lines.length > 0) {
-        const suiting = offers(kinds, 'guides').filter(([kind, offer]) => suits(kind, offer, bench));
-        return enough(suiting, pick.lines.length, (kind, offer) =>
+        const suiting = offers(kinds, 'guides').filter(([kind, offer]) => suits(kind, offer, bench) && isThere(offer, bench));
+        const fit = fitting(bench);
+        const made = enough(suiting, pick.lines.length, (kind, offer) =>
             verb(kind, offer, bench, pick.lines[0] ?? null, (step) => [{ op: 'add', step: { ...step, ...taken(kind, offer.takes ?? 'of', inPlanOrder(bench.page, pick.lines)) } }]),
         );
+        return fit === null ? made : [...made, fit];
     }
     return offers(kinds, 'ground').map(([kind, offer]) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step }]));
+}
+
+/** Lays the last picture so that it covers a grid. */
+function fitting({ pick, page, scene }: Bench): Verb | null {
+    const shape = pick.lines.length === 1 ? gridShape(stepOf(scene, pick.lines[0] ?? '')?.geometry) : undefined;
+    const picture = scene.steps.findLast((step) => step.role === 'picture');
+    const [wide = 1, high = 1] = imageShape(picture?.geometry)?.data.size ?? [];
+    if (shape === undefined || picture === undefined || page.plan.steps.every((step) => step.id !== picture.id)) return null;
+    return plainVerb('fit picture', 'Fit the picture', `Lays ${picture.label} so that it covers the grid.`, 'place', 7, () => {
+        const xs = shape.places.filter((_, k) => k % 2 === 0);
+        const ys = shape.places.filter((_, k) => k % 2 === 1);
+        const reduced = (all: number[], pickOne: (a: number, b: number) => number): number => all.reduce(pickOne, all[0] ?? 0);
+        const [left, top] = [reduced(xs, Math.min), reduced(ys, Math.min)];
+        const width = Math.max(reduced(xs, Math.max) - left, ((reduced(ys, Math.max) - top) * wide) / high);
+        return [
+            { op: 'set', id: picture.id, field: 'at', value: [left, top] },
+            { op: 'set', id: picture.id, field: 'width', value: width },
+            { op: 'set', id: picture.id, field: 'turn', value: null },
+        ];
+    });
 }
 
 /** Those that take as many as are picked; and those that take more, as far as none of these stands at their number. */

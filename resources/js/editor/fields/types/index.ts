@@ -14,9 +14,11 @@ import * as painted from './painted';
 import * as pair from './pair';
 import * as place from './place';
 import * as places from './places';
+import * as source from './source';
 import * as span from './span';
 import * as step from './step';
 import * as steps from './steps';
+import * as tones from './tones';
 import * as switches from './switch';
 
 interface FieldType {
@@ -27,7 +29,7 @@ interface FieldType {
 }
 
 /** Every type of field that the API knows; one that is missing does not compile. */
-const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, colours, lengths, number, paint, painted, pair, place, places, span, step, steps, switch: switches };
+const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, colours, lengths, number, paint, painted, pair, place, places, source, span, step, steps, switch: switches, tones };
 
 export function editorOf(type: Field['type']): ComponentType<Edited> {
     return TYPES[type].Edit;

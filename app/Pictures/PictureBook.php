@@ -1,0 +1,103 @@
+<?php
+
+namespace App\Pictures;
+
+use App\Models\Picture;
+use App\Models\User;
+use App\Sheets\OverQuota;
+use App\Sheets\Quotas;
+use Illuminate\Support\Facades\Storage;
+
+/** Taking pictures in: known by their bytes, turned upright, written anew without anything but their pixels, kept once. */
+final class PictureBook
+{
+    /** Pixels on the longer side. */
+    private const LARGEST_SIDE = 16_000;
+
+    /** Pixels in all. */
+    private const MOST_PIXELS = 50_000_000;
+
+    /** Pixels up to which what is no photograph is kept without loss. */
+    private const MOST_LOSSLESS = 4_000_000;
+
+    private const QUALITY = 92;
+
+    private const TYPES = [IMAGETYPE_PNG, IMAGETYPE_JPEG, IMAGETYPE_WEBP];
+
+    /** What reading one may take, of memory in bytes, and of time in seconds. */
+    private const MEMORY = 450_000_000;
+
+    private const SECONDS = 8;
+
+    /**
+     * @param  string  $file  a path
+     *
+     * @throws NoPicture
+     * @throws OverQuota
+     */
+    public static function take(User $person, string $file): Picture
+    {
+        $size = @getimagesize($file);
+        if ($size === false || ! in_array($size[2], self::TYPES, true)) {
+            throw new NoPicture('Expected a PNG, JPEG or WebP picture; by its first bytes this file is none.');
+        }
+        [$width, $height] = $size;
+        if ($width < 1 || $height < 1 || max($width, $height) > self::LARGEST_SIDE || $width * $height > self::MOST_PIXELS) {
+            throw new NoPicture(sprintf('Expected a picture of at most %s pixels a side and %s million in all; this one has %s × %s.', number_format(self::LARGEST_SIDE), number_format(self::MOST_PIXELS / 1e6), number_format($width), number_format($height)));
+        }
+        try {
+            [$bytes, $type, $width, $height] = self::written($file, $size[2]);
+        } catch (\ImagickException $fault) {
+            throw new NoPicture('The picture is broken, or not whole: it cannot be read to its end.', previous: $fault);
+        }
+        $hash = hash('sha256', $bytes);
+        $known = Picture::query()->where('user_id', $person->id)->where('hash', $hash)->first();
+        if ($known !== null) {
+            return $known;
+        }
+        Quotas::holdBytes($person, strlen($bytes));
+        // First the file, so that no picture is named that is not there.
+        if (! Storage::exists(Picture::pathOf($hash))) {
+            Storage::put(Picture::pathOf($hash), $bytes);
+        }
+
+        return Picture::query()->createOrFirst(['user_id' => $person->id, 'hash' => $hash], ['type' => $type, 'width' => $width, 'height' => $height, 'bytes' => strlen($bytes)]);
+    }
+
+    /**
+     * @return array{string, 'png'|'jpeg', int, int} the file, its form, width and height
+     *
+     * @throws \ImagickException
+     */
+    private static function written(string $file, int $came): array
+    {
+        \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MEMORY, self::MEMORY);
+        \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MAP, self::MEMORY);
+        \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_TIME, self::SECONDS);
+        // Read by what its bytes say, whatever it is called; of what moves the first picture.
+        $prefix = [IMAGETYPE_PNG => 'png', IMAGETYPE_JPEG => 'jpeg', IMAGETYPE_WEBP => 'webp'][$came];
+        $image = new \Imagick;
+        $image->readImage("$prefix:$file".'[0]');
+        $image->autoOrient();
+        if ($image->getImageColorspace() !== \Imagick::COLORSPACE_SRGB) {
+            $image->transformImageColorspace(\Imagick::COLORSPACE_SRGB);
+        }
+        $image->setImageDepth(8);
+        $image->stripImage();
+        $image->setImagePage(0, 0, 0, 0);
+        [$width, $height] = [$image->getImageWidth(), $image->getImageHeight()];
+        $hasAlpha = (bool) $image->getImageAlphaChannel();
+        $isExact = $hasAlpha || ($came !== IMAGETYPE_JPEG && $width * $height <= self::MOST_LOSSLESS);
+        $image->setImageFormat($isExact ? 'png' : 'jpeg');
+        if ($isExact) {
+            $image->setOption('png:compression-level', '4');
+        } else {
+            $image->setImageCompressionQuality(self::QUALITY);
+            $image->setSamplingFactors(['1x1', '1x1', '1x1']);
+        }
+        $bytes = $image->getImageBlob();
+        $image->clear();
+
+        return [$bytes, $isExact ? 'png' : 'jpeg', $width, $height];
+    }
+}

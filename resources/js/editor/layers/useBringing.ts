@@ -1,0 +1,41 @@
+import { type ClipboardEvent, type DragEvent, useState } from 'react';
+import { bringPicture } from '../../files/bringPicture';
+import { problemText, useDesk } from '../desk';
+
+/** Pictures that are dropped on the sheet, or pasted: each is laid under the construction as wide as the sheet. */
+export function useBringing() {
+    const { kinds, page, change, select } = useDesk();
+    const [said, say] = useState<string | null>(null);
+
+    async function bring(file: File): Promise<void> {
+        const kind = kinds.find((one) => one.fields.some((field) => field.type === 'source'));
+        const field = kind?.fields.find((one) => one.type === 'source');
+        if (kind === undefined || field === undefined) return;
+        try {
+            const picture = await bringPicture(file, (share) => say(`Bringing in the picture: ${Math.round(share * 100)} %`));
+            const preset = kind.offers.find((offer) => offer.from === 'ground')?.preset ?? {};
+            const refused = await change([{ op: 'add', step: { kind: kind.kind, ...preset, [field.name]: picture.source }, before: page.plan.steps[0]?.id ?? null }]);
+            say(refused === null ? null : problemText(refused));
+            if (refused === null) select(null);
+        } catch (fault) {
+            say(fault instanceof Error ? fault.message : 'The picture could not be brought in.');
+        }
+    }
+
+    function from(files: FileList | undefined): boolean {
+        const file = [...(files ?? [])].find((one) => one.type.startsWith('image/'));
+        if (file !== undefined) void bring(file);
+        return file !== undefined;
+    }
+
+    return {
+        said,
+        onDragOver: (event: DragEvent) => event.dataTransfer.types.includes('Files') && event.preventDefault(),
+        onDrop: (event: DragEvent) => {
+            if (from(event.dataTransfer.files)) event.preventDefault();
+        },
+        onPaste: (event: ClipboardEvent) => {
+            if (from(event.clipboardData.files)) event.preventDefault();
+        },
+    };
+}
