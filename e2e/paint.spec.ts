@@ -240,6 +240,36 @@ test('frames are copied, changed, put in order, played, and handed over as one p
     expect(pixel(18, 2)).toEqual([0x1b, 0x21, 0x40, 255]);
 });
 
+test('what pixel work minds is found, shown, and mended one by one, never by itself', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Edges', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 640, height: 320, unit: 'px', background: null, checks: { small: 0 } }, palette: { ink: '#1b2140', lamp: '#f2b33d' }, values: {},
+        steps: [
+            { id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 32, rows: 16, cell: 20 },
+            // A doubled corner; a line that runs 1 5 2 5; a cell by itself; a hole.
+            { id: 'd1', kind: 'paint', on: 'g1', cells: { ink: '2,2 2,3 2,4 3,4 3,5 3,6 8,2 9,3+4 14,4+1 16,5+4 28,3', lamp: '8,9+3 8,10 10,10+1 8,11+3' } },
+        ],
+    });
+    const cells = async () => (await desk.stored()).plan.steps.at(-1)?.['cells'] as Record<string, string>;
+    const findings = page.getByRole('region', { name: 'Findings' });
+    const mend = async (label: string, revision: number) => {
+        await findings.getByRole('button', { name: label }).first().click();
+        await desk.revision(revision);
+    };
+    await expect(findings.getByText('a corner of a line is doubled at column 2, row 4')).toBeVisible();
+    await expect(findings.getByText('runs 1 5 2 5; even would be 1 3 4 5')).toBeVisible();
+    expect(await cells()).toMatchObject({ lamp: '8,9+3 8,10 10,10+1 8,11+3' });
+    await mend('Even it out', 2);
+    expect((await cells())['ink']).toContain('9,3+2');
+    expect((await cells())['ink']).toContain('12,4+3');
+    await mend('Fill it', 3);
+    expect((await cells())['lamp']).toBe('8,9+3 8,10+3 8,11+3');
+    await mend('Take it out', 4);
+    await mend('Take it out', 5);
+    await expect(findings.getByText('Nothing is wrong.')).toBeVisible();
+    expect((await cells())['ink']).not.toContain('28,3');
+});
+
 /** The files of an archive, by name. */
 function unzipped(zip: Buffer): Record<string, Buffer> {
     const entries: Record<string, Buffer> = {};

@@ -46,7 +46,7 @@ final class PictureBook
             throw new NoPicture(sprintf('Expected a picture of at most %s pixels a side and %s million in all; this one has %s × %s.', number_format(self::LARGEST_SIDE), number_format(self::MOST_PIXELS / 1e6), number_format($width), number_format($height)));
         }
         try {
-            [$bytes, $type, $width, $height] = self::written($file, $size[2]);
+            [$bytes, $type, $width, $height] = self::isCutOff($file, $size[2]) ? throw new \ImagickException('It ends too soon.') : self::written($file, $size[2]);
         } catch (\ImagickException $fault) {
             throw new NoPicture('The picture is broken, or not whole: it cannot be read to its end.', previous: $fault);
         }
@@ -62,6 +62,14 @@ final class PictureBook
         }
 
         return Picture::query()->createOrFirst(['user_id' => $person->id, 'hash' => $hash], ['type' => $type, 'width' => $width, 'height' => $height, 'bytes' => strlen($bytes)]);
+    }
+
+    /** Whether a JPEG has no end behind its last scan; libraries fill up what is missing with grey, and say nothing. */
+    private static function isCutOff(string $file, int $type): bool
+    {
+        $bytes = $type === IMAGETYPE_JPEG ? (string) file_get_contents($file) : '';
+
+        return $bytes !== '' && ! str_contains(substr($bytes, (int) strrpos($bytes, "\xFF\xDA")), "\xFF\xD9");
     }
 
     /**

@@ -1,5 +1,8 @@
 # What bin/backup and bin/restore share. Sourced, not run.
 
+# Where pictures are kept, where that is a folder of this machine.
+pictures_of() { printf '%s/pictures' "${STERNBILD_FILES:-$SERVER_HOME/app}"; }
+
 # The PostgreSQL of this folder: the one that serves, else one that is started for now, while nothing else may start here.
 use_postgres() {
     need_packages "${PACKAGES_RUN[@]}"

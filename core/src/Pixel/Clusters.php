@@ -15,7 +15,7 @@ final class Clusters
     private const ROUNDS = 14;
 
     /**
-     * @param  array<string, int>  $colours  how often each occurs, by #rrggbb
+     * @param  non-empty-array<string, int>  $colours  how often each occurs, by #rrggbb
      * @return non-empty-list<string> #rrggbb, from dark to light; fewer where there are no more
      */
     public static function find(array $colours, int $count): array
@@ -64,7 +64,7 @@ final class Clusters
     }
 
     /**
-     * @param  list<array{float, float, float, int}>  $points
+     * @param  non-empty-list<array{float, float, float, int}>  $points
      * @return non-empty-list<array{float, float, float}>
      */
     private static function begun(array $points, int $count): array
@@ -75,7 +75,11 @@ final class Clusters
             $sum = [$sum[0] + $weight * $l, $sum[1] + $weight * $a, $sum[2] + $weight * $b];
             $whole += $weight;
         }
-        $centres = [[$sum[0] / max(1, $whole), $sum[1] / max(1, $whole), $sum[2] / max(1, $whole)]];
+        // That which is nearest to the mean of all.
+        $mean = [$sum[0] / max(1, $whole), $sum[1] / max(1, $whole), $sum[2] / max(1, $whole)];
+        $off = array_map(static fn (array $point): float => ($point[0] - $mean[0]) ** 2 + ($point[1] - $mean[1]) ** 2 + ($point[2] - $mean[2]) ** 2, $points);
+        [$l, $a, $b] = $points[(int) array_search(min($off), $off, true)];
+        $centres = [[$l, $a, $b]];
         $far = array_fill(0, count($points), INF);
         while (count($centres) < $count) {
             [$l, $a, $b] = $centres[count($centres) - 1];

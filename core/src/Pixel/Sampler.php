@@ -12,7 +12,7 @@ use Sternbild\Core\Grid\RectangularGrid;
 /**
  * The colour of a picture under every cell of a grid.
  *
- * Means are taken in linear light, IEC 61966-2-1: half black, half white is #bcbcbc. Cells of which less than half lies on the picture have none.
+ * Means are taken in linear light, IEC 61966-2-1: half black, half white is #bcbcbc. Cells of which the middle does not lie on the picture have none, nor those that are seen through for the most part.
  */
 final class Sampler
 {
@@ -151,6 +151,7 @@ final class Sampler
             ksort($counts);
             $colours[$cell] = (string) array_search(max($counts), $counts, true);
         }
+        $colours = array_filter($colours, static fn (int $cell): bool => self::isOn($picture, self::middleOf($grid, $cell)), ARRAY_FILTER_USE_KEY);
         // Cells that are finer than the pixels have the one that they lie in.
         if (count($colours) < $grid->cellCount() && $side < 3.0) {
             $colours += self::middles(self::read($picture->file), $picture, $grid);
@@ -171,8 +172,7 @@ final class Sampler
         $rows = [];
         Budget::spend(12 * $grid->cellCount() + $picture->file->width * $picture->file->height / 400);
         for ($cell = 0; $cell < $grid->cellCount(); $cell++) {
-            $middle = $grid instanceof RectangularGrid ? self::middleOf($grid, $cell) : $grid->cellOutlines($cell)[0]->centroid();
-            $at = $back->apply($middle);
+            $at = $back->apply(self::middleOf($grid, $cell));
             [$x, $y] = [(int) floor($at->x + 1e-9), (int) floor($at->y + 1e-9)];
             if ($x >= 0 && $y >= 0 && $x < $picture->file->width && $y < $picture->file->height) {
                 $rows[$y][$cell] = $x;
@@ -192,8 +192,18 @@ final class Sampler
         return $colours;
     }
 
-    private static function middleOf(RectangularGrid $grid, int $cell): Vec
+    private static function isOn(PlacedPicture $picture, Vec $place): bool
     {
+        $at = $picture->map()->inverse()->apply($place);
+
+        return $at->x >= 0.0 && $at->y >= 0.0 && $at->x < $picture->file->width && $at->y < $picture->file->height;
+    }
+
+    private static function middleOf(Grid $grid, int $cell): Vec
+    {
+        if (! $grid instanceof RectangularGrid) {
+            return $grid->cellOutlines($cell)[0]->centroid();
+        }
         [$column, $row] = $grid->cellCoordinates($cell);
 
         return $grid->placeAt($column - 0.5, $row - 0.5);

@@ -6,6 +6,7 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Command\FolderPictures;
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
@@ -78,6 +79,8 @@ final class CountingTest extends TestCase
             'dots' => static fn (int $n): array => [['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => $n, 'rows' => 2, 'cell' => 1], ['id' => 'x', 'kind' => 'dots', 'on' => 'g1', 'line' => [1, 1, $n, 2], 'colour' => 'ink']],
             'block' => static fn (int $n): array => [['id' => 'g1', 'kind' => 'grid.twoaxis', 'origin' => [400, 0], 'angles' => [30, 150], 'spacing' => [9, 9], 'columns' => $n, 'rows' => 1], ['id' => 'x', 'kind' => 'block', 'on' => 'g1', 'cells' => ['g1#*,1'], 'up' => 1, 'colour' => 'ink']],
             'speckle' => static fn (int $n): array => [['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => $n, 'rows' => 4, 'cell' => 3], ['id' => 'p1', 'kind' => 'part.cells', 'cells' => ['g1#*,*']], ['id' => 'x', 'kind' => 'speckle', 'of' => 'p1', 'colours' => ['ink'], 'share' => 0.5]],
+            'picture' => static fn (int $n): array => [['id' => 'x', 'kind' => 'picture', 'source' => 'harbour.png']],
+            'sample' => static fn (int $n): array => [['id' => 'k1', 'kind' => 'picture', 'source' => 'harbour.png', 'width' => 1600], ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => $n, 'rows' => 4, 'cell' => 10], ['id' => 'x', 'kind' => 'sample', 'picture' => 'k1', 'on' => 'g1', 'colours' => 4]],
             'frames' => static fn (int $n): array => [['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => $n, 'rows' => 2, 'cell' => 1], ['id' => 'x', 'kind' => 'frames', 'on' => 'g1', 'size' => [1, 1], 'count' => min(256, $n)]],
             'dither' => static fn (int $n): array => [['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => $n, 'rows' => 2, 'cell' => 1], ['id' => 'x', 'kind' => 'dither', 'on' => 'g1', 'cells' => ['g1#*,1'], 'colours' => ['ink', 'lagoon'], 'level' => 0.5]],
             'frieze' => static fn (int $n): array => [$discs(1)[0], ['id' => 'x', 'kind' => 'frieze', 'of' => ['d1'], 'group' => 'p11g', 'by' => [11, 0], 'count' => $n]],
@@ -145,7 +148,7 @@ final class CountingTest extends TestCase
     /** @param  list<array<string, mixed>>  $steps */
     private static function evaluated(Evaluator $evaluator, array $steps, Budget $budget): Scene
     {
-        $scene = $evaluator->evaluate((new PlanReader(Kinds::all()))->fromArray(Sample::plan($steps)), $budget);
+        $scene = $evaluator->evaluate((new PlanReader(Kinds::all()->withPictures(new FolderPictures(__DIR__.'/../fixtures'))))->fromArray(Sample::plan($steps)), $budget);
         self::assertSame([], array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError())));
 
         return $scene;

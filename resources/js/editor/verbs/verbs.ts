@@ -96,9 +96,10 @@ function fitting({ pick, page, scene }: Bench): Verb | null {
     return plainVerb('fit picture', 'Fit the picture', `Lays ${picture.label} so that it covers the grid.`, 'place', 7, () => {
         const xs = shape.places.filter((_, k) => k % 2 === 0);
         const ys = shape.places.filter((_, k) => k % 2 === 1);
-        const reduced = (all: number[], pickOne: (a: number, b: number) => number): number => all.reduce(pickOne, all[0] ?? 0);
-        const [left, top] = [reduced(xs, Math.min), reduced(ys, Math.min)];
-        const width = Math.max(reduced(xs, Math.max) - left, ((reduced(ys, Math.max) - top) * wide) / high);
+        const least = (all: number[]): number => all.reduce((one, other) => Math.min(one, other), Infinity);
+        const most = (all: number[]): number => all.reduce((one, other) => Math.max(one, other), -Infinity);
+        const [left, top] = [least(xs), least(ys)];
+        const width = Math.max(most(xs) - left, ((most(ys) - top) * wide) / high);
         return [
             { op: 'set', id: picture.id, field: 'at', value: [left, top] },
             { op: 'set', id: picture.id, field: 'width', value: width },

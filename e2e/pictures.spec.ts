@@ -1,0 +1,93 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test } from '@playwright/test';
+import { PNG } from 'pngjs';
+import { DeskPage } from './desk';
+
+const VIEW = 'core/tests/fixtures/harbour.png';
+
+test('a view of the harbour light becomes cells: brought in, fitted, sampled in few colours, corrected by hand, put away, handed over', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Harbour light', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 960, height: 600, unit: 'px', background: null }, palette: { night: '#171c3a', lamp: '#f2b33d', dusk: '#b9836c' }, values: {},
+        steps: [{ id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 24, rows: 14, cell: 40 }],
+    });
+    const step = async (kind: string) => (await desk.stored()).plan.steps.find((one) => one.kind === kind);
+
+    // From disk, found by an everyday word.
+    await desk.sheet.press('/');
+    await page.keyboard.type('photograph');
+    await page.keyboard.press('Enter');
+    await page.getByLabel('picture', { exact: true }).setInputFiles(VIEW);
+    await expect(page.getByText('brought in')).toBeVisible();
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(2);
+    const laid = await step('picture');
+    expect(laid).toMatchObject({ fade: 0.4 });
+    expect(laid?.['source']).toMatch(/^sha256:[0-9a-f]{64}$/);
+    // Too large by a number, then fitted to the grid at once.
+    await desk.setNumber('width of picture 1', '1400');
+    await desk.revision(3);
+    await desk.pick('lines', [[0, 100]]);
+    await desk.verb('place', 'Fit the picture');
+    await desk.revision(4);
+    expect(await step('picture')).toMatchObject({ at: [0, 0], width: 960 });
+
+    // Every cell's colour at once, held to six; then to the palette.
+    await desk.pick('lines', [[0, 100]]);
+    await desk.verb('make', 'Sample the picture…');
+    await page.getByLabel('colours', { exact: true }).fill('6');
+    await page.getByLabel('colours', { exact: true }).press('Tab');
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(5);
+    const sample = await step('sample');
+    expect(sample).toMatchObject({ picture: 'k1', on: 'g1', colours: 6 });
+    const painted = async () => {
+        const { scene } = await desk.stored();
+        const hash = scene.geometries[scene.steps.findIndex((one) => one.id === sample?.id)] ?? '';
+        return (scene.geometry[hash] as { painted?: { colours: string[] } } | undefined)?.painted?.colours ?? [];
+    };
+    expect(await painted()).toHaveLength(6);
+    await page.getByRole('button', { name: 'of the palette instead' }).click();
+    await desk.revision(6);
+    expect(new Set(await painted())).toEqual(new Set(['#171c3a', '#f2b33d', '#b9836c']));
+
+    // Corrected by hand with the brush; what it lay on is put away.
+    await page.getByRole('radio', { name: 'paint' }).click();
+    await page.getByRole('radio', { name: /lamp/ }).click();
+    await page.mouse.click(...(await desk.at(220, 60)));
+    await desk.revision(7);
+    expect(await step('paint')).toMatchObject({ on: 'g1', cells: { lamp: '6,2' } });
+    await page.getByRole('button', { name: 'Grid on' }).click();
+
+    await page.getByRole('button', { name: 'Hand over' }).click();
+    await page.getByText('Pixels', { exact: true }).click();
+    await page.getByLabel('Pixels to a cell').fill('8');
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save the file' }).click();
+    const png = PNG.sync.read(await readFile(await (await download).path()));
+    expect([png.width, png.height]).toEqual([192, 112]);
+    expect([...png.data.subarray(4 * (12 * 192 + 44), 4 * (12 * 192 + 44) + 4)]).toEqual([0xf2, 0xb3, 0x3d, 255]);
+});
+
+test('a picture is dropped on the sheet; what is none is refused, and nothing is lost', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Dropped');
+    const drop = async (name: string, type: string, bytes: Buffer) => {
+        const data = await page.evaluateHandle(
+            ([file, mime, text]) => {
+                const transfer = new DataTransfer();
+                transfer.items.add(new File([Uint8Array.from(atob(text ?? ''), (one) => one.charCodeAt(0))], file ?? '', { type: mime ?? '' }));
+                return transfer;
+            },
+            [name, type, bytes.toString('base64')],
+        );
+        await desk.sheet.dispatchEvent('drop', { dataTransfer: data });
+    };
+    await drop('notes.png', 'image/png', Buffer.from('these are notes'));
+    await expect(page.getByText('by its first bytes this file is none')).toBeVisible();
+    await desk.revision(1);
+    await drop('harbour.png', 'image/png', await readFile(VIEW));
+    await desk.revision(2);
+    expect((await desk.stored()).plan.steps).toMatchObject([{ kind: 'picture', fade: 0.4 }]);
+    await expect(page.getByText('by its first bytes this file is none')).toHaveCount(0);
+});

@@ -1,0 +1,185 @@
+<?php
+
+namespace Tests\Feature;
+
+use App\Models\Picture;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+
+/** Pictures that people bring in: checked by their bytes, kept once, seen by their owner alone. */
+final class PicturesTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Storage::fake();
+    }
+
+    public function test_a_picture_is_kept_once_without_anything_but_its_pixels_and_served_to_its_owner_only(): void
+    {
+        $anna = $this->person();
+        $this->actingAs($anna);
+        $jpeg = self::image(60, 40, 'jpeg', static function (\Imagick $image): void {
+            $image->setImageProperty('comment', 'where it was taken');
+        });
+        self::assertStringContainsString('where it was taken', $jpeg);
+        $first = $this->bring($jpeg)->assertCreated()->json();
+        self::assertSame([60, 40], [$first['width'], $first['height']]);
+        self::assertMatchesRegularExpression('/^sha256:[0-9a-f]{64}$/', $first['source']);
+        self::assertSame($first, $this->bring($jpeg)->assertCreated()->json(), 'The same again.');
+        self::assertSame(1, Picture::query()->count());
+        $hash = substr($first['source'], 7);
+        $file = $this->get("/api/pictures/$hash")->assertOk()->assertHeader('Content-Type', 'image/jpeg')->streamedContent();
+        self::assertSame($hash, hash('sha256', $file));
+        self::assertStringNotContainsString('where it was taken', $file);
+
+        $this->actingAs($this->person('bo@sternbild.test'));
+        $this->getJson("/api/pictures/$hash")->assertNotFound();
+        // Nor through a plan that names it.
+        $sheet = $this->sheet(self::plan($first['source']));
+        $findings = $this->getJson("/api/sheets/$sheet->id")->assertOk()->json('scene.findings');
+        self::assertStringContainsString('not there', $findings[0]['message']);
+        self::assertSame($first['source'], $this->bring($jpeg)->assertCreated()->json('source'));
+        self::assertSame(2, Picture::query()->count());
+        self::assertCount(1, Storage::files('pictures'));
+        self::assertSame([], $this->getJson("/api/sheets/$sheet->id")->assertOk()->json('scene.findings'));
+    }
+
+    /** The eight ways that a camera may have been held: Exif 2.32, tag 274. */
+    public function test_pictures_are_turned_upright(): void
+    {
+        $this->actingAs($this->person());
+        foreach (range(1, 8) as $orientation) {
+            $jpeg = self::image(32, 16, 'jpeg', static fn (\Imagick $image): bool => $image->setImageOrientation($orientation));
+            // The library writes no Exif by itself.
+            $exif = "\xFF\xE1".pack('n', 34)."Exif\0\0MM\0*\0\0\0\x08\0\x01".pack('nnNn', 0x0112, 3, 1, $orientation)."\0\0\0\0\0\0";
+            $brought = $this->bring(substr($jpeg, 0, 2).$exif.substr($jpeg, 2))->assertCreated()->json();
+            self::assertSame($orientation < 5 ? [32, 16] : [16, 32], [$brought['width'], $brought['height']], "orientation $orientation");
+        }
+    }
+
+    public function test_colours_depths_and_transparency_of_all_sorts_become_eight_bits_of_srgb(): void
+    {
+        $this->actingAs($this->person());
+        $read = function (string $bytes): \Imagick {
+            $source = self::text($this->bring($bytes)->assertCreated()->json('source'));
+            $image = new \Imagick;
+            $image->readImageBlob($this->get('/api/pictures/'.substr($source, 7))->assertOk()->streamedContent());
+
+            return $image;
+        };
+        $cmyk = $read(self::image(20, 20, 'jpeg', static fn (\Imagick $image): bool => $image->transformImageColorspace(\Imagick::COLORSPACE_CMYK)));
+        self::assertSame(\Imagick::COLORSPACE_SRGB, $cmyk->getImageColorspace());
+        $deep = $read(self::image(20, 20, 'png', static fn (\Imagick $image): bool => $image->setImageDepth(16)));
+        self::assertSame(8, $deep->getImageDepth());
+        $clear = new \Imagick;
+        $clear->newImage(20, 20, new \ImagickPixel('transparent'));
+        $clear->setImageFormat('webp');
+        self::assertSame(0.0, $read($clear->getImageBlob())->getImagePixelColor(3, 3)->getColorValue(\Imagick::COLOR_ALPHA));
+        $moving = new \Imagick;
+        foreach (['red', 'blue'] as $colour) {
+            $moving->newImage(20, 20, $colour, 'webp');
+        }
+        self::assertGreaterThan(0.9, $read($moving->getImagesBlob())->getImagePixelColor(3, 3)->getColorValue(\Imagick::COLOR_RED), 'Of what moves the first.');
+    }
+
+    /** @return iterable<string, array{\Closure(): string, string}> */
+    public static function wrong(): iterable
+    {
+        yield 'no picture' => [static fn (): string => 'not a picture at all', 'by its first bytes'];
+        yield 'a drawing' => [static fn (): string => '<svg xmlns="http://www.w3.org/2000/svg"/>', 'by its first bytes'];
+        yield 'another form' => [static fn (): string => self::image(20, 20, 'gif'), 'by its first bytes'];
+        yield 'one that says PNG only' => [static fn (): string => "\x89PNG\r\n\x1a\n".str_repeat('x', 200), 'by its first bytes|broken|this one has'];
+        yield 'cut off' => [static fn (): string => substr($whole = self::image(300, 300, 'png', self::noisy(...)), 0, intdiv(strlen($whole), 2)), 'broken'];
+        yield 'a photograph cut off' => [static fn (): string => substr($whole = self::image(300, 300, 'jpeg', self::noisy(...)), 0, intdiv(strlen($whole), 2)), 'broken'];
+        yield 'a header of 30,000 × 30,000' => [static function (): string {
+            $png = self::image(20, 20, 'png');
+            $header = pack('NN', 30_000, 30_000).substr($png, 24, 5);
+
+            return substr($png, 0, 16).$header.pack('N', crc32('IHDR'.$header)).substr($png, 33);
+        }, '30,000 × 30,000'];
+        yield 'nothing' => [static fn (): string => '', 'picture'];
+    }
+
+    /** @param  \Closure(): string  $bytes */
+    #[DataProvider('wrong')]
+    public function test_what_is_no_picture_says_why(\Closure $bytes, string $message): void
+    {
+        $this->actingAs($this->person());
+        self::assertMatchesRegularExpression("/$message/", self::text($this->bring($bytes())->assertUnprocessable()->json('errors.picture.0')));
+        self::assertSame(0, Picture::query()->count());
+        self::assertSame([], Storage::files('pictures'));
+    }
+
+    public function test_pictures_count_in_the_quota(): void
+    {
+        $this->actingAs($this->person());
+        config()->set('sternbild.quotas.bytes', 2_000);
+        $this->bring(self::image(20, 20, 'png'))->assertCreated();
+        $big = self::image(200, 200, 'png', self::noisy(...));
+        $this->bring($big)->assertUnprocessable()->assertJsonPath('problem', 'quota');
+        self::assertSame(1, Picture::query()->count());
+        self::assertGreaterThan(0, $this->getJson('/api/account')->assertOk()->json('kept.bytes') ?? 1);
+    }
+
+    public function test_every_cell_gets_its_colour_on_the_sheet_and_in_files(): void
+    {
+        $this->actingAs($this->person());
+        $source = self::text($this->bring(self::image(40, 20, 'png'))->json('source'));
+        $sheet = $this->sheet(self::plan($source));
+        $page = $this->getJson("/api/sheets/$sheet->id")->assertOk()->json('scene');
+        self::assertSame([], $page['findings']);
+        $painted = array_values(array_filter($page['geometry'], static fn (array $one): bool => isset($one['painted'])))[0]['painted'];
+        self::assertSame(['#0f6e84', '#d0683f'], [min($painted['colours']), max($painted['colours'])]);
+        self::assertNotEmpty(array_filter($page['geometry'], static fn (array $one): bool => ($one['image'] ?? '') === substr($source, 7)));
+        // The file is made where nobody is signed in.
+        $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'pixels', 'of' => 'g1', 'as' => 'png', 'scale' => 1])->assertAccepted();
+        $png = imagecreatefromstring($this->get('/api/exports/'.\App\Models\Export::query()->latest()->firstOrFail()->id.'/file')->assertOk()->streamedContent());
+        self::assertInstanceOf(\GdImage::class, $png);
+        self::assertSame([0x0F, 0x6E, 0x84], array_slice(array_values(imagecolorsforindex($png, (int) imagecolorat($png, 0, 0))), 0, 3));
+        self::assertSame([0xD0, 0x68, 0x3F], array_slice(array_values(imagecolorsforindex($png, (int) imagecolorat($png, 7, 3))), 0, 3));
+    }
+
+    /** @return array<string, mixed> */
+    private static function plan(string $source): array
+    {
+        return [
+            'format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 400, 'height' => 200, 'unit' => 'px', 'background' => null, 'checks' => ['miss' => 0, 'small' => 0]], 'palette' => ['lagoon' => '#0f6e84'], 'values' => (object) [],
+            'steps' => [
+                ['id' => 'k1', 'kind' => 'picture', 'source' => $source],
+                ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 8, 'rows' => 4, 'cell' => 50],
+                ['id' => 'd1', 'kind' => 'sample', 'picture' => 'k1', 'on' => 'g1', 'colours' => 2],
+            ],
+        ];
+    }
+
+    /** The left half lagoon, the right half copper. */
+    private static function image(int $wide, int $high, string $format, ?\Closure $then = null): string
+    {
+        $image = new \Imagick;
+        $image->newImage($wide, $high, '#0f6e84', $format);
+        $half = new \Imagick;
+        $half->newImage(intdiv($wide, 2), $high, '#d0683f');
+        $image->compositeImage($half, \Imagick::COMPOSITE_OVER, intdiv($wide, 2), 0);
+        if ($then !== null) {
+            $then($image);
+        }
+
+        return $image->getImageBlob();
+    }
+
+    private static function noisy(\Imagick $image): void
+    {
+        $image->addNoiseImage(\Imagick::NOISE_RANDOM);
+    }
+
+    /** @return TestResponse<Response> */
+    private function bring(string $bytes): TestResponse
+    {
+        return $this->post('/api/pictures', ['picture' => UploadedFile::fake()->createWithContent('picture', $bytes)], ['Accept' => 'application/json']);
+    }
+}
