@@ -150,7 +150,7 @@ final class KeepingTest extends TestCase
         $sheet = $this->sheet();
         config()->set('sternbild.quotas.bytes', $sheet->bytes + 100);
         $this->change($sheet, 1, [['op' => 'set', 'id' => 'p1', 'field' => 'name', 'value' => str_repeat('leaf ', 15)]])->assertUnprocessable()
-            ->assertJsonPath('problem', 'quota')->assertJsonPath('message', 'Your plans with all their revisions take 0.0 MB of 0 MB; there is no room for this. Delete a sheet that is not needed, then try again.');
+            ->assertJsonPath('problem', 'quota')->assertJsonPath('message', 'Your plans with all their revisions, and your pictures, take 0.0 MB of 0 MB; there is no room for this. Delete a sheet that is not needed, then try again.');
         self::assertSame(1, $sheet->refresh()->head);
         self::assertSame('petal', self::steps($sheet)['p1']['name']);
     }

@@ -30,6 +30,8 @@ enum Sort: string
     case PixelHole = 'pixel-hole';
     case HardEdge = 'hard-edge';
     case Banding = 'banding';
+    case ManyColours = 'many-colours';
+    case AlikeColours = 'alike-colours';
     case Closes = 'closes';
     case Hidden = 'hidden';
     case Vanishes = 'vanishes';

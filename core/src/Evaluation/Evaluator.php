@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Evaluation;
 
 use Sternbild\Core\Check\Checks;
+use Sternbild\Core\Check\Colours;
 use Sternbild\Core\Check\PartChecks;
 use Sternbild\Core\Check\Seen;
 use Sternbild\Core\Geometry\Bounds;
@@ -108,6 +109,8 @@ final readonly class Evaluator
         $arranged = $drawing->arranged();
         array_push($findings, ...array_map(static fn (Finding $finding): Finding => $finding->about($labels[$finding->step]), PartChecks::run($plan, $known, self::seen($arranged), $labels, $budget->share(self::CHECKED))));
 
+        array_push($findings, ...array_map(static fn (Finding $finding): Finding => $finding->about($labels[$finding->step]), Colours::in($plan, self::colours($arranged))));
+
         $inside = $drawing->inside();
         array_push($findings, ...self::unshown($drawing, $looks, $labels));
 
@@ -150,6 +153,26 @@ final readonly class Evaluator
         }
 
         return $seen;
+    }
+
+    /**
+     * @param  list<DrawnPart>  $arranged
+     * @return array<string, list<string>> #rrggbb of fills and strokes, by the step
+     */
+    private static function colours(array $arranged): array
+    {
+        $colours = [];
+        foreach ($arranged as $drawn) {
+            foreach ($drawn->styles as $style) {
+                foreach ($style === null ? [] : [$style->gradient === null && $style->pattern === null ? $style->fill : 'none', $style->strokeWidth > 0.0 ? $style->stroke : 'none'] as $colour) {
+                    if ($colour !== 'none') {
+                        $colours[$drawn->id][$colour] = $colour;
+                    }
+                }
+            }
+        }
+
+        return array_map(array_values(...), $colours);
     }
 
     /**

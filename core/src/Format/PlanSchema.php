@@ -40,6 +40,7 @@ final class PlanSchema
                         'background' => ['type' => ['string', 'null']],
                         'seams' => ['enum' => ['closed', 'open']],
                         'light' => ['type' => 'number'],
+                        'colours' => ['oneOf' => [['type' => 'integer', 'minimum' => 1, 'maximum' => 256], ['enum' => ['palette']]]],
                         'checks' => ['type' => 'object', 'additionalProperties' => false, 'properties' => ['sliver' => $number, 'miss' => $number, 'corner' => $number, 'small' => $number]],
                     ],
                 ],

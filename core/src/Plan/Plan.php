@@ -18,6 +18,7 @@ final readonly class Plan
      * @param  array<string, string>  $chapters  names by the id of the step that each begins with
      * @param  bool  $seamsOpen  whether neighbours are left as they are, with nothing drawn under the edges that they share
      * @param  Pictures|null  $pictures  where those are that it names
+     * @param  int|'palette'|null  $heldTo  how many colours it may have, or those of its palette; null for any
      */
     public function __construct(
         public float $width,
@@ -31,6 +32,7 @@ final readonly class Plan
         public array $chapters = [],
         public bool $seamsOpen = false,
         public ?Pictures $pictures = null,
+        public int|string|null $heldTo = null,
     ) {
     }
 
@@ -54,7 +56,7 @@ final readonly class Plan
             }
         }
 
-        return new self($this->width, $this->height, $this->unit, $this->background, $this->values, $this->palette, array_intersect_key($this->steps, $kept), $this->limits, $this->chapters, $this->seamsOpen, $this->pictures);
+        return new self($this->width, $this->height, $this->unit, $this->background, $this->values, $this->palette, array_intersect_key($this->steps, $kept), $this->limits, $this->chapters, $this->seamsOpen, $this->pictures, $this->heldTo);
     }
 
     /**

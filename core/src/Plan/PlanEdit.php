@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\PaintedCellsField;
 use Sternbild\Core\Result\Role;
 
@@ -24,6 +25,7 @@ use Sternbild\Core\Result\Role;
  * | `{op: "lay", name, steps, palette, before?}` | puts several steps in that refer to one another; they get free ids, everywhere they are named, and the colours that the plan lacks come along |
  * | `{op: "ramp", of, to, steps}` | adds so many colours between two of the palette, or `to: "lighter"` or `"darker"` ones of the same hue |
  * | `{op: "paint", kind, field, on, cells, along?}` | paints cells of a grid, by colour, in runs along its first or second coordinate (0 or 1): over those of the last step on the grid where that is of the kind, else in a new one |
+ * | `{op: "recolour", map}` | wherever one of these colours is used, by name or as #rrggbb, another one is, all at once; two can change places |
  * | `{op: "rename-colour", name, to}` | renames one, everywhere it is used |
  *
  * It does not check the outcome: PlanReader does.
@@ -33,7 +35,7 @@ final class PlanEdit
     /** Steps of a change that are called by their names in its label, which tells one or two, and how many more. */
     private const NAMED = 20;
 
-    private const SHEET = ['width', 'height', 'unit', 'background', 'checks.sliver', 'checks.miss', 'checks.corner', 'checks.small', 'seams', 'light'];
+    private const SHEET = ['width', 'height', 'unit', 'background', 'checks.sliver', 'checks.miss', 'checks.corner', 'checks.small', 'seams', 'light', 'colours'];
 
     /** @var array<string, string> placeholder to id */
     private array $named = [];
@@ -125,7 +127,8 @@ final class PlanEdit
             'ramp' => $this->addRamp($operation, $pointer),
             'lay' => $this->lay($operation, $pointer),
             'paint' => $this->paint($operation, $pointer),
-            default => throw Unusable::at("$pointer/op", 'one of add, set, remove, move, chapter, move-chapter, sheet, value, colour, rename-colour, ramp, lay, paint'),
+            'recolour' => $this->recolour($operation, $pointer),
+            default => throw Unusable::at("$pointer/op", 'one of add, set, remove, move, chapter, move-chapter, sheet, value, colour, rename-colour, ramp, lay, paint, recolour'),
         };
     }
 
@@ -472,20 +475,56 @@ final class PlanEdit
     {
         [$name, $to] = PaletteEdit::names($this->plan, $operation, $pointer);
         $this->plan = PaletteEdit::renamed($this->plan, $name, $to);
+        $this->recolourSteps($name, $to);
+        $this->labels[] = "Rename colour $name to $to";
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $operation
+     *
+     * @throws Unusable
+     */
+    private function recolour(array $operation, string $pointer): void
+    {
+        $map = $operation['map'] ?? null;
+        if (! is_array($map) || $map === [] || array_is_list($map) || count($map) > 256) {
+            throw Unusable::at("$pointer/map", 'colours by the colours that they take the place of, such as {"lagoon": "ink"}');
+        }
+        foreach ($map as $from => $to) {
+            if (! is_string($to) || ! ColourField::isColour($to) || ! ColourField::isColour((string) $from)) {
+                throw Unusable::at("$pointer/map/$from", 'the name of a colour, #rrggbb or none');
+            }
+        }
+        // In two steps, so that colours can change places.
+        foreach (array_keys($map) as $number => $from) {
+            $this->recolourSteps((string) $from, "\0$number");
+        }
+        foreach (array_values($map) as $number => $to) {
+            $this->recolourSteps("\0$number", $to);
+        }
+        $sheet = is_array($this->plan['sheet'] ?? null) ? $this->plan['sheet'] : [];
+        $ground = $map[is_string($sheet['background'] ?? null) ? $sheet['background'] : ''] ?? null;
+        if (is_string($ground)) {
+            $this->plan['sheet'] = [...$sheet, 'background' => $ground === 'none' ? null : $ground];
+        }
+        $this->labels[] = 'Recolour '.implode(', ', array_slice(array_map(strval(...), array_keys($map)), 0, 3));
+    }
+
+    private function recolourSteps(string $from, string $to): void
+    {
         foreach ($this->steps->all() as $index => $step) {
             $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
             foreach ($kind?->fields() ?? [] as $field) {
                 $path = explode('.', $field->name);
                 $outer = $step[$path[0]] ?? null;
                 $said = isset($path[1]) ? (is_array($outer) ? $outer[$path[1]] ?? null : null) : $outer;
-                $recoloured = $said === null ? null : $field->recoloured($said, $name, $to);
+                $recoloured = $said === null ? null : $field->recoloured($said, $from, $to);
                 if ($recoloured !== $said) {
                     $step = self::withSet($step, $path, $recoloured);
                 }
             }
             $this->steps->replace($index, $step);
         }
-        $this->labels[] = "Rename colour $name to $to";
     }
 
     /** @throws Unusable */

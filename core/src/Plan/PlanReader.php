@@ -87,6 +87,7 @@ final readonly class PlanReader
             self::chapters($plan['chapters'] ?? [], $steps),
             is_array($plan['sheet']) && ($plan['sheet']['seams'] ?? null) === 'open',
             $this->kinds->pictures,
+            self::heldTo($plan['sheet']),
         );
     }
 
@@ -100,7 +101,7 @@ final readonly class PlanReader
         if (! is_array($sheet)) {
             throw Unusable::at('/sheet', 'an object with width, height and unit');
         }
-        self::onlyKeys($sheet, ['width', 'height', 'unit', 'background', 'checks', 'seams', 'light'], '/sheet');
+        self::onlyKeys($sheet, ['width', 'height', 'unit', 'background', 'checks', 'seams', 'light', 'colours'], '/sheet');
         $unit = is_string($sheet['unit'] ?? null) ? Unit::tryFrom($sheet['unit']) : null;
         if ($unit === null) {
             throw Unusable::at('/sheet/unit', 'one of '.implode(', ', array_column(Unit::cases(), 'value')));
@@ -115,6 +116,18 @@ final readonly class PlanReader
         }
 
         return [self::side($sheet, 'width', $unit), self::side($sheet, 'height', $unit), $unit, $background];
+    }
+
+    /**
+     * @return int|'palette'|null
+     *
+     * @throws Unusable
+     */
+    private static function heldTo(mixed $sheet): int|string|null
+    {
+        $held = is_array($sheet) ? $sheet['colours'] ?? null : null;
+
+        return $held === null || $held === 'palette' || (is_int($held) && $held >= 1 && $held <= 256) ? $held : throw Unusable::at('/sheet/colours', 'how many colours the sheet may have, 1 to 256, or "palette"');
     }
 
     /** @throws Unusable */

@@ -145,6 +145,7 @@ final readonly class SceneView
                 'unit' => $plan->unit->value,
                 'background' => $this->scene->background(),
                 'seams' => $plan->seamsOpen ? 'open' : 'closed',
+                'colours' => $plan->heldTo,
                 'light' => $plan->values->all()['sheet.light'] ?? Values::LIGHT,
                 'checks' => ['sliver' => $plan->limits->sliver, 'miss' => $plan->limits->miss, 'corner' => $plan->limits->corner, 'small' => $plan->limits->small],
             ],

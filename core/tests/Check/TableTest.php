@@ -15,8 +15,8 @@ use Sternbild\Core\Tests\Sample;
 /** Every finding there is: a drawing that shows it, one that just does not, its measure, and a remedy that removes it. */
 final class TableTest extends TestCase
 {
-    /** What only says that not all was looked through or told, and needs drawings by the hundred. */
-    private const OF_CHECKS_THEMSELVES = [Sort::Unchecked, Sort::More, Sort::ManyCells];
+    /** What only says that not all was looked through or told, and needs drawings by the hundred; and what lies nowhere, of which ColoursTest tells. */
+    private const OF_CHECKS_THEMSELVES = [Sort::Unchecked, Sort::More, Sort::ManyCells, Sort::ManyColours, Sort::AlikeColours];
 
     /** @return array<string, mixed> */
     private static function disc(string $id, float $x, float $y, float $radius): array

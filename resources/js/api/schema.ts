@@ -2695,6 +2695,8 @@ export interface components {
             seams: "closed" | "open";
             /** @description Where light comes from, degrees clockwise from straight up. */
             light: number;
+            /** @description How many colours it may have, or those of its palette; null for any. */
+            colours: number | "palette" | null;
         };
         /** @description What the request says it has already is not said again: sentences, looks and the hashes of geometry are given by their number in that list, from 0, and geometry, which is listed by hash, is left out. */
         Scene: {
@@ -2798,7 +2800,7 @@ export interface components {
             /** @constant */
             op: "sheet";
             /** @enum {unknown} */
-            field: "width" | "height" | "unit" | "background" | "checks.sliver" | "checks.miss" | "checks.corner" | "checks.small" | "seams" | "light";
+            field: "width" | "height" | "unit" | "background" | "checks.sliver" | "checks.miss" | "checks.corner" | "checks.small" | "seams" | "light" | "colours";
             value: unknown;
         } | {
             /** @constant */
@@ -2856,6 +2858,13 @@ export interface components {
             };
             /** @description The coordinate that runs go along. */
             along?: number;
+        } | {
+            /** @constant */
+            op: "recolour";
+            /** @description Colours by those that they take the place of. */
+            map: {
+                [key: string]: string;
+            };
         };
         Problem: {
             /** @enum {unknown} */
@@ -2956,6 +2965,8 @@ export interface components {
             seams?: "closed" | "open";
             /** @description Where light comes from, degrees clockwise from straight up. */
             light?: number;
+            /** @description How many colours it may have, or those of its palette; null for any. */
+            colours?: number | "palette" | null;
         };
         /** @description Places of one kind and name, x and y one after another, and how a plan writes each. */
         SnapGroup: {

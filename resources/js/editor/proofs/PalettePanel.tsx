@@ -5,6 +5,8 @@ import { useDesk } from '../desk';
 import { Swatch } from '../fields/Swatch';
 import { PAPER } from '../layers/paint';
 import { contrast, fromHsb, type Hsb, toHsb } from '../../ui/colours';
+import { HeldTo } from '../palette/HeldTo';
+import { PaletteFiles } from '../palette/PaletteFiles';
 import { NamedLooks } from './NamedLooks';
 import { RampEntry } from './RampEntry';
 
@@ -29,13 +31,16 @@ export function PalettePanel() {
                     <RampEntry />
                 </li>
             </ul>
+            <HeldTo />
+            <PaletteFiles />
             <NamedLooks />
         </section>
     );
 }
 
 function ColourEntry({ name, colour }: { name: string | null; colour: string }) {
-    const { change, preview, scene } = useDesk();
+    const { change, preview, scene, page } = useDesk();
+    const others = Object.keys(page.plan.palette).filter((other) => other !== name);
     const [open, setOpen] = useState(false);
     const [given, setGiven] = useState({ name: name ?? '', colour });
     const [problem, setProblem] = useState<string | null>(null);
@@ -99,6 +104,21 @@ function ColourEntry({ name, colour }: { name: string | null; colour: string }) 
                         </label>
                         <HsbInputs colour={HEX.test(given.colour) ? given.colour : colour} onChange={choose} />
                         {HEX.test(given.colour) && <p className="text-[12.5px] text-slate">Contrast with the sheet {ratio(contrast(given.colour, scene.sheet.background ?? PAPER))}, with white {ratio(contrast(given.colour, '#ffffff'))}</p>}
+                        {name !== null && others.length > 0 && (
+                            <label className="flex items-center gap-2 font-medium">
+                                Use instead
+                                <select
+                                    className="boxed min-w-0 flex-1 font-normal"
+                                    value=""
+                                    onChange={(event) => void change([{ op: 'recolour', map: { [name]: event.target.value } }, { op: 'colour', name, value: null }]).then((refused) => (refused === null ? setOpen(false) : setProblem(refused.message)))}
+                                >
+                                    <option value="">another colour</option>
+                                    {others.map((other) => (
+                                        <option key={other}>{other}</option>
+                                    ))}
+                                </select>
+                            </label>
+                        )}
                         {problem !== null && (
                             <p role="alert" className="text-[12.5px] text-brick">
                                 {problem}
