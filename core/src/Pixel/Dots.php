@@ -154,8 +154,39 @@ final class Dots
     }
 
     /**
-     * How many cells lie side by side, step by step: in rows where it goes across, in columns where it goes down. Of a line all of it, of a ring its upper right
-     * quarter.
+     * How many cells lie side by side in the upper right quarter of a ring, step by step from its top: in rows where it is flatter, in columns where it is steeper.
+     *
+     * @param  list<array{int, int}>  $cells  of the ring
+     * @return list<int>
+     */
+    public static function quarterRuns(array $cells): array
+    {
+        if ($cells === []) {
+            return [];
+        }
+        [$columns, $rows] = [array_column($cells, 0), array_column($cells, 1)];
+        [$middleX, $middleY] = [(min($columns) + max($columns)) / 2, (min($rows) + max($rows)) / 2];
+        [$radiusX, $radiusY] = [max($columns) - $middleX, max($rows) - $middleY];
+        $flat = $steep = [];
+        foreach ($cells as [$x, $y]) {
+            [$across, $up] = [$x - $middleX, $middleY - $y];
+            if ($across < 0 || $up < 0) {
+                continue;
+            }
+            if ($up * $radiusX ** 2 >= $across * $radiusY ** 2) {
+                $flat[$y] = ($flat[$y] ?? 0) + 1;
+            } else {
+                $steep[$x] = ($steep[$x] ?? 0) + 1;
+            }
+        }
+        ksort($flat);
+        ksort($steep);
+
+        return [...array_values($flat), ...array_values($steep)];
+    }
+
+    /**
+     * How many cells of a line lie side by side, step by step: in rows where it goes across, in columns where it goes down.
      *
      * @param  list<array{int, int}>  $cells  in order
      * @return list<int>

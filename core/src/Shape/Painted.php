@@ -14,15 +14,16 @@ final readonly class Painted
      * @param  string  $grid  the step whose cells they are
      * @param  array<int, string>  $cells  names of colours by the number of the cell; `none` takes away what was painted before
      * @param  array<string, string>  $colours  #rrggbb by name
+     * @param  list<int>  $runs  of a line or a ring, how many cells lie side by side, step by step
      */
-    public function __construct(public string $grid, public Mesh $mesh, public array $cells, public array $colours)
+    public function __construct(public string $grid, public Mesh $mesh, public array $cells, public array $colours, public array $runs = [])
     {
     }
 
     /** The same without what is painted over it. */
     public function under(self $later): self
     {
-        return new self($this->grid, $this->mesh, array_diff_key($this->cells, $later->cells), $this->colours);
+        return new self($this->grid, $this->mesh, array_diff_key($this->cells, $later->cells), $this->colours, $this->runs);
     }
 
     /** @return array<string, int> how many cells of each colour there are */

@@ -93,6 +93,9 @@ final readonly class SceneView
         }, ARRAY_FILTER_USE_KEY);
     }
 
+    /** Runs of a line that its sentence tells. */
+    private const MOST_RUNS = 40;
+
     /** Under which the handles of a step are listed, beside its geometry. */
     private static function handlesKey(string $hash): string
     {
@@ -220,6 +223,7 @@ final readonly class SceneView
                 : null,
             ...($sector === null ? [] : ['sector' => $sector->describe()]),
             ...($cell === null ? [] : ['cell' => $cell->describe()]),
+            ...($known?->result instanceof Part && ($known->result->painted->runs ?? []) !== [] ? ['runs' => array_slice($known->result->painted->runs ?? [], 0, self::MOST_RUNS)] : []),
             ...($frames === null ? [] : ['frames' => ['on' => $step->raw('on'), 'size' => [$frames->wide, $frames->high], 'corners' => $frames->corners(), 'most' => $frames->most(), 'ms' => $frames->ms]]),
             'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : [...$known->numbers, ...($known->result instanceof Measurement ? $known->result->quantities() : [])]),
         ];

@@ -2575,6 +2575,8 @@ export interface components {
                 most: number;
                 ms: number;
             };
+            /** @description Of a line or a ring of cells, how many lie side by side, step by step; of a ring in its upper right quarter. */
+            runs?: number[];
         };
         Style: {
             fill: string;

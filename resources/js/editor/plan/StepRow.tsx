@@ -140,6 +140,7 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                         </span>
                     );
                 })}
+                {step.runs !== undefined && <span className="text-slate tabular-nums"> Runs {step.runs.join(' ')}.</span>}
                 {step.muted && <span className="ml-1 font-sans text-[12.5px] text-slate">muted</span>}
                 {step.hidden && <span className="ml-1 font-sans text-[12.5px] text-slate">hidden</span>}
                 {[...apart.map((finding) => ({ text: finding.message, bad: finding.level === 'error' })), ...[refused, notMoved].flatMap((text) => (text === null ? [] : [{ text, bad: true }]))].map(({ text, bad }) => (

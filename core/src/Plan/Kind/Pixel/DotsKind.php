@@ -90,6 +90,11 @@ final class DotsKind extends PaintingKind
             throw new FieldFault('on', 'choice', 'dots lie on a pixel grid, or on a rectangular one');
         }
         $dots = self::dots($given);
+        $runs = match (true) {
+            $given->has('line') => Dots::runs($dots),
+            $given->has('box') => [],
+            default => Dots::quarterRuns($dots),
+        };
         $dots = $given->isOn('filled') ? Dots::filled($dots) : $dots;
         Budget::spend(count($dots));
         $cells = [];
@@ -100,7 +105,7 @@ final class DotsKind extends PaintingKind
         }
         $colour = $given->text('colour');
 
-        return self::painted($given, array_fill_keys(array_keys($cells), $colour), [$colour => $colour], $outside, self::form($given));
+        return self::painted($given, array_fill_keys(array_keys($cells), $colour), [$colour => $colour], $outside, self::form($given), $runs);
     }
 
     /**

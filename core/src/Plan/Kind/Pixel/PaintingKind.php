@@ -58,16 +58,17 @@ abstract class PaintingKind extends PartKind
      * @param  array<string, string>  $colours  #rrggbb, or none, by name
      * @param  int  $outside  how many lie outside the grid
      * @param  string  $field  that says which they are
+     * @param  list<int>  $runs  of a line or a ring
      *
      * @throws FieldFault where nothing is painted
      */
-    final protected static function painted(Arguments $given, array $cells, array $colours, int $outside, string $field): Part
+    final protected static function painted(Arguments $given, array $cells, array $colours, int $outside, string $field, array $runs = []): Part
     {
         if ($cells === []) {
             throw new FieldFault($field, 'lost', $outside > 0 ? 'all of it lies outside the grid' : 'no cell is painted');
         }
         Budget::spend(20 * count($cells));
-        $painted = new Painted($given->step('on')->id, self::grid($given)->mesh(), $cells, array_filter($colours, static fn (string $colour): bool => $colour !== 'none'));
+        $painted = new Painted($given->step('on')->id, self::grid($given)->mesh(), $cells, array_filter($colours, static fn (string $colour): bool => $colour !== 'none'), $runs);
         $part = Part::painted($painted, $given->step);
 
         return $outside === 0 ? $part : $part->remarked(new Remark('lost-cells', $outside.($outside === 1 ? ' cell lies' : ' cells lie').' outside the grid', $field));
