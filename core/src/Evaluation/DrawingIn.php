@@ -6,6 +6,7 @@ namespace Sternbild\Core\Evaluation;
 
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\FineGrid;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Plan\Address;
@@ -96,7 +97,12 @@ final class DrawingIn
     {
         $size = max($scene->plan->width, $scene->plan->height);
         $grid = is_string($raw) ? $scene->grids()[explode('@', $raw)[0]] ?? null : null;
-        if ($grid !== null && is_string($raw)) {
+        if ($grid instanceof FineGrid && is_string($raw)) {
+            $point = $grid->nearestPoint($place);
+            if ($grid->pointAt($point)->distanceTo($place) <= self::HERE * $size) {
+                return explode('@', $raw)[0].'@'.implode(',', $point);
+            }
+        } elseif ($grid !== null && is_string($raw)) {
             $mesh = $grid->mesh();
             foreach ($mesh->x as $point => $x) {
                 if (abs($x - $place->x) + abs($mesh->y[$point] - $place->y) <= self::HERE * $size) {

@@ -37,7 +37,7 @@ final readonly class Evaluator
     private const TOO_MUCH = 'takes more work than there is time for; fewer copies, cells or curves would do';
 
     /** Cells of all grids and overlays of a plan together. */
-    private const MOST_CELLS = 500_000;
+    private const MOST_CELLS = 1_200_000;
 
     public function __construct(private ResultCache $cache)
     {

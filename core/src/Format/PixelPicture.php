@@ -49,8 +49,9 @@ final readonly class PixelPicture
             foreach (array_keys($painted->counts()) as $figure => $name) {
                 $colours[$name] = $drawn->styles[$figure]->fill ?? 'none';
             }
+            $colours = array_filter($colours, static fn (string $colour): bool => $colour !== 'none');
             foreach ($painted->cells as $cell => $name) {
-                if (($colours[$name] ?? 'none') !== 'none') {
+                if (isset($colours[$name])) {
                     $cells[$cell] = $colours[$name];
                 }
             }
@@ -117,7 +118,7 @@ final readonly class PixelPicture
     public function png(int $scale, bool $mayBeIndexed = true): string
     {
         $this->hold($scale);
-        $colours = array_values(array_unique($this->cells));
+        $colours = array_map(strval(...), array_keys(array_count_values($this->cells)));
         $isIndexed = $mayBeIndexed && count($colours) <= self::MOST_INDEXED;
         [$across, $down] = [max(1, $this->wide * $scale), max(1, $this->high * $scale)];
         $picture = $isIndexed ? imagecreate($across, $down) : imagecreatetruecolor($across, $down);
@@ -133,8 +134,10 @@ final readonly class PixelPicture
         foreach ($colours as $colour) {
             $numbers[$colour] = (int) imagecolorallocate($picture, (int) hexdec(substr($colour, 1, 2)) & 255, (int) hexdec(substr($colour, 3, 2)) & 255, (int) hexdec(substr($colour, 5, 2)) & 255);
         }
+        $wide = $this->wide;
         foreach ($this->cells as $cell => $colour) {
-            [$x, $y] = [$cell % $this->wide * $scale, intdiv($cell, $this->wide) * $scale];
+            $x = $cell % $wide * $scale;
+            $y = intdiv($cell, $wide) * $scale;
             $scale === 1 ? imagesetpixel($picture, $x, $y, $numbers[$colour]) : imagefilledrectangle($picture, $x, $y, $x + $scale - 1, $y + $scale - 1, $numbers[$colour]);
         }
         ob_start();

@@ -29,6 +29,16 @@ abstract class Grid extends Tiling implements Measured
     /** The place with these coordinates. */
     abstract public function placeAt(float $u, float $v): Vec;
 
+    public function pointCount(): int
+    {
+        return count($this->mesh()->x);
+    }
+
+    public function edgeCount(): int
+    {
+        return count($this->mesh()->from);
+    }
+
     /** Its middle: that of the box around all its intersections. */
     public function middle(): Vec
     {

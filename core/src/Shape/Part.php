@@ -11,7 +11,6 @@ use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Mesh\CellJoin;
 use Sternbild\Core\Result\Copied;
 use Sternbild\Core\Result\Copies;
 use Sternbild\Core\Result\Mappable;
@@ -52,7 +51,7 @@ final readonly class Part implements Mappable
     public static function painted(Painted $painted, string $step): self
     {
         // Where it only takes away, what it takes stands for it, in no colour.
-        $figures = $painted->figures($step) ?: [Figure::drawn(CellJoin::join($painted->mesh, array_keys($painted->cells)) ?: throw new \LogicException('Cells have outlines.'), [$step])->recoloured('none')];
+        $figures = $painted->figures($step) ?: [Figure::drawn($painted->laid->joined(array_keys($painted->cells)) ?: throw new \LogicException('Cells have outlines.'), [$step])->recoloured('none')];
 
         return new self($figures, painted: $painted);
     }

@@ -11,9 +11,11 @@ use Sternbild\Core\Geometry\Meeting;
 use Sternbild\Core\Geometry\Run;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\FineGrid;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Crossings;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Mesh\Mesh;
 use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Shape\Part;
 
@@ -156,14 +158,41 @@ final class Snapper
     }
 
     /**
+     * The nearest intersection, and the nearest middle of an edge.
+     *
+     * @param  array<string, int>  $allowed
+     * @return list<Candidate>
+     */
+    private function ofFineGrid(string $id, FineGrid $grid, Vec $place, float $reach, array $allowed): array
+    {
+        $found = [];
+        $label = $this->labels[$id];
+        $point = $grid->nearestPoint($place);
+        $at = $grid->pointAt($point);
+        if (isset($allowed['intersection']) && abs($at->x - $place->x) <= $reach && abs($at->y - $place->y) <= $reach) {
+            $found[] = $this->candidate('intersection', $at, "$id@".implode(',', $point), Naming::point($grid->pointWords(), $point)." of $label", $place);
+        }
+        [$u, $v] = $grid->coordinatesAt($place);
+        [$columns, $rows] = $grid->size();
+        foreach (isset($allowed['midpoint']) ? [[floor($u) + 0.5, round($v)], [round($u), floor($v) + 0.5]] : [] as [$across, $down]) {
+            $middle = $grid->placeAt($across, $down);
+            if ($across >= 0 && $down >= 0 && $across <= $columns && $down <= $rows && $middle->distanceTo($place) <= $reach) {
+                $found[] = $this->candidate('midpoint', $middle, self::inGrid($id, $grid, $middle), "the middle of an edge of $label", $place);
+            }
+        }
+
+        return $found;
+    }
+
+    /**
      * @param  array<string, int>  $allowed
      * @return list<Candidate>
      */
     private function ofGrid(string $id, Grid $grid, Vec $place, float $reach, array $allowed): array
     {
-        $found = [];
-        $mesh = $grid->mesh();
         $label = $this->labels[$id];
+        $found = $grid instanceof FineGrid ? $this->ofFineGrid($id, $grid, $place, $reach, $allowed) : [];
+        $mesh = $grid instanceof FineGrid ? new Mesh([], [], [], [], [], [], []) : $grid->mesh();
         if (isset($allowed['intersection'])) {
             foreach ($mesh->x as $point => $x) {
                 if (abs($x - $place->x) <= $reach && abs($mesh->y[$point] - $place->y) <= $reach) {

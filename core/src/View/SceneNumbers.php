@@ -121,13 +121,11 @@ final class SceneNumbers
     /** @return array{kind: string, cells: int, points: int, edges: int, area: float} */
     private static function grid(Grid $grid, string $kind): array
     {
-        $mesh = $grid->mesh();
-
         return [
             'kind' => $kind,
             'cells' => $grid->cellCount(),
-            'points' => count($mesh->x),
-            'edges' => count($mesh->from),
+            'points' => $grid->pointCount(),
+            'edges' => $grid->edgeCount(),
             'area' => $grid->area(),
         ];
     }

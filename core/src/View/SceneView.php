@@ -9,6 +9,7 @@ use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PathData;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Grid\FineGrid;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Grid\Tiling;
@@ -93,8 +94,19 @@ final readonly class SceneView
         }, ARRAY_FILTER_USE_KEY);
     }
 
+    /** Nodes of painted cells from which on they are drawn as a picture; the browser does so from there on, too. */
+    private const MOST_OUTLINED = 2400;
+
     /** Runs of a line that its sentence tells. */
     private const MOST_RUNS = 40;
+
+    /** Whether a part is drawn outline by outline on the screen: painted cells by the hundred are a picture there, which has no seams. */
+    private function isOutlined(string $id): bool
+    {
+        $part = ($this->scene->known[$id] ?? null)?->result;
+
+        return ! $part instanceof Part || $part->painted === null || $part->nodes() < self::MOST_OUTLINED;
+    }
 
     /** Under which the handles of a step are listed, beside its geometry. */
     private static function handlesKey(string $hash): string
@@ -160,7 +172,7 @@ final readonly class SceneView
             'seams' => self::once(['strokes' => array_map(fn (Stroke $stroke): array => [
                 'colour' => $stroke->colour, 'wide' => 2 * $stroke->reach, 'round' => $stroke->isRound, 'path' => implode('', array_map((new PathData(max(1, $plan->tolerance()->decimals - 2)))->ofWay(...), $stroke->runs)),
                 ...($stroke->lattice === null ? [] : ['cells' => ['a' => [$stroke->lattice->a->x, $stroke->lattice->a->y], 'b' => [$stroke->lattice->b->x, $stroke->lattice->b->y], 'range' => $stroke->range]]),
-            ], $this->scene->seams())], $has),
+            ], $this->scene->seams(shows: $this->isOutlined(...)))], $has),
             'cells' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), array_values($this->scene->cells)),
             'inside' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), $this->scene->inside),
             'geometry' => (object) $geometry,
@@ -389,6 +401,9 @@ final readonly class SceneView
     /** @return array<string, mixed> where a grid or an overlay lies; how it hangs together is sent apart, because it seldom changes */
     private function tiling(Tiling $grid): array
     {
+        if ($grid instanceof FineGrid) {
+            return $this->fine($grid);
+        }
         $mesh = $grid->mesh();
         $decimals = $this->scene->plan->tolerance()->decimals;
         $places = [];
@@ -404,6 +419,22 @@ final readonly class SceneView
             'places' => $places,
             'circles' => (object) $mesh->circles,
             'bends' => (object) self::bends($mesh, $decimals),
+        ];
+    }
+
+    /** @return array<string, mixed> of a grid whose places follow from one another */
+    private function fine(FineGrid $grid): array
+    {
+        $corner = $grid->placeAt(0.0, 0.0);
+        [$across, $down] = [$grid->placeAt(1.0, 0.0)->minus($corner), $grid->placeAt(0.0, 1.0)->minus($corner)];
+
+        return [
+            'topology' => $grid->topologyKey(),
+            'lines' => $this->paths->ofCurves($grid->lines()),
+            'places' => [],
+            'circles' => (object) [],
+            'bends' => (object) [],
+            'lattice' => ['size' => $grid->size(), 'at' => [$corner->x, $corner->y], 'across' => [$across->x, $across->y], 'down' => [$down->x, $down->y]],
         ];
     }
 
@@ -425,7 +456,7 @@ final readonly class SceneView
     /** @return array<string, mixed> */
     private static function topology(Tiling $tiling): array
     {
-        $mesh = $tiling->mesh();
+        $mesh = $tiling instanceof FineGrid ? new Mesh([], [], [], [], [], [], []) : $tiling->mesh();
         $cells = [];
         $outlines = [];
         foreach ($mesh->cells as $cell => $outline) {

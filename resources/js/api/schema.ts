@@ -2612,6 +2612,13 @@ export interface components {
             bends: {
                 [key: string]: number[];
             };
+            /** @description Of a grid so fine that its places are not listed: columns and rows, its first corner, and the ways to the next cells. */
+            lattice?: {
+                size: number[];
+                at: number[];
+                across: number[];
+                down: number[];
+            };
         };
         /** @description How a grid or an overlay hangs together: what stands between its id and an address; addresses of cells and points; the two points and the carrier of every edge (on circles clockwise); the outlines of the cells, each behind a 0, as edge number + 1, negative where run backwards. */
         GridTopology: {

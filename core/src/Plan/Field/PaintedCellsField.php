@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Field;
 
-use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\FineGrid;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
@@ -43,8 +43,8 @@ final class PaintedCellsField extends Field
                 $cells += 1 + (int) ($run[3] ?? 0);
             }
         }
-        if ($cells > Grid::MOST_CELLS) {
-            throw Unusable::at($pointer, 'at most '.Grid::MOST_CELLS.' cells');
+        if ($cells > FineGrid::MOST_CELLS) {
+            throw Unusable::at($pointer, 'at most '.FineGrid::MOST_CELLS.' cells');
         }
     }
 

@@ -191,10 +191,10 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
         const [id = '', address = ''] = raw.split('@');
         const grid = stepOf(scene, id);
         const shape = gridShape(grid?.geometry);
-        const point = shape?.data.points.indexOf(address) ?? -1;
+        const point = shape?.point(address) ?? -1;
         if (grid === undefined || shape === undefined || point < 0) return null;
         const next = shape.pointBeside(point, arrow) ?? point;
-        const to = shape.data.points[next] ?? address;
+        const to = shape.pointAddress(next) || address;
         return { raw: `${id}@${to}`, at: shape.place(next), name: `${shape.pointName(to)} of ${grid.label}` };
     }
 

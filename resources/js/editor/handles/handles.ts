@@ -149,7 +149,7 @@ export function shifted(raw: unknown, from: unknown, to: unknown, geometryOf: (s
     if (grid === '' || grid !== grid1 || grid !== grid2) return null;
     const shape = gridShape(geometryOf(grid));
     const coordinates = one.map((value, k) => value + (end[k] ?? NaN) - (begin[k] ?? NaN)).join(',');
-    const point = shape?.data.points.indexOf(coordinates) ?? -1;
+    const point = shape?.point(coordinates) ?? -1;
     return shape === undefined || point < 0 ? null : { raw: `${grid}@${coordinates}`, at: shape.place(point) };
 }
 

@@ -16,7 +16,7 @@ export function useNudge(show: (hover: Hover | null) => void): (arrow: Arrow, st
     /** The way from an intersection of the grid under a part to the next one; a unit where there is no such way. */
     function way(arrow: Arrow, steps: number): [number, number] {
         const shape = gridShape(gridUnder(scene, stepIn(pick.parts[0] ?? ''))?.geometry ?? scene.steps.find((step) => step.role === 'grid')?.geometry);
-        const middle = Math.floor((shape?.data.points.length ?? 0) / 2);
+        const middle = Math.floor((shape?.pointCount ?? 0) / 2);
         const next = shape?.pointBeside(middle, arrow);
         const [ux, uy] = TOWARDS[arrow];
         if (shape === undefined || next === undefined) return [ux * steps, uy * steps];

@@ -5,6 +5,7 @@ import { gridShape, guideShape, imageShape, partShape } from '../scene/geometry'
 import { copyIn, type Pick, placeIn, stepIn } from '../pick/pick';
 import { fillWith, strokeWith } from './gradients';
 import { type Filling, fillings, fillWithPattern, MANY, MUCH, type PaintFigure, paintSpread, paintSpreadQuickly, styleOf } from './patterns';
+import { paintAsPixels } from './pixelImage';
 import type { Seen } from './useCloseUp';
 
 /** Where the sheet lies in the view: screen = sheet · scale + (x, y), in CSS pixels. */
@@ -99,6 +100,7 @@ export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, re
         const strength = worked === null || worked.has(drawn.id) ? 1 : FADED;
         const paint: PaintFigure = (canvas, figure, style, map, box) => paintFigure(canvas, figure, restyle(strength === 1 ? style : { ...style, opacity: style.opacity * strength }), map, box, patterns, restyle);
         if (shape === undefined) continue;
+        if (paintAsPixels(context, scene, drawn, shape, (style) => restyle(strength === 1 ? style : { ...style, opacity: strength }))) continue;
         if (shape.spread !== null && drawn.figures.length === shape.own.length) {
             ((isQuick && shape.count > MANY) || (isSmall && shape.weight > MUCH) ? paintSpreadQuickly : paintSpread)(context, { shape, drawn }, shape.range, paint);
             continue;
@@ -163,13 +165,22 @@ function lineColour(background: string | null): string {
     return 0.299 * red + 0.587 * green + 0.114 * blue < 110 ? PAPER : INK;
 }
 
+/** Pixels of the screen between lines of a grid. */
+const NEAREST = 3;
+
 export function paintGrids(context: CanvasRenderingContext2D, scene: Scene, scale: number, worked: ReadonlySet<string> | null = null): void {
     const colour = lineColour(scene.sheet.background);
     paintGuides(context, scene, scale, colour, worked);
     for (const step of scene.steps) {
         const shape = step.role === 'grid' && !step.hidden ? gridShape(step.geometry) : undefined;
         if (shape === undefined || step.shown === null) continue;
+        // Lines that lie so near to one another would be grey.
+        const near = shape.isLattice ? Math.hypot(shape.place(1)[0] - shape.place(0)[0], shape.place(1)[1] - shape.place(0)[1]) * scale : Infinity;
         if (step.shown.block !== null) paintBlocks(context, shape, step.shown.block, colour, step.shown.strength);
+        if (near < NEAREST) {
+            context.globalAlpha = 1;
+            continue;
+        }
         context.globalAlpha = step.shown.strength;
         if (step.shown.as === 'lines') {
             context.strokeStyle = colour;
@@ -268,19 +279,31 @@ export function paintLine(context: CanvasRenderingContext2D, scene: Scene, id: s
 function paintBlocks(context: CanvasRenderingContext2D, shape: GridShape, block: number, colour: string, strength: number): void {
     context.globalAlpha = strength / 4;
     context.fillStyle = colour;
-    shape.data.cells.forEach((address, cell) => {
-        const sum = address.split(',').reduce((total, one) => total + Math.floor((Number(one) - 1) / block), 0);
+    if (shape.isLattice) {
+        // Block by block: there may be a million cells.
+        const [columns, rows] = shape.extent;
+        const corner = (column: number, row: number): [number, number] => shape.place(row * (columns + 1) + column);
+        for (let row = 0; row < rows && shape.pointCount === (columns + 1) * (rows + 1); row += block) {
+            for (let column = (row / block) % 2 === 0 ? 0 : block; column < columns; column += 2 * block) {
+                const [right, bottom] = [Math.min(columns, column + block), Math.min(rows, row + block)];
+                context.beginPath();
+                for (const [x, y] of [corner(column, row), corner(right, row), corner(right, bottom), corner(column, bottom)]) context.lineTo(x, y);
+                context.fill();
+            }
+        }
+        return;
+    }
+    for (let cell = 0; cell < shape.count; cell++) {
+        const sum = shape.address(cell).split(',').reduce((total, one) => total + Math.floor((Number(one) - 1) / block), 0);
         if (sum % 2 === 0) context.fill(shape.path(cell));
-    });
+    }
 }
 
 function paintPoints(context: CanvasRenderingContext2D, shape: GridShape, as: 'dots' | 'crosses', colour: string, scale: number): void {
-    const { places } = shape;
     const arm = (as === 'dots' ? 1.6 : 4) / scale;
     context.beginPath();
-    for (let i = 0; i < places.length; i += 2) {
-        const x = places[i] ?? 0;
-        const y = places[i + 1] ?? 0;
+    for (let point = 0; point < shape.pointCount; point++) {
+        const [x, y] = shape.place(point);
         if (as === 'dots') {
             context.moveTo(x + arm, y);
             context.arc(x, y, arm, 0, 2 * Math.PI);

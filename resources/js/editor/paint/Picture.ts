@@ -11,7 +11,7 @@ export class Picture {
     private readonly cells: Uint16Array;
 
     constructor(readonly shape: GridShape) {
-        this.cells = new Uint16Array(shape.data.cells.length);
+        this.cells = new Uint16Array(shape.count);
     }
 
     /** What all parts have painted on it, from back to front. */

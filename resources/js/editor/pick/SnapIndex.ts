@@ -105,7 +105,7 @@ function ofGrid({ id, label, shape }: Line<GridShape>, x: number, y: number, rea
     };
     if (allowed.has('intersection')) {
         for (const point of shape.pointsAt(x, y, reach)) {
-            const address = shape.data.points[point] ?? '';
+            const address = shape.pointAddress(point);
             add('intersection', shape.place(point), `${shape.pointName(address)} of ${label}`, `${id}@${address}`);
         }
     }

@@ -44,7 +44,7 @@ export function useWalk({ hits, wantsPoint, cell: cellHover }: HitWork, putting:
         if (grid === undefined || shape === undefined) return;
         const next = point === null ? 0 : (shape.pointBeside(point, arrow) ?? point);
         setPoint(next);
-        const address = shape.data.points[next] ?? '';
+        const address = shape.pointAddress(next);
         const name = `${shape.pointName(address)} of ${grid.label}`;
         show({ point: { raw: `${grid.id}@${address}`, name, at: shape.place(next) }, name });
     }

@@ -125,6 +125,36 @@ export class GridShape {
         return this.topology.cell(address);
     }
 
+    /** How many cells it has. */
+    get count(): number {
+        return this.data.cells.length;
+    }
+
+    /** How many intersections it has. */
+    get pointCount(): number {
+        return this.data.points.length;
+    }
+
+    pointAddress(point: number): string {
+        return this.data.points[point] ?? '';
+    }
+
+    /** The intersection that an address means; undefined where the grid has none such. */
+    point(address: string): number | undefined {
+        const point = this.data.points.indexOf(address);
+        return point < 0 ? undefined : point;
+    }
+
+    /** A box around all of its places. */
+    bounds(): Box {
+        let [left, top, right, bottom]: Box = [Infinity, Infinity, -Infinity, -Infinity];
+        for (let i = 0; i < this.places.length; i += 2) {
+            const [x, y] = [this.places[i] ?? 0, this.places[i + 1] ?? 0];
+            [left, top, right, bottom] = [Math.min(left, x), Math.min(top, y), Math.max(right, x), Math.max(bottom, y)];
+        }
+        return [left, top, right, bottom];
+    }
+
     /** The cells that share an edge with one. */
     neighbours(cell: number): number[] {
         return this.topology.neighbours(cell);
@@ -138,7 +168,7 @@ export class GridShape {
 
     /** Columns and rows of a lattice. */
     get extent(): [number, number] {
-        const [columns = 1, rows = 1] = this.address(this.data.cells.length - 1).split(',').map(Number);
+        const [columns = 1, rows = 1] = this.address(this.count - 1).split(',').map(Number);
         return [columns, rows];
     }
 

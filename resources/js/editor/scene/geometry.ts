@@ -2,6 +2,7 @@ import type { Handles, Scene, Step } from '../../api/client';
 import { GridShape, Topology } from './GridShape';
 import { PartShape } from './PartShape';
 import { GuideShape } from './GuideShape';
+import { LatticeShape } from './LatticeShape';
 import { ImageShape } from './ImageShape';
 import { MeasureShape } from './MeasureShape';
 import { HashStore, type Holder } from './HashStore';
@@ -51,6 +52,7 @@ export class ShapeStore extends HashStore<Shape> {
         if ('path' in data) return new GuideShape(data);
         if (!('places' in data)) return undefined;
         const topology = this.topologies.get(data.topology);
+        if (topology !== undefined && data.lattice !== undefined) return new LatticeShape(data.lattice, data.lines, topology);
         return topology === undefined ? undefined : new GridShape(data.places, data.circles, data.bends, data.lines, topology);
     }
 }

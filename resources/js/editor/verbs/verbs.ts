@@ -94,12 +94,8 @@ function fitting({ pick, page, scene }: Bench): Verb | null {
     const [wide = 1, high = 1] = imageShape(picture?.geometry)?.data.size ?? [];
     if (shape === undefined || picture === undefined || page.plan.steps.every((step) => step.id !== picture.id)) return null;
     return plainVerb('fit picture', 'Fit the picture', `Lays ${picture.label} so that it covers the grid.`, 'place', 7, () => {
-        const xs = shape.places.filter((_, k) => k % 2 === 0);
-        const ys = shape.places.filter((_, k) => k % 2 === 1);
-        const least = (all: number[]): number => all.reduce((one, other) => Math.min(one, other), Infinity);
-        const most = (all: number[]): number => all.reduce((one, other) => Math.max(one, other), -Infinity);
-        const [left, top] = [least(xs), least(ys)];
-        const width = Math.max(most(xs) - left, ((most(ys) - top) * wide) / high);
+        const [left, top, right, bottom] = shape.bounds();
+        const width = Math.max(right - left, ((bottom - top) * wide) / high);
         return [
             { op: 'set', id: picture.id, field: 'at', value: [left, top] },
             { op: 'set', id: picture.id, field: 'width', value: width },

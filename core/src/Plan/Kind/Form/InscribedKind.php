@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Kind\Form;
 
 use Sternbild\Core\Geometry\Budget;
-use Sternbild\Core\Mesh\CellJoin;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
@@ -51,10 +50,10 @@ final class InscribedKind extends PartKind
         $factor = $given->number('factor');
         $figures = [];
         foreach ($pick->cells as $grid => $cells) {
-            $mesh = $pick->tiling($grid)->mesh();
+            $tiling = $pick->tiling($grid);
             foreach ($cells as $cell) {
                 Budget::spend(20);
-                $outline = Inscribed::in(CellJoin::join($mesh, [$cell]), $factor);
+                $outline = Inscribed::in($tiling->cellOutlines($cell), $factor);
                 if ($outline === null) {
                     throw new FieldFault('cells', 'choice', 'there are cells of another form; a circle or ellipse touches the sides of cells with three straight sides, with four of which two and two are parallel, and of rings');
                 }

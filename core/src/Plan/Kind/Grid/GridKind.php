@@ -45,14 +45,14 @@ abstract class GridKind extends Kind
      *
      * @throws FieldFault
      */
-    final protected static function withinLimit(int $across, int $down, string $field): void
+    final protected static function withinLimit(int $across, int $down, string $field, int $most = Grid::MOST_CELLS): void
     {
-        Budget::spend(3 * $across * $down);
-        if ($across * $down > Grid::MOST_CELLS) {
+        if ($across * $down > $most) {
             throw new FieldFault($field, 'limit', sprintf(
                 'the grid would have %s × %s cells; a grid can have at most %s',
-                number_format($across), number_format($down), number_format(Grid::MOST_CELLS),
+                number_format($across), number_format($down), number_format($most),
             ));
         }
+        Budget::spend(3 * min($across * $down, Grid::MOST_CELLS));
     }
 }

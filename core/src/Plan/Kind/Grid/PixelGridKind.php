@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Kind\Grid;
 
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\FineGrid;
 use Sternbild\Core\Grid\RectangularGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
@@ -26,8 +26,8 @@ final class PixelGridKind extends GridKind
     {
         return [
             new PlaceField('origin', 'origin', true),
-            NumberField::count('columns', 'columns', 1, Grid::MOST_CELLS, true),
-            NumberField::count('rows', 'rows', 1, Grid::MOST_CELLS, true),
+            NumberField::count('columns', 'columns', 1, FineGrid::MOST_CELLS, true),
+            NumberField::count('rows', 'rows', 1, FineGrid::MOST_CELLS, true),
             NumberField::count('cell', 'cell', 1, 10_000, true),
             NumberField::count('block', 'block', 1, 1000),
             ...self::shown(),
@@ -74,9 +74,11 @@ final class PixelGridKind extends GridKind
     {
         $columns = $given->whole('columns');
         $rows = $given->whole('rows');
-        self::withinLimit($columns, $rows, $columns >= $rows ? 'columns' : 'rows');
+        self::withinLimit($columns, $rows, $columns >= $rows ? 'columns' : 'rows', FineGrid::MOST_CELLS);
         $cell = $given->number('cell');
 
-        return new RectangularGrid($given->vec('origin'), $columns, $rows, $cell, $cell, 0, 0, 1, 0);
+        return $columns * $rows >= FineGrid::FROM
+            ? new FineGrid($given->vec('origin'), $columns, $rows, $cell)
+            : new RectangularGrid($given->vec('origin'), $columns, $rows, $cell, $cell, 0, 0, 1, 0);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind\Part;
 
-use Sternbild\Core\Mesh\CellJoin;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
@@ -50,7 +49,7 @@ final class PartFromCellsKind extends PartKind
         $pick = $given->cells('cells');
         $outlines = [];
         foreach ($pick->cells as $grid => $cells) {
-            array_push($outlines, ...CellJoin::join($pick->tiling($grid)->mesh(), $cells));
+            array_push($outlines, ...$pick->tiling($grid)->joined($cells));
         }
         if ($outlines === []) {
             throw new FieldFault('cells', 'lost', 'the cells enclose nothing');

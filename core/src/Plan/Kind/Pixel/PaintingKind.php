@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan\Kind\Pixel;
 
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\LatticeGrid;
 use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Field\StepField;
@@ -46,6 +47,11 @@ abstract class PaintingKind extends PartKind
      */
     final protected static function cell(Grid $grid, int $column, int $row): ?int
     {
+        if ($grid instanceof LatticeGrid) {
+            [$columns, $rows] = $grid->size();
+
+            return $column >= 1 && $row >= 1 && $column <= $columns && $row <= $rows ? ($row - 1) * $columns + $column - 1 : null;
+        }
         try {
             return $grid->cellsAt([$column, $row])[0];
         } catch (NoSuchPlace) {
@@ -67,8 +73,8 @@ abstract class PaintingKind extends PartKind
         if ($cells === []) {
             throw new FieldFault($field, 'lost', $outside > 0 ? 'all of it lies outside the grid' : 'no cell is painted');
         }
-        Budget::spend(20 * count($cells));
-        $painted = new Painted($given->step('on')->id, self::grid($given)->mesh(), $cells, array_filter($colours, static fn (string $colour): bool => $colour !== 'none'), $runs);
+        Budget::spend(5 * count($cells));
+        $painted = new Painted($given->step('on')->id, self::grid($given), $cells, array_filter($colours, static fn (string $colour): bool => $colour !== 'none'), $runs);
         $part = Part::painted($painted, $given->step);
 
         return $outside === 0 ? $part : $part->remarked(new Remark('lost-cells', $outside.($outside === 1 ? ' cell lies' : ' cells lie').' outside the grid', $field));
