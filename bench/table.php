@@ -58,6 +58,13 @@ echo $row('  bytes of the answer', sprintf('%.1f kB', $patterns['bytes']['many']
 echo $row('  every copy written out', $ms($patterns['spelt']['median']), sprintf('%.1f kB', $patterns['bytes']['spelt'] / 1000));
 echo $row('its tile at 4,096 px (median of 3)', $ms($patterns['tile']['median']), sprintf('%.2f times rsvg-convert on every copy written out (%s); at most 2', $patterns['tile']['median'] / $patterns['written out']['median'], $ms($patterns['written out']['median'])));
 echo $row('a point of a motif of 12,000 copies dragged, frame time (median)', $ms($results['cloth']['median']), sprintf('under 20 ms; 95th percentile %s', $ms($results['cloth']['p95'])));
+$pixels = $results['pixels'];
+$pillow = $results['pixels by Pillow'];
+echo $row('12 megapixels sampled into 160 × 96 cells, 16 colours (median of 9)', $ms($pixels['sample']['median']), sprintf('%.1f times Pillow, resize and quantize (%s); at most 4; 95th percentile %s', $pixels['sample']['median'] / $pillow['median'], $ms($pillow['median']), $ms($pixels['sample']['p95'])));
+echo $row('a bitmap of 400 × 300 cells (median of 9)', $ms($pixels['bitmap']['median']), sprintf('%.1f times GD drawing the same (%s); at most 3; 95th percentile %s', $pixels['bitmap']['median'] / $pixels['gd']['median'], $ms($pixels['gd']['median']), $ms($pixels['bitmap']['p95'])));
+$brush = $results['brush'];
+echo $row('a brush pulled over 120,000 painted cells, frame time (95th percentile)', $ms($brush['p95']), sprintf('under 20 ms; median %s', $ms($brush['median'])));
+echo $row('  a stroke of 50 cells kept (median of 12)', $ms($brush['change']['median']), sprintf('%.1f times an empty request (%s); at most 4; 95th percentile %s', $brush['change']['median'] / $brush['empty']['median'], $ms($brush['empty']['median']), $ms($brush['change']['p95'])));
 $growth = $results['cut']['growth'];
 foreach ($growth as $n => $each) {
     echo $row("random segments, $n: time over (n + k) log n", sprintf('%.2f µs', $each), '');

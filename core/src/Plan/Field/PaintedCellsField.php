@@ -18,8 +18,6 @@ final class PaintedCellsField extends Field
         parent::__construct($name, $label, true);
     }
 
-    private const RUN = '/^(\d{1,6}),(\d{1,6})(?:\+(\d{1,6}))?$/D';
-
     public function type(): string
     {
         return 'painted';
@@ -36,12 +34,12 @@ final class PaintedCellsField extends Field
             if (! is_string($text)) {
                 throw Unusable::at("$pointer/$colour", 'addresses of cells with blanks between, such as "3,4 5,4+6"');
             }
-            foreach (self::words($text) as $word) {
-                if (preg_match(self::RUN, $word, $run) !== 1) {
-                    throw Unusable::at("$pointer/$colour", "addresses of cells with blanks between, such as \"3,4 5,4+6\"; “{$word}” is none");
-                }
-                $cells += 1 + (int) ($run[3] ?? 0);
+            // What is left of it when all addresses are taken out is none.
+            $left = self::words((string) preg_replace('/(?<!\S)\d{1,6},\d{1,6}(?:\+\d{1,6})?(?!\S)/', '', $text));
+            if ($left !== []) {
+                throw Unusable::at("$pointer/$colour", "addresses of cells with blanks between, such as \"3,4 5,4+6\"; “{$left[0]}” is none");
             }
+            $cells += self::count($text);
         }
         if ($cells > FineGrid::MOST_CELLS) {
             throw Unusable::at($pointer, 'at most '.FineGrid::MOST_CELLS.' cells');
@@ -68,14 +66,21 @@ final class PaintedCellsField extends Field
     /** @return list<array{int, int, int}> the first cell of each run, and how many follow it */
     public static function runs(string $text): array
     {
+        preg_match_all('/(\d{1,6}),(\d{1,6})(?:\+(\d{1,6}))?/', $text, $found);
         $runs = [];
-        foreach (self::words($text) as $word) {
-            if (preg_match(self::RUN, $word, $run) === 1) {
-                $runs[] = [(int) $run[1], (int) $run[2], (int) ($run[3] ?? 0)];
-            }
+        foreach ($found[1] as $number => $first) {
+            $runs[] = [(int) $first, (int) $found[2][$number], (int) $found[3][$number]];
         }
 
         return $runs;
+    }
+
+    /** How many cells are written. */
+    private static function count(string $text): int
+    {
+        preg_match_all('/\+(\d{1,6})/', $text, $more);
+
+        return substr_count($text, ',') + (int) array_sum($more[1]);
     }
 
     public function recoloured(mixed $raw, string $from, string $to): mixed
@@ -110,7 +115,7 @@ final class PaintedCellsField extends Field
         $cells = 0;
         $colours = is_array($raw) ? array_map(strval(...), array_keys($raw)) : [];
         foreach (is_array($raw) ? $raw : [] as $text) {
-            $cells += is_string($text) ? array_sum(array_map(static fn (array $run): int => 1 + $run[2], self::runs($text))) : 0;
+            $cells += is_string($text) ? self::count($text) : 0;
         }
 
         return $cells.($cells === 1 ? ' cell' : ' cells').' in '.implode(', ', array_slice($colours, 0, 4)).(count($colours) > 4 ? ' and '.(count($colours) - 4).' more' : '');

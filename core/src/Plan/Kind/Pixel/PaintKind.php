@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind\Pixel;
 
+use Sternbild\Core\Grid\LatticeGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
@@ -42,10 +43,23 @@ final class PaintKind extends PaintingKind
         $grid = self::grid($given);
         // Along the coordinate that runs in a circle where there is one, around; along the first of others.
         $around = array_search(true, $grid->arrows()['wraps'], true);
+        $size = $grid instanceof LatticeGrid ? $grid->size() : null;
         $cells = $colours = [];
         $outside = 0;
         foreach ($given->painted('cells') as [$name, $colour, $text]) {
             $colours[$name] = $colour;
+            if ($size !== null) {
+                // In rows, without looking for each by itself.
+                foreach (PaintedCellsField::runs($text) as [$column, $row, $more]) {
+                    $last = $row < 1 || $row > $size[1] || $column < 1 ? $column - 1 : min($size[0], $column + $more);
+                    for ($cell = ($row - 1) * $size[0] + $column - 1; $cell <= ($row - 1) * $size[0] + $last - 1; $cell++) {
+                        $cells[$cell] = $name;
+                    }
+                    $outside += $column + $more - max($last, $column - 1);
+                }
+
+                continue;
+            }
             foreach (PaintedCellsField::runs($text) as [$first, $second, $more]) {
                 $at = [$first, $second];
                 for ($k = 0; $k <= $more; $k++) {
