@@ -11,6 +11,9 @@ use Sternbild\Core\Plan\Pictures;
 /** Pictures as plans name them: of the person who is at work, and of nobody else. */
 final class StoredPictures implements Pictures
 {
+    /** What pictures of the sample sheets, which everybody may see, are named with. */
+    private const SAMPLE = 'sample:';
+
     private ?int $owner = null;
 
     /** For work that nobody is signed in for: whose pictures they are. */
@@ -21,6 +24,9 @@ final class StoredPictures implements Pictures
 
     public function find(string $source): ?PictureFile
     {
+        if (str_starts_with($source, self::SAMPLE)) {
+            return self::sample(substr($source, strlen(self::SAMPLE)));
+        }
         $owner = $this->owner ?? Auth::id();
         if ($owner === null || preg_match('/^sha256:([0-9a-f]{64})$/D', $source, $named) !== 1) {
             return null;
@@ -28,6 +34,27 @@ final class StoredPictures implements Pictures
         $picture = Picture::query()->where('user_id', $owner)->where('hash', $named[1])->first();
 
         return $picture === null ? null : new PictureFile(self::nearby($picture), $picture->width, $picture->height, $picture->hash);
+    }
+
+    /** The file of a sample picture with this hash; null where none has it. */
+    public static function sampleOf(string $hash): ?PictureFile
+    {
+        foreach (glob(resource_path('demo/pictures/*')) ?: [] as $path) {
+            $sample = self::sample(basename($path));
+            if ($sample?->hash === $hash) {
+                return $sample;
+            }
+        }
+
+        return null;
+    }
+
+    private static function sample(string $name): ?PictureFile
+    {
+        $path = resource_path("demo/pictures/$name");
+        $size = preg_match('/^[a-z-]+\.(jpg|png)$/D', $name) === 1 && is_file($path) ? getimagesize($path) : false;
+
+        return $size === false ? null : new PictureFile($path, $size[0], $size[1], (string) hash_file('sha256', $path));
     }
 
     /** A file of this machine: that of the disk, or a copy of it. */

@@ -7,11 +7,13 @@ use App\Models\Picture;
 use App\Models\User;
 use App\Pictures\NoPicture;
 use App\Pictures\PictureBook;
+use App\Pictures\StoredPictures;
 use App\Sheets\OverQuota;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Pictures that people bring in. */
@@ -33,8 +35,12 @@ final readonly class PictureController
     }
 
     /** To others than the one who brought it in it does not exist. */
-    public function show(string $hash, #[CurrentUser] User $person): StreamedResponse
+    public function show(string $hash, #[CurrentUser] User $person): StreamedResponse|BinaryFileResponse
     {
+        $sample = StoredPictures::sampleOf($hash);
+        if ($sample !== null) {
+            return response()->file($sample->path, ['Cache-Control' => 'private, max-age=31536000, immutable']);
+        }
         $picture = Picture::query()->where('user_id', $person->id)->where('hash', $hash)->firstOrFail();
 
         return Storage::response($picture->path(), "$picture->hash.".($picture->type === 'png' ? 'png' : 'jpg'), [

@@ -77,8 +77,6 @@ final class Sampler
         $table = new \Imagick;
         $table->newImage(256, 1, new \ImagickPixel('black'));
         $table->importImagePixels(0, 0, 256, 1, 'RGB', \Imagick::PIXEL_FLOAT, $values);
-        $image->setImageInterpolateMethod(\Imagick::INTERPOLATE_NEARESTNEIGHBOR);
-        $table->setImageInterpolateMethod(\Imagick::INTERPOLATE_NEARESTNEIGHBOR);
         $image->clutImage($table);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind\Pixel;
 
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
@@ -14,7 +15,9 @@ use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\SourceField;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
 
 /** A picture under the construction: a reference, never part of the result. */
@@ -55,6 +58,18 @@ final class PictureKind extends Kind
             says: 'Lays a picture under the construction, to sample or to trace; it is never part of the result.',
             preset: ['fade' => 0.4], asks: ['source', 'width', 'fade'],
         )];
+    }
+
+    public function pulls(Arguments $given, Result $result): array
+    {
+        if (! $result instanceof PlacedPicture) {
+            return [];
+        }
+        $map = $result->map();
+        $right = $map->apply(new Vec((float) $result->file->width, 0.0));
+        $along = $right->minus($result->at)->unit();
+
+        return [Pull::along('width', $result->at, $result->width, $along), Pull::angle('turn', $map->apply(new Vec(0.0, (float) $result->file->height)), $result->turn, 0.0, $result->width / 4)];
     }
 
     public function evaluate(Arguments $given): PlacedPicture
