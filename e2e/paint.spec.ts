@@ -240,6 +240,31 @@ test('frames are copied, changed, put in order, played, and handed over as one p
     expect(pixel(18, 2)).toEqual([0x1b, 0x21, 0x40, 255]);
 });
 
+test('what the brush lays between two cells can stay a matter of its numbers', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Numbers', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 640, height: 480, unit: 'px', background: null }, palette: { night: '#171c3a' }, values: {},
+        steps: [{ id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 32, rows: 24, cell: 20 }],
+    });
+    const last = async () => (await desk.stored()).plan.steps.at(-1);
+    const cell = async (column: number, row: number) => desk.at(column * 20 - 10, row * 20 - 10);
+    await page.getByRole('radio', { name: 'paint' }).click();
+    await page.getByRole('radio', { name: 'ring', exact: true }).click();
+    await page.getByLabel('as numbers').check();
+    await desk.dragAcross(await cell(10, 10), await cell(13, 10));
+    await desk.revision(2);
+    expect(await last()).toMatchObject({ kind: 'dots', on: 'g1', ring: { center: [10, 10], diameter: 7 }, colour: 'night' });
+    await expect(page.getByText('Runs 2 1 2.')).toBeVisible();
+    await desk.setNumber('diameter of dots 1', '9');
+    await desk.revision(3);
+    await expect(page.getByText('Runs 2 1 1 2.')).toBeVisible();
+    for (const [way, said] of [['ellipse', { ellipse: { center: [22, 6], wide: 8, high: 5 } }], ['box', { box: [19, 4, 26, 8] }], ['line', { line: [19, 4, 26, 8] }]] as const) {
+        await page.getByRole('radio', { name: way, exact: true }).click();
+        await desk.dragAcross(await cell(19, 4), await cell(26, 8));
+        await expect.poll(last).toMatchObject({ kind: 'dots', ...said });
+    }
+});
+
 test('what pixel work minds is found, shown, and mended one by one, never by itself', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Edges', {

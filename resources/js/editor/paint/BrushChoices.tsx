@@ -36,6 +36,12 @@ export function BrushChoices() {
                     filled
                 </label>
             )}
+            {(way === 'line' || way === 'ring' || way === 'ellipse' || way === 'box') && brush.size === 1 && brush.mirror === 'not' && (
+                <label className="flex items-center gap-1.5" title="A step of its own: its ends, its width and height stay numbers in its sentence">
+                    <input type="checkbox" className="size-4 accent-ink" checked={brush.asNumbers} onChange={() => set({ asNumbers: !brush.asNumbers })} />
+                    as numbers
+                </label>
+            )}
             {way === 'dither' && (
                 <span className="flex items-baseline gap-1.5">
                     with <Chosen label="The second colour of the dither" value={brush.second} options={[...Object.keys(palette), 'none']} onChange={(second) => set({ second })} /> by

@@ -17,6 +17,8 @@ export interface Brush {
     about: [number, number] | null;
     /** Whether what is laid between two cells is filled. */
     filled: boolean;
+    /** Whether it stays a matter of its numbers: a step of its own, not cells. */
+    asNumbers: boolean;
     /** How far an area goes. */
     reach: 'what hangs together' | 'all of its colour';
     matrix: Matrix;
@@ -45,7 +47,7 @@ type Listener = (came: { grid: string; cells: Iterable<readonly [number, string]
  * Listeners are told which cells came; null where anything may have changed.
  */
 export class Painter {
-    brush: Brush = { way: 'cell by cell', size: 1, colour: '', before: null, mirror: 'not', about: null, filled: false, reach: 'what hangs together', matrix: 'checker', level: 0.5, second: 'none', copies: false };
+    brush: Brush = { way: 'cell by cell', size: 1, colour: '', before: null, mirror: 'not', about: null, filled: false, asNumbers: false, reach: 'what hangs together', matrix: 'checker', level: 0.5, second: 'none', copies: false };
     block: Block | null = null;
     /** The frame that is worked on, from 0, and whether the one before is seen through it. */
     frame: { step: string; index: number; seenThrough: boolean } | null = null;

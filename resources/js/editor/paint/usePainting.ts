@@ -9,7 +9,7 @@ import type { GridShape } from '../scene/GridShape';
 import { blockMoved, dotsIn, within } from './blocks';
 import { box, type Dot, ellipse, filled, line, mirrored, ring, widened } from './dots';
 import { Picture } from './Picture';
-import { useStrokes } from './useStrokes';
+import { numbersOf, useStrokes } from './useStrokes';
 
 /** A cell of a grid; `dot` where it lies in columns and rows. */
 interface At {
@@ -36,7 +36,7 @@ const STEPS: Record<Arrow, Dot> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], Arro
 
 /** Painting cells by pointer and by keys: a stroke is on the sheet at once, and one change when the pointer lifts. */
 export function usePainting({ box: frame, canvas, view, pan, panning, hit, show }: Given) {
-    const { scene, painter } = useDesk();
+    const { scene, painter, kinds } = useDesk();
     const palette = usePalette();
     const { keep } = useStrokes();
     const [cursor, setCursor] = useState<{ grid: string; address: string } | null>(null);
@@ -123,8 +123,12 @@ export function usePainting({ box: frame, canvas, view, pan, panning, hit, show 
         lately.current = at;
     }
 
-    function end(): void {
-        if (painter.brush.way !== 'block') keep(painter.send());
+    function end(from: At | null = null): void {
+        const { way, asNumbers, size, mirror, colour, filled: isFilled } = painter.brush;
+        const to = lately.current;
+        if (way === 'block') return;
+        const isNumbers = asNumbers && size === 1 && mirror === 'not' && isDrawn(way) && from?.dot != null && to?.dot != null && to.grid === from.grid;
+        keep(painter.send(), isNumbers && from.dot !== null && to.dot !== null ? numbersOf(kinds, from.grid, way, from.dot, to.dot, colour, isFilled) : null);
     }
 
     /** The colour of a cell becomes that of the brush. */
@@ -199,7 +203,7 @@ export function usePainting({ box: frame, canvas, view, pan, panning, hit, show 
             if (by[0] !== 0 || by[1] !== 0) moveBlock(by);
             else painter.setBlock(null);
         } else if (now?.does === 'stroke') {
-            end();
+            end(now.from);
         }
     }
 
@@ -239,8 +243,9 @@ export function usePainting({ box: frame, canvas, view, pan, panning, hit, show 
         if (at === null) return;
         const { way } = painter.brush;
         if (begun.current !== null) {
+            const from = begun.current;
             begun.current = null;
-            end();
+            end(from);
             return;
         }
         begin(at, false);

@@ -2,19 +2,20 @@ import { useCallback } from 'react';
 import type { Kind, Operation } from '../../api/client';
 import { stepOf, useActs, useDesk } from '../desk';
 import { written } from '../pick/runs';
+import type { Dot } from './dots';
 import { gridShape } from '../scene/geometry';
 import type { GridShape } from '../scene/GridShape';
 import type { Stroke } from './Painter';
 import { alongOf } from './Picture';
 
 /** Keeps strokes: each becomes one change. */
-export function useStrokes(): { keep: (stroke: Stroke) => void } {
+export function useStrokes(): { keep: (stroke: Stroke, instead?: Operation | null) => void } {
     const { kinds, painter } = useDesk();
     const { change, now } = useActs();
     const keep = useCallback(
-        (stroke: Stroke) => {
+        (stroke: Stroke, instead: Operation | null = null) => {
             const { scene } = now();
-            const operations = [...stroke].flatMap(([grid, cells]) => {
+            const operations = instead !== null ? [instead] : [...stroke].flatMap(([grid, cells]) => {
                 const shape = gridShape(stepOf(scene, grid)?.geometry);
                 const operation = shape === undefined || cells.size === 0 ? null : paintingOf(kinds, grid, shape, cells);
                 return operation === null ? [] : [operation];
@@ -25,6 +26,18 @@ export function useStrokes(): { keep: (stroke: Stroke) => void } {
         [kinds, painter, change, now],
     );
     return { keep };
+}
+
+/** A line, ring, ellipse or box between two cells as a step of its own; null where no kind has such numbers. */
+export function numbersOf(kinds: Kind[], grid: string, way: string, [x0, y0]: Dot, [x1, y1]: Dot, colour: string, filled: boolean): Operation | null {
+    const kind = kinds.find((one) => one.fields.some((field) => field.type === 'span'));
+    if (kind === undefined || colour === 'none') return null;
+    const reach = Math.round(Math.hypot(x1 - x0, y1 - y0));
+    const [wide, high] = [Math.abs(x1 - x0) + 1, Math.abs(y1 - y0) + 1];
+    // An even one reaches one cell farther right and down.
+    const middle = [Math.min(x0, x1) + Math.floor((wide - 1) / 2), Math.min(y0, y1) + Math.floor((high - 1) / 2)];
+    const said = { line: { line: [x0, y0, x1, y1] }, box: { box: [x0, y0, x1, y1] }, ring: { ring: { center: [x0, y0], diameter: 2 * reach + 1 } }, ellipse: { ellipse: { center: middle, wide, high } } }[way];
+    return said === undefined ? null : { op: 'add', step: { kind: kind.kind, on: grid, ...said, colour, ...(filled && way !== 'line' ? { filled: true } : {}) } };
 }
 
 /** What paints cells of a grid. */
