@@ -86,6 +86,6 @@ final class PaintOver
 
     private static function word(int $first, int $second, int $more): string
     {
-        return "$first,$second".($more === 0 ? '' : "+$more");
+        return $first.($second === 0 ? '' : ",$second").($more === 0 ? '' : "+$more");
     }
 }

@@ -13,6 +13,7 @@ use Sternbild\Core\Pixel\Dots;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Core\View\SceneNumbers;
+use Sternbild\Core\View\SceneView;
 
 /** Painted cells, dots and dithers. */
 final class PaintTest extends TestCase
@@ -184,6 +185,24 @@ final class PaintTest extends TestCase
         self::assertGreaterThan(2 * $left, $right);
         self::assertStringContainsString('two colours', self::scene($dither(['colours' => ['ink'], 'level' => 0.5]))->findings[0]->message);
         self::assertStringContainsString('has a level', self::scene($dither([]))->findings[0]->message);
+    }
+
+    public function test_cells_of_golden_grids_are_painted_by_their_one_number(): void
+    {
+        foreach ([['form' => 'sections', 'depth' => 3], ['form' => 'squares', 'depth' => 8]] as $more) {
+            $scene = Sample::scene(Sample::unchecked(Sample::plan([
+                ['id' => 'g1', 'kind' => 'grid.golden', 'origin' => [0, 0], 'size' => [800, 800 / ((1 + sqrt(5)) / 2)], ...$more],
+                ['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '1 3+1', 'lagoon' => '2']],
+            ])));
+            self::assertSame([], $scene->findings);
+            $painted = $scene->parts()['d1']->painted;
+            self::assertSame([0 => 'ink', 2 => 'ink', 3 => 'ink', 1 => 'lagoon'], $painted?->cells);
+            $grid = $scene->grids()['g1'];
+            self::assertEqualsWithDelta(array_sum(array_map(static fn (int $cell): float => $grid->cellOutlines($cell)[0]->area(), range(0, 3))), $scene->parts()['d1']->area(), 1e-6);
+            $geometry = array_values(array_filter((array) (SceneView::describe($scene, [])['geometry'] ?? []), static fn (mixed $one): bool => is_array($one) && isset($one['painted'])));
+            self::assertSame(['1 3+1', '2'], $geometry[0]['painted']['cells']);
+        }
+        self::assertSame(['lost-cells'], array_column(self::scene(['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '1,1 4']])->findings, 'code'), 'A pixel grid counts columns and rows.');
     }
 
     public function test_a_bitmap_has_one_pixel_a_cell(): void

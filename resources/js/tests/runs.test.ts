@@ -8,6 +8,11 @@ describe('painted cells as plans write them', () => {
         expect(written([])).toBe('');
     });
 
+    it('have one number where the grid counts its cells', () => {
+        expect(written([[3, 0], [5, 0], [4, 0], [9, 0]])).toBe('3+2 9');
+        expect(readRuns('3+2 9')).toEqual([[3, 0], [4, 0], [5, 0], [9, 0]]);
+    });
+
     it('read back are the same cells', () => {
         let seed = 7;
         const next = (most: number): number => (seed = (seed * 48271) % 2147483647) % most;

@@ -10,7 +10,7 @@ use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
-/** Cells by the colour that they are painted in: `{"lagoon": "3,4 5,4+6"}`, of which the second is that cell and six more along the first coordinate. */
+/** Cells by the colour that they are painted in: `{"lagoon": "3,4 5,4+6"}`, of which the second is that cell and six more along the first coordinate; on golden grids an address is one number. */
 final class PaintedCellsField extends Field
 {
     public function __construct(string $name, string $label)
@@ -35,7 +35,7 @@ final class PaintedCellsField extends Field
                 throw Unusable::at("$pointer/$colour", 'addresses of cells with blanks between, such as "3,4 5,4+6"');
             }
             // What is left of it when all addresses are taken out is none.
-            $left = self::words((string) preg_replace('/(?<!\S)\d{1,6},\d{1,6}(?:\+\d{1,6})?(?!\S)/', '', $text));
+            $left = self::words((string) preg_replace('/(?<!\S)\d{1,6}(?:,\d{1,6})?(?:\+\d{1,6})?(?!\S)/', '', $text));
             if ($left !== []) {
                 throw Unusable::at("$pointer/$colour", "addresses of cells with blanks between, such as \"3,4 5,4+6\"; “{$left[0]}” is none");
             }
@@ -63,10 +63,10 @@ final class PaintedCellsField extends Field
         return array_filter(is_array($raw) ? $raw : [], is_string(...));
     }
 
-    /** @return list<array{int, int, int}> the first cell of each run, and how many follow it */
+    /** @return list<array{int, int, int}> the first cell of each run, its second number 0 where its address has only one, and how many follow it */
     public static function runs(string $text): array
     {
-        preg_match_all('/(\d{1,6}),(\d{1,6})(?:\+(\d{1,6}))?/', $text, $found);
+        preg_match_all('/(\d{1,6})(?:,(\d{1,6}))?(?:\+(\d{1,6}))?/', $text, $found);
         $runs = [];
         foreach ($found[1] as $number => $first) {
             $runs[] = [(int) $first, (int) $found[2][$number], (int) $found[3][$number]];
@@ -80,7 +80,7 @@ final class PaintedCellsField extends Field
     {
         preg_match_all('/\+(\d{1,6})/', $text, $more);
 
-        return substr_count($text, ',') + (int) array_sum($more[1]);
+        return count(self::words($text)) + (int) array_sum($more[1]);
     }
 
     public function recoloured(mixed $raw, string $from, string $to): mixed

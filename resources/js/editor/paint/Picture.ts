@@ -1,6 +1,6 @@
 import type { Scene, Step } from '../../api/client';
 import { styleOf } from '../layers/patterns';
-import { readRuns } from '../pick/runs';
+import { addressOf, readRuns } from '../pick/runs';
 import { partShape } from '../scene/geometry';
 import type { GridShape } from '../scene/GridShape';
 
@@ -26,7 +26,7 @@ export class Picture {
                 const fill = styleOf(drawn, part, number)?.fill ?? 'none';
                 if (fill === 'none') return;
                 for (const cell of readRuns(text, along)) {
-                    const at = shape.cell(cell.join(','));
+                    const at = shape.cell(addressOf(cell));
                     if (at !== undefined) picture.put(at, fill);
                 }
             });

@@ -43,7 +43,7 @@ final class PaintKind extends PaintingKind
         $grid = self::grid($given);
         // Along the coordinate that runs in a circle where there is one, around; along the first of others.
         $around = array_search(true, $grid->arrows()['wraps'], true);
-        $size = $grid instanceof LatticeGrid ? $grid->size() : null;
+        $size = $grid instanceof LatticeGrid && count($grid::cellWords()) === 2 ? $grid->size() : null;
         $cells = $colours = [];
         $outside = 0;
         foreach ($given->painted('cells') as [$name, $colour, $text]) {

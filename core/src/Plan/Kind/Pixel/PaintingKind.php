@@ -41,19 +41,19 @@ abstract class PaintingKind extends PartKind
     }
 
     /**
-     * The number of a cell.
+     * The number of a cell; its row is 0 where its address is one number.
      *
      * @return int|null null where the grid has no such cell
      */
     final protected static function cell(Grid $grid, int $column, int $row): ?int
     {
-        if ($grid instanceof LatticeGrid) {
+        if ($grid instanceof LatticeGrid && count($grid::cellWords()) === 2) {
             [$columns, $rows] = $grid->size();
 
             return $column >= 1 && $row >= 1 && $column <= $columns && $row <= $rows ? ($row - 1) * $columns + $column - 1 : null;
         }
         try {
-            return $grid->cellsAt([$column, $row])[0];
+            return $grid->cellsAt($row === 0 ? [$column] : [$column, $row])[0];
         } catch (NoSuchPlace) {
             return null;
         }
