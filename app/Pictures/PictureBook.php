@@ -24,10 +24,8 @@ final class PictureBook
 
     private const TYPES = [IMAGETYPE_PNG, IMAGETYPE_JPEG, IMAGETYPE_WEBP];
 
-    /** What reading one may take, of memory in bytes, and of time in seconds. */
+    /** Bytes of memory that reading one may take; beyond these it goes on in a file. */
     private const MEMORY = 450_000_000;
-
-    private const SECONDS = 8;
 
     /**
      * @param  string  $file  a path
@@ -81,7 +79,7 @@ final class PictureBook
     {
         \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MEMORY, self::MEMORY);
         \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MAP, self::MEMORY);
-        \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_TIME, self::SECONDS);
+        // No limit of time: it counts from when the process began, and ends that.
         // Read by what its bytes say, whatever it is called; of what moves the first picture.
         $prefix = [IMAGETYPE_PNG => 'png', IMAGETYPE_JPEG => 'jpeg', IMAGETYPE_WEBP => 'webp'][$came];
         $image = new \Imagick;
