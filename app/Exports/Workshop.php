@@ -37,9 +37,18 @@ final readonly class Workshop
 
             return;
         }
+        app(StoredPictures::class)->within($export->user_id, fn () => $this->makeOfSheet($export, $path, $progress));
+    }
+
+    /**
+     * @throws Cancelled
+     * @throws RenderFailed
+     * @throws Unusable
+     */
+    private function makeOfSheet(Export $export, string $path, Progress $progress): void
+    {
         // As it was when the file was asked for, whatever was changed since.
         $sheet = $export->sheet ?? throw new Cancelled;
-        app(StoredPictures::class)->ofPerson($export->user_id);
         $scene = $this->planning->scene($sheet->revision((int) $export->asked['revision'])->plan);
         $progress->goesOn();
         if ($export->asked['format'] === 'set') {

@@ -16,10 +16,23 @@ final class StoredPictures implements Pictures
 
     private ?int $owner = null;
 
-    /** For work that nobody is signed in for: whose pictures they are. */
-    public function ofPerson(?int $owner): void
+    /**
+     * Does work that nobody is signed in for with the pictures of a person.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $work
+     * @return T
+     */
+    public function within(int $owner, callable $work): mixed
     {
+        $before = $this->owner;
         $this->owner = $owner;
+        try {
+            return $work();
+        } finally {
+            $this->owner = $before;
+        }
     }
 
     public function find(string $source): ?PictureFile

@@ -4,7 +4,7 @@ import { useDesk, usePalette } from '../desk';
 import type { GridShape } from '../scene/GridShape';
 import { blockMoved, laidAnew, sidesOf } from './blocks';
 import type { Block } from './Painter';
-import { Picture } from './Picture';
+import { namesByColour, Picture } from './Picture';
 import { useStrokes } from './useStrokes';
 
 /** What can be done with a picked block of cells; it is moved by pulling it, or by arrow keys. */
@@ -16,9 +16,9 @@ export function BlockVerbs({ block, grid, shape }: { block: Block; grid: Step; s
     const [left, top, right, bottom] = sidesOf(block);
 
     function lay(how: 'left to right' | 'up and down' | 'turned'): void {
-        const names = new Map(Object.entries(palette).map(([name, colour]) => [colour.toLowerCase(), name]));
         const laid = laidAnew(block, how);
-        painter.replace(grid.id, blockMoved(block, shape, Picture.of(scene, grid, shape), names, laid.way, false));
+        const picture = Picture.of(scene, grid, shape, painter.strokes(), palette);
+        painter.replace(grid.id, blockMoved(block, shape, picture, namesByColour(palette), laid.way, false));
         painter.setBlock(laid.block);
         keep(painter.send());
     }

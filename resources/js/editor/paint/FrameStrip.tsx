@@ -5,7 +5,7 @@ import { PAPER } from '../layers/paint';
 import { gridShape } from '../scene/geometry';
 import type { GridShape } from '../scene/GridShape';
 import { cornerOf, frameLaid } from './frames';
-import { Picture } from './Picture';
+import { namesByColour, Picture } from './Picture';
 import { imageOf } from './pixels';
 import { paintingOf } from './useStrokes';
 
@@ -54,7 +54,7 @@ function Strip({ step, frames, grid, shape }: { step: Step; frames: NonNullable<
 
     /** Frames look as others do, all in one change. */
     function lay(pairs: [from: number, to: number][], next: number, more = 0): void {
-        const names = new Map(Object.entries(palette).map(([name, colour]) => [colour.toLowerCase(), name]));
+        const names = namesByColour(palette);
         const cells = new Map(pairs.flatMap(([from, to]) => [...frameLaid(frames, shape, picture, names, from, to)]));
         const painting = cells.size === 0 ? null : paintingOf(kinds, grid.id, shape, cells);
         const operations = [...(more === 0 ? [] : [{ op: 'set' as const, id: step.id, field: 'count', value: count + more }]), ...(painting === null ? [] : [painting])];

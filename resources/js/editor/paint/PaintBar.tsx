@@ -1,6 +1,7 @@
 import { type ReactNode, useEffect, useState, useSyncExternalStore } from 'react';
 import { stepOf, useDesk, usePalette } from '../desk';
 import { Swatch } from '../fields/Swatch';
+import { usePick } from '../pick/pick';
 import { gridShape } from '../scene/geometry';
 import { BlockVerbs } from './BlockVerbs';
 import { WAYS, type Way } from './Painter';
@@ -19,7 +20,7 @@ export function PaintBar({ listens, children }: { listens: (target: EventTarget 
     const brush = useSyncExternalStore(painter.subscribe, painter.getBrush);
     const block = useSyncExternalStore(painter.subscribe, () => painter.block);
     const [naming, setNaming] = useState(false);
-    const grid = paintedGrid(scene, picking.get().on);
+    const grid = paintedGrid(scene, usePick(picking).on);
     const shape = gridShape(grid?.geometry);
     const ways: readonly Way[] = shape?.isLattice === true ? WAYS : WAYS.filter((way) => way === 'cell by cell' || way === 'area');
     const names = Object.keys(palette);

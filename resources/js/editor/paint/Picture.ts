@@ -3,6 +3,12 @@ import { styleOf } from '../layers/patterns';
 import { addressOf, readRuns } from '../pick/runs';
 import { partShape } from '../scene/geometry';
 import type { GridShape } from '../scene/GridShape';
+import type { Stroke } from './Painter';
+
+/** What colours of a palette are called, by #rrggbb; of two names for the same colour the first. */
+export function namesByColour(palette: Readonly<Record<string, string>>): ReadonlyMap<string, string> {
+    return new Map(Object.entries(palette).reverse().map(([name, colour]) => [colour.toLowerCase(), name]));
+}
 
 /** Which colour every cell of a grid is painted in, #rrggbb; an empty text where it is not. */
 export class Picture {
@@ -14,8 +20,12 @@ export class Picture {
         this.cells = new Uint16Array(shape.count);
     }
 
-    /** What all parts have painted on it, from back to front. */
-    static of(scene: Scene, grid: Step, shape: GridShape): Picture {
+    /**
+     * What all parts have painted on it, from back to front, and over it what strokes have that are not kept yet.
+     *
+     * @param palette by which these name their colours
+     */
+    static of(scene: Scene, grid: Step, shape: GridShape, strokes: readonly Stroke[] = [], palette: Readonly<Record<string, string>> = {}): Picture {
         const picture = new Picture(shape);
         const geometry = new Map(scene.steps.map((step) => [step.id, step.geometry]));
         const along = alongOf(shape);
@@ -30,6 +40,9 @@ export class Picture {
                     if (at !== undefined) picture.put(at, fill);
                 }
             });
+        }
+        for (const stroke of strokes) {
+            for (const [cell, colour] of stroke.get(grid.id) ?? []) picture.put(cell, colour === 'none' ? '' : (palette[colour] ?? colour));
         }
         return picture;
     }

@@ -8,7 +8,7 @@ import { gridShape } from '../scene/geometry';
 import type { GridShape } from '../scene/GridShape';
 import { blockMoved, dotsIn, within } from './blocks';
 import { box, type Dot, ellipse, filled, line, mirrored, ring, widened } from './dots';
-import { Picture } from './Picture';
+import { namesByColour, Picture } from './Picture';
 import { numbersOf, useStrokes } from './useStrokes';
 
 /** A cell of a grid; `dot` where it lies in columns and rows. */
@@ -44,7 +44,7 @@ export function usePainting({ box: frame, canvas, view, pan, panning, hit, show 
     /** Where a stroke of keys began. */
     const begun = useRef<At | null>(null);
     const lately = useRef<At | null>(null);
-    const names = useMemo(() => new Map([...Object.entries(palette)].reverse().map(([name, colour]) => [colour.toLowerCase(), name])), [palette]);
+    const names = useMemo(() => namesByColour(palette), [palette]);
 
     function place(event: PointerEvent): [number, number] {
         const corner = frame.current?.getBoundingClientRect();
@@ -64,11 +64,7 @@ export function usePainting({ box: frame, canvas, view, pan, panning, hit, show 
 
     function pictureOf(at: At): Picture {
         const step = stepOf(scene, at.grid);
-        const picture = step === undefined ? new Picture(at.shape) : Picture.of(scene, step, at.shape);
-        for (const stroke of painter.strokes()) {
-            for (const [cell, colour] of stroke.get(at.grid) ?? []) picture.put(cell, colour === 'none' ? '' : (palette[colour] ?? colour));
-        }
-        return picture;
+        return step === undefined ? new Picture(at.shape) : Picture.of(scene, step, at.shape, painter.strokes(), palette);
     }
 
     /** With the nib's width and the mirrors, as far as the grid has such cells, in their colours. */

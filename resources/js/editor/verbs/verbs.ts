@@ -93,7 +93,7 @@ function fitting({ pick, page, scene }: Bench): Verb | null {
     const picture = scene.steps.findLast((step) => step.role === 'picture');
     const [wide = 1, high = 1] = imageShape(picture?.geometry)?.data.size ?? [];
     if (shape === undefined || picture === undefined || page.plan.steps.every((step) => step.id !== picture.id)) return null;
-    return plainVerb('fit picture', 'Fit the picture', `Lays ${picture.label} so that it covers the grid.`, 'place', 7, () => {
+    return plainVerb(FIT_PICTURE.name, FIT_PICTURE.label, `Lays ${picture.label} so that it covers the grid.`, 'place', 7, () => {
         const [left, top, right, bottom] = shape.bounds();
         const width = Math.max(right - left, ((bottom - top) * wide) / high);
         return [
@@ -415,6 +415,11 @@ const DRAW_IN_CELLS: Saying = {
     words: ['draw in a pattern', 'fundamental cell', 'live pattern', 'mirrors and glides', 'turning centres', 'edit the repeat'],
 };
 
+const FIT_PICTURE: Saying = {
+    name: 'fit picture', label: 'Fit the picture', family: 'place', from: 'guides', least: 1,
+    words: ['cover the grid', 'photo over the cells', 'scale the reference', 'align the image', 'lay the picture over'],
+};
+
 /** Every verb that there is, each once. */
 export function sayings(kinds: Kind[]): Saying[] {
     const all = new Map<string, Saying>();
@@ -426,6 +431,7 @@ export function sayings(kinds: Kind[]): Saying[] {
     }
     all.set(DRAW_IN.name, DRAW_IN);
     all.set(DRAW_IN_CELLS.name, DRAW_IN_CELLS);
+    all.set(FIT_PICTURE.name, FIT_PICTURE);
     for (const { name, label, family, words, least } of POINT_VERBS) all.set(name, { name, label, family, words, from: 'points', least });
     return [...all.values()];
 }
