@@ -10,7 +10,7 @@ function Tones({ label, value, onChange }: { label: string; value: unknown; onCh
     const palette = usePalette();
     const chosen = Array.isArray(value) ? value.filter((one): one is string => typeof one === 'string') : null;
     return (
-        <span className="inline-flex flex-wrap items-baseline gap-x-1.5 gap-y-1">
+        <span className="[&>*:not(:last-child)]:mr-1.5">
             {chosen === null ? (
                 <input
                     key={String(value)}
@@ -31,7 +31,7 @@ function Tones({ label, value, onChange }: { label: string; value: unknown; onCh
                 />
             ) : (
                 Object.entries(palette).map(([name, colour]) => (
-                    <label key={name} title={name} className={`inline-flex cursor-pointer items-center rounded border p-[3px] has-focus-visible:outline-2 has-focus-visible:outline-ink ${chosen.includes(name) ? 'border-amber bg-honey' : 'border-transparent opacity-50 hover:opacity-100'}`}>
+                    <label key={name} title={name} className={`my-0.5 inline-flex cursor-pointer items-center rounded border p-[3px] align-middle has-focus-visible:outline-2 has-focus-visible:outline-ink ${chosen.includes(name) ? 'border-amber bg-honey' : 'border-transparent opacity-50 hover:opacity-100'}`}>
                         <input
                             type="checkbox"
                             className="sr-only"
