@@ -190,6 +190,43 @@ test('cells are painted by keyboard alone, on two grids at once, colours chosen 
     expect(cells['night']).toContain('2,2');
 });
 
+test('cells of an overlay are painted, painted over, and follow what it is laid of', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Cut by a circle', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 400, height: 400, unit: 'px', background: null, checks: { sliver: 0, small: 0 } }, palette: { night: '#171c3a', lamp: '#f2b33d' }, values: {},
+        steps: [
+            { id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 4, rows: 4, cell: [100, 100] },
+            { id: 'c1', kind: 'guide.circle', center: [200, 200], radius: 80 },
+            { id: 'o1', kind: 'overlay', of: ['g1', 'c1'] },
+        ],
+    });
+    const painted = async () => (await desk.stored()).plan.steps.at(-1);
+    const area = async (id: string | undefined) => (await desk.measures(id ?? ''))['area'];
+    await page.getByRole('radio', { name: 'paint' }).click();
+    // Two quarters of the disk in one stroke, and what of the cell around one lies outside.
+    await desk.dragAcross(await desk.at(170, 170), await desk.at(230, 170));
+    await desk.revision(2);
+    const step = await painted();
+    expect(step).toMatchObject({ kind: 'paint', on: 'o1' });
+    await desk.sheet.press('2');
+    await page.mouse.click(...(await desk.at(110, 110)));
+    await desk.revision(3);
+    expect(await area(step?.id)).toBeCloseTo((Math.PI * 80 ** 2) / 2 + 100 ** 2 - (Math.PI * 80 ** 2) / 4, 2);
+    // The circle grows; a cell is painted over and taken away as it is written already.
+    await desk.setNumber('radius of circle 1', '90');
+    await desk.revision(4);
+    expect(await area(step?.id)).toBeCloseTo((Math.PI * 90 ** 2) / 2 + 100 ** 2 - (Math.PI * 90 ** 2) / 4, 2);
+    await page.mouse.click(...(await desk.at(230, 170)));
+    await desk.revision(5);
+    await desk.sheet.press('e');
+    await page.mouse.click(...(await desk.at(110, 110)));
+    await desk.revision(6);
+    const cells = (await painted())?.['cells'] as Record<string, string>;
+    expect(Object.values(cells).flatMap((text) => text.split(' '))).toHaveLength(3);
+    expect(await area(step?.id)).toBeCloseTo((Math.PI * 90 ** 2) / 2, 2);
+    expect(Object.keys(cells).sort()).toEqual(['lamp', 'night', 'none']);
+});
+
 test('frames are copied, changed, put in order, played, and handed over as one picture with JSON', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Walk', {

@@ -16,14 +16,12 @@ final readonly class Address
 {
     private const CELL = '#(?:\d{1,9}|\*)(?:,(?:\d{1,9}|\*)){0,2}';
 
-    private const SIDE = '-?'.Reference::PATTERN;
-
     /** What a plan can write for a place. */
     public const PATTERN = '^'.Reference::PATTERN.'(?:'.self::CELL.'!?|@\d{1,9}(?:,\d{1,9}){0,2}|@[01]\.\d{1,12}|@'.Spot::PATTERN.'(?:;'.Reference::PATTERN.'(?:,'.Reference::PATTERN.')?)?|!'
         .'|\*'.Reference::PATTERN.'(?:\/\d{1,6}|@'.Spot::PATTERN.')|~'.Spot::PATTERN.')$';
 
     /** What it can write for cells. */
-    public const CELLS_PATTERN = '^[a-z][a-z0-9]*(?:'.self::CELL.'|~'.Spot::PATTERN.'(?:;[a-z][a-z0-9]*:'.Spot::NUMBER.','.Spot::NUMBER.')*(?:;'.self::SIDE.'(?:,'.self::SIDE.')*)?)$';
+    public const CELLS_PATTERN = '^[a-z][a-z0-9]*(?:'.self::CELL.'|~'.HeldAddress::PATTERN.')$';
 
     /** What it can write for a part or a guide: a step, a copy, or the piece of a part around a place. */
     public const MEMBER_PATTERN = '^'.Reference::PATTERN.'(?:~'.Spot::PATTERN.')?$';

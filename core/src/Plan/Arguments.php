@@ -80,14 +80,17 @@ final readonly class Arguments
         return array_values(array_map(fn (mixed $one): string => is_string($one) ? $one : throw $this->misdeclared($field), $value));
     }
 
-    /** @return list<array{string, string, string}> name of a colour, #rrggbb or none, and addresses of cells */
+    /** @return list<array{string, string, string, list<HeldAddress>}> name of a colour, #rrggbb or none, addresses of cells, and those of an overlay */
     public function painted(string $field): array
     {
         $value = $this->values[$field] ?? null;
         $painted = [];
         foreach (is_array($value) ? $value : throw $this->misdeclared($field) as $one) {
-            [$name, $colour, $text] = is_array($one) ? array_values($one) + ['', '', ''] : throw $this->misdeclared($field);
-            $painted[] = is_string($name) && is_string($colour) && is_string($text) ? [$name, $colour, $text] : throw $this->misdeclared($field);
+            [$name, $colour, $text, $held] = is_array($one) ? array_values($one) + ['', '', '', []] : throw $this->misdeclared($field);
+            if (! is_string($name) || ! is_string($colour) || ! is_string($text) || ! is_array($held)) {
+                throw $this->misdeclared($field);
+            }
+            $painted[] = [$name, $colour, $text, array_values(array_filter($held, static fn (mixed $one): bool => $one instanceof HeldAddress))];
         }
 
         return $painted;
@@ -287,7 +290,7 @@ final readonly class Arguments
             $value instanceof Bend => $value->fingerprint(),
             $value instanceof Gradient => $value->fingerprint(),
             $value instanceof PatternFill => $value->key(),
-            $value instanceof CellPick => $value->fingerprint(),
+            $value instanceof CellPick, $value instanceof HeldAddress => $value->fingerprint(),
             $value instanceof PictureFile => $value->hash,
             is_array($value) => '['.implode(',', array_map(self::printed(...), $value)).']',
             default => throw new \LogicException('An argument of the type '.get_debug_type($value).' has no fingerprint.'),

@@ -58,6 +58,31 @@ final class PaintOver
     }
 
     /**
+     * The same of cells of an overlay, which are told apart by how they are written.
+     *
+     * @param  array<string, string>  $painted  addresses by colour
+     * @param  array<string, string>  $over  of which each cell has one colour
+     * @return array<string, string> of which every address has one colour
+     */
+    public static function onOverlay(array $painted, array $over): array
+    {
+        $colours = [];
+        foreach ([$painted, $over] as $texts) {
+            foreach ($texts as $colour => $text) {
+                foreach (PaintedCellsField::words($text) as $word) {
+                    $colours[$word] = $colour;
+                }
+            }
+        }
+        $words = [];
+        foreach ($colours as $word => $colour) {
+            $words[$colour][] = $word;
+        }
+
+        return array_map(static fn (array $those): string => implode(' ', $those), $words);
+    }
+
+    /**
      * @param  list<int>  $cells  in order
      * @return list<string>
      */

@@ -240,7 +240,7 @@ final class PlanEdit
         if (! is_string($name) || ! is_string($field) || $painting === null) {
             throw Unusable::at("$pointer/field", 'a field of painted cells, of its kind');
         }
-        $this->indexOf($on, "$pointer/on");
+        $laid = $this->steps->step($this->indexOf($on, "$pointer/on"))['kind'] ?? null;
         $painting->check($cells, "$pointer/cells");
         $last = null;
         foreach ($this->steps->all() as $index => $step) {
@@ -252,7 +252,10 @@ final class PlanEdit
         if ($before === null) {
             $this->add(['step' => ['kind' => $name, 'on' => $on, $field => $cells]], $pointer);
         } else {
-            $this->set(['id' => StepList::idOf($step), 'field' => $field, 'value' => PaintOver::over($before, PaintedCellsField::written($cells), ($operation['along'] ?? 0) === 1 ? 1 : 0)], $pointer);
+            $over = PaintedCellsField::written($cells);
+            $isOverlay = is_string($laid) && $this->kinds->get($laid)?->makes() === Role::Overlay;
+            $now = $isOverlay ? PaintOver::onOverlay($before, $over) : PaintOver::over($before, $over, ($operation['along'] ?? 0) === 1 ? 1 : 0);
+            $this->set(['id' => StepList::idOf($step), 'field' => $field, 'value' => $now], $pointer);
         }
         $this->labels = [...array_slice($this->labels, 0, -1), 'Paint'];
     }

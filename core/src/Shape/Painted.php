@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Shape;
 
-use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Tiling;
 
-/** Cells of a grid, each in a colour. */
+/** Cells of a grid or an overlay, each in a colour. */
 final readonly class Painted
 {
     /**
@@ -14,15 +14,16 @@ final readonly class Painted
      * @param  array<int, string>  $cells  names of colours by the number of the cell; `none` takes away what was painted before
      * @param  array<string, string>  $colours  #rrggbb by name
      * @param  list<int>  $runs  of a line or a ring, how many cells lie side by side, step by step
+     * @param  array<int, string>  $words  what the plan writes for cells of an overlay, by number
      */
-    public function __construct(public string $grid, public Grid $laid, public array $cells, public array $colours, public array $runs = [])
+    public function __construct(public string $grid, public Tiling $laid, public array $cells, public array $colours, public array $runs = [], public array $words = [])
     {
     }
 
     /** The same without what is painted over it. */
     public function under(self $later): self
     {
-        return new self($this->grid, $this->laid, array_diff_key($this->cells, $later->cells), $this->colours, $this->runs);
+        return new self($this->grid, $this->laid, array_diff_key($this->cells, $later->cells), $this->colours, $this->runs, $this->words);
     }
 
     /** @return array<string, int> how many cells of each colour there are */

@@ -286,9 +286,12 @@ final readonly class SceneView
         ];
     }
 
-    /** @return array{on: string, colours: list<string>, cells: list<string>} painted cells, one by one */
+    /** @return array{on: string, colours: list<string>, cells: list<string>, numbers?: list<list<int>>} painted cells; of an overlay as they are written, and their numbers */
     private function painted(Painted $painted): array
     {
+        if ($painted->laid instanceof Overlay) {
+            return self::paintedOverlay($painted);
+        }
         $grid = ($this->scene->known[$painted->grid] ?? null)?->result;
         if (! $grid instanceof Grid) {
             return ['on' => $painted->grid, 'colours' => [], 'cells' => []];
@@ -310,6 +313,19 @@ final readonly class SceneView
         }
 
         return ['on' => $painted->grid, 'colours' => $colours, 'cells' => $cells];
+    }
+
+    /** @return array{on: string, colours: list<string>, cells: list<string>, numbers: list<list<int>>} */
+    private static function paintedOverlay(Painted $painted): array
+    {
+        $colours = $cells = $numbers = [];
+        foreach (array_keys($painted->counts()) as $name) {
+            $colours[] = $painted->colours[$name];
+            $numbers[] = $those = array_keys($painted->cells, (string) $name, true);
+            $cells[] = implode(' ', array_map(static fn (int $cell): string => $painted->words[$cell] ?? '', $those));
+        }
+
+        return ['on' => $painted->grid, 'colours' => $colours, 'cells' => $cells, 'numbers' => $numbers];
     }
 
     /**

@@ -66,6 +66,17 @@ final class PaintOverTest extends TestCase
         self::assertEquals(['none' => '2,2'], self::steps($edit->plan())[3]['cells']);
     }
 
+    public function test_cells_of_an_overlay_are_told_by_how_they_are_written_and_never_run_together(): void
+    {
+        $plan = ['steps' => [
+            ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 4, 'rows' => 4, 'cell' => [100, 100]],
+            ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1']],
+            ['id' => 'p1', 'kind' => 'paint', 'on' => 'o1', 'cells' => ['ink' => '50,50 51,50', 'sand' => 'g1:2.5,3.5;g2:1.2,7.7;c1,-c2']],
+        ]];
+        $stroke = ['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => 'o1', 'cells' => ['ink' => 'g1:2.5,3.5;g2:1.2,7.7;c1,-c2', 'none' => '51,50']];
+        self::assertEquals(['ink' => '50,50 g1:2.5,3.5;g2:1.2,7.7;c1,-c2', 'none' => '51,50'], self::steps(PlanEdit::apply($plan, [$stroke], Kinds::all())->plan())[2]['cells']);
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function wrong(): iterable
     {

@@ -11,6 +11,8 @@ use Sternbild\Core\Format\PixelPicture;
 use Sternbild\Core\Pixel\Bayer;
 use Sternbild\Core\Pixel\Dots;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Core\View\SceneNumbers;
 use Sternbild\Core\View\SceneView;
@@ -227,5 +229,37 @@ final class PaintTest extends TestCase
         }
         $this->expectException(Unusable::class);
         PixelPicture::of($scene, 'p1');
+    }
+
+    public function test_cells_of_an_overlay_are_painted_and_follow_it(): void
+    {
+        $laid = static fn (float $radius): array => [
+            ['id' => 'g2', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 4, 'rows' => 4, 'cell' => [100, 100]],
+            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [200, 200], 'radius' => $radius],
+            ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g2', 'c1']],
+            ['id' => 'p1', 'kind' => 'paint', 'on' => 'o1', 'cells' => ['ink' => 'g2:2.5,2.5;c1 g2:3.5,2.5;c1', '#2a8c9a' => '5,5', 'none' => '3,399']],
+            ['id' => 'p2', 'kind' => 'paint', 'on' => 'o1', 'cells' => ['none' => 'g2:3.5,2.5;c1']],
+        ];
+        // A quarter of the disk, and a cell of the grid less nothing of it.
+        foreach ([80.0, 60.0] as $radius) {
+            $scene = self::scene(...$laid($radius));
+            self::assertSame(['cells' => 3, 'colours' => ['ink' => 2, '#2a8c9a' => 1]], ['cells' => $scene->known['p1']->result instanceof Part ? array_sum($scene->known['p1']->result->painted?->counts() ?? []) : 0, 'colours' => $scene->known['p1']->result instanceof Part ? $scene->known['p1']->result->painted?->counts() : []]);
+            self::assertSame(['cells' => 2, 'colours' => ['ink' => 1, '#2a8c9a' => 1]], self::paint($scene, 'p1'));
+            $areas = array_map(static fn (array $one): float => $one['area'], SceneNumbers::list($scene)['drawing']);
+            self::assertEqualsWithDelta([M_PI * $radius ** 2 / 4, 10_000.0], $areas, 1e-6);
+        }
+    }
+
+    public function test_what_holds_painted_cells_no_longer_is_said_and_the_others_stay(): void
+    {
+        $findings = static fn (string $cells): array => array_map(static fn (Finding $one): string => "$one->level $one->code", self::scene(
+            ['id' => 'g2', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 4, 'rows' => 4, 'cell' => [100, 100]],
+            ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g2']],
+            ['id' => 'p1', 'kind' => 'paint', 'on' => 'o1', 'cells' => ['ink' => $cells]],
+        )->findings);
+        self::assertSame(['warning lost-cells'], $findings('g2:1.5,1.5 900,900'));
+        self::assertSame(['warning lost-cells'], $findings('g2:1.5,1.5 3,4+2'));
+        self::assertSame(['warning held'], $findings('g2:1.5,1.5;c9'));
+        self::assertSame(['error lost'], $findings('900,900'));
     }
 }

@@ -2667,11 +2667,13 @@ export interface components {
                 range: number[];
                 each: number;
             };
-            /** @description Of painted cells: their grid, and of every colour the addresses, in runs as plans write them. */
+            /** @description Of painted cells: their grid or overlay, and of every colour the addresses, in runs as plans write them. */
             painted?: {
                 on: string;
                 colours: string[];
                 cells: string[];
+                /** @description Of an overlay the numbers of the cells, by colour, in the order of their addresses. */
+                numbers?: number[][];
             };
         };
         Finding: {

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Field;
 
-use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\Bound;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Grid\Overlay;
@@ -13,12 +11,11 @@ use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\CellPick;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\HeldAddress;
 use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
-use Sternbild\Core\Plan\Sides;
-use Sternbild\Core\Plan\Spot;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Role;
 
@@ -183,49 +180,14 @@ final class CellsField extends Field
      */
     private function held(Overlay $overlay, string $id, string $rest, Scope $scope): int
     {
-        $parts = explode(';', $rest);
-        $spot = Spot::parse($parts[0]);
-        $grid = $spot->grid === null ? null : $scope->grid($spot->grid, $this->name);
-        $place = $grid === null ? new Vec($spot->u, $spot->v) : $grid->placeAt($spot->u, $spot->v);
-        if (count($parts) === 1) {
-            return $overlay->cellAt($place) ?? throw new NoSuchPlace('no cell encloses the place any more');
-        }
-        $bounds = $grid === null ? [] : [Bound::cell((string) $spot->grid, $grid, $spot->u, $spot->v)];
-        $gone = [];
-        foreach (array_slice($parts, 1) as $part) {
-            foreach (str_contains($part, ':') ? [$part] : explode(',', $part) as $said) {
-                try {
-                    $bounds[] = $this->bound($said, $scope);
-                } catch (FieldFault $fault) {
-                    $gone[] = $fault->getMessage();
-                }
-            }
-        }
-        $found = $overlay->cellHeldBy($place, $bounds) ?? throw new NoSuchPlace('nothing that holds the cell holds one any more');
-        $unlike = array_map(static fn (Bound $bound): string => $scope->label(ltrim($bound->key, '-')), $found->unlike);
-        if ($unlike !== [] || $gone !== []) {
-            $scope->warn($this->name, 'held', sprintf(
-                'a cell of %s is held by %d of %d things that it was held by: %s',
-                $scope->label($id), count($bounds) - count($found->unlike), count($bounds) + count($gone),
-                implode('; ', array_filter([$unlike === [] ? '' : 'it lies otherwise to '.implode(' and ', $unlike), ...$gone])),
-            ));
+        $held = HeldAddress::read($rest, $scope, $this->name);
+        $found = $held->cellOf($overlay);
+        $looseness = $held->looseness($found);
+        if ($looseness !== null) {
+            $scope->warn($this->name, 'held', "a cell of {$scope->label($id)} is $looseness");
         }
 
         return $found->cell;
-    }
-
-    /** @throws FieldFault */
-    private function bound(string $said, Scope $scope): Bound
-    {
-        if (str_contains($said, ':')) {
-            $spot = Spot::parse($said);
-
-            return Bound::cell((string) $spot->grid, $scope->grid((string) $spot->grid, $this->name), $spot->u, $spot->v);
-        }
-        $key = ltrim($said, '-');
-        $side = Sides::find($scope->member($key, $this->name)->result) ?? throw new FieldFault($this->name, 'lost', "{$scope->label($key)} has no sides");
-
-        return Bound::side($key, $side, $said === $key);
     }
 
     /** @param  list<string>  $lost */

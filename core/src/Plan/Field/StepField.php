@@ -14,11 +14,14 @@ use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Role;
 
-/** One earlier step of a certain role, or a copy of it. */
+/** One earlier step of a certain role, or of one of several, or a copy of it. */
 final class StepField extends Field
 {
-    /** @param  list<string>  $kinds  of steps that make sense here, where not all do; others are found wrong by who takes it */
-    public function __construct(string $name, string $label, private readonly Role $role = Role::Part, bool $required = false, private readonly array $kinds = [])
+    /**
+     * @param  list<string>  $kinds  of steps that make sense here, where not all do; others are found wrong by who takes it
+     * @param  Role|null  $or  another role that it may have
+     */
+    public function __construct(string $name, string $label, private readonly Role $role = Role::Part, bool $required = false, private readonly array $kinds = [], private readonly ?Role $or = null)
     {
         parent::__construct($name, $label, $required);
     }
@@ -31,15 +34,15 @@ final class StepField extends Field
     public function check(mixed $raw, string $pointer): void
     {
         if (! is_string($raw) || preg_match('/'.Address::MEMBER_PATTERN.'/D', $raw) !== 1) {
-            throw Unusable::at($pointer, "the id of an earlier {$this->role->value}");
+            throw Unusable::at($pointer, "the id of an earlier {$this->role->value}".($this->or === null ? '' : " or {$this->or->value}"));
         }
     }
 
     public function resolve(mixed $raw, Scope $scope): Evaluated
     {
         $step = $scope->member(is_string($raw) ? $raw : '', $this->name);
-        if ($step->result->role() !== $this->role) {
-            throw new FieldFault($this->name, 'lost', "{$scope->label($step->step())} is not {$this->role->noun()}");
+        if ($step->result->role() !== $this->role && $step->result->role() !== $this->or) {
+            throw new FieldFault($this->name, 'lost', "{$scope->label($step->step())} is not {$this->role->noun()}".($this->or === null ? '' : " or {$this->or->noun()}"));
         }
 
         return $step;
@@ -57,7 +60,7 @@ final class StepField extends Field
 
     public function sample(Sampling $lot): string
     {
-        return $lot->step($this->role);
+        return $lot->step($this->or !== null && $lot->has($this->or) && $lot->chance(30) ? $this->or : $this->role);
     }
 
     protected function given(): string
@@ -72,7 +75,7 @@ final class StepField extends Field
 
     public function traits(): array
     {
-        return ['roles' => [$this->role->value], ...($this->kinds === [] ? [] : ['kinds' => $this->kinds])];
+        return ['roles' => [$this->role->value, ...($this->or === null ? [] : [$this->or->value])], ...($this->kinds === [] ? [] : ['kinds' => $this->kinds])];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string

@@ -7,7 +7,7 @@ import type { GridShape } from '../scene/GridShape';
 import { cornerOf, frameLaid } from './frames';
 import { namesByColour, Picture } from './Picture';
 import { imageOf } from './pixels';
-import { paintingOf } from './useStrokes';
+import { addressed, paintingOf } from './useStrokes';
 
 /** Pixels that there is room for. */
 const WIDE = 198;
@@ -56,7 +56,7 @@ function Strip({ step, frames, grid, shape }: { step: Step; frames: NonNullable<
     function lay(pairs: [from: number, to: number][], next: number, more = 0): void {
         const names = namesByColour(palette);
         const cells = new Map(pairs.flatMap(([from, to]) => [...frameLaid(frames, shape, picture, names, from, to)]));
-        const painting = cells.size === 0 ? null : paintingOf(kinds, grid.id, shape, cells);
+        const painting = cells.size === 0 ? null : paintingOf(kinds, grid.id, shape, addressed(shape, cells));
         const operations = [...(more === 0 ? [] : [{ op: 'set' as const, id: step.id, field: 'count', value: count + more }]), ...(painting === null ? [] : [painting])];
         if (operations.length === 0) return;
         void change(operations).then((refused) => refused === null && choose(next));

@@ -35,6 +35,11 @@ export class Picture {
             part.data.painted.cells.forEach((text, number) => {
                 const fill = styleOf(drawn, part, number)?.fill ?? 'none';
                 if (fill === 'none') return;
+                const numbers = part.data.painted?.numbers?.[number];
+                if (numbers !== undefined) {
+                    for (const cell of numbers) picture.put(cell, fill);
+                    return;
+                }
                 for (const cell of readRuns(text, along)) {
                     const at = shape.cell(addressOf(cell));
                     if (at !== undefined) picture.put(at, fill);
@@ -93,7 +98,21 @@ export class Picture {
     }
 }
 
+/** How cells of an overlay are written in what is painted already, by address: painted over, they are named so again. */
+export function writtenOn(scene: Scene, on: string, shape: GridShape | undefined): ReadonlyMap<string, string> {
+    const words = new Map<string, string>();
+    for (const { geometry } of scene.steps) {
+        const painted = partShape(geometry)?.data.painted;
+        if (painted?.on !== on || painted.numbers === undefined) continue;
+        painted.numbers.forEach((numbers, colour) => {
+            const texts = painted.cells[colour]?.split(' ') ?? [];
+            numbers.forEach((cell, k) => words.set(shape?.address(cell) ?? '', texts[k] ?? ''));
+        });
+    }
+    return words;
+}
+
 /** The coordinate that runs go along: around where there is one that runs in a circle. */
-export function alongOf(shape: GridShape): 0 | 1 {
-    return shape.data.arrows?.wraps[1] === true ? 1 : 0;
+export function alongOf(shape: GridShape | undefined): 0 | 1 {
+    return shape?.data.arrows?.wraps[1] === true ? 1 : 0;
 }

@@ -6,7 +6,7 @@ import type { Dot } from './dots';
 import { gridShape } from '../scene/geometry';
 import type { GridShape } from '../scene/GridShape';
 import type { Stroke } from './Painter';
-import { alongOf } from './Picture';
+import { alongOf, writtenOn } from './Picture';
 
 /** Keeps strokes: each becomes one change. */
 export function useStrokes(): { keep: (stroke: Stroke, instead?: Operation | null) => void } {
@@ -17,7 +17,7 @@ export function useStrokes(): { keep: (stroke: Stroke, instead?: Operation | nul
             const { scene } = now();
             const operations = instead !== null ? [instead] : [...stroke].flatMap(([grid, cells]) => {
                 const shape = gridShape(stepOf(scene, grid)?.geometry);
-                const operation = shape === undefined || cells.size === 0 ? null : paintingOf(kinds, grid, shape, cells);
+                const operation = shape === undefined || cells.size === 0 ? null : paintingOf(kinds, grid, shape, addressed(shape, cells), writtenOn(scene, grid, shape));
                 return operation === null ? [] : [operation];
             });
             if (operations.length === 0) painter.settled(stroke);
@@ -40,18 +40,37 @@ export function numbersOf(kinds: Kind[], grid: string, way: string, [x0, y0]: Do
     return said === undefined ? null : { op: 'add', step: { kind: kind.kind, on: grid, ...said, colour, ...(filled && way !== 'line' ? { filled: true } : {}) } };
 }
 
-/** What paints cells of a grid. */
-export function paintingOf(kinds: Kind[], grid: string, shape: GridShape, cells: ReadonlyMap<number, string>): Operation | null {
+export function addressed(shape: GridShape, cells: ReadonlyMap<number, string>): [string, string][] {
+    return [...cells].map(([cell, colour]) => [shape.address(cell), colour]);
+}
+
+/**
+ * What paints cells of a grid or an overlay.
+ *
+ * @param cells addresses and colours
+ * @param known how cells of an overlay are written already, by address
+ */
+export function paintingOf(kinds: Kind[], grid: string, shape: GridShape | undefined, cells: readonly (readonly [string, string])[], known: ReadonlyMap<string, string> = new Map()): Operation | null {
     const kind = kinds.find((one) => one.fields.some((field) => field.type === 'painted'));
     const field = kind?.fields.find((one) => one.type === 'painted');
     if (kind === undefined || field === undefined) return null;
+    const painting = { op: 'paint' as const, kind: kind.kind, field: field.name, on: grid };
+    if (shape?.data.mark === '~') {
+        const held = new Map<string, string[]>();
+        for (const [address, colour] of cells) {
+            const those = held.get(colour) ?? [];
+            those.push(known.get(address) ?? address);
+            held.set(colour, those);
+        }
+        return { ...painting, cells: Object.fromEntries([...held].map(([colour, those]) => [colour, those.join(' ')])) };
+    }
     const along = alongOf(shape);
     const byColour = new Map<string, [number, number][]>();
-    for (const [cell, colour] of cells) {
-        const [first = 0, second = 0] = shape.address(cell).split(',').map(Number);
+    for (const [address, colour] of cells) {
+        const [first = 0, second = 0] = address.split(',').map(Number);
         const those = byColour.get(colour) ?? [];
         those.push([first, second]);
         byColour.set(colour, those);
     }
-    return { op: 'paint', kind: kind.kind, field: field.name, on: grid, cells: Object.fromEntries([...byColour].map(([colour, those]) => [colour, written(those, along)])), along };
+    return { ...painting, cells: Object.fromEntries([...byColour].map(([colour, those]) => [colour, written(those, along)])), along };
 }

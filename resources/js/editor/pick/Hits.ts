@@ -39,12 +39,11 @@ export class Hits {
     /**
      * @param worked ids of the steps that are worked on alone; of all others only grids can be picked
      * @param on the only grid or overlay of which cells are picked
-     * @param overlays whether cells of overlays are, too
      */
-    constructor(scene: Scene, worked: ReadonlySet<string> | null, on: string | null, overlays = true) {
+    constructor(scene: Scene, worked: ReadonlySet<string> | null, on: string | null) {
         const isOpen = (step: Step): boolean => worked === null || step.role === 'grid' || worked.has(step.id);
         const shown = scene.steps.filter((step) => !step.hidden && isOpen(step)).reverse();
-        const tilings = shown.filter((step) => step.role === 'grid' || (overlays && step.role === 'overlay'));
+        const tilings = shown.filter((step) => step.role === 'grid' || step.role === 'overlay');
         this.tilings = tilings.some((step) => step.id === on) ? tilings.filter((step) => step.id === on) : tilings;
         this.lines = shown.filter((step) => (step.role === 'grid' || step.role === 'guide') && !step.usedUp);
         this.steps = new Map(scene.steps.map((step) => [step.id, step]));

@@ -22,7 +22,7 @@ export function useHits(): HitWork {
     // While a verb asks for more, its picture may show as used up what is still to be picked.
     const scene = asking === null ? shown : page.scene;
     const pick = usePick(picking);
-    const hits = useMemo(() => new Hits(scene, worked, pick.on, pick.mode !== 'paint'), [scene, worked, pick.on, pick.mode]);
+    const hits = useMemo(() => new Hits(scene, worked, pick.on), [scene, worked, pick.on]);
     const wantsPoint = pick.mode === 'points' || placeWanted !== null;
 
     function under(context: CanvasRenderingContext2D, x: number, y: number, scale: number): Hover | null {

@@ -2,7 +2,8 @@ import type { Kind, Offer, Operation, Scene, SheetPage, Step } from '../../api/c
 import { gridUnder, stepOf } from '../desk';
 import { gridShape, imageShape, partShape } from '../scene/geometry';
 import { ownerOf } from '../pick/owner';
-import { written } from '../pick/runs';
+import { writtenOn } from '../paint/Picture';
+import { paintingOf } from '../paint/useStrokes';
 import { POINT_VERBS, pointVerbs } from './pointVerbs';
 import { dissected, type Pick, type Picking, stepIn } from '../pick/pick';
 
@@ -159,18 +160,13 @@ function inPlanOrder(page: SheetPage, ids: readonly string[]): string[] {
 }
 
 /** Paints the picked cells, grid by grid. */
-function painting({ page, scene, picking, colour }: Bench, kind: Kind, takes: string, step: Record<string, unknown>): Operation[] {
+function painting({ page, scene, pick, colour }: Bench, kind: Kind, takes: string, step: Record<string, unknown>): Operation[] {
     const asked = step[takes];
     const name = (asked !== null && typeof asked === 'object' ? Object.keys(asked)[0] : undefined) ?? colour ?? Object.keys(page.plan.palette)[0] ?? '#1b2140';
-    const byGrid = new Map<string, [number, number][]>();
-    for (const address of picking.addresses()) {
-        const [grid = '', at] = address.split('#');
-        const [column = 0, row = 0] = (at ?? '').split(',').map(Number);
-        if (at !== undefined) byGrid.set(grid, [...(byGrid.get(grid) ?? []), [column, row]]);
-    }
-    return [...byGrid].map(([grid, cells]): Operation => {
-        const along = gridShape(stepOf(scene, grid)?.geometry)?.data.arrows?.wraps[1] === true ? 1 : 0;
-        return { op: 'paint', kind: kind.kind, field: takes, on: grid, cells: { [name]: written(cells, along) }, along };
+    return [...pick.cells].flatMap(([grid, addresses]): Operation[] => {
+        const shape = gridShape(stepOf(scene, grid)?.geometry);
+        const painted = paintingOf([kind], grid, shape, [...addresses].map((address) => [address, name]), writtenOn(scene, grid, shape));
+        return painted === null ? [] : [painted];
     });
 }
 

@@ -8,6 +8,8 @@ use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\LatticeGrid;
 use Sternbild\Core\Grid\NoSuchPlace;
+use Sternbild\Core\Grid\Overlay;
+use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
@@ -17,7 +19,7 @@ use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
 
-/** What paints cells of a grid. */
+/** What paints cells of a grid, or of an overlay. */
 abstract class PaintingKind extends PartKind
 {
     public function offersPlaces(): bool
@@ -65,18 +67,23 @@ abstract class PaintingKind extends PartKind
      * @param  int  $outside  how many lie outside the grid
      * @param  string  $field  that says which they are
      * @param  list<int>  $runs  of a line or a ring
+     * @param  array<int, string>  $words  what the plan writes for cells of an overlay
      *
      * @throws FieldFault where nothing is painted
      */
-    final protected static function painted(Arguments $given, array $cells, array $colours, int $outside, string $field, array $runs = []): Part
+    final protected static function painted(Arguments $given, array $cells, array $colours, int $outside, string $field, array $runs = [], array $words = []): Part
     {
         if ($cells === []) {
-            throw new FieldFault($field, 'lost', $outside > 0 ? 'all of it lies outside the grid' : 'no cell is painted');
+            throw new FieldFault($field, 'lost', $outside > 0 ? 'all of it lies outside '.($given->step('on')->result instanceof Overlay ? 'the overlay' : 'the grid') : 'no cell is painted');
         }
         Budget::spend(5 * count($cells));
-        $painted = new Painted($given->step('on')->id, self::grid($given), $cells, array_filter($colours, static fn (string $colour): bool => $colour !== 'none'), $runs);
+        $laid = $given->step('on')->result;
+        if (! $laid instanceof Tiling) {
+            throw new FieldFault('on', 'lost', 'it has no cells');
+        }
+        $painted = new Painted($given->step('on')->id, $laid, $cells, array_filter($colours, static fn (string $colour): bool => $colour !== 'none'), $runs, $words);
         $part = Part::painted($painted, $given->step);
 
-        return $outside === 0 ? $part : $part->remarked(new Remark('lost-cells', $outside.($outside === 1 ? ' cell lies' : ' cells lie').' outside the grid', $field));
+        return $outside === 0 ? $part : $part->remarked(new Remark('lost-cells', $outside.($outside === 1 ? ' cell lies' : ' cells lie').' outside '.($laid instanceof Overlay ? 'the overlay' : 'the grid'), $field));
     }
 }
