@@ -35,9 +35,10 @@ final class PartChecks
         try {
             Budget::within($budget, static function () use ($plan, $known, $seen, $labels, &$findings): void {
                 array_push($findings, ...Joins::in($plan, $known, $seen));
-                array_push($findings, ...Unseen::vanishing($plan, $seen));
+                $shapes = array_values(array_filter($seen, static fn (Seen $one): bool => ! $one->isCells));
+                array_push($findings, ...Unseen::vanishing($plan, $shapes));
                 array_push($findings, ...Unseen::hidden($plan, $seen, $labels));
-                array_push($findings, ...Clearances::among($plan, $seen, $labels));
+                array_push($findings, ...Clearances::among($plan, $shapes, $labels));
             });
         } catch (OverBudget) {
             $findings[] = Finding::note($seen[0]->id, Sort::Unchecked->value, 'not all that is drawn was looked through; it would take too long');

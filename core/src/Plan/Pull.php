@@ -27,6 +27,7 @@ final readonly class Pull
      * @param  Vec  $at  where it is
      * @param  string|null  $called  what it is, where the label of the field does not say it
      * @param  string|null  $colour  that it is shown in, #rrggbb
+     * @param  float|null  $step  of which the number stays a multiple, and by which an arrow key changes it
      * @param  string|null  $between  the field whose places number `path[0]` and the next are joined by the way that it bends
      */
     private function __construct(
@@ -40,6 +41,7 @@ final readonly class Pull
         public ?string $between = null,
         public ?string $called = null,
         public ?string $colour = null,
+        public ?float $step = null,
     ) {
     }
 
@@ -57,7 +59,13 @@ final readonly class Pull
     /** The same with a name and a colour of its own. */
     public function shownAs(string $called, ?string $colour = null): self
     {
-        return new self($this->field, $this->path, $this->sort, $this->at, $this->from, $this->to, $this->zero, $this->between, $called, $colour);
+        return new self($this->field, $this->path, $this->sort, $this->at, $this->from, $this->to, $this->zero, $this->between, $called, $colour, $this->step);
+    }
+
+    /** The same in steps, as of what is counted in cells. */
+    public function stepped(float $step): self
+    {
+        return new self($this->field, $this->path, $this->sort, $this->at, $this->from, $this->to, $this->zero, $this->between, $this->called, $this->colour, $step);
     }
 
     /**

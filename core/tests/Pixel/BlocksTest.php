@@ -16,6 +16,8 @@ final class BlocksTest extends TestCase
     /** Edges of a cell of the grid below. */
     private const EDGE = 40.0;
 
+    private const PIXELS = ['id' => 'g2', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 200, 'rows' => 150, 'cell' => 4];
+
     private const COLOURS = ['top' => '#00ff00', 'left' => '#ff0000', 'right' => '#0000ff'];
 
     public function test_a_cube_shows_three_equal_faces_and_sixteen_in_a_slab_as_many_tops_and_eight_sides(): void
@@ -92,6 +94,78 @@ final class BlocksTest extends TestCase
         self::assertGreaterThan($left, $right);
     }
 
+    public function test_in_pixels_a_cube_has_even_steps_of_two_and_as_many_cells_on_either_side(): void
+    {
+        // A cell of the ground has edges of 34.6 across: of 4 px eight or nine, two across and one down each step.
+        $scene = self::scene(['cells' => ['g1#3,3'], 'up' => 1, 'pixels' => 'g2'], [], [], self::PIXELS);
+        self::assertSame([], $scene->findings);
+        $painted = $scene->parts()['b1']->painted;
+        self::assertNotNull($painted);
+        $rows = [];
+        foreach ($painted->cells as $cell => $colour) {
+            $rows[$colour][intdiv($cell, 200)][] = $cell % 200;
+        }
+        $top = array_values(array_map(count(...), $rows[self::COLOURS['top']]));
+        $half = array_slice($top, 0, intdiv(count($top), 2));
+        self::assertSame(range(2, 4 * count($half) - 2, 4), $half, 'From its corner it becomes wider by two cells to either side.');
+        self::assertSame(array_reverse($half), array_slice($top, count($half)));
+        self::assertSame(count($rows[self::COLOURS['left']], COUNT_RECURSIVE), count($rows[self::COLOURS['right']], COUNT_RECURSIVE));
+        self::assertCount(10 * (2 * count($half)), array_merge(...$rows[self::COLOURS['left']]), 'Its side is as wide as half the top, and 40 units high.');
+        foreach ($rows as $those) {
+            foreach ($those as $columns) {
+                self::assertSame(range(self::sorted($columns)[0], self::sorted($columns)[0] + count($columns) - 1), self::sorted($columns), 'A row of a face has no holes.');
+            }
+        }
+    }
+
+    public function test_in_pixels_nothing_is_seen_twice_and_nothing_in_between_is_missed(): void
+    {
+        mt_srand(21);
+        for ($round = 0; $round < 8; $round++) {
+            $cells = $heights = [];
+            foreach (range(0, 15) as $k) {
+                $cells[] = 'g1#'.(1 + $k % 4).','.(1 + intdiv($k, 4));
+                $heights[] = mt_rand(1, 12) / 4;
+            }
+            $painted = self::scene(['cells' => $cells, 'up' => $heights, 'pixels' => 'g2'], [], [], self::PIXELS)->parts()['b1']->painted;
+            self::assertNotNull($painted);
+            // On a whole ground every column is one run of cells.
+            $columns = [];
+            foreach (array_keys($painted->cells) as $cell) {
+                $columns[$cell % 200][] = intdiv($cell, 200);
+            }
+            foreach ($columns as $rows) {
+                self::assertSame(range(self::sorted($rows)[0], self::sorted($rows)[0] + count($rows) - 1), self::sorted($rows));
+            }
+            ksort($columns);
+            self::assertSame(range((int) array_key_first($columns), (int) array_key_last($columns)), array_keys($columns));
+        }
+    }
+
+    public function test_a_way_along_the_axes_moves_blocks_by_cells_whatever_they_are_drawn_in(): void
+    {
+        foreach ([[], ['pixels' => 'g2']] as $as) {
+            $moved = self::bounds(['cells' => ['g1#2,3'], 'up' => 1, 'by' => [2, -1], ...$as]);
+            $there = self::bounds(['cells' => ['g1#4,2'], 'up' => 1, ...$as]);
+            self::assertEqualsWithDelta($there, $moved, 1e-6);
+        }
+        $scene = self::scene(['cells' => ['g1#2,3', 'g1#3,3'], 'up' => 1, 'by' => [2, -1]]);
+        $pulls = $scene->known['b1']->pulls();
+        self::assertSame(['by', 'by', 'up'], array_column($pulls, 'field'));
+        // A pull to where it is says what is said.
+        foreach ([[$pulls[0], 2.0], [$pulls[1], -1.0], [$pulls[2], 1.0]] as [$pull, $value]) {
+            $unit = $pull->to->minus($pull->from);
+            self::assertEqualsWithDelta($value, $pull->at->minus($pull->from)->dot($unit) / $unit->dot($unit), 1e-9);
+        }
+    }
+
+    public function test_pixels_outside_their_grid_are_told(): void
+    {
+        $findings = static fn (array $at): array => array_map(static fn ($one): string => "$one->level $one->code", self::scene(['cells' => ['g1#3,3'], 'up' => 1, 'pixels' => 'g2'], [], [], [...self::PIXELS, ...$at])->findings);
+        self::assertSame(['warning lost-cells'], $findings(['origin' => [400, 0]]));
+        self::assertSame(['error empty'], $findings(['origin' => [2000, 0]]));
+    }
+
     public function test_what_cannot_stand_says_why(): void
     {
         $message = static fn (array $block, array $grid = []): string => self::scene($block, [], $grid)->findings[0]->message ?? '';
@@ -150,16 +224,38 @@ final class BlocksTest extends TestCase
      * @param  array<string, mixed>  $block
      * @param  array<string, mixed>  $sheet
      * @param  array<string, mixed>  $grid
+     * @param  array<string, mixed>|null  $pixels
      */
-    private static function scene(array $block, array $sheet = [], array $grid = []): Scene
+    private static function scene(array $block, array $sheet = [], array $grid = [], ?array $pixels = null): Scene
     {
         $plan = Sample::plan([
+            ...($pixels === null ? [] : [$pixels]),
             ['id' => 'g1', 'kind' => 'grid.twoaxis', 'origin' => [400, 100], 'angles' => [30, 150], 'spacing' => [self::EDGE, self::EDGE], 'columns' => 6, 'rows' => 6, ...$grid],
             array_filter(['id' => 'b1', 'kind' => 'block', 'on' => 'g1', 'colours' => self::COLOURS, ...$block], static fn (mixed $one): bool => $one !== null),
         ]);
         $plan['sheet'] = [...$plan['sheet'], ...$sheet];
 
         return Sample::scene(Sample::unchecked($plan));
+    }
+
+    /**
+     * @param  array<string, mixed>  $block
+     * @return list<float>
+     */
+    private static function bounds(array $block): array
+    {
+        return self::scene($block, [], [], isset($block['pixels']) ? self::PIXELS : null)->parts()['b1']->bounds()->toArray();
+    }
+
+    /**
+     * @param  non-empty-list<int>  $numbers
+     * @return non-empty-list<int>
+     */
+    private static function sorted(array $numbers): array
+    {
+        sort($numbers);
+
+        return $numbers;
     }
 
     /** @return array<string, Figure> by the side that they are */

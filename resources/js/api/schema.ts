@@ -2441,6 +2441,8 @@ export interface components {
             leastAllowed?: boolean;
             most?: number;
             between?: string;
+            /** @description Of a way whether it is counted in cells along the axes of a grid; arrow keys go along it. */
+            inCells?: boolean;
             choices?: components["schemas"]["Choice"][];
             roles?: string[];
             when: {
@@ -3024,6 +3026,8 @@ export interface components {
             called: string | null;
             /** @description That it is shown in. */
             colour: string | null;
+            /** @description Of which the number stays a multiple, and by which an arrow key changes it. */
+            step: number | null;
         };
         Example: {
             name: string;

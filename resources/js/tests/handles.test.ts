@@ -70,12 +70,14 @@ describe('handles', () => {
 
     it('give numbers as the core says that they follow: whole and short for a free place, exact for one that is snapped to', () => {
         const pull = (sort: Schemas['Pull']['sort'], more: Partial<Schemas['Pull']> = {}): Handle => ({
-            key: '', field: 'x', path: [], label: '', what: '', at: [0, 0], pull: { field: 'x', path: [], sort, at: [0, 0], from: [0, 0], to: [10, 0], zero: 0, between: null, called: null, colour: null, ...more },
+            key: '', field: 'x', path: [], label: '', what: '', at: [0, 0], pull: { field: 'x', path: [], sort, at: [0, 0], from: [0, 0], to: [10, 0], zero: 0, between: null, called: null, colour: null, step: null, ...more },
         });
         const free = (x: number, y: number) => ({ raw: [x, y], at: [x, y] as [number, number] });
         const snapped = (x: number, y: number) => ({ raw: 'g1@1,1', at: [x, y] as [number, number] });
         expect(valueAt(pull('distance'), free(3.04, 4.03), 1)).toBe(5);
         expect(valueAt(pull('distance'), snapped(1, 1), 1)).toBe(1.414214);
+        expect(valueAt(pull('along', { step: 1 }), free(27, 3), 1)).toBe(3);
+        expect(valueAt(pull('along', { step: 0.25 }), snapped(-4, 0), 1)).toBe(-0.5);
         expect(valueAt(pull('angle'), free(1, 1.02), 1)).toBe(46);
         expect(valueAt(pull('angle', { zero: -90 }), snapped(0, -5), 1)).toBe(0);
         expect(valueAt(pull('vector', { zero: 90 }), snapped(-3, 4), 1)).toEqual([4, 3]);

@@ -17,7 +17,7 @@ final class PairField extends Field
      * @param  array{NumberField, NumberField}  $parts
      * @param  array{int|float|string, int|float|string}|null  $default
      */
-    private function __construct(string $name, string $label, private readonly array $parts, private readonly string $between, bool $required, ?array $default)
+    private function __construct(string $name, string $label, private readonly array $parts, private readonly string $between, bool $required, ?array $default, private readonly bool $inCells = false)
     {
         parent::__construct($name, $label, $required, $default);
     }
@@ -38,6 +38,12 @@ final class PairField extends Field
     public static function way(string $name, string $label, bool $required = false): self
     {
         return new self($name, $label, [NumberField::offset("$name.0", "$label across"), NumberField::offset("$name.1", "$label down")], ', ', $required, null);
+    }
+
+    /** A way in cells of a grid, along its axes, by which arrow keys move. */
+    public static function cells(string $name, string $label): self
+    {
+        return new self($name, $label, [NumberField::factor("$name.0", "$label along the first axis"), NumberField::factor("$name.1", "$label along the second axis")], ' and ', false, [0, 0], true);
     }
 
     /** Two whole numbers. */
@@ -116,6 +122,6 @@ final class PairField extends Field
 
     public function traits(): array
     {
-        return ['between' => $this->between, ...$this->parts[0]->traits()];
+        return ['between' => $this->between, ...$this->parts[0]->traits(), ...($this->inCells ? ['inCells' => true] : [])];
     }
 }

@@ -8,7 +8,11 @@ interface Props {
     raw: unknown;
     step: string;
     roles: string[];
+    /** Of what steps, where not all of the roles do. */
+    kinds?: string[] | undefined;
     single?: boolean;
+    /** Whether there may be none. */
+    optional?: boolean;
     onCommit: (ids: string[]) => void;
 }
 
@@ -31,21 +35,22 @@ export function LiveSteps(props: Props) {
     );
 }
 
-function Earlier({ raw, step, roles, single = false, onCommit }: Props) {
+function Earlier({ raw, step, roles, kinds, single = false, optional = false, onCommit }: Props) {
     const { scene, page } = useDesk();
     const ids = Array.isArray(raw) ? raw.filter((id): id is string => typeof id === 'string') : typeof raw === 'string' ? [raw] : [];
     const end = page.plan.steps.findIndex((one) => one.id === step);
     const earlier = new Set(page.plan.steps.slice(0, end).map((one) => one.id));
-    const parts = scene.steps.filter((one) => earlier.has(one.id) && (roles.includes(one.role) || ids.includes(one.id)));
+    const parts = scene.steps.filter((one) => earlier.has(one.id) && ((roles.includes(one.role) && (kinds === undefined || kinds.includes(one.kind))) || ids.includes(one.id)));
     if (parts.length === 0) return <p className="p-2 text-slate">There is nothing of the kind before this step.</p>;
-    return parts.map(({ id, label }) => (
+    const rows = [...(optional ? [{ id: '', label: 'none' }] : []), ...parts];
+    return rows.map(({ id, label }) => (
         <label key={id} className="menu-item justify-start gap-2.5">
             <input
                 type={single ? 'radio' : 'checkbox'}
                 className="accent-ink"
-                checked={ids.includes(id)}
+                checked={id === '' ? ids.length === 0 : ids.includes(id)}
                 disabled={!single && ids.length === 1 && ids[0] === id}
-                onChange={() => onCommit(single ? [id] : ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id])}
+                onChange={() => onCommit(id === '' ? [] : single ? [id] : ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id])}
             />
             <span className="font-serif text-[15px] italic">{label}</span>
         </label>

@@ -179,7 +179,7 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
 
     /** A number one step more or less. */
     function nudged({ pull, at }: Handle, raw: unknown, steps: number): unknown {
-        const size = pull?.sort === 'bulge' ? 0.05 : pull?.sort === 'along' && Math.hypot(pull.at[0] ?? 0, pull.at[1] ?? 0) > 0 && typeof raw === 'number' && Math.abs(raw) < 10 ? 0.05 : 1;
+        const size = pull?.step ?? (pull?.sort === 'bulge' ? 0.05 : pull?.sort === 'along' && Math.hypot(pull.at[0] ?? 0, pull.at[1] ?? 0) > 0 && typeof raw === 'number' && Math.abs(raw) < 10 ? 0.05 : 1);
         if (Array.isArray(raw)) return raw.map((one: unknown, k) => (typeof one === 'number' && k === 0 ? Number((one + steps * size).toFixed(6)) : one));
         const value = typeof raw === 'number' ? raw : Number(valueAt({ pull, at } as Handle, { raw: null, at }, view.scale));
         return Number((value + steps * size).toFixed(6));

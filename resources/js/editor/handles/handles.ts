@@ -60,6 +60,7 @@ export function valueAt({ pull }: Handle, { raw, at }: Target, scale: number): u
         case 'distance':
             return rounded(Math.hypot(dx, dy));
         case 'along':
+            if (pull.step != null) return Number((Math.round((dx * ux + dy * uy) / square / pull.step) * pull.step).toFixed(6));
             return free && square > 1.5 ? Number(((dx * ux + dy * uy) / square).toFixed(3)) : rounded((dx * ux + dy * uy) / square);
         case 'angle': {
             const angle = (Math.atan2(dy, dx) * 180) / Math.PI - pull.zero;

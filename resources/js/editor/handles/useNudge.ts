@@ -8,7 +8,7 @@ import { verbsFor } from '../verbs/verbs';
 
 const TOWARDS: Record<Arrow, [number, number]> = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
-/** Moves the picked parts by a whole step of their grid, and by ten or a tenth of one. What was moved so before is moved on, not moved anew. */
+/** Moves the picked parts by a whole step of their grid, and by ten or a tenth of one; what stands on axes goes along them. What was moved so before is moved on, not moved anew. */
 export function useNudge(show: (hover: Hover | null) => void): (arrow: Arrow, steps: number) => void {
     const { page, scene, kinds, picking, selected, change, added } = useDesk();
     const pick = usePick(picking);
@@ -24,7 +24,23 @@ export function useNudge(show: (hover: Hover | null) => void): (arrow: Arrow, st
         return [round((x1 - x0) * steps), round((y1 - y0) * steps)];
     }
 
+    /** Along the axes of the grid that a part stands on, where its kind says a way in cells. */
+    function inCells(arrow: Arrow, steps: number): Operation[] | null {
+        const [only, ...others] = pick.parts;
+        const step = others.length > 0 ? undefined : page.plan.steps.find(({ id }) => id === only);
+        const field = kinds.find(({ kind }) => kind === step?.kind)?.fields.find((one) => one.inCells);
+        if (step === undefined || field === undefined) return null;
+        const by: unknown = step[field.name] ?? field.default;
+        if (!Array.isArray(by) || by.some((one) => typeof one !== 'number')) return null;
+        return [{ op: 'set', id: step.id, field: field.name, value: by.map((one, axis) => round(Number(one) + (TOWARDS[arrow][axis] ?? 0) * steps)) }];
+    }
+
     return (arrow, steps) => {
+        const along = inCells(arrow, steps);
+        if (along !== null) {
+            void change(along).then((refused) => refused !== null && show({ name: problemText(refused), handle: true }));
+            return;
+        }
         const verb = verbsFor({ page, scene, kinds, pick, picking, selected, colour: null }).find((one) => one.family === 'place' && one.key === 1 && one.needs === 0);
         const field = verb?.kind?.fields.find((one) => one.type === 'pair' && verb.asks.includes(one.name))?.name;
         if (verb === undefined || field === undefined) return;

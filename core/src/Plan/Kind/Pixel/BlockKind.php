@@ -9,10 +9,12 @@ use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\RectangularGrid;
 use Sternbild\Core\Grid\TriangularGrid;
 use Sternbild\Core\Grid\TwoAxisGrid;
 use Sternbild\Core\Paint\Oklab;
 use Sternbild\Core\Pixel\Blocks;
+use Sternbild\Core\Pixel\PixelBlocks;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
@@ -21,13 +23,18 @@ use Sternbild\Core\Plan\Field\CellsField;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\HeightsField;
 use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Part\PartKind;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Result\Remark;
+use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Figure;
+use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
 
 /** Blocks on the cells of a grid that is looked at from above: tops and the two sides that face the viewer; or pits in the ground. */
@@ -51,11 +58,13 @@ final class BlockKind extends PartKind
             NumberField::factor('base', 'foot', default: 0),
             new HeightsField('up', 'height'),
             NumberField::factor('down', 'depth'),
+            PairField::cells('by', 'way'),
             new ColourField('colours.top', 'colour of the tops'),
             new ColourField('colours.left', 'colour of the left sides'),
             new ColourField('colours.right', 'colour of the right sides'),
             new ColourField('colour', 'colour'),
             NumberField::angle('light', 'light', 'sheet.light'),
+            new StepField('pixels', 'pixel grid', Role::Grid, false, ['grid.pixel']),
         ];
     }
 
@@ -63,7 +72,7 @@ final class BlockKind extends PartKind
     {
         $size = $step->says('down') ? 'Pit of {cells}, {down} cells deep' : 'Block on {cells}, {up} cells high[, from {base} up]';
 
-        return $size.($step->says('colour') ? ', in {colour}[, light from {light}].' : '[, tops in {colours.top}][, left sides in {colours.left}][, right sides in {colours.right}].');
+        return "{$size}[, moved by {by} cells]".($step->says('colour') ? ', in {colour}[, light from {light}]' : '[, tops in {colours.top}][, left sides in {colours.left}][, right sides in {colours.right}]').'[, in pixels of {pixels}].';
     }
 
     public function offers(): array
@@ -73,13 +82,13 @@ final class BlockKind extends PartKind
                 label: 'Block…', from: 'cells', family: Family::Shape, key: 2,
                 words: 'isometric block, cube, extrude, box, building, voxel, 3d, isometric',
                 says: 'Raises blocks on the picked cells of an isometric grid: tops and the two sides that are seen.',
-                takes: 'cells', preset: ['up' => 1, 'colour' => '{colour}'], asks: ['up', 'colour', 'base'],
+                takes: 'cells', preset: ['up' => 1, 'colour' => '{colour}'], asks: ['up', 'colour', 'base', 'pixels'],
             ),
             new Offer(
                 label: 'Pit…', from: 'cells', family: Family::Shape, key: 3,
                 words: 'isometric hole, hollow, sunken, cut into the ground, pool, canal, track',
                 says: 'Sinks the picked cells of an isometric grid into the ground: their floor and the walls that are seen.',
-                takes: 'cells', preset: ['down' => 0.5, 'colour' => '{colour}'], asks: ['down', 'colour'],
+                takes: 'cells', preset: ['down' => 0.5, 'colour' => '{colour}'], asks: ['down', 'colour', 'pixels'],
             ),
         ];
     }
@@ -91,6 +100,7 @@ final class BlockKind extends PartKind
             throw new FieldFault('on', 'choice', 'blocks stand on a two-axis grid, or on a triangular one of which a family of lines stands upright');
         }
         [$origin, $first, $second] = self::axes($grid);
+        $by = $given->has('by') ? $given->vec('by') : new Vec(0.0, 0.0);
         $isPit = $given->has('down');
         if ($isPit === $given->has('up')) {
             throw new FieldFault('up', 'choice', 'a block has a height, a pit a depth');
@@ -98,7 +108,10 @@ final class BlockKind extends PartKind
         $cells = self::cells($given, $grid, $origin, $first, $second, $isPit);
         Budget::spend(60 * count($cells));
         try {
-            $blocks = new Blocks($origin, $first, $second, $cells, $given->tolerance());
+            if ($given->has('pixels')) {
+                return self::inPixels($given, PixelBlocks::on(self::pixelGrid($given), $origin, $first, $second, $cells, $by), $isPit);
+            }
+            $blocks = new Blocks($origin->plus($first->times($by->x))->plus($second->times($by->y)), $first, $second, $cells, $given->tolerance());
             $faces = $isPit ? $blocks->pits() : $blocks->standing();
         } catch (Unworkable $fault) {
             throw new FieldFault('cells', 'limit', $fault->getMessage());
@@ -111,6 +124,63 @@ final class BlockKind extends PartKind
         }
 
         return $figures === [] ? throw new FieldFault('up', 'empty', 'it has no height, and nothing of it is seen') : Part::of($figures);
+    }
+
+    /** Along either axis by cells, beyond what stands there; and the height, where it is one. */
+    public function pulls(Arguments $given, Result $result): array
+    {
+        $grid = $given->step('on')->result;
+        if (! $grid instanceof TwoAxisGrid && ! $grid instanceof TriangularGrid) {
+            return [];
+        }
+        [$origin, $first, $second] = self::axes($grid);
+        $cells = self::cells($given, $grid, $origin, $first, $second, $given->has('down'));
+        if ($cells === []) {
+            return [];
+        }
+        [$columns, $rows] = [array_column($cells, 0), array_column($cells, 1)];
+        $at = static fn (float $u, float $v): Vec => $origin->plus($first->times($u))->plus($second->times($v));
+        [$u, $v] = [(min($columns) + max($columns) + 1) / 2, (min($rows) + max($rows) + 1) / 2];
+        $by = $given->has('by') ? $given->vec('by') : new Vec(0.0, 0.0);
+        $pulls = [
+            Pull::along('by', $at(max($columns) + 2, $v + $by->y), $by->x, $first, [0])->shownAs('way along the first axis')->stepped(1.0),
+            Pull::along('by', $at($u + $by->x, max($rows) + 2), $by->y, $second, [1])->shownAs('way along the second axis')->stepped(1.0),
+        ];
+        if ($given->has('up') && count($given->heights('up')) === 1) {
+            $foot = $at($u + $by->x, $v + $by->y)->plus(new Vec(0.0, -$given->number('base') * $first->length()));
+            $pulls[] = Pull::along('up', $foot, $given->heights('up')[0], new Vec(0.0, -$first->length()))->stepped(0.25);
+        }
+
+        return $pulls;
+    }
+
+    /** @throws FieldFault */
+    private static function pixelGrid(Arguments $given): RectangularGrid
+    {
+        $grid = $given->step('pixels')->result;
+
+        return $grid instanceof RectangularGrid ? $grid : throw new FieldFault('pixels', 'choice', 'it is no pixel grid');
+    }
+
+    /** @throws FieldFault where nothing of it is seen on the grid */
+    private static function inPixels(Arguments $given, PixelBlocks $blocks, bool $isPit): Part
+    {
+        [$faces, $outside] = $blocks->seen($isPit);
+        $cells = $colours = [];
+        foreach ($faces as $cell => $sort) {
+            $colours[$sort] ??= self::colour($given, $sort);
+            if ($colours[$sort] !== 'none') {
+                $cells[$cell] = $colours[$sort];
+            }
+        }
+        if ($cells === []) {
+            throw new FieldFault('pixels', 'empty', $outside > 0 ? 'all of it lies outside the pixel grid' : 'nothing of it is seen');
+        }
+        Budget::spend(5 * count($cells));
+        $names = array_values(array_unique($cells));
+        $part = Part::painted(new Painted($given->step('pixels')->id, self::pixelGrid($given), $cells, array_combine($names, $names)), $given->step);
+
+        return $outside === 0 ? $part : $part->remarked(new Remark('lost-cells', $outside.($outside === 1 ? ' cell lies' : ' cells lie').' outside the pixel grid', 'pixels'));
     }
 
     /**

@@ -4,7 +4,8 @@ import type { Edited } from '../LiveField';
 import { LiveSteps } from '../LiveSteps';
 
 export function Edit({ step, label, piece, field, commit }: Edited) {
-    return <LiveSteps label={label} text={piece.text} raw={piece.raw} step={step.id} roles={field.roles ?? ['part']} single onCommit={([id]) => void commit(id)} />;
+    const { roles = ['part'], kinds, required } = field;
+    return <LiveSteps label={label} text={piece.text} raw={piece.raw} step={step.id} roles={roles} kinds={kinds} single optional={!required} onCommit={([id]) => void commit(id ?? null)} />;
 }
 
 export function Ask({ field, value, onChange }: Asked) {
@@ -15,7 +16,7 @@ export function Ask({ field, value, onChange }: Asked) {
             <select className="boxed" aria-label={field.label} value={typeof value === 'string' ? value : ''} onChange={(event) => onChange(event.target.value === '' ? null : event.target.value)}>
                 <option value="">none</option>
                 {scene.steps
-                    .filter((step) => (field.roles ?? []).includes(step.role))
+                    .filter((step) => (field.roles ?? []).includes(step.role) && (field.kinds === undefined || field.kinds.includes(step.kind)))
                     .map(({ id, label }) => (
                         <option key={id} value={id}>
                             {label}
