@@ -1,8 +1,8 @@
 import { readFile } from 'node:fs/promises';
-import { inflateRawSync } from 'node:zlib';
 import { expect, test } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { DeskPage } from './desk';
+import { unzipped } from './zip';
 
 test('cells are painted stroke by stroke, a line and a ring of dots stay numbers, a dither mixes two colours', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -331,18 +331,3 @@ test('what pixel work minds is found, shown, and mended one by one, never by its
     await expect(findings.getByText('Nothing is wrong.')).toBeVisible();
     expect((await cells())['ink']).not.toContain('28,3');
 });
-
-/** The files of an archive, by name. */
-function unzipped(zip: Buffer): Record<string, Buffer> {
-    const entries: Record<string, Buffer> = {};
-    const end = zip.lastIndexOf(Buffer.from('PK\x05\x06'));
-    let at = zip.readUInt32LE(end + 16);
-    for (let number = zip.readUInt16LE(end + 10); number > 0; number--) {
-        const [method, packed, name, extra, comment, local] = [zip.readUInt16LE(at + 10), zip.readUInt32LE(at + 20), zip.readUInt16LE(at + 28), zip.readUInt16LE(at + 30), zip.readUInt16LE(at + 32), zip.readUInt32LE(at + 42)];
-        const begin = local + 30 + zip.readUInt16LE(local + 26) + zip.readUInt16LE(local + 28);
-        const data = zip.subarray(begin, begin + packed);
-        entries[zip.subarray(at + 46, at + 46 + name).toString()] = method === 0 ? data : inflateRawSync(data);
-        at += 46 + name + extra + comment;
-    }
-    return entries;
-}

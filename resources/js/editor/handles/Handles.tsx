@@ -164,7 +164,11 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
         const steps = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
         const targets = new Map(meant.current?.step === of.id ? meant.current.targets : []);
         const drags = together(handle).map((one): [Handle, unknown] => {
-            if (one.pull !== null && one.pull.sort !== 'place') return [one, nudged(one, rawOf(one, of), event.key === 'ArrowRight' || event.key === 'ArrowUp' ? steps : -steps)];
+            if (one.pull !== null && one.pull.sort !== 'place') {
+                const number = nudged(one, targets.get(one.key)?.raw ?? rawOf(one, of), event.key === 'ArrowRight' || event.key === 'ArrowUp' ? steps : -steps);
+                targets.set(one.key, { raw: number, at: one.at });
+                return [one, number];
+            }
             const before = targets.get(one.key) ?? { raw: rawOf(one, of), at: one.at };
             const next = (event.altKey ? null : onGrid(before.raw, event.key as Arrow)) ?? beside(before.at, towards, steps);
             targets.set(one.key, next);

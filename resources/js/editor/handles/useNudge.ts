@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import type { Operation } from '../../api/client';
 import { gridUnder, problemText, useDesk } from '../desk';
 import type { Hover } from '../pick/hover';
@@ -12,6 +13,21 @@ const TOWARDS: Record<Arrow, [number, number]> = { ArrowRight: [1, 0], ArrowLeft
 export function useNudge(show: (hover: Hover | null) => void): (arrow: Arrow, steps: number) => void {
     const { page, scene, kinds, picking, selected, change, added } = useDesk();
     const pick = usePick(picking);
+    // Where a step is meant to be, while earlier presses of a key are still on their way.
+    const meant = useRef<{ id: string; way: readonly number[] } | null>(null);
+
+    /** The operation that moves a step on that says its way in two numbers; null where they are no plain ones. */
+    function onward(id: string, field: string, said: unknown, by: readonly [number, number]): Operation | null {
+        const from = meant.current?.id === id ? meant.current.way : said;
+        if (!Array.isArray(from) || !from.every((one): one is number => typeof one === 'number')) return null;
+        const value = from.map((one, axis) => round(one + (by[axis] ?? 0)));
+        meant.current = { id, way: value };
+        return { op: 'set', id, field, value };
+    }
+
+    function settled(now: typeof meant.current): void {
+        if (meant.current === now) meant.current = null;
+    }
 
     /** The way from an intersection of the grid under a part to the next one; a unit where there is no such way. */
     function way(arrow: Arrow, steps: number): [number, number] {
@@ -25,20 +41,23 @@ export function useNudge(show: (hover: Hover | null) => void): (arrow: Arrow, st
     }
 
     /** Along the axes of the grid that a part stands on, where its kind says a way in cells. */
-    function inCells(arrow: Arrow, steps: number): Operation[] | null {
+    function inCells(arrow: Arrow, steps: number): Operation | null {
         const [only, ...others] = pick.parts;
         const step = others.length > 0 ? undefined : page.plan.steps.find(({ id }) => id === only);
         const field = kinds.find(({ kind }) => kind === step?.kind)?.fields.find((one) => one.inCells);
         if (step === undefined || field === undefined) return null;
-        const by: unknown = step[field.name] ?? field.default;
-        if (!Array.isArray(by) || by.some((one) => typeof one !== 'number')) return null;
-        return [{ op: 'set', id: step.id, field: field.name, value: by.map((one, axis) => round(Number(one) + (TOWARDS[arrow][axis] ?? 0) * steps)) }];
+        const [across, down] = TOWARDS[arrow];
+        return onward(step.id, field.name, step[field.name] ?? field.default, [across * steps, down * steps]);
     }
 
     return (arrow, steps) => {
         const along = inCells(arrow, steps);
         if (along !== null) {
-            void change(along).then((refused) => refused !== null && show({ name: problemText(refused), handle: true }));
+            const meantNow = meant.current;
+            void change([along]).then((refused) => {
+                settled(meantNow);
+                if (refused !== null) show({ name: problemText(refused), handle: true });
+            });
             return;
         }
         const verb = verbsFor({ page, scene, kinds, pick, picking, selected, colour: null }).find((one) => one.family === 'place' && one.key === 1 && one.needs === 0);
@@ -47,13 +66,10 @@ export function useNudge(show: (hover: Hover | null) => void): (arrow: Arrow, st
         const [dx, dy] = way(arrow, steps);
         const [only, ...others] = pick.parts;
         const before = others.length > 0 ? undefined : page.plan.steps.find((step) => step.id === only && step.kind === verb.kind?.kind);
-        const by = before?.[field];
-        const moving = Array.isArray(by) && by.every((one) => typeof one === 'number') ? by : null;
-        const operations: Operation[] =
-            before !== undefined && moving !== null
-                ? [{ op: 'set', id: before.id, field, value: [round(Number(moving[0]) + dx), round(Number(moving[1]) + dy)] }]
-                : verb.operations({ [field]: [dx, dy] });
-        void change(operations).then((refused) => {
+        const moving = before === undefined ? null : onward(before.id, field, before[field], [dx, dy]);
+        const meantNow = meant.current;
+        void change(moving === null ? verb.operations({ [field]: [dx, dy] }) : [moving]).then((refused) => {
+            settled(meantNow);
             if (refused !== null) show({ name: problemText(refused), handle: true });
             else if (moving === null) picking.pickParts(added());
         });
