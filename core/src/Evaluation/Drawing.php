@@ -106,13 +106,26 @@ final class Drawing
             if ($painted === null || isset($this->gone[$id]) || $this->plan->steps[$id]->hidden) {
                 continue;
             }
+            $clear = $this->clear($id, $painted);
             foreach ($paints as $before => $one) {
-                $paints[$before] = $one->grid === $painted->grid ? $one->under($painted) : $one;
+                $paints[$before] = $one->grid === $painted->grid ? $one->under($painted, $clear) : $one;
             }
             $paints[$id] = $painted;
         }
 
         return $paints;
+    }
+
+    /** @return list<string> names of the colours of painted cells that something is seen through, by their looks */
+    private function clear(string $id, Painted $painted): array
+    {
+        $part = $this->known[$id]->result;
+        $styles = $part instanceof Part && $painted->counts() !== [] ? $this->styles($id, $part, []) : [];
+
+        return array_values(array_filter(
+            array_map(static fn (int|string $name, ?Style $style): ?string => $style?->covers() === false ? (string) $name : null, array_keys($painted->counts()), $styles),
+            static fn (?string $name): bool => $name !== null,
+        ));
     }
 
     /** @return list<DrawnPart> from back to front */

@@ -6,6 +6,8 @@ namespace Sternbild\Core\Format;
 
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Paint\Compositing;
+use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Pixel\Frames;
 use Sternbild\Core\Plan\Kind\Pixel\FramesKind;
 use Sternbild\Core\Plan\PaintOver;
@@ -21,7 +23,7 @@ final readonly class PixelPicture
 
     /**
      * @param  int  $wide  and $high in cells
-     * @param  array<int, string>  $cells  #rrggbb of every painted one by its number, row by row
+     * @param  array<int, string>  $cells  #rrggbb of every painted one by its number, row by row; #rrggbbaa where something is seen through it
      */
     private function __construct(public int $wide, public int $high, public array $cells)
     {
@@ -45,14 +47,19 @@ final readonly class PixelPicture
                 continue;
             }
             // Each colour is a figure, which a look may have given another one.
-            $colours = [];
+            $looks = [];
             foreach (array_keys($painted->counts()) as $figure => $name) {
-                $colours[$name] = $drawn->styles[$figure]->fill ?? 'none';
+                $looks[$name] = $drawn->styles[$figure] ?? null;
             }
-            $colours = array_filter($colours, static fn (string $colour): bool => $colour !== 'none');
+            $looks = array_filter($looks, static fn (?Style $style): bool => $style !== null && $style->fill !== 'none');
+            $mixed = [];
             foreach ($painted->cells as $cell => $name) {
-                if (isset($colours[$name])) {
-                    $cells[$cell] = $colours[$name];
+                $style = $looks[$name] ?? null;
+                if ($style?->covers() === true) {
+                    $cells[$cell] = $style->fill;
+                } elseif ($style !== null) {
+                    $under = $cells[$cell] ?? '#00000000';
+                    $cells[$cell] = $mixed[$name][$under] ??= Compositing::over($style->fill, $under, $style->opacity, $style->blend);
                 }
             }
         }
@@ -119,6 +126,9 @@ final readonly class PixelPicture
     {
         $this->hold($scale);
         $colours = array_map(strval(...), array_keys(array_count_values($this->cells)));
+        if (array_filter($colours, static fn (string $colour): bool => strlen($colour) > 7) !== []) {
+            return $this->translucent($scale);
+        }
         $isIndexed = $mayBeIndexed && count($colours) <= self::MOST_INDEXED;
         [$across, $down] = [max(1, $this->wide * $scale), max(1, $this->high * $scale)];
         $picture = $isIndexed ? imagecreate($across, $down) : imagecreatetruecolor($across, $down);
@@ -146,6 +156,23 @@ final readonly class PixelPicture
         return (string) ob_get_clean();
     }
 
+    /** With all of the 256 steps of opacity. */
+    private function translucent(int $scale): string
+    {
+        $clear = str_repeat("\0\0\0\0", $scale);
+        $pixels = '';
+        for ($row = 0; $row < $this->high; $row++) {
+            $line = '';
+            for ($column = 0; $column < $this->wide; $column++) {
+                $colour = $this->cells[$row * $this->wide + $column] ?? null;
+                $line .= $colour === null ? $clear : str_repeat(pack('C4', ...Compositing::bytes($colour)), $scale);
+            }
+            $pixels .= str_repeat($line, $scale);
+        }
+
+        return PngChunks::ofPixels($this->wide * $scale, $this->high * $scale, $pixels);
+    }
+
     /** An SVG drawing with one path for each colour, a unit for each cell. */
     public function svg(int $scale): string
     {
@@ -163,7 +190,8 @@ final readonly class PixelPicture
                     $path .= "M$first {$row}h{$length}v1h-{$length}z";
                 }
             }
-            $paths .= "<path fill=\"$colour\" d=\"$path\"/>\n";
+            $opacity = strlen($colour) > 7 ? sprintf(' fill-opacity="%.4g"', Compositing::bytes($colour)[3] / 255) : '';
+            $paths .= '<path fill="'.substr($colour, 0, 7)."\"$opacity d=\"$path\"/>\n";
         }
 
         return sprintf("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%d\" height=\"%d\" viewBox=\"0 0 %d %d\" shape-rendering=\"crispEdges\">\n%s</svg>\n", $this->wide * $scale, $this->high * $scale, $this->wide, $this->high, $paths);

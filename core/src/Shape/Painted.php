@@ -20,10 +20,16 @@ final readonly class Painted
     {
     }
 
-    /** The same without what is painted over it. */
-    public function under(self $later): self
+    /**
+     * The same without what is painted over it.
+     *
+     * @param  list<string>  $clear  names of its colours that something is seen through
+     */
+    public function under(self $later, array $clear): self
     {
-        return new self($this->grid, $this->laid, array_diff_key($this->cells, $later->cells), $this->colours, $this->runs, $this->words);
+        $over = $clear === [] ? $later->cells : array_filter($later->cells, static fn (string $name): bool => ! in_array($name, $clear, true));
+
+        return new self($this->grid, $this->laid, array_diff_key($this->cells, $over), $this->colours, $this->runs, $this->words);
     }
 
     /** @return array<string, int> how many cells of each colour there are */

@@ -262,4 +262,25 @@ final class PaintTest extends TestCase
         self::assertSame(['warning held'], $findings('g2:1.5,1.5;c9'));
         self::assertSame(['error lost'], $findings('900,900'));
     }
+
+    public function test_through_translucent_paint_what_lies_under_it_is_seen_and_every_file_has_their_mixture(): void
+    {
+        $scene = self::scene(
+            ['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['#ffffff' => '1,1+3']],
+            ['id' => 'p2', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['#000000' => '2,1 9,9']],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['p2'], 'opacity' => 0.6],
+            ['id' => 'p3', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['none' => '3,1']],
+        );
+        self::assertSame(['cells' => 3, 'colours' => ['#ffffff' => 3]], self::paint($scene, 'p1'));
+        $picture = PixelPicture::of($scene, 'g1');
+        self::assertSame([0 => '#ffffff', 1 => '#666666', 3 => '#ffffff', 8 * 20 + 8 => '#00000099'], $picture->cells);
+        $png = imagecreatefromstring($picture->png(2));
+        self::assertInstanceOf(\GdImage::class, $png);
+        self::assertSame([40, 32], [imagesx($png), imagesy($png)]);
+        self::assertSame([0x66, 0x66, 0x66, 0], array_values(imagecolorsforindex($png, (int) imagecolorat($png, 3, 1))));
+        // GD knows 128 steps of it only.
+        self::assertSame(127 - intdiv(0x99, 2), imagecolorsforindex($png, (int) imagecolorat($png, 17, 17))['alpha']);
+        self::assertSame(127, imagecolorsforindex($png, (int) imagecolorat($png, 5, 1))['alpha']);
+        self::assertStringContainsString('<path fill="#000000" fill-opacity="0.6" d="M8 8h1v1h-1z"/>', $picture->svg(1));
+    }
 }

@@ -1,7 +1,7 @@
 import type { Drawn, Scene, Style } from '../../api/client';
 import { readRuns } from '../pick/runs';
 import { alongOf } from '../paint/Picture';
-import { bytesOf } from '../paint/pixels';
+import { bytesOf } from '../paint/over';
 import type { GridShape } from '../scene/GridShape';
 import { gridShape } from '../scene/geometry';
 import type { PartShape } from '../scene/PartShape';

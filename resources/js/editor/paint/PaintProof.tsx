@@ -5,7 +5,8 @@ import { usePick } from '../pick/pick';
 import { gridShape } from '../scene/geometry';
 import { paintedGrid } from './paintedGrid';
 import { Picture } from './Picture';
-import { bytesOf, imageOf, silhouetteOf } from './pixels';
+import { bytesOf } from './over';
+import { imageOf, silhouetteOf } from './pixels';
 
 /** What is painted beside the sheet while it is painted: a cell a pixel, twice as large, and laid three by three. */
 export function PaintProof() {

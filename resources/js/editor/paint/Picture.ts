@@ -3,6 +3,7 @@ import { styleOf } from '../layers/patterns';
 import { addressOf, readRuns } from '../pick/runs';
 import { partShape } from '../scene/geometry';
 import type { GridShape } from '../scene/GridShape';
+import { over } from './over';
 import type { Stroke } from './Painter';
 
 /** What colours of a palette are called, by #rrggbb; of two names for the same colour the first. */
@@ -33,16 +34,11 @@ export class Picture {
             const part = partShape(geometry.get(drawn.id));
             if (part?.data.painted?.on !== grid.id) continue;
             part.data.painted.cells.forEach((text, number) => {
-                const fill = styleOf(drawn, part, number)?.fill ?? 'none';
+                const { fill = 'none', opacity = 1, blend = 'normal' } = styleOf(drawn, part, number) ?? {};
                 if (fill === 'none') return;
-                const numbers = part.data.painted?.numbers?.[number];
-                if (numbers !== undefined) {
-                    for (const cell of numbers) picture.put(cell, fill);
-                    return;
-                }
-                for (const cell of readRuns(text, along)) {
-                    const at = shape.cell(addressOf(cell));
-                    if (at !== undefined) picture.put(at, fill);
+                const isClear = opacity < 1 || blend !== 'normal';
+                for (const cell of part.data.painted?.numbers?.[number] ?? readRuns(text, along).map((one) => shape.cell(addressOf(one)))) {
+                    if (cell !== undefined) picture.put(cell, isClear ? over(fill, picture.at(cell), opacity, blend) : fill);
                 }
             });
         }

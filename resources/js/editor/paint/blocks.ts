@@ -37,7 +37,7 @@ export function blockMoved(block: Block, shape: GridShape, picture: Picture, nam
             if (cell === undefined || colour === '') continue;
             there.set(cell, 'none');
             const target = shape.cell(way([column, row]).join(','));
-            if (target !== undefined) put.set(target, names.get(colour.toLowerCase()) ?? colour);
+            if (target !== undefined) put.set(target, names.get(colour.toLowerCase()) ?? colour.slice(0, 7));
         }
     }
     return new Map([...(copies ? [] : there), ...put]);

@@ -29,7 +29,7 @@ export function frameLaid(frames: Frames, shape: GridShape, picture: Picture, na
             if (source === undefined || target === undefined) continue;
             const colour = picture.at(source);
             if (colour === picture.at(target)) continue;
-            cells.set(target, colour === '' ? 'none' : (names.get(colour.toLowerCase()) ?? colour));
+            cells.set(target, colour === '' ? 'none' : (names.get(colour.toLowerCase()) ?? colour.slice(0, 7)));
         }
     }
     return cells;

@@ -1,3 +1,4 @@
+import { bytesOf } from './over';
 import type { Picture } from './Picture';
 
 const INK = [27, 33, 64, 255];
@@ -17,10 +18,4 @@ export function silhouetteOf(image: ImageData): ImageData {
         if (image.data[at] !== 0) dark.data.set(INK, at - 3);
     }
     return dark;
-}
-
-/** Red, green, blue and opacity of #rrggbb; nothing of an empty text. */
-export function bytesOf(colour: string): [number, number, number, number] {
-    const value = parseInt(colour.slice(1), 16);
-    return colour === '' ? [0, 0, 0, 0] : [(value >> 16) & 255, (value >> 8) & 255, value & 255, 255];
 }

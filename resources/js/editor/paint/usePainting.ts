@@ -131,7 +131,7 @@ export function usePainting({ box: frame, canvas, view, pan, panning, hit, show 
     function sample(at: At | null): void {
         if (at === null) return;
         const colour = pictureOf(at).at(at.cell);
-        painter.set({ colour: colour === '' ? 'none' : (names.get(colour.toLowerCase()) ?? colour) });
+        painter.set({ colour: colour === '' ? 'none' : (names.get(colour.toLowerCase()) ?? colour.slice(0, 7)) });
     }
 
     function moveBlock(by: Dot): void {
