@@ -91,3 +91,23 @@ test('a picture is dropped on the sheet; what is none is refused, and nothing is
     expect((await desk.stored()).plan.steps).toMatchObject([{ kind: 'picture', fade: 0.4 }]);
     await expect(page.getByText('by its first bytes this file is none')).toHaveCount(0);
 });
+
+test('a picture is pasted on the sheet', async ({ page, context }) => {
+    await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+    const desk = new DeskPage(page);
+    await desk.newSheet('Pasted');
+    const view = (await readFile(VIEW)).toString('base64');
+    await page.evaluate(async (text) => {
+        const bytes = Uint8Array.from(atob(text), (one) => one.charCodeAt(0));
+        await navigator.clipboard.write([new ClipboardItem({ 'image/png': new Blob([bytes], { type: 'image/png' }) })]);
+    }, view);
+    await desk.sheet.focus();
+    await page.keyboard.press('Control+v');
+    await desk.revision(2);
+    expect((await desk.stored()).plan.steps).toMatchObject([{ kind: 'picture' }]);
+    // In a field it is text that is pasted, and no picture.
+    await page.getByLabel('width of the sheet').focus();
+    await page.keyboard.press('Control+v');
+    await page.keyboard.press('Escape');
+    await desk.revision(2);
+});

@@ -24,8 +24,8 @@ final class PictureBook
 
     private const TYPES = [IMAGETYPE_PNG, IMAGETYPE_JPEG, IMAGETYPE_WEBP];
 
-    /** Bytes of memory that reading one may take; beyond these it goes on in a file. */
-    private const MEMORY = 450_000_000;
+    /** Bytes of memory that the pixels of one may take; larger ones are read in a file, which takes no longer. */
+    private const MEMORY = 100_000_000;
 
     /**
      * @param  string  $file  a path
@@ -46,7 +46,8 @@ final class PictureBook
         try {
             [$bytes, $type, $width, $height] = self::isCutOff($file, $size[2]) ? throw new \ImagickException('It ends too soon.') : self::written($file, $size[2]);
         } catch (\ImagickException $fault) {
-            throw new NoPicture('The picture is broken, or not whole: it cannot be read to its end.', previous: $fault);
+            $isFull = str_contains($fault->getMessage(), 'cache') || str_contains($fault->getMessage(), 'No space left');
+            throw new NoPicture($isFull ? 'There is no room on the server to read a picture of this size just now. Please try again later.' : 'The picture is broken, or not whole: it cannot be read to its end.', previous: $fault);
         }
         $hash = hash('sha256', $bytes);
         $known = Picture::query()->where('user_id', $person->id)->where('hash', $hash)->first();
@@ -78,7 +79,7 @@ final class PictureBook
     private static function written(string $file, int $came): array
     {
         \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MEMORY, self::MEMORY);
-        \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MAP, self::MEMORY);
+        \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MAP, 0);
         // No limit of time: it counts from when the process began, and ends that.
         // Read by what its bytes say, whatever it is called; of what moves the first picture.
         $prefix = [IMAGETYPE_PNG => 'png', IMAGETYPE_JPEG => 'jpeg', IMAGETYPE_WEBP => 'webp'][$came];

@@ -87,6 +87,27 @@ final class PicturesTest extends TestCase
         self::assertGreaterThan(0.9, $read($moving->getImagesBlob())->getImagePixelColor(3, 3)->getColorValue(\Imagick::COLOR_RED), 'Of what moves the first.');
     }
 
+    public function test_metadata_by_the_megabyte_is_left_out_and_what_unpacks_to_more_is_not_unpacked(): void
+    {
+        $this->actingAs($this->person());
+        $jpeg = self::image(60, 40, 'jpeg');
+        $comments = str_repeat("\xFF\xFE".pack('n', 65_533).str_repeat('k', 65_531), 300);
+        $brought = $this->bring(substr($jpeg, 0, 2).$comments.substr($jpeg, 2))->assertCreated()->json();
+        self::assertSame([60, 40], [$brought['width'], $brought['height']]);
+        $png = self::image(60, 40, 'png');
+        $chunk = static fn (string $type, string $data): string => pack('N', strlen($data)).$type.$data.pack('N', crc32($type.$data));
+        $bomb = $chunk('zTXt', "about\0\0".gzcompress(str_repeat('k', 200_000_000), 9));
+        $loud = $chunk('tEXt', "about\0".str_repeat('k', 20_000_000));
+        foreach ([$bomb, $loud, $chunk('eXIf', 'MM'.str_repeat("\xFF", 5_000_000))] as $extra) {
+            $before = memory_get_peak_usage();
+            $brought = $this->bring(substr($png, 0, 33).$extra.substr($png, 33))->assertCreated()->json();
+            self::assertSame([60, 40], [$brought['width'], $brought['height']]);
+            self::assertLessThan(150_000_000, memory_get_peak_usage() - $before);
+        }
+        // A small picture each, however large the files were.
+        self::assertLessThan(10_000, Picture::query()->max('bytes'));
+    }
+
     /** @return iterable<string, array{\Closure(): string, string}> */
     public static function wrong(): iterable
     {
