@@ -21,9 +21,12 @@ use Sternbild\Core\Format\TilePicture;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Svg\Drawing;
+use Sternbild\Core\Svg\DrawingPlan;
+use Sternbild\Core\Svg\Unreadable;
 use Sternbild\Core\View\SceneNumbers;
 
-/** The commands of `sternbild`: scene, render, check, tile, pixels, vary, schema. */
+/** The commands of `sternbild`: scene, render, check, tile, pixels, vary, read, schema. */
 final readonly class CommandLine
 {
     private const USAGE = <<<'TEXT'
@@ -33,6 +36,7 @@ final readonly class CommandLine
         sternbild tile PLAN PATTERN OUT.svg|OUT.png|OUT.pdf [--width N] [--with PATTERN,PATTERN]
         sternbild pixels PLAN GRID OUT.png|OUT.svg [--scale N] [--frames STEP]
         sternbild vary PLAN FOLDER [--seed N] [--count N] [--what NAME,NAME]
+        sternbild read DRAWING.svg
         sternbild schema
         PLAN is a file, or - for standard input.
 
@@ -68,11 +72,14 @@ final readonly class CommandLine
 
                 return self::GOOD;
             }
-            $wanted = ['scene' => 1, 'check' => 1, 'render' => 2, 'vary' => 2, 'tile' => 3, 'pixels' => 3][$command ?? ''] ?? null;
+            $wanted = ['scene' => 1, 'check' => 1, 'render' => 2, 'vary' => 2, 'tile' => 3, 'pixels' => 3, 'read' => 1][$command ?? ''] ?? null;
             if ($wanted !== count($places)) {
                 fwrite($this->errors, self::USAGE);
 
                 return self::UNUSABLE;
+            }
+            if ($command === 'read') {
+                return $this->drawing($places[0]);
             }
             if ($command === 'vary') {
                 return $this->vary(self::read($places[0]), $places[1], $options);
@@ -87,11 +94,31 @@ final readonly class CommandLine
             };
 
             return $scene->hasErrors() ? self::FINDINGS : self::GOOD;
-        } catch (Unusable|RenderFailed|\UnexpectedValueException $fault) {
+        } catch (Unreadable|Unusable|RenderFailed|\UnexpectedValueException $fault) {
             fwrite($this->errors, "sternbild: {$fault->getMessage()}\n");
 
             return self::UNUSABLE;
         }
+    }
+
+    /**
+     * Prints a plan made of a drawing, and on the error stream what was left out, one a line.
+     *
+     * @throws Unreadable
+     */
+    private function drawing(string $path): int
+    {
+        $text = @file_get_contents($path === '-' ? 'php://stdin' : $path);
+        $drawing = Drawing::read($text === false ? throw new \UnexpectedValueException("$path cannot be read") : $text);
+        $plan = DrawingPlan::of($drawing);
+        // What it comes to is a plan like any other, or it is said why not.
+        (new PlanReader(Kinds::all()))->fromArray($plan);
+        fwrite($this->out, PlanJson::pretty($plan));
+        foreach ($drawing->left as $left) {
+            fwrite($this->errors, "$left\n");
+        }
+
+        return self::GOOD;
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Bend;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Tolerance;
@@ -94,6 +95,13 @@ final readonly class Arguments
         }
 
         return $painted;
+    }
+
+    public function map(string $field): Affine
+    {
+        $value = $this->values[$field] ?? null;
+
+        return $value instanceof Affine ? $value : throw $this->misdeclared($field);
     }
 
     public function picture(string $field): PictureFile
@@ -292,6 +300,7 @@ final readonly class Arguments
             $value instanceof PatternFill => $value->key(),
             $value instanceof CellPick, $value instanceof HeldAddress => $value->fingerprint(),
             $value instanceof PictureFile => $value->hash,
+            $value instanceof Affine => self::printed($value->toArray()),
             is_array($value) => '['.implode(',', array_map(self::printed(...), $value)).']',
             default => throw new \LogicException('An argument of the type '.get_debug_type($value).' has no fingerprint.'),
         };

@@ -43,6 +43,7 @@ final readonly class Kinds
             new Kind\Look\OrderKind,
             new Kind\Guide\OverlayKind,
             new Kind\Part\OutlineKind,
+            new Kind\Part\SvgKind,
             new Kind\Part\CirclePartKind,
             new Kind\Part\EllipseKind,
             new Kind\Part\RectangleKind,

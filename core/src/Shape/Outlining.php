@@ -39,4 +39,21 @@ final readonly class Outlining
 
         return new self($arrangement->boundary($faces), $arrangement->faceCount() > 1);
     }
+
+    /**
+     * What several closed runs enclose together, as drawings are filled.
+     *
+     * @param  non-empty-list<non-empty-list<Curve>>  $runs
+     * @param  bool  $odd  whether a place counts that they wind around an odd number of times; else whatever they wind around
+     *
+     * @throws Unworkable
+     */
+    public static function ofRuns(array $runs, bool $odd, Tolerance $tolerance): self
+    {
+        $curves = array_merge(...$runs);
+        $arrangement = Arrangement::of($curves, $tolerance);
+        $faces = $arrangement->facesWhere(array_fill(0, count($curves), 0), static fn (int $around, bool $first, int $times): bool => $odd ? $times % 2 !== 0 : $times !== 0);
+
+        return new self($arrangement->boundary($faces), false);
+    }
 }

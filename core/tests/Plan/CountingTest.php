@@ -57,6 +57,7 @@ final class CountingTest extends TestCase
             'guide.clear' => $of(['kind' => 'guide.clear', 'distance' => 20]),
             'part.cells' => static fn (int $n): array => [['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => $n, 'rows' => 2, 'cell' => 3], ['id' => 'x', 'kind' => 'part.cells', 'cells' => array_map(static fn (int $k): string => 'g1#'.(1 + $k).','.(1 + $k % 2), range(0, $n - 1))]],
             'part.inscribed' => static fn (int $n): array => [['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => $n, 'rows' => 2, 'cell' => 3], ['id' => 'x', 'kind' => 'part.inscribed', 'cells' => array_map(static fn (int $k): string => 'g1#'.(1 + $k).',1', range(0, $n - 1))]],
+            'part.svg' => static fn (int $n): array => [['id' => 'x', 'kind' => 'part.svg', 'path' => 'M'.implode('L', array_map(static fn (int $k): string => round(100 * cos(2 * M_PI * $k / $n), 6).' '.round(100 * sin(2 * M_PI * $k / $n), 6), range(0, $n - 1))).'z', 'map' => [1, 0, 0, 1, 200, 200]]],
             'part.outline' => static fn (int $n): array => [['id' => 'x', 'kind' => 'part.outline', 'points' => $star($n)]],
             'part.circle' => static fn (int $n): array => [['id' => 'x', 'kind' => 'part.circle', 'fit' => $star($n)]],
             'part.ellipse' => $one(['kind' => 'part.ellipse', 'center' => [400, 400], 'radii' => [90, 60]]),
