@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\ExportController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LookController;
@@ -37,6 +38,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('sheets', [SheetController::class, 'store'])->middleware(['turn', 'throttle:new-sheets'])->name('sheets.store');
         Route::post('sheets/{deleted}/restore', [SheetController::class, 'restore'])->whereUuid('deleted')->name('sheets.restore');
 
+        Route::post('drawings', [DrawingController::class, 'plan'])->middleware(['turn', 'throttle:files'])->name('drawings.plan');
         Route::post('pictures', [PictureController::class, 'store'])->middleware(['turn', 'throttle:files'])->name('pictures.store');
         Route::get('pictures/{hash}', [PictureController::class, 'show'])->where('hash', '[0-9a-f]{64}')->name('pictures.show');
 
@@ -62,6 +64,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('close-up', [LookController::class, 'closeUp'])->middleware('turn')->name('sheets.close-up');
             Route::post('tile', [LookController::class, 'tile'])->middleware('turn')->name('sheets.tile');
             Route::post('tile/seam', [LookController::class, 'seam'])->middleware('turn')->name('sheets.seam');
+            Route::post('drawings', [DrawingController::class, 'steps'])->middleware(['turn', 'throttle:files'])->name('sheets.drawings');
             Route::put('plan', [PlanController::class, 'replace'])->middleware('turn')->name('sheets.replace');
             Route::post('undo', [PlanController::class, 'undo'])->middleware('turn')->name('sheets.undo');
             Route::post('redo', [PlanController::class, 'redo'])->middleware('turn')->name('sheets.redo');

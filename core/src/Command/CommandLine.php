@@ -21,9 +21,9 @@ use Sternbild\Core\Format\TilePicture;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Plan\Unusable;
-use Sternbild\Core\Svg\Drawing;
 use Sternbild\Core\Svg\DrawingPlan;
-use Sternbild\Core\Svg\Unreadable;
+use Sternbild\Core\Svg\DrawnFile;
+use Sternbild\Core\Svg\NoDrawing;
 use Sternbild\Core\View\SceneNumbers;
 
 /** The commands of `sternbild`: scene, render, check, tile, pixels, vary, read, schema. */
@@ -94,7 +94,7 @@ final readonly class CommandLine
             };
 
             return $scene->hasErrors() ? self::FINDINGS : self::GOOD;
-        } catch (Unreadable|Unusable|RenderFailed|\UnexpectedValueException $fault) {
+        } catch (NoDrawing|Unusable|RenderFailed|\UnexpectedValueException $fault) {
             fwrite($this->errors, "sternbild: {$fault->getMessage()}\n");
 
             return self::UNUSABLE;
@@ -104,13 +104,13 @@ final readonly class CommandLine
     /**
      * Prints a plan made of a drawing, and on the error stream what was left out, one a line.
      *
-     * @throws Unreadable
+     * @throws NoDrawing
      */
     private function drawing(string $path): int
     {
         $text = @file_get_contents($path === '-' ? 'php://stdin' : $path);
-        $drawing = Drawing::read($text === false ? throw new \UnexpectedValueException("$path cannot be read") : $text);
-        $plan = DrawingPlan::of($drawing);
+        $drawing = DrawnFile::read($text === false ? throw new \UnexpectedValueException("$path cannot be read") : $text);
+        $plan = DrawingPlan::written($drawing);
         // What it comes to is a plan like any other, or it is said why not.
         (new PlanReader(Kinds::all()))->fromArray($plan);
         fwrite($this->out, PlanJson::pretty($plan));

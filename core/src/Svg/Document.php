@@ -37,18 +37,18 @@ final class Document
         }
     }
 
-    /** @throws Unreadable */
+    /** @throws NoDrawing */
     public static function read(string $text): self
     {
         if (strlen($text) > self::LARGEST) {
-            throw new Unreadable('Expected an SVG file of at most '.(self::LARGEST / 1e6).' MB; this one has '.round(strlen($text) / 1e6).'.');
+            throw new NoDrawing('Expected an SVG file of at most '.(self::LARGEST / 1e6).' MB; this one has '.round(strlen($text) / 1e6).'.');
         }
         if (stripos($text, '<!ENTITY') !== false) {
-            throw new Unreadable('The file declares entities, which unfold to anything; saved without them, it can be brought in.');
+            throw new NoDrawing('The file declares entities, which unfold to anything; saved without them, it can be brought in.');
         }
         $count = substr_count($text, '<') - substr_count($text, '</');
         if ($count > self::MOST_ELEMENTS) {
-            throw new Unreadable('Expected at most '.number_format(self::MOST_ELEMENTS).' elements; this file has about '.number_format($count).'.');
+            throw new NoDrawing('Expected at most '.number_format(self::MOST_ELEMENTS).' elements; this file has about '.number_format($count).'.');
         }
         $document = new \DOMDocument;
         $before = libxml_use_internal_errors(true);
@@ -58,10 +58,10 @@ final class Document
         libxml_use_internal_errors($before);
         $root = $document->documentElement;
         if (! $isRead || $root === null) {
-            throw new Unreadable('The file is no SVG: '.($fault === false ? 'it is empty' : 'in line '.$fault->line.', '.lcfirst(trim($fault->message))).'.');
+            throw new NoDrawing('The file is no SVG: '.($fault === false ? 'it is empty' : 'in line '.$fault->line.', '.lcfirst(trim($fault->message))).'.');
         }
         if ($root->localName !== 'svg') {
-            throw new Unreadable("Expected an SVG file; what this one holds is called “{$root->localName}”.");
+            throw new NoDrawing("Expected an SVG file; what this one holds is called “{$root->localName}”.");
         }
 
         return new self($root);
@@ -72,11 +72,11 @@ final class Document
         return str_starts_with($reference, '#') ? $this->byId[substr($reference, 1)] ?? null : null;
     }
 
-    /** @throws Unreadable */
+    /** @throws NoDrawing */
     public static function holdDepth(int $depth): void
     {
         if ($depth > self::DEEPEST) {
-            throw new Unreadable('The file nests its groups more than '.self::DEEPEST.' deep.');
+            throw new NoDrawing('The file nests its groups more than '.self::DEEPEST.' deep.');
         }
     }
 }

@@ -36,8 +36,7 @@ final class DrawingPlan
 
     private readonly Gradients $gradients;
 
-    /** @param  list<string>  $taken  ids that its steps must not have */
-    private function __construct(private readonly Drawing $drawing, private readonly array $taken)
+    private function __construct(private readonly DrawnFile $drawing)
     {
         $this->gradients = new Gradients($drawing);
     }
@@ -47,30 +46,29 @@ final class DrawingPlan
      *
      * @return array<string, mixed>
      */
-    public static function of(Drawing $drawing): array
+    public static function written(DrawnFile $drawing): array
     {
-        ['steps' => $steps, 'chapters' => $chapters] = self::steps($drawing, []);
-        $palette = self::palette($steps);
-        $names = array_flip($palette);
+        ['steps' => $steps, 'chapters' => $chapters, 'palette' => $palette] = self::steps($drawing, []);
 
         return [
             'format' => 'sternbild-plan', 'version' => 1,
             'sheet' => ['width' => round($drawing->width, 6), 'height' => round($drawing->height, 6), 'unit' => $drawing->unit, 'background' => null],
             'palette' => $palette, 'values' => [],
             ...($chapters === [] ? [] : ['chapters' => $chapters]),
-            'steps' => array_map(static fn (array $step): array => self::named($step, $names), $steps),
+            'steps' => $steps,
         ];
     }
 
     /**
      * Its steps for a plan that is there already.
      *
-     * @param  list<string>  $taken  ids of that plan
-     * @return array{steps: list<array<string, mixed>>, chapters: list<array{name: string, from: string}>, drawn: list<string>} and the ids of what is drawn, from back to front
+     * @param  array<string, string>  $known  its palette, #rrggbb by name
+     * @return array{steps: list<array<string, mixed>>, chapters: list<array{name: string, from: string}>, drawn: list<string>, palette: array<string, string>} with ids of
+     *                                                                                                                                                         their own; what is drawn, from back to front; and the colours that are new
      */
-    public static function steps(Drawing $drawing, array $taken): array
+    public static function steps(DrawnFile $drawing, array $known): array
     {
-        $plan = new self($drawing, $taken);
+        $plan = new self($drawing);
         $firsts = [];
         foreach ($drawing->shapes as $number => $shape) {
             $before = count($plan->steps);
@@ -89,7 +87,10 @@ final class DrawingPlan
             array_push($chapters, ...(is_string($firsts[$number] ?? null) ? [['name' => $name, 'from' => $firsts[$number]]] : []));
         }
 
-        return ['steps' => $plan->steps, 'chapters' => $chapters, 'drawn' => $plan->drawn];
+        $palette = self::palette($plan->steps, $known);
+        $names = array_flip([...$palette, ...$known]);
+
+        return ['steps' => array_map(static fn (array $step): array => self::named($step, $names), $plan->steps), 'chapters' => $chapters, 'drawn' => $plan->drawn, 'palette' => $palette];
     }
 
     private function shape(DrawnShape $shape): void
@@ -286,19 +287,17 @@ final class DrawingPlan
 
     private function id(string $letter): string
     {
-        do {
-            $this->numbers[$letter] = ($this->numbers[$letter] ?? 0) + 1;
-            $id = $letter.$this->numbers[$letter];
-        } while (in_array($id, $this->taken, true));
+        $this->numbers[$letter] = ($this->numbers[$letter] ?? 0) + 1;
 
-        return $id;
+        return $letter.$this->numbers[$letter];
     }
 
     /**
      * @param  list<array<string, mixed>>  $steps
+     * @param  array<string, string>  $known
      * @return array<string, string> #rrggbb by name
      */
-    private static function palette(array $steps): array
+    private static function palette(array $steps, array $known): array
     {
         $colours = [];
         foreach ($steps as $step) {
@@ -310,10 +309,14 @@ final class DrawingPlan
                 }
             }
         }
-        $colours = array_keys($colours);
+        $colours = array_diff(array_keys($colours), $known);
         $palette = [];
-        foreach (count($colours) > self::MOST_NAMED ? [] : $colours as $number => $colour) {
-            $palette['colour '.($number + 1)] = $colour;
+        $number = 0;
+        foreach (count($colours) > self::MOST_NAMED ? [] : $colours as $colour) {
+            do {
+                $name = 'colour '.++$number;
+            } while (isset($known[$name]));
+            $palette[$name] = $colour;
         }
 
         return $palette;

@@ -20,7 +20,7 @@ final class Gradients
 
     private const PLACES = ['x1' => '0%', 'y1' => '0%', 'x2' => '100%', 'y2' => '0%', 'cx' => '50%', 'cy' => '50%', 'r' => '50%'];
 
-    public function __construct(private readonly Drawing $drawing)
+    public function __construct(private readonly DrawnFile $drawing)
     {
     }
 

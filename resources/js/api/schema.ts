@@ -2229,6 +2229,67 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{sheet}/drawings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads an SVG file as steps for this sheet, in the place that they have in the file; nothing is changed by that */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "multipart/form-data": {
+                        /** Format: binary */
+                        drawing: string;
+                        /**
+                         * @description What it becomes: parts in their places, one motif, or a picture to trace.
+                         * @enum {unknown}
+                         */
+                        as?: "parts" | "motif" | "picture";
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DrawingSteps"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sheets/{sheet}/tile/seam": {
         parameters: {
             query?: never;
@@ -2277,6 +2338,58 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads an SVG file as a plan of its own */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "multipart/form-data": {
+                        /** Format: binary */
+                        drawing: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DrawingPlan"];
                     };
                 };
                 /** @description What went wrong */
@@ -2432,7 +2545,7 @@ export interface components {
             name: string;
             label: string;
             /** @enum {unknown} */
-            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends" | "paint" | "colours" | "painted" | "span" | "source" | "tones";
+            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends" | "paint" | "colours" | "painted" | "span" | "source" | "tones" | "path" | "map";
             required: boolean;
             default: unknown;
             /** @enum {unknown} */
@@ -3155,6 +3268,19 @@ export interface components {
             size: number[];
             map: number[];
             fade: number;
+        };
+        DrawingPlan: {
+            plan: components["schemas"]["Plan"];
+            /** @description What could not be kept, each with its place in the file. */
+            left: string[];
+        };
+        DrawingSteps: {
+            steps: components["schemas"]["PlanStep"][];
+            palette: {
+                [key: string]: string;
+            };
+            /** @description What could not be kept, each with its place in the file. */
+            left: string[];
         };
     };
     responses: never;

@@ -2,7 +2,9 @@ import { useMutation } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { answer, api, Problem } from '../api/client';
+import { answer, api, Problem, type Schemas } from '../api/client';
+import { drawingPlan, isDrawing } from '../files/bringDrawing';
+import { LeftOut } from '../files/LeftOut';
 import { PRESETS, UNITS } from './presets';
 
 /** The dialog for a new sheet: a size, or a plan brought along as a file. */
@@ -10,15 +12,20 @@ export function NewSheet({ open, onOpenChange }: { open: boolean; onOpenChange: 
     const navigate = useNavigate();
     const [given, setGiven] = useState({ name: '', width: '800', height: '800', unit: 'px' });
     const [file, setFile] = useState<File | null>(null);
+    const [read, setRead] = useState<Schemas['DrawingPlan'] | null>(null);
     const create = useMutation({
         mutationFn: async () => {
-            const body =
-                file === null
-                    ? { ...given, name: given.name || 'Untitled sheet' }
-                    : { name: given.name || file.name.replace(/\.json$/i, ''), plan: await file.text() };
-            return answer(api.POST('/api/sheets', { body }));
+            if (file === null) return answer(api.POST('/api/sheets', { body: { ...given, name: given.name || 'Untitled sheet' } }));
+            const drawing = isDrawing(file) ? (read ?? (await drawingPlan(file))) : null;
+            // What is left out of a drawing is told before there is a sheet.
+            if (read === null && drawing !== null && drawing.left.length > 0) {
+                setRead(drawing);
+                return null;
+            }
+            const plan = drawing === null ? await file.text() : JSON.stringify(drawing.plan);
+            return answer(api.POST('/api/sheets', { body: { name: given.name || file.name.replace(/\.(json|svg)$/i, ''), plan } }));
         },
-        onSuccess: (sheet) => void navigate(`/sheets/${sheet.id}`),
+        onSuccess: (sheet) => sheet !== null && void navigate(`/sheets/${sheet.id}`),
     });
     const problem = create.error instanceof Problem ? create.error : undefined;
 
@@ -32,6 +39,7 @@ export function NewSheet({ open, onOpenChange }: { open: boolean; onOpenChange: 
             open={open}
             onOpenChange={(next) => {
                 create.reset();
+                setRead(null);
                 onOpenChange(next);
             }}
         >
@@ -79,9 +87,15 @@ export function NewSheet({ open, onOpenChange }: { open: boolean; onOpenChange: 
                             {(problem?.for('width') ?? problem?.for('height')) && <p className="text-brick">{problem?.for('width') ?? problem?.for('height')}</p>}
                         </fieldset>
                         <label className="flex items-center gap-3">
-                            <span className="font-medium">Or bring a plan</span>
-                            <input type="file" accept=".json,application/json" className="min-w-0 flex-1 text-slate file:mr-3 file:cursor-pointer file:rounded file:border file:border-rule file:bg-card file:px-3 file:py-1.5 file:font-medium file:text-ink" onChange={(event) => setFile(event.target.files?.[0] ?? null)} />
+                            <span className="font-medium">Or bring a plan, or an SVG drawing</span>
+                            <input type="file" accept=".json,application/json,.svg,image/svg+xml" className="min-w-0 flex-1 text-slate file:mr-3 file:cursor-pointer file:rounded file:border file:border-rule file:bg-card file:px-3 file:py-1.5 file:font-medium file:text-ink" onChange={(event) => { setRead(null); setFile(event.target.files?.[0] ?? null); }} />
                         </label>
+                        {read !== null && <LeftOut left={read.left} />}
+                        {create.error !== null && problem === undefined && (
+                            <p role="alert" className="rounded bg-blush px-3 py-2 break-words text-brick">
+                                {create.error.message}
+                            </p>
+                        )}
                         {problem !== undefined && problem.body.errors === undefined && (
                             <p role="alert" className="rounded bg-blush px-3 py-2 break-words text-brick">
                                 {problem.status === 413 ? 'A plan can have at most 5 MB.' : problem.message}
@@ -92,7 +106,7 @@ export function NewSheet({ open, onOpenChange }: { open: boolean; onOpenChange: 
                                 Leave
                             </Dialog.Close>
                             <button className="solid" disabled={create.isPending}>
-                                {file === null ? 'Make the sheet' : 'Bring in the plan'}
+                                {file === null ? 'Make the sheet' : read !== null ? 'Bring in the rest' : isDrawing(file) ? 'Bring in the drawing' : 'Bring in the plan'}
                             </button>
                         </div>
                     </form>

@@ -12,6 +12,7 @@ import type { Arrow } from '../scene/nearby';
 import { KeepOn } from '../verbs/KeepOn';
 import { BaseLayer, HoverLayer, PickLayer } from './Layers';
 import { PlaceReadout } from './PlaceReadout';
+import { BringDrawing } from '../begin/BringDrawing';
 import { useBringing } from './useBringing';
 import { useCloseUp } from './useCloseUp';
 import { usePointer } from './usePointer';
@@ -151,6 +152,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                 <Handles view={view} show={show} onClick={pointer.pickAt} />
                 {outlines && <PlaceReadout seen={seen} scene={scene} />}
                 {children}
+                <BringDrawing open={bringing.drawing !== null} given={bringing.drawing} onOpen={(open) => !open && bringing.putAway()} />
                 {bringing.said !== null && (
                     <p role="status" className="pointer-events-none absolute top-3 left-1/2 -translate-x-1/2 rounded bg-paper px-3 py-1.5 text-[13px] shadow">
                         {bringing.said}

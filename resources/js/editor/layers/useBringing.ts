@@ -1,11 +1,13 @@
 import { type ClipboardEvent, type DragEvent, useState } from 'react';
+import { isDrawing } from '../../files/bringDrawing';
 import { bringPicture } from '../../files/bringPicture';
 import { problemText, useDesk } from '../desk';
 
-/** Pictures that are dropped on the sheet, or pasted: each is laid under the construction as wide as the sheet. */
+/** Pictures that are dropped on the sheet, or pasted: each is laid under the construction as wide as the sheet. Of drawings is asked what they become. */
 export function useBringing() {
     const { kinds, page, change, select } = useDesk();
     const [said, say] = useState<string | null>(null);
+    const [drawing, setDrawing] = useState<File | null>(null);
 
     async function bring(file: File): Promise<void> {
         const kind = kinds.find((one) => one.fields.some((field) => field.type === 'source'));
@@ -23,13 +25,18 @@ export function useBringing() {
     }
 
     function from(files: FileList | undefined): boolean {
-        const file = [...(files ?? [])].find((one) => one.type.startsWith('image/'));
-        if (file !== undefined) void bring(file);
-        return file !== undefined;
+        const file = [...(files ?? [])].find((one) => one.type.startsWith('image/') || isDrawing(one));
+        if (file === undefined) return false;
+        if (isDrawing(file)) setDrawing(file);
+        else void bring(file);
+        return true;
     }
 
     return {
         said,
+        /** An SVG file that was dropped, and asks what it is to become. */
+        drawing,
+        putAway: () => setDrawing(null),
         onDragOver: (event: DragEvent) => event.dataTransfer.types.includes('Files') && event.preventDefault(),
         onDrop: (event: DragEvent) => {
             if (from(event.dataTransfer.files)) event.preventDefault();

@@ -18,6 +18,7 @@ import * as source from './source';
 import * as span from './span';
 import * as step from './step';
 import * as steps from './steps';
+import * as told from './told';
 import * as tones from './tones';
 import * as switches from './switch';
 
@@ -29,7 +30,7 @@ interface FieldType {
 }
 
 /** Every type of field that the API knows; one that is missing does not compile. */
-const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, colours, lengths, number, paint, painted, pair, place, places, source, span, step, steps, switch: switches, tones };
+const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, colours, lengths, map: told, number, paint, painted, pair, path: told, place, places, source, span, step, steps, switch: switches, tones };
 
 export function editorOf(type: Field['type']): ComponentType<Edited> {
     return TYPES[type].Edit;

@@ -12,7 +12,7 @@ use Sternbild\Core\Geometry\Vec;
  *
  * Scalable Vector Graphics 2, W3C: chapters 5 (structure), 7 (shapes), 8 (coordinate systems), 13 (painting); CSS Masking 1 for clip paths.
  */
-final class Drawing
+final class DrawnFile
 {
     /** Properties that what lies in an element takes from it. */
     private const INHERITED = [
@@ -53,7 +53,7 @@ final class Drawing
     /** User units that are 100 %, across and down. */
     public readonly Vec $viewport;
 
-    private function __construct(public readonly Document $document)
+    private function __construct(public readonly Document $document, private readonly ?string $wanted)
     {
         [$this->width, $this->height, $this->base, $this->viewport] = $this->sheet();
         foreach (array_unique($document->unread) as $selector) {
@@ -61,13 +61,17 @@ final class Drawing
         }
     }
 
-    /** @throws Unreadable */
-    public static function read(string $text): self
+    /**
+     * @param  string|null  $unit  of the sheet that it comes to lie on; null for its own
+     *
+     * @throws NoDrawing
+     */
+    public static function read(string $text, ?string $unit = null): self
     {
-        $drawing = new self(Document::read($text));
+        $drawing = new self(Document::read($text), $unit);
         $drawing->children($drawing->document->root, new Surroundings($drawing->base, $drawing->look($drawing->document->root, ['fill' => '#000000'])), 1);
         if ($drawing->shapes === []) {
-            throw new Unreadable('The drawing has no shape in it that could be brought in'.($drawing->left === [] ? '.' : ': '.implode('; ', array_slice($drawing->left, 0, 3)).'.'));
+            throw new NoDrawing('The drawing has no shape in it that could be brought in'.($drawing->left === [] ? '.' : ': '.implode('; ', array_slice($drawing->left, 0, 3)).'.'));
         }
 
         return $drawing;
@@ -97,6 +101,7 @@ final class Drawing
         if ($wide !== null && $high !== null && $wide[1] === $high[1] && in_array($wide[1], ['mm', 'cm', 'in', 'pt'], true)) {
             $this->unit = $wide[1];
         }
+        $this->unit = $this->wanted ?? $this->unit;
         $unit = Lengths::read('1'.$this->unit, 0.0, 1.0);
         $map = $box === null ? Affine::identity() : self::fitted($box, $across, $down, $root->getAttribute('preserveAspectRatio'));
 
@@ -118,7 +123,7 @@ final class Drawing
         return Affine::ofMatrix($across, 0.0, 0.0, $down, -$x * $across + $share('x') * ($wide - $w * $across), -$y * $down + $share('Y') * ($high - $h * $down));
     }
 
-    /** @throws Unreadable */
+    /** @throws NoDrawing */
     private function children(\DOMElement $element, Surroundings $around, int $depth): void
     {
         Document::holdDepth($depth);
@@ -129,7 +134,7 @@ final class Drawing
         }
     }
 
-    /** @throws Unreadable */
+    /** @throws NoDrawing */
     private function element(\DOMElement $element, Surroundings $around, int $depth): void
     {
         $name = $element->localName ?? '';
@@ -167,7 +172,7 @@ final class Drawing
         };
     }
 
-    /** @throws Unreadable */
+    /** @throws NoDrawing */
     private function group(\DOMElement $element, Surroundings $inside, int $depth): void
     {
         $first = count($this->shapes);
@@ -181,7 +186,7 @@ final class Drawing
         }
     }
 
-    /** @throws Unreadable */
+    /** @throws NoDrawing */
     private function used(\DOMElement $element, Surroundings $inside, int $depth): void
     {
         $href = $element->getAttribute('href') ?: $element->getAttributeNS('http://www.w3.org/1999/xlink', 'href');
@@ -221,7 +226,7 @@ final class Drawing
         return $inside->within(self::fitted($box, $wide, $high, $element->getAttribute('preserveAspectRatio')), $inside->look, 1.0);
     }
 
-    /** @throws Unreadable */
+    /** @throws NoDrawing */
     private function clipped(\DOMElement $element, string $clip, Surroundings $inside, int $depth): Surroundings
     {
         if ($clip === 'none' || $clip === '') {
@@ -254,7 +259,7 @@ final class Drawing
         return $inside->clippedBy($clips);
     }
 
-    /** @throws Unreadable */
+    /** @throws NoDrawing */
     private function shape(\DOMElement $element, Surroundings $inside): void
     {
         $place = $this->place($element);
@@ -262,7 +267,7 @@ final class Drawing
             return;
         }
         if (count($this->shapes) >= self::MOST_SHAPES) {
-            throw new Unreadable('The drawing has more than '.number_format(self::MOST_SHAPES).' shapes; it can be brought in as a picture.');
+            throw new NoDrawing('The drawing has more than '.number_format(self::MOST_SHAPES).' shapes; it can be brought in as a picture.');
         }
         [$path, $plain] = Shapes::of($element, $this->viewport);
         [$runs, $fault] = $path === '' ? [[], null] : PathText::read($path);

@@ -9,21 +9,21 @@ use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Svg\ColourText;
 use Sternbild\Core\Svg\Document;
-use Sternbild\Core\Svg\Drawing;
 use Sternbild\Core\Svg\DrawingPlan;
+use Sternbild\Core\Svg\DrawnFile;
+use Sternbild\Core\Svg\NoDrawing;
 use Sternbild\Core\Svg\TransformText;
-use Sternbild\Core\Svg\Unreadable;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Core\View\SceneNumbers;
 
 /** SVG files as plans: Scalable Vector Graphics 2, W3C. */
-final class DrawingTest extends TestCase
+final class DrawnFileTest extends TestCase
 {
     /** @return array{Scene, list<string>} and what was left out */
     private static function read(string $inside, string $root = 'width="400" height="300"'): array
     {
-        $drawing = Drawing::read("<svg xmlns=\"http://www.w3.org/2000/svg\" xmlns:xlink=\"http://www.w3.org/1999/xlink\" $root>\n$inside\n</svg>");
-        $plan = DrawingPlan::of($drawing);
+        $drawing = DrawnFile::read("<svg xmlns=\"http://www.w3.org/2000/svg\" xmlns:xlink=\"http://www.w3.org/1999/xlink\" $root>\n$inside\n</svg>");
+        $plan = DrawingPlan::written($drawing);
 
         return [Sample::scene(Sample::unchecked($plan)), $drawing->left];
     }
@@ -188,9 +188,9 @@ final class DrawingTest extends TestCase
     #[DataProvider('hostile')]
     public function test_hostile_files_end_in_messages(string $file, string $message): void
     {
-        $this->expectException(Unreadable::class);
+        $this->expectException(NoDrawing::class);
         $this->expectExceptionMessage($message);
-        Drawing::read($file);
+        DrawnFile::read($file);
     }
 
     public function test_files_that_were_changed_at_random_end_in_a_drawing_or_a_message(): void
@@ -212,9 +212,9 @@ final class DrawingTest extends TestCase
                 };
             }
             try {
-                Sample::scene(Sample::unchecked(DrawingPlan::of(Drawing::read($file))));
+                Sample::scene(Sample::unchecked(DrawingPlan::written(DrawnFile::read($file))));
                 $read++;
-            } catch (Unreadable) {
+            } catch (NoDrawing) {
                 $refused++;
             }
         }

@@ -5,6 +5,6 @@ declare(strict_types=1);
 namespace Sternbild\Core\Svg;
 
 /** A file that cannot be brought in as a drawing. */
-final class Unreadable extends \RuntimeException
+final class NoDrawing extends \RuntimeException
 {
 }

@@ -1,0 +1,31 @@
+import { csrfToken, Problem, type Schemas } from '../api/client';
+
+/** What a drawing becomes on a sheet. */
+export type DrawingForm = 'parts' | 'motif' | 'picture';
+
+/** Whether a file says that it is an SVG drawing. */
+export function isDrawing(file: File): boolean {
+    return file.type === 'image/svg+xml' || /\.svg$/i.test(file.name);
+}
+
+/** Reads a drawing as steps for a sheet; nothing is changed by that. */
+export function drawingSteps(sheet: string, file: Blob, as: DrawingForm): Promise<Schemas['DrawingSteps']> {
+    return read(`/api/sheets/${sheet}/drawings`, file, as);
+}
+
+/** Reads a drawing as a plan of its own. */
+export function drawingPlan(file: Blob): Promise<Schemas['DrawingPlan']> {
+    return read('/api/drawings', file);
+}
+
+async function read<Answer>(path: string, file: Blob, as?: DrawingForm): Promise<Answer> {
+    const body = new FormData();
+    body.append('drawing', file);
+    if (as !== undefined) body.append('as', as);
+    const response = await fetch(path, { method: 'POST', body, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': csrfToken() } });
+    if (response.status === 413) throw new Error('A drawing has at most 20 MB.');
+    const answer: unknown = await response.json();
+    if (response.ok) return answer as Answer;
+    const problem = new Problem(response.status, answer as Problem['body']);
+    throw new Error(Object.values(problem.body.errors ?? {})[0]?.[0] ?? problem.message);
+}
