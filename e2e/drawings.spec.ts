@@ -19,7 +19,7 @@ test('a finished mark is brought in as parts, told what is left out, taken furth
     const desk = new DeskPage(page);
     await desk.newSheet('Mark from before');
     const steps = async () => (await desk.stored()).plan.steps;
-    await page.getByRole('button', { name: 'Bring in a drawing' }).click();
+    await page.getByRole('button', { name: 'Bring a drawing' }).click();
     const dialog = page.getByRole('dialog', { name: 'Bring in a drawing' });
     await dialog.getByLabel('SVG file').setInputFiles(file);
     await dialog.getByRole('button', { name: 'Bring it in' }).click();
@@ -42,7 +42,7 @@ test('a finished mark is brought in as parts, told what is left out, taken furth
 
     // The same again, by keyboard, as one motif.
     await desk.sheet.press('Escape');
-    await page.getByRole('button', { name: 'Bring in a drawing' }).focus();
+    await page.getByRole('button', { name: 'Bring a drawing' }).focus();
     await page.keyboard.press('Enter');
     await dialog.getByLabel('SVG file').setInputFiles(file);
     await dialog.getByRole('radio', { name: 'As one motif, to be placed again' }).focus();

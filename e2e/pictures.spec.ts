@@ -111,3 +111,80 @@ test('a picture is pasted on the sheet', async ({ page, context }) => {
     await page.keyboard.press('Escape');
     await desk.revision(2);
 });
+
+test('a photograph of a sketch is straightened by itself, evened out, cropped, fixed by two known places, and laid over another', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Sketch on the desk');
+    const photograph = sketch();
+    const pictures = async () => (await desk.stored()).plan.steps.filter((step) => step.kind === 'picture');
+    const drop = async () => {
+        const data = await page.evaluateHandle((text) => {
+            const transfer = new DataTransfer();
+            transfer.items.add(new File([Uint8Array.from(atob(text), (one) => one.charCodeAt(0))], 'sketch.png', { type: 'image/png' }));
+            return transfer;
+        }, photograph.toString('base64'));
+        await desk.sheet.dispatchEvent('drop', { dataTransfer: data });
+    };
+    await drop();
+    await desk.revision(2);
+    await page.getByRole('button', { name: 'More for step 1, picture 1' }).click();
+    await page.getByRole('menuitem', { name: 'Say all of it' }).click();
+
+    // The sheet is found: its corners, in pixels, where it was drawn.
+    await page.getByRole('button', { name: 'Find the corners of picture 1' }).click();
+    await desk.revision(3);
+    const corners = (await pictures())[0]?.['corners'] as [number, number][];
+    SKETCH.forEach(([x, y], k) => expect(Math.hypot((corners[k]?.[0] ?? 0) - x, (corners[k]?.[1] ?? 0) - y)).toBeLessThan(4));
+    await page.getByRole('button', { name: 'with its light as it is' }).click();
+    await desk.revision(4);
+    expect((await pictures())[0]?.['even']).toBe(true);
+    await page.getByLabel('crop of picture 1, left').fill('0.1');
+    await page.getByLabel('crop of picture 1, left').press('Enter');
+    // Its width gives way.
+    await expect.poll(async () => (await pictures())[0]?.['crop']).toEqual([0.1, 0, 0.9, 1]);
+    await page.getByLabel('crop of picture 1, width').fill('0.8');
+    await page.getByLabel('crop of picture 1, width').press('Enter');
+    await expect.poll(async () => (await pictures())[0]?.['crop']).toEqual([0.1, 0, 0.8, 1]);
+
+    // Two places of it are known: they are clicked, each with where it belongs.
+    await page.getByRole('button', { name: /^known places of picture 1/ }).click();
+    for (const [x, y] of [[200, 200], [100, 100], [600, 200], [700, 100]] as const) {
+        await expect(page.getByText(/^(click a place of the picture|and where it belongs|another place of the picture|and where that belongs)$/)).toBeVisible();
+        await page.mouse.click(...(await desk.at(x, y)));
+    }
+    await expect.poll(async () => (await pictures())[0]?.['known']).toBeTruthy();
+    const known = (await pictures())[0]?.['known'] as [[number, number], [number, number]][];
+    expect(known[0]?.[1]).toEqual([100, 100]);
+    expect(known[1]?.[1]).toEqual([700, 100]);
+    // They are handles of the picked step.
+    await page.getByRole('button', { name: 'Step 1, picture 1', exact: true }).click();
+    await expect(page.getByRole('button', { name: /^second known place of picture 1: drag/ })).toBeVisible();
+
+    // Another one over it, darkening, behind a dark veil.
+    await drop();
+    await expect.poll(async () => (await pictures()).length).toBe(2);
+    await page.getByRole('button', { name: 'More for step 1, picture 1' }).click();
+    await page.getByRole('menuitem', { name: 'Say all of it' }).click();
+    await page.getByLabel('blend of picture 1').selectOption('darken');
+    await expect.poll(async () => (await pictures())[0]?.['blend']).toBe('darken');
+});
+
+/** Where the sheet lies in the photograph below. */
+const SKETCH: [number, number][] = [[70, 60], [520, 90], [540, 420], [40, 400]];
+
+/** A bright sheet on a dark desk, with a few strokes on it. */
+function sketch(): Buffer {
+    const png = new PNG({ width: 600, height: 480 });
+    for (let y = 0; y < png.height; y++) {
+        for (let x = 0; x < png.width; x++) {
+            const inside = SKETCH.every(([ax, ay], k) => {
+                const [bx, by] = SKETCH[(k + 1) % 4] ?? [0, 0];
+                return (bx - ax) * (y + 0.5 - ay) - (by - ay) * (x + 0.5 - ax) > 0;
+            });
+            const stroke = inside && Math.abs(Math.hypot(x - 280, y - 240) - 90) < 2;
+            const grey = stroke ? 60 : inside ? 200 + Math.round((40 * x) / png.width) : 70;
+            png.data.set([grey, grey, grey, 255], 4 * (y * png.width + x));
+        }
+    }
+    return PNG.sync.write(png);
+}

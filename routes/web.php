@@ -64,6 +64,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('close-up', [LookController::class, 'closeUp'])->middleware('turn')->name('sheets.close-up');
             Route::post('tile', [LookController::class, 'tile'])->middleware('turn')->name('sheets.tile');
             Route::post('tile/seam', [LookController::class, 'seam'])->middleware('turn')->name('sheets.seam');
+            Route::post('corners', [PictureController::class, 'corners'])->middleware('turn')->name('sheets.corners');
             Route::post('drawings', [DrawingController::class, 'steps'])->middleware(['turn', 'throttle:files'])->name('sheets.drawings');
             Route::put('plan', [PlanController::class, 'replace'])->middleware('turn')->name('sheets.replace');
             Route::post('undo', [PlanController::class, 'undo'])->middleware('turn')->name('sheets.undo');

@@ -46,7 +46,12 @@ final class StoredPictures implements Pictures
         }
         $picture = Picture::query()->where('user_id', $owner)->where('hash', $named[1])->first();
 
-        return $picture === null ? null : new PictureFile(self::nearby($picture), $picture->width, $picture->height, $picture->hash);
+        return $picture === null ? null : self::fileOf($picture);
+    }
+
+    public static function fileOf(Picture $picture): PictureFile
+    {
+        return new PictureFile(self::nearby($picture), $picture->width, $picture->height, $picture->hash);
     }
 
     /** The file of a sample picture with this hash; null where none has it. */

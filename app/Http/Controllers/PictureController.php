@@ -3,22 +3,36 @@
 namespace App\Http\Controllers;
 
 use App\Http\Requests\PictureRequest;
+use App\Http\Requests\StraightenRequest;
 use App\Models\Picture;
+use App\Models\Sheet;
 use App\Models\User;
 use App\Pictures\NoPicture;
 use App\Pictures\PictureBook;
 use App\Pictures\StoredPictures;
 use App\Sheets\OverQuota;
+use App\Sheets\Planning;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
+use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Pixel\PlacedPicture;
+use Sternbild\Core\Pixel\SheetEdge;
+use Sternbild\Core\Pixel\Straightened;
+use Sternbild\Core\Pixel\Unreadable;
+use Sternbild\Core\Plan\Unusable;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Pictures that people bring in. */
 final readonly class PictureController
 {
+    public function __construct(private Planning $planning, private StoredPictures $pictures)
+    {
+    }
+
     /**
      * @throws OverQuota
      * @throws ValidationException
@@ -34,14 +48,39 @@ final readonly class PictureController
         return new JsonResponse(['source' => $picture->source(), 'width' => $picture->width, 'height' => $picture->height], 201);
     }
 
-    /** To others than the one who brought it in it does not exist. */
-    public function show(string $hash, #[CurrentUser] User $person): StreamedResponse|BinaryFileResponse
+    /**
+     * The corners of a sheet of paper in a picture.
+     *
+     * @throws Unreadable
+     * @throws Unusable
+     */
+    public function corners(Request $request, Sheet $sheet): JsonResponse
     {
-        $sample = StoredPictures::sampleOf($hash);
-        if ($sample !== null) {
-            return response()->file($sample->path, ['Cache-Control' => 'private, max-age=31536000, immutable']);
+        $result = ($this->planning->scene($sheet->headRevision()->plan)->known[$request->string('step')->value()] ?? null)?->result;
+        $file = $result instanceof PlacedPicture ? $this->pictures->find('sha256:'.substr($result->source, 0, 64)) ?? StoredPictures::sampleOf(substr($result->source, 0, 64)) : null;
+        if ($file === null) {
+            throw ValidationException::withMessages(['step' => 'Expected the id of a picture.']);
         }
-        $picture = Picture::query()->where('user_id', $person->id)->where('hash', $hash)->firstOrFail();
+        $corners = SheetEdge::find($file);
+
+        return new JsonResponse(['corners' => $corners === null ? null : array_map(static fn (Vec $corner): array => [$corner->x, $corner->y], $corners)]);
+    }
+
+    /** To others than the one who brought it in it does not exist. */
+    public function show(StraightenRequest $request, string $hash, #[CurrentUser] User $person): StreamedResponse|BinaryFileResponse
+    {
+        $kept = ['Cache-Control' => 'private, max-age=31536000, immutable'];
+        $sample = StoredPictures::sampleOf($hash);
+        $find = static fn (): Picture => Picture::query()->where('user_id', $person->id)->where('hash', $hash)->firstOrFail();
+        if ($request->changes()) {
+            $file = Straightened::of($sample ?? StoredPictures::fileOf($find()), $request->corners(), $request->crop(), $request->boolean('even'));
+
+            return response()->file($file->path, $kept);
+        }
+        if ($sample !== null) {
+            return response()->file($sample->path, $kept);
+        }
+        $picture = $find();
 
         return Storage::response($picture->path(), "$picture->hash.".($picture->type === 'png' ? 'png' : 'jpg'), [
             'Content-Type' => "image/$picture->type", 'Cache-Control' => 'private, max-age=31536000, immutable',

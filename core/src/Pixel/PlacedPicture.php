@@ -13,14 +13,28 @@ use Sternbild\Core\Result\Role;
 final readonly class PlacedPicture implements Measured
 {
     /**
-     * @param  Vec  $at  its upper left corner
-     * @param  float  $width  in sheet units
+     * @param  PictureFile  $file  what of it is seen
+     * @param  Vec  $at  the upper left corner of the whole
+     * @param  float  $width  of the whole, in sheet units
      * @param  float  $turn  degrees about that corner, clockwise on the screen
      * @param  float  $fade  0 as it is, 1 not to be seen
-     * @param  string  $source  as the plan names it
+     * @param  string  $source  as the plan names it, with what is done to it
+     * @param  array{int, int}  $whole  its size in pixels before it was cropped
+     * @param  Vec  $corner  where in the whole what is seen begins, in pixels
+     * @param  string|null  $veil  #rrggbb that it fades into, where that is no mere fading
      */
-    public function __construct(public PictureFile $file, public Vec $at, public float $width, public float $turn, public float $fade, public string $source)
-    {
+    public function __construct(
+        public PictureFile $file,
+        public Vec $at,
+        public float $width,
+        public float $turn,
+        public float $fade,
+        public string $source,
+        public array $whole,
+        public Vec $corner,
+        public ?string $veil = null,
+        public string $blend = 'normal',
+    ) {
     }
 
     public function role(): Role
@@ -31,20 +45,20 @@ final readonly class PlacedPicture implements Measured
     /** Sheet units to a pixel. */
     public function scale(): float
     {
-        return $this->width / $this->file->width;
+        return $this->width / $this->whole[0];
     }
 
     public function height(): float
     {
-        return $this->file->height * $this->scale();
+        return $this->whole[1] * $this->scale();
     }
 
-    /** From pixels to the sheet. */
+    /** From pixels of what is seen to the sheet. */
     public function map(): Affine
     {
-        $corner = new Vec(0.0, 0.0);
+        $corner = Vec::zero();
 
-        return Affine::scaling($this->scale(), $this->scale(), $corner)->then(Affine::turn($this->turn, $corner))->then(Affine::move($this->at));
+        return Affine::move($this->corner)->then(Affine::scaling($this->scale(), $this->scale(), $corner))->then(Affine::turn($this->turn, $corner))->then(Affine::move($this->at));
     }
 
     public function quantities(): array

@@ -97,6 +97,15 @@ final readonly class Arguments
         return $painted;
     }
 
+    /** @return array{float, float, float, float} */
+    public function shares(string $field): array
+    {
+        $value = $this->values[$field] ?? null;
+        $shares = is_array($value) ? array_values(array_filter($value, is_float(...))) : [];
+
+        return count($shares) === 4 ? $shares : throw $this->misdeclared($field);
+    }
+
     public function map(string $field): Affine
     {
         $value = $this->values[$field] ?? null;

@@ -139,7 +139,7 @@ final readonly class SceneView
                 $geometry[$hash] = $this->guide($known->result, $plan->steps[$known->id]->kind->copyNames());
             }
             if ($known->result instanceof PlacedPicture && ! isset($has[$hash])) {
-                $geometry[$hash] = ['image' => $known->result->source, 'size' => [$known->result->file->width, $known->result->file->height], 'map' => $known->result->map()->toArray(), 'fade' => $known->numbers['fade'] ?? 0.0];
+                $geometry[$hash] = ['image' => $known->result->source, 'size' => [$known->result->file->width, $known->result->file->height], 'map' => $known->result->map()->toArray(), 'fade' => $known->result->fade, 'veil' => $known->result->veil, 'blend' => $known->result->blend, 'corner' => [$known->result->corner->x, $known->result->corner->y]];
             }
             if ($known->result instanceof Measurement && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->measurement($known->result);

@@ -2229,6 +2229,62 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{sheet}/corners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Looks for a sheet of paper in a picture */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** @description Of the picture. */
+                        step: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SheetCorners"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sheets/{sheet}/drawings": {
         parameters: {
             query?: never;
@@ -2473,7 +2529,14 @@ export interface paths {
         /** The file of a picture, for the one who brought it in */
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    /** @description Four places in pixels that are straightened to its corners: eight numbers. */
+                    corners?: string;
+                    /** @description What of it is kept: left, top, width and height as shares. */
+                    crop?: string;
+                    /** @description 1 where its light is evened. */
+                    even?: string;
+                };
                 header?: never;
                 path: {
                     hash: string;
@@ -2545,7 +2608,7 @@ export interface components {
             name: string;
             label: string;
             /** @enum {unknown} */
-            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends" | "paint" | "colours" | "painted" | "span" | "source" | "tones" | "path" | "map";
+            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends" | "paint" | "colours" | "painted" | "span" | "source" | "tones" | "path" | "map" | "frame" | "known" | "pixels";
             required: boolean;
             default: unknown;
             /** @enum {unknown} */
@@ -3262,12 +3325,18 @@ export interface components {
             width: number;
             height: number;
         };
-        /** @description Where a picture lies: how plans name it, its size in pixels, the six numbers of the map from pixels to the sheet in the order of SVG's matrix(), and how far it is faded. */
+        /** @description Where a picture lies: how it is asked for, its size in pixels, the six numbers of the map from pixels to the sheet in the order of SVG's matrix(), and how far it is faded. */
         ImageGeometry: {
             image: string;
             size: number[];
             map: number[];
             fade: number;
+            /** @description #rrggbb that it fades into. */
+            veil: string | null;
+            /** @description How it is laid over other pictures: a blend mode of Compositing and Blending Level 1. */
+            blend: string;
+            /** @description Where in the whole, in pixels, what is seen begins. */
+            corner: number[];
         };
         DrawingPlan: {
             plan: components["schemas"]["Plan"];
@@ -3281,6 +3350,10 @@ export interface components {
             };
             /** @description What could not be kept, each with its place in the file. */
             left: string[];
+        };
+        SheetCorners: {
+            /** @description In pixels, clockwise from the upper left one; null where no sheet is found. */
+            corners: number[][] | null;
         };
     };
     responses: never;

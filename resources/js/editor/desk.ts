@@ -10,7 +10,7 @@ import type { SnapIndex } from './pick/SnapIndex';
 
 /** Somebody who wants a place from the sheet. */
 export interface PlaceWanted {
-    take: (raw: unknown) => void;
+    take: (raw: unknown, at: [number, number]) => void;
     /** The step that it is for; what stands behind it in the plan cannot be meant. Null for a new one. */
     before: string | null;
 }

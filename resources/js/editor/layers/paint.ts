@@ -48,8 +48,17 @@ export function paintPictures(context: CanvasRenderingContext2D, scene: Scene): 
         const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = shape.data.map;
         context.save();
         context.transform(a, b, c, d, e, f);
-        context.globalAlpha = 1 - shape.data.fade;
-        context.drawImage(bitmap, 0, 0, shape.data.size[0] ?? 0, shape.data.size[1] ?? 0);
+        const { fade, veil, blend, size } = shape.data;
+        // Modes are called the same there, but for the one that is none.
+        context.globalCompositeOperation = blend === 'normal' ? 'source-over' : (blend as GlobalCompositeOperation);
+        context.globalAlpha = veil === null ? 1 - fade : 1;
+        context.drawImage(bitmap, 0, 0, size[0] ?? 0, size[1] ?? 0);
+        if (veil !== null) {
+            context.globalCompositeOperation = 'source-over';
+            context.globalAlpha = fade;
+            context.fillStyle = veil;
+            context.fillRect(0, 0, size[0] ?? 0, size[1] ?? 0);
+        }
         context.restore();
     }
 }

@@ -44,8 +44,9 @@ export function usePutting(): Putting {
                 picking.togglePoint({ ...point, raw });
                 return;
             }
-            placeWanted.take(raw);
+            // Whoever asks may ask for another one at once.
             askPlace(null);
+            placeWanted.take(raw, point.at);
         },
         line: (id, near) => {
             picking.toggleLine(id, near);

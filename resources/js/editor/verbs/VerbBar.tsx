@@ -266,7 +266,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                     </span>
                 )}
                 <span className="flex-1" />
-                {count === 0 && <BringDrawing open={bringing} onOpen={setBringing} trigger={<button className="quiet -mr-2 py-1.5 text-umber">Bring in a drawing</button>} />}
+                {count === 0 && <BringDrawing open={bringing} onOpen={setBringing} trigger={<button className="quiet -mr-2 py-1.5 text-umber">Bring a drawing</button>} />}
                 {count === 0 && <ReadyOnes onLaid={onDone} trigger={<button className="quiet -mr-2 py-1.5 text-umber">Ready constructions</button>} />}
                 {count > 0 && (
                     <button className="quiet -mr-2 py-1.5" onClick={() => picking.clear()}>

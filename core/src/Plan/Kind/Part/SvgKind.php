@@ -36,7 +36,7 @@ final class SvgKind extends PartKind
 
     public function sentence(Step $step): string
     {
-        return 'Shape of {path} that were drawn elsewhere[, filled {rule}][, mapped by {map}].';
+        return 'Shape of {path} that were drawn elsewhere[, filled {rule}].';
     }
 
     public function evaluate(Arguments $given): Part

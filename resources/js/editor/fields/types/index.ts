@@ -7,11 +7,14 @@ import * as cells from './cells';
 import * as choice from './choice';
 import * as colour from './colour';
 import * as colours from './colours';
+import * as frame from './frame';
+import * as known from './known';
 import * as lengths from './lengths';
 import * as number from './number';
 import * as paint from './paint';
 import * as painted from './painted';
 import * as pair from './pair';
+import * as pixels from './pixels';
 import * as place from './place';
 import * as places from './places';
 import * as source from './source';
@@ -30,7 +33,7 @@ interface FieldType {
 }
 
 /** Every type of field that the API knows; one that is missing does not compile. */
-const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, colours, lengths, map: told, number, paint, painted, pair, path: told, place, places, source, span, step, steps, switch: switches, tones };
+const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, colours, frame, known, lengths, map: told, number, paint, painted, pair, path: told, pixels, place, places, source, span, step, steps, switch: switches, tones };
 
 export function editorOf(type: Field['type']): ComponentType<Edited> {
     return TYPES[type].Edit;
