@@ -27,8 +27,9 @@ final readonly class Guide implements Mappable
      * @param  non-empty-list<Run>  $runs
      * @param  bool  $hasEnds  whether its ends are where the designer put them, not where the sheet ends
      * @param  Copies<Guide>|null  $copies
+     * @param  array<string, float>  $facts  quantities that only the one who made it knows
      */
-    private function __construct(public array $runs, public bool $hasEnds, public ?Copies $copies = null)
+    private function __construct(public array $runs, public bool $hasEnds, public ?Copies $copies = null, private array $facts = [])
     {
         $this->curve = count($runs) === 1 && count($runs[0]->curves) === 1 ? $runs[0]->curves[0] : null;
     }
@@ -37,6 +38,12 @@ final readonly class Guide implements Mappable
     public static function along(Curve $curve, bool $hasEnds): self
     {
         return new self([new Run([$curve])], $hasEnds);
+    }
+
+    /** @param  array<string, float>  $facts */
+    public function knowing(array $facts): self
+    {
+        return new self($this->runs, $this->hasEnds, $this->copies, $facts);
     }
 
     public static function run(Run $run): self
@@ -148,6 +155,6 @@ final readonly class Guide implements Mappable
 
     public function quantities(): array
     {
-        return ['length' => $this->length(), ...($this->curve instanceof Arc ? ['radius' => $this->curve->radius()] : [])];
+        return ['length' => $this->length(), ...($this->curve instanceof Arc ? ['radius' => $this->curve->radius()] : []), ...$this->facts];
     }
 }

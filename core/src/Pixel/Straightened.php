@@ -161,7 +161,7 @@ final class Straightened
         $light->clear();
     }
 
-    private static function folder(): string
+    public static function folder(): string
     {
         $folder = sys_get_temp_dir().'/sternbild-pictures-'.(function_exists('posix_geteuid') ? posix_geteuid() : 0);
         if (! is_dir($folder)) {

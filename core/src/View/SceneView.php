@@ -237,7 +237,7 @@ final readonly class SceneView
             ...($cell === null ? [] : ['cell' => $cell->describe()]),
             ...($known?->result instanceof Part && ($known->result->painted->runs ?? []) !== [] ? ['runs' => array_slice($known->result->painted->runs ?? [], 0, self::MOST_RUNS)] : []),
             ...($frames === null ? [] : ['frames' => ['on' => $step->raw('on'), 'size' => [$frames->wide, $frames->high], 'corners' => $frames->corners(), 'most' => $frames->most(), 'ms' => $frames->ms]]),
-            'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : [...$known->numbers, ...($known->result instanceof Measurement ? $known->result->quantities() : [])]),
+            'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : [...$known->numbers, ...($known->result instanceof Measurement || $known->result instanceof Guide ? $known->result->quantities() : [])]),
         ];
     }
 

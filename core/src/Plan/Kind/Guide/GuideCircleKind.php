@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan\Kind\Guide;
 
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Pixel\SketchFit;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
@@ -19,17 +20,17 @@ final class GuideCircleKind extends GuideKind
 {
     public function fields(): array
     {
-        return CircleForms::fields();
+        return [...CircleForms::fields(), ...SketchForm::fields()];
     }
 
     public function sentence(Step $step): string
     {
-        return CircleForms::sentence($step, 'Circle');
+        return $step->says('sketch') ? SketchForm::sentence('Circle') : CircleForms::sentence($step, 'Circle');
     }
 
     public function offers(): array
     {
-        return CircleForms::offers('Circle', Family::Guide);
+        return [...CircleForms::offers('Circle', Family::Guide), SketchForm::offer('Circle', 7, 3)];
     }
 
     public function pulls(Arguments $given, Result $result): array
@@ -39,6 +40,10 @@ final class GuideCircleKind extends GuideKind
 
     public function evaluate(Arguments $given): Guide
     {
-        return Guide::along(Arc::fullCircle(CircleForms::circle($given)), false);
+        $fit = $given->has('sketch') ? SketchForm::fitted($given, SketchFit::circle(...)) : null;
+
+        return $fit?->circle !== null
+            ? Guide::along(Arc::fullCircle($fit->circle), false)->knowing($fit->facts())
+            : Guide::along(Arc::fullCircle(CircleForms::circle($given)), false);
     }
 }

@@ -12,6 +12,7 @@ use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\TouchingLines;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Pixel\SketchFit;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
@@ -59,6 +60,7 @@ final class GuideLineKind extends GuideKind
             NumberField::angle('angle', 'angle'),
             new StepField('square', 'line', Role::Guide),
             new PlacesField('halves', 'points', ['the first arm', 'the corner', 'the second arm'], true),
+            ...SketchForm::fields(),
             new ChoiceField('extend', 'reaching', ['none' => 'no farther', 'both' => 'to the edges of the sheet'], 'none'),
         ];
     }
@@ -66,6 +68,7 @@ final class GuideLineKind extends GuideKind
     public function sentence(Step $step): string
     {
         return match (true) {
+            $step->says('sketch') => rtrim(SketchForm::sentence('Line'), '.').', reaching {extend}.',
             $step->says('touching') => 'Line touching {touching}[, through {through}][, near {near}], reaching {extend}.',
             $step->says('beside') => 'Line beside {beside}, {distance} to its left, reaching {extend}.',
             $step->says('square') => 'Line from {at} square to {square}, reaching {extend}.',
@@ -78,6 +81,7 @@ final class GuideLineKind extends GuideKind
     public function offers(): array
     {
         return [
+            SketchForm::offer('Line', 9, 2),
             new Offer(
                 label: 'Line', from: 'points', family: Family::Guide, key: 1,
                 words: 'straight line, segment, rule, connect, stroke, edge, ray',
@@ -161,6 +165,11 @@ final class GuideLineKind extends GuideKind
 
     public function evaluate(Arguments $given): Guide
     {
+        if ($given->has('sketch')) {
+            $fit = SketchForm::fitted($given, SketchFit::line(...));
+
+            return ($given->text('extend') === 'both' ? Guide::along(self::acrossSheet($fit->line[0], $fit->line[1], $given->sheet, true), false) : Guide::along(new Line(...$fit->line), true))->knowing($fit->facts());
+        }
         $forms = array_values(array_filter(self::FORMS, static fn (string $form): bool => $given->has($form)
             && ! ($form === 'at' && $given->has('square')) && ! ($form === 'through' && $given->has('touching'))));
         $form = $forms[0] ?? throw new FieldFault('through', 'choice', 'a line needs two points, or something to touch, to lie beside, to stand square to, or to halve');

@@ -1,0 +1,319 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Pixel;
+
+use Sternbild\Core\Geometry\Circle;
+use Sternbild\Core\Geometry\CircleFit;
+use Sternbild\Core\Geometry\Degenerate;
+use Sternbild\Core\Geometry\Vec;
+
+/**
+ * A circle or a line fitted to a line of a picture: least squares of distances, with what lies off left out.
+ *
+ * Off is what lies farther than three times the usual deviation, by the median of all: P. J. Rousseeuw, A. M. Leroy, Robust Regression and Outlier Detection (1987).
+ */
+final readonly class SketchFit
+{
+    /** Places of the line that a fit takes at least. */
+    private const FEWEST = 6;
+
+    private const NONE = 'no line of the picture is found along the way; nearer to it, or with another reach, there may be one';
+
+    private const ROUNDS = 12;
+
+    /** Triples that a first circle is sought with. */
+    private const TRIES = 40;
+
+    /** Standard deviations to the median of absolute ones, of normal errors. */
+    private const NORMAL = 1.4826;
+
+    private const OFF = 3.0;
+
+    /** Pixels: what lies as near as this is never off. */
+    private const NEAR = 0.35;
+
+    /** Of the reach, how far is looked once it is known where the line runs; the least, in pixels; and in deviations of a line that was drawn by hand. */
+    private const CLOSER = 0.4;
+
+    private const CLOSEST = 4.0;
+
+    private const WAVERING = 4.0;
+
+    /** Of the reach: half of what is found lies nearer than this to a line. What lies anywhere is grain. */
+    private const ANYWHERE = 0.35;
+
+    /**
+     * @param  Circle|null  $circle  on the sheet; null where it is a line
+     * @param  array{Vec, Vec}  $line  two places of it, about where the way began and ended
+     * @param  float  $deviation  root of the mean square, sheet units
+     * @param  float  $farthest  of what was not left out, sheet units
+     */
+    private function __construct(public ?Circle $circle, public array $line, public float $deviation, public float $farthest)
+    {
+    }
+
+    /** @return array{deviation: float, farthest: float} */
+    public function facts(): array
+    {
+        return ['deviation' => $this->deviation, 'farthest' => $this->farthest];
+    }
+
+    /**
+     * @param  list<Vec>  $along  places of the sheet, at least two
+     * @param  float  $reach  sheet units
+     *
+     * @throws Degenerate where there is no such line
+     * @throws Unreadable
+     */
+    public static function circle(PlacedPicture $picture, array $along, float $reach): self
+    {
+        [$grey, $way, $scale] = self::copied($picture, $along);
+        $reach *= $scale;
+        $places = LineTrace::along($grey, self::rounded($way, $reach), $reach);
+        $circle = null;
+        for ($pass = 0; $pass < 2; $pass++) {
+            $kept = self::kept(self::enough($places), self::first(...), CircleFit::to(...), static fn (Circle $one, Vec $place): float => abs($one->distanceTo($place)));
+            $circle = CircleFit::to($kept);
+            $far = static fn (Vec $place): float => abs($circle->distanceTo($place));
+            if ($pass === 0) {
+                self::holdLine(array_map($far, $places), $reach);
+                // Along it once more, nearer by.
+                $places = LineTrace::along($grey, self::onCircle($circle, $way), self::closer($reach, array_map($far, $kept)));
+            }
+        }
+        $off = array_map(static fn (Vec $place): float => abs($circle->distanceTo($place)), $kept);
+        $back = self::back($picture, $grey);
+
+        return new self(new Circle($back($circle->center), $circle->radius / $scale), [$along[0], $along[count($along) - 1]], self::mean($off) / $scale, max($off) / $scale);
+    }
+
+    /**
+     * @param  list<Vec>  $along
+     *
+     * @throws Degenerate
+     * @throws Unreadable
+     */
+    public static function line(PlacedPicture $picture, array $along, float $reach): self
+    {
+        [$grey, $way, $scale] = self::copied($picture, $along);
+        $reach *= $scale;
+        $ends = [$way[0], $way[count($way) - 1]];
+        $places = LineTrace::along($grey, $ends, $reach);
+        $far = static fn (array $line, Vec $place): float => abs($line[1]->cross($place->minus($line[0])));
+        $line = null;
+        for ($pass = 0; $pass < 2; $pass++) {
+            $kept = self::kept(self::enough($places), self::through(...), self::through(...), $far);
+            $line = self::through($kept);
+            $ends = array_map(static fn (Vec $end): Vec => $line[0]->plus($line[1]->times($line[1]->dot($end->minus($line[0])))), $ends);
+            if ($pass === 0) {
+                self::holdLine(array_map(static fn (Vec $place): float => $far($line, $place), $places), $reach);
+                $places = LineTrace::along($grey, $ends, self::closer($reach, array_map(static fn (Vec $place): float => $far($line, $place), $kept)));
+            }
+        }
+        $off = array_map(static fn (Vec $place): float => $far($line, $place), $kept);
+        $back = self::back($picture, $grey);
+
+        return new self(null, [$back($ends[0]), $back($ends[1])], self::mean($off) / $scale, max($off) / $scale);
+    }
+
+    /**
+     * The grey copy, the way in its pixels, and how many of these go to a sheet unit.
+     *
+     * @param  list<Vec>  $along
+     * @return array{GreyCopy, non-empty-list<Vec>, float}
+     *
+     * @throws Degenerate
+     * @throws Unreadable
+     */
+    private static function copied(PlacedPicture $picture, array $along): array
+    {
+        $grey = GreyCopy::of($picture->file);
+        $back = $picture->map()->inverse();
+        $way = array_map(static fn (Vec $place): Vec => $back->apply($place)->times($grey->scale), $along);
+        $inside = array_filter($way, static fn (Vec $at): bool => $at->x >= 0 && $at->y >= 0 && $at->x <= $grey->width && $at->y <= $grey->height);
+        if ($inside === [] || count($way) < 2) {
+            throw new Degenerate('the way runs beside the picture, not over it');
+        }
+
+        return [$grey, $way, $grey->scale / $picture->scale()];
+    }
+
+    /** @return \Closure(Vec): Vec from pixels of the copy to the sheet */
+    private static function back(PlacedPicture $picture, GreyCopy $grey): \Closure
+    {
+        $map = $picture->map();
+
+        return static fn (Vec $at): Vec => $map->apply($at->times(1 / $grey->scale));
+    }
+
+    /**
+     * A way of a few places that lie about a circle, bent along it.
+     *
+     * @param  non-empty-list<Vec>  $way
+     * @return list<Vec>
+     */
+    private static function rounded(array $way, float $reach): array
+    {
+        try {
+            $circle = count($way) < 3 ? null : CircleFit::to($way);
+        } catch (Degenerate) {
+            return $way;
+        }
+        $isNear = $circle !== null && array_filter($way, static fn (Vec $place): bool => abs($circle->distanceTo($place)) > $reach) === [];
+
+        return $isNear ? self::onCircle($circle, $way) : $way;
+    }
+
+    /**
+     * Along a circle, as far as a way goes beside it.
+     *
+     * @param  non-empty-list<Vec>  $way
+     * @return list<Vec>
+     */
+    private static function onCircle(Circle $circle, array $way): array
+    {
+        $turned = 0.0;
+        $least = $most = 0.0;
+        $from = $way[0]->minus($circle->center)->angle();
+        $angle = $from;
+        foreach ($way as $place) {
+            $next = $place->minus($circle->center)->angle();
+            $turned += fmod($next - $angle + 3 * M_PI, 2 * M_PI) - M_PI;
+            [$least, $most, $angle] = [min($least, $turned), max($most, $turned), $next];
+        }
+        $most = min($most, $least + 2 * M_PI);
+        $steps = max(8, (int) ceil(abs($most - $least) * $circle->radius / 4));
+        $places = [];
+        for ($k = 0; $k <= $steps; $k++) {
+            $at = $from + $least + ($most - $least) * $k / $steps;
+            $places[] = $circle->center->plus((new Vec(cos($at), sin($at)))->times($circle->radius));
+        }
+
+        return $places;
+    }
+
+    /**
+     * What does not lie off.
+     *
+     * @template Fit
+     *
+     * @param  non-empty-list<Vec>  $places
+     * @param  callable(non-empty-list<Vec>): Fit  $first
+     * @param  callable(non-empty-list<Vec>): Fit  $fit
+     * @param  callable(Fit, Vec): float  $far
+     * @return non-empty-list<Vec>
+     *
+     * @throws Degenerate
+     */
+    private static function kept(array $places, callable $first, callable $fit, callable $far): array
+    {
+        $now = $first($places);
+        $kept = $places;
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $off = array_map(static fn (Vec $place): float => $far($now, $place), $places);
+            $sorted = $off;
+            sort($sorted);
+            $limit = max(self::NEAR, self::OFF * self::NORMAL * $sorted[intdiv(count($sorted), 2)]);
+            $next = self::enough(array_values(array_filter($places, static fn (Vec $place, int $k): bool => $off[$k] <= $limit, ARRAY_FILTER_USE_BOTH)));
+            $same = count($next) === count($kept) && $round > 0;
+            $kept = $next;
+            if ($same) {
+                break;
+            }
+            $now = $fit($kept);
+        }
+
+        return $kept;
+    }
+
+    /**
+     * The circle through three of them that the middle one of all lies nearest to.
+     *
+     * @param  non-empty-list<Vec>  $places
+     *
+     * @throws Degenerate
+     */
+    private static function first(array $places): Circle
+    {
+        $count = count($places);
+        $best = null;
+        $least = INF;
+        $thinned = array_values(array_filter($places, static fn (int $k): bool => $k % max(1, intdiv($count, 150)) === 0, ARRAY_FILTER_USE_KEY));
+        for ($try = 0; $try < self::TRIES; $try++) {
+            // Spread over the way, the same every time.
+            $at = static fn (float $share): int => min($count - 1, (int) ($count * fmod($share + $try * 0.618033988749895 / 3, 1.0)));
+            try {
+                $circle = Circle::through($places[$at(0.05)], $places[$at(0.4)], $places[$at(0.75)]);
+            } catch (Degenerate) {
+                continue;
+            }
+            $off = array_map(static fn (Vec $place): float => abs($circle->distanceTo($place)), $thinned);
+            sort($off);
+            if ($off[intdiv(count($off), 2)] < $least) {
+                [$least, $best] = [$off[intdiv(count($off), 2)], $circle];
+            }
+        }
+
+        return $best ?? throw new Degenerate('the line is straight, and no circle fits it');
+    }
+
+    /**
+     * The line of least squares: a place on it, and its way.
+     *
+     * @param  non-empty-list<Vec>  $places
+     * @return array{Vec, Vec}
+     */
+    private static function through(array $places): array
+    {
+        $middle = Vec::zero();
+        foreach ($places as $place) {
+            $middle = $middle->plus($place->times(1 / count($places)));
+        }
+        [$xx, $xy, $yy] = [0.0, 0.0, 0.0];
+        foreach ($places as $place) {
+            $off = $place->minus($middle);
+            [$xx, $xy, $yy] = [$xx + $off->x ** 2, $xy + $off->x * $off->y, $yy + $off->y ** 2];
+        }
+        $angle = atan2(2 * $xy, $xx - $yy) / 2;
+
+        return [$middle, new Vec(cos($angle), sin($angle))];
+    }
+
+    /**
+     * @param  list<Vec>  $places
+     * @return non-empty-list<Vec>
+     *
+     * @throws Degenerate
+     */
+    private static function enough(array $places): array
+    {
+        return count($places) >= self::FEWEST ? $places : throw new Degenerate(self::NONE);
+    }
+
+    /**
+     * @param  list<float>  $off  of all that was found
+     *
+     * @throws Degenerate where it lies anywhere
+     */
+    private static function holdLine(array $off, float $reach): void
+    {
+        sort($off);
+        if (($off[intdiv(count($off), 2)] ?? 0.0) > self::ANYWHERE * $reach) {
+            throw new Degenerate(self::NONE);
+        }
+    }
+
+    /** @param  non-empty-list<float>  $off */
+    private static function closer(float $reach, array $off): float
+    {
+        return min($reach, max(self::CLOSEST, self::CLOSER * $reach, self::WAVERING * self::mean($off)));
+    }
+
+    /** @param  non-empty-list<float>  $off */
+    private static function mean(array $off): float
+    {
+        return sqrt(array_sum(array_map(static fn (float $one): float => $one ** 2, $off)) / count($off));
+    }
+}
