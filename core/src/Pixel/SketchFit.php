@@ -6,6 +6,7 @@ namespace Sternbild\Core\Pixel;
 
 use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\CircleFit;
+use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Degenerate;
 use Sternbild\Core\Geometry\Vec;
 
@@ -87,6 +88,53 @@ final readonly class SketchFit
         $back = self::back($picture, $grey);
 
         return new self(new Circle($back($circle->center), $circle->radius / $scale), [$along[0], $along[count($along) - 1]], self::mean($off) / $scale, max($off) / $scale);
+    }
+
+    /**
+     * Arcs along a longer line, each tangent to the one before.
+     *
+     * @param  list<Vec>  $along
+     * @param  float  $within  how far the line may lie from them, sheet units
+     * @return array{non-empty-list<Curve>, array{deviation: float, farthest: float}}
+     *
+     * @throws Degenerate
+     * @throws Unreadable
+     */
+    public static function chain(PlacedPicture $picture, array $along, float $reach, float $within): array
+    {
+        [$grey, $way, $scale] = self::copied($picture, $along);
+        $places = self::enough(LineTrace::along($grey, $way, $reach * $scale));
+        $back = self::back($picture, $grey);
+        $places = self::steady(array_map($back, $places), $reach);
+        $curves = ArcChain::along($places, $within);
+        $off = array_map(static fn (Vec $place): float => min(array_map(static fn (Curve $curve): float => $curve->pointAt($curve->nearest($place))->distanceTo($place), $curves)), $places);
+
+        return [$curves, ['deviation' => self::mean($off), 'farthest' => max($off)]];
+    }
+
+    /**
+     * Without single places that jump aside.
+     *
+     * @param  non-empty-list<Vec>  $places
+     * @return non-empty-list<Vec>
+     *
+     * @throws Degenerate
+     */
+    private static function steady(array $places, float $reach): array
+    {
+        $steady = [];
+        foreach ($places as $k => $place) {
+            $beside = [$places[$k - 3] ?? $place, $places[$k - 1] ?? $place, $place, $places[$k + 1] ?? $place, $places[$k + 3] ?? $place];
+            $x = array_column($beside, 'x');
+            $y = array_column($beside, 'y');
+            sort($x);
+            sort($y);
+            if ($place->distanceTo(new Vec($x[2], $y[2])) < 0.3 * $reach) {
+                $steady[] = $place;
+            }
+        }
+
+        return self::enough($steady);
     }
 
     /**

@@ -101,6 +101,33 @@ final class SketchFitTest extends TestCase
         self::assertLessThan(0.05, $fit->circle?->center->distanceTo($center));
     }
 
+    public function test_a_longer_line_becomes_as_few_arcs_as_keep_within_the_deviation_each_tangent_to_the_one_before(): void
+    {
+        // An S of two half circles: about 200, 300 from the left over the top, then about 400, 300 through the bottom.
+        $upper = self::ring(200, 300, 100, 4.0);
+        $lower = self::ring(400, 300, 100, 4.0);
+        $picture = $this->picture(static fn (int $x, int $y): float => $y < 300 && $x <= 305 ? $upper($x, $y) : ($y >= 300 && $x >= 295 ? $lower($x, $y) : 225.0));
+        $way = [];
+        for ($degrees = 180; $degrees <= 360; $degrees += 10) {
+            $way[] = new Vec(200 + 102 * cos(deg2rad($degrees)), 300 + 102 * sin(deg2rad($degrees)));
+        }
+        for ($degrees = 170; $degrees >= 0; $degrees -= 10) {
+            $way[] = new Vec(400 + 98 * cos(deg2rad($degrees)), 300 + 98 * sin(deg2rad($degrees)));
+        }
+        [$curves, $facts] = SketchFit::chain($picture, $way, 12.0, 1.5);
+        self::assertLessThanOrEqual(4, count($curves));
+        self::assertGreaterThanOrEqual(2, count($curves));
+        self::assertLessThan(3.0, $facts['farthest']);
+        foreach (array_slice($curves, 1) as $k => $curve) {
+            self::assertEqualsWithDelta($curves[$k]->end(), $curve->start(), 1e-9);
+            self::assertEqualsWithDelta(1.0, $curves[$k]->tangentAt(1.0)->dot($curve->tangentAt(0.0)), 1e-9);
+        }
+        // The narrower, the more of them.
+        self::assertGreaterThanOrEqual(count($curves), count(SketchFit::chain($picture, $way, 12.0, 0.7)[0]));
+        self::assertLessThan(3.0, $curves[0]->start()->distanceTo(new Vec(100, 300)));
+        self::assertLessThan(4.0, $curves[count($curves) - 1]->end()->distanceTo(new Vec(500, 300)));
+    }
+
     public function test_where_no_line_is_that_is_said(): void
     {
         $picture = $this->picture(static fn (): float => 200.0);

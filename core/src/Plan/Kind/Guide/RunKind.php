@@ -8,11 +8,14 @@ use Sternbild\Core\Geometry\BentWay;
 use Sternbild\Core\Geometry\CannotBend;
 use Sternbild\Core\Geometry\Run;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Pixel\PlacedPicture;
+use Sternbild\Core\Pixel\SketchFit;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\BendsField;
+use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\BentPulls;
@@ -29,14 +32,18 @@ final class RunKind extends GuideKind
     public function fields(): array
     {
         return [
-            new PlacesField('points', 'points', ['the first point', 'the second point'], false, true, self::MOST),
+            new PlacesField('points', 'points', ['the first point', 'the second point'], false, false, self::MOST),
             new BendsField('bends', 'bends', self::MOST),
+            ...SketchForm::fields(),
+            NumberField::size('within', 'deviation', default: 'max(sheet.width, sheet.height)/400'),
         ];
     }
 
     public function sentence(Step $step): string
     {
-        return 'Run through {points}[, {bends}].';
+        return $step->says('sketch')
+            ? 'Arcs along a line of {sketch} by {along}, within {within} of it[, looked for within {reach}], at most{=farthest}.'
+            : 'Run through {points}[, {bends}].';
     }
 
     public function offers(): array
@@ -48,7 +55,7 @@ final class RunKind extends GuideKind
             takes: 'points',
             least: 2,
             most: self::MOST,
-        )];
+        ), SketchForm::offer('Arcs', 6, 2)];
     }
 
     public function pulls(Arguments $given, Result $result): array
@@ -58,6 +65,14 @@ final class RunKind extends GuideKind
 
     public function evaluate(Arguments $given): Guide
     {
+        if ($given->has('sketch')) {
+            [$curves, $facts] = SketchForm::fitted($given, static fn (PlacedPicture $picture, array $along, float $reach): array => SketchFit::chain($picture, $along, $reach, $given->number('within')));
+
+            return Guide::run(new Run($curves))->knowing($facts);
+        }
+        if (! $given->has('points')) {
+            throw new FieldFault('points', 'choice', 'a run needs points, or a line of a picture');
+        }
         $points = $given->places('points');
         $bends = $given->bends('bends');
         if (count($bends) >= count($points)) {

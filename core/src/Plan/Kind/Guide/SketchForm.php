@@ -7,7 +7,6 @@ namespace Sternbild\Core\Plan\Kind\Guide;
 use Sternbild\Core\Geometry\Degenerate;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Pixel\PlacedPicture;
-use Sternbild\Core\Pixel\SketchFit;
 use Sternbild\Core\Pixel\Unreadable;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Family;
@@ -53,11 +52,14 @@ final class SketchForm
     }
 
     /**
-     * @param  callable(PlacedPicture, list<Vec>, float): SketchFit  $fit
+     * @template Fit
+     *
+     * @param  callable(PlacedPicture, list<Vec>, float): Fit  $fit
+     * @return Fit
      *
      * @throws FieldFault
      */
-    public static function fitted(Arguments $given, callable $fit): SketchFit
+    public static function fitted(Arguments $given, callable $fit): mixed
     {
         $picture = $given->step('sketch')->result;
         if (! $picture instanceof PlacedPicture) {
