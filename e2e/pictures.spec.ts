@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { DeskPage } from './desk';
 
@@ -168,6 +168,94 @@ test('a photograph of a sketch is straightened by itself, evened out, cropped, f
     await page.getByLabel('blend of picture 1').selectOption('darken');
     await expect.poll(async () => (await pictures())[0]?.['blend']).toBe('darken');
 });
+
+test('lines of a sketch are followed by pulling along them: a circle, an arc, a line and arcs tangent to one another, by pointer and by keyboard', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Traced');
+    await page.getByRole('button', { name: 'Fit', exact: true }).click();
+    const data = await page.evaluateHandle((text) => {
+        const transfer = new DataTransfer();
+        transfer.items.add(new File([Uint8Array.from(atob(text), (one) => one.charCodeAt(0))], 'ring.png', { type: 'image/png' }));
+        return transfer;
+    }, ring().toString('base64'));
+    await desk.sheet.dispatchEvent('drop', { dataTransfer: data });
+    await desk.revision(2);
+    const last = async () => (await desk.stored()).plan.steps.at(-1);
+    const numbers = async () => ((await desk.stored()).scene.steps.at(-1) as unknown as { numbers: Record<string, number> }).numbers;
+    await page.getByRole('radio', { name: 'trace' }).click();
+
+    /** About the middle of the ring, so far off its line. */
+    const around = async (from: number, to: number, off: number) => {
+        const places: [number, number][] = [];
+        for (let degrees = from; degrees <= to; degrees += 6) {
+            const angle = (degrees * Math.PI) / 180;
+            places.push(await desk.at(400 + (240 + off * Math.sin(degrees)) * Math.cos(angle), 380 + (240 + off * Math.sin(degrees)) * Math.sin(angle)));
+        }
+        await page.mouse.move(...(places[0] ?? [0, 0]));
+        await page.mouse.down();
+        for (const place of places.slice(1)) await page.mouse.move(...place);
+        await page.mouse.up();
+    };
+    await around(0, 354, 5);
+    await desk.revision(3);
+    expect(await last()).toMatchObject({ kind: 'guide.circle', sketch: 'k1' });
+    // The picture is 400 px wide on 800 units: two units to a pixel. The ring was drawn about 200, 190 with a radius of 120.
+    expect((await numbers())['radius']).toBeCloseTo(240, 0);
+    expect((await numbers())['deviation']).toBeLessThan(1.2);
+    await expect(page.getByText(/deviation = /)).toBeVisible();
+
+    await page.getByRole('radio', { name: 'arc', exact: true }).click();
+    await around(200, 290, 4);
+    await desk.revision(4);
+    expect(await last()).toMatchObject({ kind: 'guide.arc', sketch: 'k1' });
+    expect((await numbers())['radius']).toBeCloseTo(240, -1);
+
+    // The straight line below, by its number key; then arcs along the ring.
+    await desk.sheet.focus();
+    await page.keyboard.press('1');
+    const lays = await page.getByRole('radiogroup', { name: 'What is laid' }).getByRole('radio').allTextContents();
+    const key = (name: string) => String(lays.findIndex((one) => one.endsWith(name)) + 1);
+    await page.keyboard.press(key('line'));
+    await desk.dragAcross(await desk.at(120, 722), await desk.at(680, 718));
+    await desk.revision(5);
+    const line = await last();
+    expect(line).toMatchObject({ kind: 'guide.line', sketch: 'k1' });
+    await page.keyboard.press(key('arcs'));
+    await around(20, 160, 4);
+    await desk.revision(6);
+    expect(await last()).toMatchObject({ kind: 'guide.run', sketch: 'k1' });
+
+    // By keyboard alone: a place, another one, a third, and Enter once more.
+    await page.keyboard.press(key('line'));
+    await desk.sheet.focus();
+    for (let press = 0; press < 9; press++) await page.keyboard.press('Shift+ArrowDown');
+    for (let press = 0; press < 200 && !(await beneath(page, 720)); press++) await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Enter');
+    for (let press = 0; press < 6; press++) await page.keyboard.press('Shift+ArrowRight');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Enter');
+    await desk.revision(7);
+    expect(await last()).toMatchObject({ kind: 'guide.line', sketch: 'k1' });
+});
+
+/** Whether the keyboard stands as low as that. */
+async function beneath(page: Page, y: number): Promise<boolean> {
+    const said = (await page.getByText(/Enter puts a place here/).textContent()) ?? '';
+    return Number(/, (-?\d+);/.exec(said)?.[1] ?? 0) >= y - 4;
+}
+
+/** A ring and a straight line below it, on white. */
+function ring(): Buffer {
+    const png = new PNG({ width: 400, height: 400 });
+    for (let y = 0; y < 400; y++) {
+        for (let x = 0; x < 400; x++) {
+            const off = Math.min(Math.abs(Math.hypot(x + 0.5 - 200, y + 0.5 - 190) - 120), x > 40 && x < 360 ? Math.abs(y + 0.5 - 360) : 99);
+            const grey = Math.round(235 - 190 * Math.max(0, Math.min(1, 2 - off)));
+            png.data.set([grey, grey, grey, 255], 4 * (y * 400 + x));
+        }
+    }
+    return PNG.sync.write(png);
+}
 
 /** Where the sheet lies in the photograph below. */
 const SKETCH: [number, number][] = [[70, 60], [520, 90], [540, 420], [40, 400]];

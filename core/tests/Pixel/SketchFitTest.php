@@ -6,12 +6,18 @@ namespace Sternbild\Core\Tests\Pixel;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Geometry\CircleFit;
 use Sternbild\Core\Geometry\Degenerate;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Pixel\PictureFile;
 use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Pixel\SketchFit;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Pictures;
+use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Tests\Sample;
 
 /** Circles and lines fitted to lines of pictures, against those that were drawn. */
 final class SketchFitTest extends TestCase
@@ -126,6 +132,43 @@ final class SketchFitTest extends TestCase
         self::assertGreaterThanOrEqual(count($curves), count(SketchFit::chain($picture, $way, 12.0, 0.7)[0]));
         self::assertLessThan(3.0, $curves[0]->start()->distanceTo(new Vec(100, 300)));
         self::assertLessThan(4.0, $curves[count($curves) - 1]->end()->distanceTo(new Vec(500, 300)));
+    }
+
+    public function test_what_is_fitted_to_a_sketch_is_a_step_with_its_deviation_as_a_number(): void
+    {
+        $file = $this->picture(self::ring(300, 300, 150, 4.0))->file;
+        $pictures = new class($file) implements Pictures
+        {
+            public function __construct(private readonly PictureFile $file)
+            {
+            }
+
+            public function find(string $source): PictureFile
+            {
+                return $this->file;
+            }
+        };
+        $along = [[450, 302], [301, 449], [152, 300], [300, 151]];
+        $plan = Sample::plan([
+            ['id' => 'k1', 'kind' => 'picture', 'source' => 'ring.png', 'width' => 600],
+            ['id' => 'c1', 'kind' => 'guide.circle', 'sketch' => 'k1', 'along' => $along],
+            ['id' => 'c2', 'kind' => 'guide.arc', 'sketch' => 'k1', 'along' => array_slice($along, 0, 3)],
+            ['id' => 'c3', 'kind' => 'guide.run', 'sketch' => 'k1', 'along' => $along, 'reach' => 60],
+            ['id' => 'c4', 'kind' => 'guide.line', 'sketch' => 'k1', 'along' => [[10, 10], [90, 10]]],
+            ['id' => 'c5', 'kind' => 'guide.circle', 'center' => 'c1!', 'radius' => 'c1.radius - c1.farthest'],
+        ]);
+        $scene = (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()->withPictures($pictures)))->fromArray(Sample::unchecked($plan)));
+        self::assertEqualsWithDelta(150.0, $scene->known['c1']->number('radius'), 0.1);
+        self::assertLessThan(0.6, $scene->known['c1']->number('deviation'));
+        self::assertLessThan($scene->known['c1']->number('radius'), $scene->known['c5']->number('radius'));
+        self::assertEqualsWithDelta(M_PI * 150, $scene->known['c2']->number('length'), 8.0);
+        self::assertGreaterThan(0.0, $scene->known['c3']->number('farthest'));
+        self::assertArrayNotHasKey('c4', $scene->known);
+        self::assertStringContainsString('no line of the picture', implode(' ', array_column($scene->findings, 'message')));
+        // What can be taken hold of is told of every one of them.
+        foreach (['c1', 'c2', 'c3'] as $id) {
+            self::assertSame([], $scene->known[$id]->pulls());
+        }
     }
 
     public function test_where_no_line_is_that_is_said(): void

@@ -31,7 +31,7 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
     const kind = kinds.find((one) => one.kind === step?.kind);
     const cellsInTheWay = mode === 'cells' && (step?.role === 'grid' || step?.role === 'overlay');
     const isLocked = worked !== null && step !== undefined && !worked.has(step.id);
-    if (step === undefined || isLocked || step.hidden || mode === 'points' || placeWanted !== null || outlines || cellsInTheWay || asking !== null) return null;
+    if (step === undefined || isLocked || step.hidden || mode === 'points' || mode === 'trace' || placeWanted !== null || outlines || cellsInTheWay || asking !== null) return null;
 
     const grips = handleShape(step.geometry);
     const handles = handlesOf(step, grips, kind);

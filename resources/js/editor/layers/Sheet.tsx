@@ -13,6 +13,8 @@ import { KeepOn } from '../verbs/KeepOn';
 import { BaseLayer, HoverLayer, PickLayer } from './Layers';
 import { PlaceReadout } from './PlaceReadout';
 import { BringDrawing } from '../begin/BringDrawing';
+import { TraceLayer } from '../trace/TraceLayer';
+import { useTracing } from '../trace/useTracing';
 import { useBringing } from './useBringing';
 import { useCloseUp } from './useCloseUp';
 import { usePointer } from './usePointer';
@@ -53,7 +55,9 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
     const pointer = usePointer({ box, canvas, view, pan, panning: space, hit, putting, show });
     const paints = mode === 'paint' && placeWanted === null;
     const painting = usePainting({ box, canvas, view, pan, panning: space, hit, show });
-    const tool = paints ? painting : pointer;
+    const traces = mode === 'trace' && placeWanted === null;
+    const trace = useTracing({ box, view, pan, panning: space, show });
+    const tool = paints ? painting : traces ? trace : pointer;
     const brush = useSyncExternalStore(painter.subscribe, painter.getBrush);
     const bringing = useBringing();
     const nudge = useNudge(show);
@@ -73,6 +77,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
 
     function onKeyDown(event: KeyboardEvent): void {
         if (paints && painting.key(event, hover)) return;
+        if (traces && trace.key(event)) return;
         if (event.key === ' ') {
             event.preventDefault();
             setSpace(true);
@@ -147,6 +152,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                     )}
                     <PickLayer {...shown} picking={picking} />
                     {paints && <PaintLayer {...shown} painter={painter} palette={palette} on={paintedGrid(scene, on)?.id ?? null} />}
+                    {traces && <TraceLayer view={view} way={trace.way} cursor={trace.cursor} />}
                     <HoverLayer {...shown} hover={hover} cursor={paints ? painting.cursor : walk.cursor} outlines={outlines} canvas={canvas} colour={paints ? (palette[brush.colour] ?? brush.colour) : null} />
                 </div>
                 <Handles view={view} show={show} onClick={pointer.pickAt} />

@@ -9,7 +9,7 @@ export function PickModes() {
     const { scene, picking, drawingIn, drawIn } = useDesk();
     const inCells = stepOf(scene, drawingIn ?? '')?.cell !== undefined;
     const pick = usePick(picking);
-    const tilings = scene.steps.filter((step) => (step.role === 'grid' || (step.role === 'overlay' && pick.mode !== 'paint')) && !step.hidden);
+    const tilings = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'overlay') && !step.hidden);
     const on = tilings.some((step) => step.id === pick.on) ? pick.on : null;
     const grid = tilings.findLast((step) => (on === null || step.id === on) && (pick.cells.size === 0 || pick.cells.has(step.id)));
     const words = gridShape(grid?.geometry)?.data.cellWords ?? [];
@@ -17,7 +17,7 @@ export function PickModes() {
         <div className="flex h-7 min-w-0 items-center gap-4 text-[13px] text-slate">
             <span role="radiogroup" aria-label="What the pointer picks" className="flex items-center gap-3.5">
                 Pick
-                {MODES.map((mode) => (
+                {(scene.steps.some((step) => step.role === 'picture' && !step.hidden) ? [...MODES, 'trace' as const] : MODES).map((mode) => (
                     <Choice key={mode} chosen={pick.mode === mode} onChoose={() => picking.setMode(mode)}>
                         {mode}
                     </Choice>

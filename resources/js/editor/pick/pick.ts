@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import type { Candidate } from '../../api/client';
 
-export type PickMode = 'points' | 'cells' | 'parts' | 'lines' | 'paint';
+export type PickMode = 'points' | 'cells' | 'parts' | 'lines' | 'paint' | 'trace';
 
 /** What the pointer reaches for when it picks points; no kinds mean that it takes the place as it is. */
 export const REACHES = {

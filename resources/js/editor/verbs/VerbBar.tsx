@@ -7,6 +7,7 @@ import { type Done, keepOn, MODE_OF } from './KeepOn';
 import { type Pick, type PickMode, usePick } from '../pick/pick';
 import { memberLabel } from '../pick/useHits';
 import { PaintBar } from '../paint/PaintBar';
+import { TraceBar } from '../trace/TraceBar';
 import { BringDrawing } from '../begin/BringDrawing';
 import { ReadyOnes } from '../begin/ReadyOnes';
 import { SayIt } from './SayIt';
@@ -37,7 +38,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         () => verbsFor({ page, scene, kinds, pick, picking, selected, colour }),
         [page, scene, kinds, pick, picking, selected, colour],
     );
-    const count = { cells: pick.count, parts: pick.parts.length, points: pick.points.length, lines: pick.lines.length, paint: 0 }[pick.mode];
+    const count = { cells: pick.count, parts: pick.parts.length, points: pick.points.length, lines: pick.lines.length, paint: 0, trace: 0 }[pick.mode];
     const sort = count === 0 ? 'ground' : pick.mode;
     const families = FAMILIES.filter((family) => verbs.some((verb) => verb.family === family));
     const family = families.find((one) => one === opened[sort]) ?? families[0];
@@ -146,8 +147,8 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
             } else if (event.key === '?') {
                 event.preventDefault();
                 setKeys(true);
-            } else if (pick.mode === 'paint') {
-                // All others are the brush's.
+            } else if (pick.mode === 'paint' || pick.mode === 'trace') {
+                // All others are the brush's, or the tracer's.
             } else if (event.key === '.') {
                 event.preventDefault();
                 doAgain();
@@ -233,10 +234,20 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         />
     );
 
+    const listens = (target: EventTarget | null): boolean => listensTo(target, bar.current);
     if (pick.mode === 'paint') {
         return (
             <section ref={bar} aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
-                <PaintBar listens={(target) => listensTo(target, bar.current)}>{sayIt}</PaintBar>
+                <PaintBar listens={listens}>{sayIt}</PaintBar>
+                <Keys open={keys} onOpen={setKeys} onClosed={onDone} />
+            </section>
+        );
+    }
+
+    if (pick.mode === 'trace') {
+        return (
+            <section ref={bar} aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
+                <TraceBar listens={listens}>{sayIt}</TraceBar>
                 <Keys open={keys} onOpen={setKeys} onClosed={onDone} />
             </section>
         );
@@ -322,6 +333,7 @@ function describePick(pick: Pick, label: (id: string) => string): string {
         case 'points':
             return pick.points.length > 2 ? `${pick.points.length} points` : pick.points.map((point) => point.name).join('; ');
         case 'paint':
+        case 'trace':
             return '';
         case 'cells':
             return pick.count === 0 ? '' : `${pick.count} ${pick.count === 1 ? 'cell' : 'cells'} of ${[...pick.cells.keys()].map(label).join(' and ')}`;

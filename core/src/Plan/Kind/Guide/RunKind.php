@@ -60,7 +60,7 @@ final class RunKind extends GuideKind
 
     public function pulls(Arguments $given, Result $result): array
     {
-        return BentPulls::along($given, false);
+        return $given->has('sketch') ? [] : BentPulls::along($given, false);
     }
 
     public function evaluate(Arguments $given): Guide

@@ -1,0 +1,58 @@
+import { type ReactNode, useEffect, useSyncExternalStore } from 'react';
+import { useDesk } from '../desk';
+import { TypedInput } from '../fields/asked';
+import { pictures, tracers, tracing } from './tracing';
+
+/** What is laid along lines of a picture, in the place of the verbs. */
+export function TraceBar({ listens, children }: { listens: (target: EventTarget | null) => boolean; children: ReactNode }) {
+    const { scene, kinds } = useDesk();
+    const chosen = useSyncExternalStore(tracing.subscribe, tracing.get);
+    const all = tracers(kinds);
+    const seen = pictures(scene);
+
+    useEffect(() => {
+        const onKey = (event: KeyboardEvent): void => {
+            if (!listens(event.target) || event.ctrlKey || event.metaKey || event.altKey || !/^[1-9]$/.test(event.key)) return;
+            const one = tracers(kinds)[Number(event.key) - 1];
+            if (one === undefined) return;
+            event.preventDefault();
+            tracing.set({ ...tracing.get(), lays: one.name });
+        };
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    }, [kinds, listens]);
+
+    return (
+        <>
+            <div className="flex h-7 items-center gap-4 text-[13px] text-slate">
+                <span className="min-w-0 shrink truncate text-ink">Pull along a line of the picture; what lies nearest to it is laid</span>
+                {seen.length > 1 && (
+                    <select className="live font-serif text-[15px] text-ink" aria-label="The picture whose lines are followed" value={seen.some(({ id }) => id === chosen.sketch) ? (chosen.sketch ?? '') : (seen[0]?.id ?? '')} onChange={(event) => tracing.set({ ...chosen, sketch: event.target.value })}>
+                        {seen.map(({ id, label }) => (
+                            <option key={id} value={id}>
+                                {label}
+                            </option>
+                        ))}
+                    </select>
+                )}
+                <span className="flex-1" />
+                {children}
+            </div>
+            <div className="flex items-center gap-1">
+                <span role="radiogroup" aria-label="What is laid" className="flex items-center gap-1">
+                    {all.map(({ name, offer }, number) => (
+                        <button key={name} role="radio" aria-label={name} aria-checked={chosen.lays === name} title={offer.says} className={`verb ${chosen.lays === name ? 'border-amber bg-honey' : ''}`} onClick={() => tracing.set({ ...chosen, lays: name })}>
+                            <kbd>{number + 1}</kbd>
+                            {name}
+                        </button>
+                    ))}
+                </span>
+                <span className="ml-4 flex items-center gap-2 text-[13px] text-slate">
+                    looked for within
+                    <TypedInput label="How far to either side a line is looked for" value={chosen.reach} optional onChange={(reach) => tracing.set({ ...chosen, reach })} />
+                    {scene.sheet.unit}
+                </span>
+            </div>
+        </>
+    );
+}
