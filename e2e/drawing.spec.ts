@@ -114,7 +114,7 @@ test('a verb asks for what it lacks on the sheet, waits whatever is looked at, a
     await page.mouse.click(...(await desk.at(80, 80)));
     await desk.verb('guide', 'Line…');
     await page.mouse.click(...(await desk.at(720, 720)));
-    await page.getByText('to the edges of the sheet').click();
+    await page.getByRole('group', { name: 'reaching' }).getByText('to the edges of the sheet').click();
     await page.getByRole('button', { name: 'Outlines' }).click();
     await page.getByRole('button', { name: 'Zoom in' }).click();
     await page.getByRole('button', { name: 'In colour' }).click();

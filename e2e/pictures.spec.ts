@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { expect, type Page, test } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { DeskPage } from './desk';
+import { unzipped } from './zip';
 
 const VIEW = 'core/tests/fixtures/harbour.png';
 
@@ -236,6 +237,34 @@ test('lines of a sketch are followed by pulling along them: a circle, an arc, a 
     await page.keyboard.press('Enter');
     await desk.revision(7);
     expect(await last()).toMatchObject({ kind: 'guide.line', sketch: 'k1' });
+});
+
+test('a plan is handed over with its pictures in one zip, and brought in again as another sheet', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Packed');
+    const data = await page.evaluateHandle((text) => {
+        const transfer = new DataTransfer();
+        transfer.items.add(new File([Uint8Array.from(atob(text), (one) => one.charCodeAt(0))], 'ring.png', { type: 'image/png' }));
+        return transfer;
+    }, ring().toString('base64'));
+    await desk.sheet.dispatchEvent('drop', { dataTransfer: data });
+    await desk.revision(2);
+    const before = (await desk.stored()).plan.steps;
+    await page.getByRole('button', { name: 'Hand over' }).click();
+    await page.getByText('Plan', { exact: true }).click();
+    await expect(page.getByLabel('With its pictures, in one zip')).toBeChecked();
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save the file' }).click();
+    const zip = await readFile(await (await download).path());
+    expect(Object.keys(unzipped(zip)).sort()).toEqual([expect.stringMatching(/^pictures\/[0-9a-f]{16}\.png$/), 'plan.json']);
+
+    await page.goto('/');
+    await page.getByRole('button', { name: 'New sheet' }).click();
+    await page.getByLabel('Or bring a plan').setInputFiles({ name: 'packed.zip', mimeType: 'application/zip', buffer: zip });
+    await page.getByRole('button', { name: 'Bring in the plan' }).click();
+    await expect(desk.sheet).toBeVisible();
+    await desk.revision(1);
+    expect((await desk.stored()).plan.steps).toEqual(before);
 });
 
 /** Whether the keyboard stands as low as that. */

@@ -38,8 +38,10 @@ Route::prefix('api')->group(function (): void {
         Route::post('sheets', [SheetController::class, 'store'])->middleware(['turn', 'throttle:new-sheets'])->name('sheets.store');
         Route::post('sheets/{deleted}/restore', [SheetController::class, 'restore'])->whereUuid('deleted')->name('sheets.restore');
 
+        Route::post('bundles', [DrawingController::class, 'bundle'])->middleware(['turn', 'throttle:files'])->name('bundles.plan');
         Route::post('drawings', [DrawingController::class, 'plan'])->middleware(['turn', 'throttle:files'])->name('drawings.plan');
         Route::post('pictures', [PictureController::class, 'store'])->middleware(['turn', 'throttle:files'])->name('pictures.store');
+        Route::delete('pictures/unused', [PictureController::class, 'destroyUnused'])->middleware('turn')->name('pictures.destroy-unused');
         Route::get('pictures/{hash}', [PictureController::class, 'show'])->where('hash', '[0-9a-f]{64}')->name('pictures.show');
 
         Route::prefix('exports/{export}')->middleware('can:fetch,export')->whereUuid('export')->name('exports.')->group(function (): void {

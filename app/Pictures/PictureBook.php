@@ -3,9 +3,11 @@
 namespace App\Pictures;
 
 use App\Models\Picture;
+use App\Models\SheetRevision;
 use App\Models\User;
 use App\Sheets\OverQuota;
 use App\Sheets\Quotas;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Storage;
 
 /** Taking pictures in: known by their bytes, turned upright, written anew without anything but their pixels, kept once. */
@@ -61,6 +63,29 @@ final class PictureBook
         }
 
         return Picture::query()->createOrFirst(['user_id' => $person->id, 'hash' => $hash], ['type' => $type, 'width' => $width, 'height' => $height, 'bytes' => strlen($bytes)]);
+    }
+
+    /**
+     * Deletes those pictures of a person that no revision of any sheet names, deleted sheets that can still be brought back among them.
+     *
+     * @return int how many there were
+     */
+    public static function forgetUnused(User $person): int
+    {
+        /** @var Collection<int, Picture> $unused */
+        $unused = Picture::query()->where('user_id', $person->id)->whereNotExists(
+            SheetRevision::query()->toBase()->selectRaw('1')->join('sheets', 'sheets.id', '=', 'sheet_revisions.sheet_id')->where('sheets.user_id', $person->id)
+                ->whereRaw("coalesce(sheet_revisions.whole::text, '') || coalesce(sheet_revisions.difference::text, '') LIKE '%' || pictures.hash || '%'"),
+        )->get();
+        foreach ($unused as $picture) {
+            $picture->delete();
+            // The file is that of all who brought the same in.
+            if (! Picture::query()->where('hash', $picture->hash)->exists()) {
+                Storage::delete($picture->path());
+            }
+        }
+
+        return $unused->count();
     }
 
     /** Whether a JPEG has no end behind its last scan; libraries fill up what is missing with grey, and say nothing. */

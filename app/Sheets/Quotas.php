@@ -9,7 +9,8 @@ use App\Models\User;
 /** What a person keeps, and how much of it there may be: sheets, and the bytes of all their revisions and of pictures. What was deleted does not count. */
 final readonly class Quotas
 {
-    private function __construct(public int $sheets, public int $mostSheets, public int $bytes, public int $mostBytes, public int $revisions)
+    /** @param  int  $pictureBytes  of the bytes those of pictures */
+    private function __construct(public int $sheets, public int $mostSheets, public int $bytes, public int $mostBytes, public int $revisions, public int $pictures, public int $pictureBytes)
     {
     }
 
@@ -17,12 +18,13 @@ final readonly class Quotas
     {
         $kept = $person->sheets()->toBase()->selectRaw('count(*) AS sheets, coalesce(sum(bytes), 0) AS bytes')->first();
 
-        $pictures = (int) Picture::query()->where('user_id', $person->id)->sum('bytes');
+        $pictures = Picture::query()->where('user_id', $person->id)->toBase()->selectRaw('count(*) AS pictures, coalesce(sum(bytes), 0) AS bytes')->first();
+        $pictureBytes = (int) ($pictures->bytes ?? 0);
 
         return new self(
             (int) ($kept->sheets ?? 0), config()->integer('sternbild.quotas.sheets'),
-            (int) ($kept->bytes ?? 0) + $pictures, config()->integer('sternbild.quotas.bytes'),
-            config()->integer('sternbild.quotas.revisions'),
+            (int) ($kept->bytes ?? 0) + $pictureBytes, config()->integer('sternbild.quotas.bytes'),
+            config()->integer('sternbild.quotas.revisions'), (int) ($pictures->pictures ?? 0), $pictureBytes,
         );
     }
 
@@ -55,7 +57,7 @@ final readonly class Quotas
     {
         if ($this->bytes + $more > $this->mostBytes) {
             throw new OverQuota(sprintf(
-                'Your plans with all their revisions, and your pictures, take %.1f MB of %s MB; there is no room for this. Delete a sheet that is not needed, then try again.',
+                'Your plans with all their revisions, and your pictures, take %.1f MB of %s MB; there is no room for this. Delete a sheet that is not needed, or pictures that no sheet has, then try again.',
                 $this->bytes / 1e6, number_format($this->mostBytes / 1e6),
             ));
         }

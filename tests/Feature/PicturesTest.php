@@ -5,6 +5,7 @@ namespace Tests\Feature;
 use App\Models\Picture;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
@@ -146,6 +147,30 @@ final class PicturesTest extends TestCase
         $big = self::image(200, 200, 'png', self::noisy(...));
         $this->bring($big)->assertUnprocessable()->assertJsonPath('problem', 'quota');
         self::assertSame(1, Picture::query()->count());
+    }
+
+    public function test_pictures_that_no_sheet_names_can_be_deleted_and_no_others(): void
+    {
+        $anna = $this->person();
+        $this->actingAs($anna);
+        $used = self::text($this->bring(self::image(40, 20, 'png'))->json('source'));
+        $before = self::text($this->bring(self::image(41, 20, 'png'))->json('source'));
+        $unused = self::text($this->bring(self::image(42, 20, 'png'))->json('source'));
+        $shared = self::text($this->bring(self::image(43, 20, 'png'))->json('source'));
+        $this->sheet(self::plan($used));
+        // Named by an earlier state only, which can be gone back to.
+        $sheet = $this->sheet(self::plan($before));
+        $this->postJson("/api/sheets/$sheet->id/changes", ['base' => 1, 'change' => (string) Str::uuid(), 'operations' => [['op' => 'remove', 'ids' => ['d1', 'k1']]]])->assertSuccessful();
+        $this->actingAs($this->person('bo@sternbild.test'));
+        self::assertSame($shared, $this->bring(self::image(43, 20, 'png'))->json('source'));
+        $this->actingAs($anna);
+        self::assertSame(4, $this->getJson('/api/account')->json('pictures'));
+        $this->deleteJson('/api/pictures/unused')->assertOk()->assertJson(['deleted' => 2]);
+        self::assertSame(2, $this->getJson('/api/account')->json('pictures'));
+        foreach ([[$used, true], [$before, true], [$unused, false], [$shared, true]] as [$source, $isThere]) {
+            self::assertSame($isThere, Storage::exists('pictures/'.substr($source, 7)), $source);
+        }
+        $this->getJson('/api/pictures/'.substr($shared, 7))->assertNotFound();
     }
 
     public function test_every_cell_gets_its_colour_on_the_sheet_and_in_files(): void

@@ -2,7 +2,7 @@
 import json
 import sys
 
-from svgelements import Arc, Close, CubicBezier, Line, Move, Path
+from svgelements import Arc, Close, CubicBezier, Line, Move, Path, QuadraticBezier
 
 
 def cross(a, b):
@@ -22,7 +22,10 @@ def area(data):
         if isinstance(segment, Arc):
             # The segment between chord and arc, by the centre and the sweep that the library found.
             c = segment.center - origin
-            total += segment.rx ** 2 * segment.sweep / 2 - cross(a - c, b - c) / 2
+            total += segment.rx * segment.ry * segment.sweep / 2 - cross(a - c, b - c) / 2
+        elif isinstance(segment, QuadraticBezier):
+            p = segment.control - origin
+            total += (2 * cross(a, p) + 2 * cross(p, b) + cross(a, b)) / 6 - cross(a, b) / 2
         elif isinstance(segment, CubicBezier):
             p, q = segment.control1 - origin, segment.control2 - origin
             total += (6 * cross(a, p) + 3 * cross(a, q) + cross(a, b) + 3 * cross(p, q) + 3 * cross(p, b) + 6 * cross(q, b)) / 20 - cross(a, b) / 2

@@ -28,6 +28,8 @@ final class AccountController
             'most_sheets' => $kept->mostSheets,
             'bytes' => $kept->bytes,
             'most_bytes' => $kept->mostBytes,
+            'pictures' => $kept->pictures,
+            'picture_bytes' => $kept->pictureBytes,
             'revisions' => $kept->revisions,
             'days' => Thinning::DAYS_IN_FULL,
         ]);

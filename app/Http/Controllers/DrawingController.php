@@ -3,10 +3,12 @@
 namespace App\Http\Controllers;
 
 use App\Drawings\BroughtDrawing;
+use App\Http\Requests\BundleRequest;
 use App\Http\Requests\DrawingRequest;
 use App\Models\Sheet;
 use App\Models\User;
 use App\Pictures\NoPicture;
+use App\Pictures\PlanBundle;
 use App\Sheets\OverQuota;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -15,7 +17,7 @@ use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Svg\NoDrawing;
 
-/** SVG files that people bring in. They change nothing by themselves: what comes of them is laid on a sheet like anything else. */
+/** SVG files, and plans with their pictures, that people bring in. They change nothing by themselves: what comes of them is laid on a sheet, or becomes one, like anything else. */
 final readonly class DrawingController
 {
     public function __construct(private BroughtDrawing $drawings)
@@ -29,6 +31,19 @@ final readonly class DrawingController
             return new JsonResponse($this->drawings->plan($request->drawing()->getContent()));
         } catch (NoDrawing|Unusable $fault) {
             throw ValidationException::withMessages(['drawing' => $fault->getMessage()]);
+        }
+    }
+
+    /**
+     * @throws OverQuota
+     * @throws ValidationException
+     */
+    public function bundle(BundleRequest $request, #[CurrentUser] User $person): JsonResponse
+    {
+        try {
+            return new JsonResponse(PlanBundle::read($person, $request->bundle()->getPathname()));
+        } catch (NoPicture|Unusable $fault) {
+            throw ValidationException::withMessages(['bundle' => $fault->getMessage()]);
         }
     }
 

@@ -12,6 +12,7 @@ use App\Http\Resources\ExportResource;
 use App\Models\Export;
 use App\Models\Sheet;
 use App\Models\User;
+use App\Pictures\PlanBundle;
 use App\Sheets\ChapterSet;
 use App\Sheets\Planning;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -25,6 +26,7 @@ use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Plan\Unusable;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Pictures and files of a sheet: outlines and plans at once, what takes a while in turn. */
@@ -47,10 +49,16 @@ final readonly class ExportController
     }
 
     /** @throws Unusable */
-    public function file(ExportRequest $request, Sheet $sheet): Response
+    public function file(ExportRequest $request, Sheet $sheet, #[CurrentUser] User $person): Response|BinaryFileResponse
     {
         $plan = $sheet->headRevision()->plan;
         $name = Str::slug($sheet->name) ?: 'sheet';
+        if ($request->string('format')->toString() === 'bundle') {
+            $path = (string) tempnam(sys_get_temp_dir(), 'bundle');
+            PlanBundle::write($person, $plan, $path);
+
+            return response()->download($path, "$name.zip", ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
+        }
         $json = $request->string('format')->toString() === 'json';
         $content = $json ? PlanJson::pretty($plan) : Workshop::svg($this->planning->scene($plan), ['construction' => $request->boolean('construction'), 'grid' => $request->boolean('grid'), 'uses' => $request->boolean('uses'), 'exact' => $request->boolean('exact')]);
 

@@ -48,6 +48,12 @@ final readonly class PictureController
         return new JsonResponse(['source' => $picture->source(), 'width' => $picture->width, 'height' => $picture->height], 201);
     }
 
+    /** Those that no sheet names any more, nor any earlier state of one. */
+    public function destroyUnused(#[CurrentUser] User $person): JsonResponse
+    {
+        return new JsonResponse(['deleted' => PictureBook::forgetUnused($person)]);
+    }
+
     /**
      * The corners of a sheet of paper in a picture.
      *
@@ -73,7 +79,7 @@ final readonly class PictureController
         $sample = StoredPictures::sampleOf($hash);
         $find = static fn (): Picture => Picture::query()->where('user_id', $person->id)->where('hash', $hash)->firstOrFail();
         if ($request->changes()) {
-            $file = Straightened::of($sample ?? StoredPictures::fileOf($find()), $request->corners(), $request->crop(), $request->boolean('even'));
+            $file = Straightened::made($sample ?? StoredPictures::fileOf($find()), $request->corners(), $request->crop(), $request->boolean('even'));
 
             return response()->file($file->path, $kept);
         }

@@ -11,7 +11,7 @@ final class ExportRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'format' => ['required', 'in:svg,json'],
+            'format' => ['required', 'in:svg,json,bundle'],
             'grid' => ['sometimes', 'boolean'],
             'construction' => ['sometimes', 'boolean'],
             'exact' => ['sometimes', 'boolean'],

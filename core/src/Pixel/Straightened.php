@@ -34,7 +34,7 @@ final class Straightened
      *
      * @throws Unreadable
      */
-    public static function of(PictureFile $file, array $corners, ?array $crop, bool $even): PictureFile
+    public static function made(PictureFile $file, array $corners, ?array $crop, bool $even): PictureFile
     {
         if ($corners === [] && $crop === null && ! $even) {
             return $file;

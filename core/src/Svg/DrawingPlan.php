@@ -157,7 +157,7 @@ final class DrawingPlan
         $guides = [];
         foreach ($runs as [$curves, $closed]) {
             $mapped = array_merge(...array_map(static fn (Curve $curve): array => $curve->mapped($shape->map), $curves));
-            $found = Recovery::of($mapped, $closed);
+            $found = Recovery::found($mapped, $closed);
             if (count($found) === 1 && $found[0] instanceof Arc && $found[0]->isFullCircle()) {
                 $guides[] = $this->add('c', ['kind' => 'guide.circle', 'center' => self::at($found[0]->center()), 'radius' => self::round($found[0]->radius())]);
             } elseif ($found !== []) {

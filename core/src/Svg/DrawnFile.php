@@ -269,7 +269,7 @@ final class DrawnFile
         if (count($this->shapes) >= self::MOST_SHAPES) {
             throw new NoDrawing('The drawing has more than '.number_format(self::MOST_SHAPES).' shapes; it can be brought in as a picture.');
         }
-        [$path, $plain] = Shapes::of($element, $this->viewport);
+        [$path, $plain] = Shapes::written($element, $this->viewport);
         [$runs, $fault] = $path === '' ? [[], null] : PathText::read($path);
         if ($fault !== null) {
             $this->leave("$place: $fault".($runs === [] ? '' : '; it is kept as far as that'));

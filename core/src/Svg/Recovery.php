@@ -34,7 +34,7 @@ final class Recovery
      * @param  list<Curve>  $curves  of one run
      * @return list<Curve>
      */
-    public static function of(array $curves, bool $closed): array
+    public static function found(array $curves, bool $closed): array
     {
         $found = [];
         foreach ($curves as $curve) {

@@ -10,7 +10,7 @@ use Sternbild\Core\Geometry\Vec;
 final class Shapes
 {
     /** @return array{string, array{string, list<float>}|null} path data, none where nothing is drawn, and what it is more simply */
-    public static function of(\DOMElement $element, Vec $viewport): array
+    public static function written(\DOMElement $element, Vec $viewport): array
     {
         $diagonal = hypot($viewport->x, $viewport->y) / M_SQRT2;
         $x = static fn (string $name, float $default = 0.0): float => Lengths::read($element->getAttribute($name), $viewport->x, $default);

@@ -41,7 +41,7 @@ final class StraightenedTest extends TestCase
                 $draw->circle($at->x, $at->y, $at->x + 6, $at->y);
             }
         });
-        $straight = Straightened::of($file, $corners, null, false);
+        $straight = Straightened::made($file, $corners, null, false);
         [$wide, $high] = Straightened::size($file, $corners);
         self::assertSame([$wide, $high], [$straight->width, $straight->height]);
         // Its sides are as long as the opposite ones are in the mean.
@@ -51,8 +51,8 @@ final class StraightenedTest extends TestCase
         self::assertGreaterThan(0.85, self::grey($image, 0.25 * $wide, 0.75 * $high));
         self::assertEqualsWithDelta(0.5, self::grey($image, 0.75 * $wide, 0.25 * $high), 0.06);
         self::assertEqualsWithDelta([$middle, new Vec(0, 0)], [self::centre($image, 0.0, 0.3, $corners), new Vec(0, 0)], 0.6);
-        self::assertSame($straight->hash, Straightened::of($file, $corners, null, false)->hash);
-        self::assertSame($file, Straightened::of($file, [], null, false));
+        self::assertSame($straight->hash, Straightened::made($file, $corners, null, false)->hash);
+        self::assertSame($file, Straightened::made($file, [], null, false));
     }
 
     public function test_light_that_falls_off_is_evened_out(): void
@@ -65,7 +65,7 @@ final class StraightenedTest extends TestCase
             $draw->setFillColor('gray(30)');
             $draw->rectangle(198, 0, 200, 300);
         });
-        $image = new \Imagick(Straightened::of($file, [], null, true)->path);
+        $image = new \Imagick(Straightened::made($file, [], null, true)->path);
         $paper = array_map(static fn (int $x): float => self::grey($image, $x, 150), [60, 130, 270, 340]);
         self::assertLessThan(0.05, max($paper) - min($paper));
         self::assertGreaterThan(0.9, min($paper));

@@ -82,7 +82,7 @@ final class PathTextTest extends TestCase
         $c = static fn (float $n): string => PathText::number($n);
         $quarters = 'M150 100C150 '.$c(100 + $k).' '.$c(100 + $k).' 150 100 150S50 '.$c(100 + $k).' 50 100S'.$c(100 - $k).' 50 100 50S150 '.$c(100 - $k).' 150 100z';
         [[[$curves, $closed]]] = PathText::read($quarters);
-        $found = Recovery::of($curves, $closed);
+        $found = Recovery::found($curves, $closed);
         self::assertCount(1, $found);
         self::assertInstanceOf(Arc::class, $found[0]);
         self::assertTrue($found[0]->isFullCircle());
@@ -90,19 +90,19 @@ final class PathTextTest extends TestCase
         self::assertEqualsWithDelta([100.0, 100.0], [$found[0]->center()->x, $found[0]->center()->y], 1e-6);
         // A hair flatter it is none.
         [[[$curves, $closed]]] = PathText::read(str_replace($c(100 + $k), $c(100 + 0.98 * $k), $quarters));
-        self::assertNotCount(1, Recovery::of($curves, $closed));
+        self::assertNotCount(1, Recovery::found($curves, $closed));
     }
 
     public function test_lines_that_go_straight_on_are_one_wherever_the_run_was_begun(): void
     {
         [[[$curves, $closed]]] = PathText::read('M50 0H100V50V100H0V0H25z');
-        $found = Recovery::of($curves, $closed);
+        $found = Recovery::found($curves, $closed);
         self::assertCount(4, $found);
         self::assertContainsOnlyInstancesOf(Line::class, $found);
         self::assertEqualsWithDelta(10_000.0, (new Outline($found ?: [new Line(Vec::zero(), Vec::zero())]))->area(), 1e-9);
         // There and back is not straight on.
         [[[$curves]]] = PathText::read('M0 0H100H50V50');
-        self::assertCount(3, Recovery::of($curves, false));
+        self::assertCount(3, Recovery::found($curves, false));
     }
 
     public function test_what_is_written_again_reads_the_same(): void

@@ -114,6 +114,7 @@ function OtherPassword() {
 function Sheets() {
     const kept = useQuery({ queryKey: ['kept'], queryFn: () => answer(api.GET('/api/account')), staleTime: 0 });
     const order = useOrder();
+    const forget = useMutation({ mutationFn: () => answer(api.DELETE('/api/pictures/unused')), onSuccess: () => kept.refetch() });
     return (
         <Part title="Your sheets" says="The plan of each, in one archive. Each can be opened again as a new sheet.">
             <div className="flex min-h-9 items-center gap-3">
@@ -128,17 +129,28 @@ function Sheets() {
                 )}
             </div>
             <Trouble error={order.error} />
-            {kept.data !== undefined && <Room kept={kept.data} />}
+            {kept.data !== undefined && <Room kept={kept.data} onForget={() => forget.mutate()} forgotten={forget.data?.deleted ?? null} />}
+            <Trouble error={forget.error} />
         </Part>
     );
 }
 
-function Room({ kept }: { kept: Schemas['Kept'] }) {
+function Room({ kept, onForget, forgotten }: { kept: Schemas['Kept']; onForget: () => void; forgotten: number | null }) {
     const megabytes = (bytes: number) => (Math.ceil(bytes / 1e5) / 10).toLocaleString('en', { maximumFractionDigits: bytes < 1e7 ? 1 : 0 });
     return (
         <dl className="mt-2.5 grid grid-cols-[auto_1fr_auto] items-center gap-x-4 gap-y-1.5">
             <Measure name="Sheets" value={kept.sheets} most={kept.most_sheets} says={`${String(kept.sheets)} of ${String(kept.most_sheets)}`} />
             <Measure name="Room" value={kept.bytes} most={kept.most_bytes} says={`${megabytes(kept.bytes)} of ${megabytes(kept.most_bytes)} MB`} />
+            <dt>Pictures</dt>
+            <dd className="col-span-2 flex items-baseline gap-3 tabular-nums">
+                {kept.pictures.toLocaleString('en')}, {megabytes(kept.picture_bytes)} MB of it
+                {kept.pictures > 0 && (
+                    <button className="font-medium text-umber hover:underline" onClick={onForget}>
+                        Delete those that no sheet has
+                    </button>
+                )}
+                {forgotten !== null && <span role="status">{forgotten === 1 ? 'One is deleted.' : `${forgotten} are deleted.`}</span>}
+            </dd>
             <dt className="self-start">Changes</dt>
             <dd className="col-span-2 text-slate">
                 The last {kept.revisions.toLocaleString('en')} of a sheet are kept, and all of {kept.days} days that led to it; of the days before, the last of each.

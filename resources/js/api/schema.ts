@@ -933,7 +933,7 @@ export interface paths {
     "/api/sheets/{sheet}/file": {
         parameters: {
             query: {
-                format: "svg" | "json";
+                format: "svg" | "json" | "bundle";
                 grid?: "0" | "1";
                 /** @description Copies as uses of one shape, in SVG. */
                 uses?: "0" | "1";
@@ -952,7 +952,7 @@ export interface paths {
         get: {
             parameters: {
                 query: {
-                    format: "svg" | "json";
+                    format: "svg" | "json" | "bundle";
                     grid?: "0" | "1";
                     /** @description Copies as uses of one shape, in SVG. */
                     uses?: "0" | "1";
@@ -2413,6 +2413,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bundles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a plan with its pictures from a zip: plan.json, and pictures/ beside it */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "multipart/form-data": {
+                        /** Format: binary */
+                        bundle: string;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DrawingPlan"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drawings": {
         parameters: {
             query?: never;
@@ -2512,6 +2564,44 @@ export interface paths {
             };
         };
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/unused": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Deletes pictures that no sheet names any more, nor any earlier state of one */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            deleted: number;
+                        };
+                    };
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch?: never;
@@ -3244,6 +3334,9 @@ export interface components {
             revisions: number;
             /** @description Within which those on the way to what it is now are kept, too. */
             days: number;
+            pictures: number;
+            /** @description Of the bytes those of pictures. */
+            picture_bytes: number;
         };
         Letter: {
             subject: string;

@@ -18,12 +18,22 @@ export function drawingPlan(file: Blob): Promise<Schemas['DrawingPlan']> {
     return read('/api/drawings', file);
 }
 
-async function read<Answer>(path: string, file: Blob, as?: DrawingForm): Promise<Answer> {
+/** Whether a file says that it is a zip: a plan with its pictures. */
+export function isBundle(file: File): boolean {
+    return file.type.includes('zip') || /\.zip$/i.test(file.name);
+}
+
+/** Reads a plan with its pictures, which are kept from then on. */
+export function bundlePlan(file: Blob): Promise<Schemas['DrawingPlan']> {
+    return read('/api/bundles', file, undefined, 'bundle');
+}
+
+async function read<Answer>(path: string, file: Blob, as?: DrawingForm, name = 'drawing'): Promise<Answer> {
     const body = new FormData();
-    body.append('drawing', file);
+    body.append(name, file);
     if (as !== undefined) body.append('as', as);
     const response = await fetch(path, { method: 'POST', body, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': csrfToken() } });
-    if (response.status === 413) throw new Error('A drawing has at most 20 MB.');
+    if (response.status === 413) throw new Error(name === 'drawing' ? 'A drawing has at most 20 MB.' : 'A zip has at most 100 MB.');
     const answer: unknown = await response.json();
     if (response.ok) return answer as Answer;
     const problem = new Problem(response.status, answer as Problem['body']);

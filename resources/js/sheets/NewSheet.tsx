@@ -3,7 +3,7 @@ import { Dialog } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, Problem, type Schemas } from '../api/client';
-import { drawingPlan, isDrawing } from '../files/bringDrawing';
+import { bundlePlan, drawingPlan, isBundle, isDrawing } from '../files/bringDrawing';
 import { LeftOut } from '../files/LeftOut';
 import { PRESETS, UNITS } from './presets';
 
@@ -16,14 +16,14 @@ export function NewSheet({ open, onOpenChange }: { open: boolean; onOpenChange: 
     const create = useMutation({
         mutationFn: async () => {
             if (file === null) return answer(api.POST('/api/sheets', { body: { ...given, name: given.name || 'Untitled sheet' } }));
-            const drawing = isDrawing(file) ? (read ?? (await drawingPlan(file))) : null;
+            const drawing = isDrawing(file) || isBundle(file) ? (read ?? (await (isBundle(file) ? bundlePlan : drawingPlan)(file))) : null;
             // What is left out of a drawing is told before there is a sheet.
             if (read === null && drawing !== null && drawing.left.length > 0) {
                 setRead(drawing);
                 return null;
             }
             const plan = drawing === null ? await file.text() : JSON.stringify(drawing.plan);
-            return answer(api.POST('/api/sheets', { body: { name: given.name || file.name.replace(/\.(json|svg)$/i, ''), plan } }));
+            return answer(api.POST('/api/sheets', { body: { name: given.name || file.name.replace(/\.(json|svg|zip)$/i, ''), plan } }));
         },
         onSuccess: (sheet) => sheet !== null && void navigate(`/sheets/${sheet.id}`),
     });
@@ -88,7 +88,7 @@ export function NewSheet({ open, onOpenChange }: { open: boolean; onOpenChange: 
                         </fieldset>
                         <label className="flex items-center gap-3">
                             <span className="font-medium">Or bring a plan, or an SVG drawing</span>
-                            <input type="file" accept=".json,application/json,.svg,image/svg+xml" className="min-w-0 flex-1 text-slate file:mr-3 file:cursor-pointer file:rounded file:border file:border-rule file:bg-card file:px-3 file:py-1.5 file:font-medium file:text-ink" onChange={(event) => { setRead(null); setFile(event.target.files?.[0] ?? null); }} />
+                            <input type="file" accept=".json,application/json,.zip,application/zip,.svg,image/svg+xml" className="min-w-0 flex-1 text-slate file:mr-3 file:cursor-pointer file:rounded file:border file:border-rule file:bg-card file:px-3 file:py-1.5 file:font-medium file:text-ink" onChange={(event) => { setRead(null); setFile(event.target.files?.[0] ?? null); }} />
                         </label>
                         {read !== null && <LeftOut left={read.left} />}
                         {create.error !== null && problem === undefined && (

@@ -3,6 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { answer, api, Problem } from '../../api/client';
 import { Making } from '../../files/Making';
+import { bundlePlan, isBundle } from '../../files/bringDrawing';
 import { save } from '../../files/save';
 import { useOrder } from '../../files/useOrder';
 import { useDesk } from '../desk';
@@ -47,8 +48,10 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
     const [pixelsChosen, setPixels] = useState<PixelChoice | null>(null);
     const pixels = pixelsChosen ?? { of: painted.at(-1)?.id ?? '', as: 'png', scale: '1' };
     const [brought, setBrought] = useState<string | null>(null);
+    const hasPictures = scene.steps.some((step) => step.role === 'picture');
+    const [packed, setPacked] = useState(true);
     const atOnce = useMutation({
-        mutationFn: () => save(`/api/sheets/${page.id}/file?${new URLSearchParams({ format, ...(format === 'svg' && shown !== 'result' ? { [shown]: '1' } : {}) }).toString()}`, `sheet.${format}`),
+        mutationFn: () => save(`/api/sheets/${page.id}/file?${new URLSearchParams({ format: format === 'json' && hasPictures && packed ? 'bundle' : format, ...(format === 'svg' && shown !== 'result' ? { [shown]: '1' } : {}) }).toString()}`, `sheet.${format}`),
         onSuccess: () => setOpen(false),
     });
     const inTurn = useOrder(() => setOpen(false));
@@ -111,6 +114,12 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                                     <span className="text-slate tabular-nums">{sized}</span>
                                 </label>
                             )}
+                            {format === 'json' && hasPictures && (
+                                <label className="flex items-center gap-2">
+                                    <input type="checkbox" className="size-4 accent-ink" checked={packed} onChange={() => setPacked(!packed)} />
+                                    With its pictures, in one zip
+                                </label>
+                            )}
                             {format !== 'json' && (
                                 <label className="flex items-center gap-2">
                                     Show
@@ -140,16 +149,16 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                                 Bring in a plan
                                 <input
                                     type="file"
-                                    accept=".json,application/json"
+                                    accept=".json,application/json,.zip,application/zip"
                                     className="sr-only"
                                     onChange={(event) => {
                                         const file = event.target.files?.[0];
                                         event.target.value = '';
                                         if (file === undefined) return;
-                                        void file.text().then(bring).then((problem) => {
+                                        void planText(file).then(bring).then((problem) => {
                                             setBrought(problem === null ? null : problem.status === 413 ? 'A plan can have at most 5 MB.' : problem.message);
                                             if (problem === null) setOpen(false);
-                                        });
+                                        }).catch((fault: unknown) => setBrought(fault instanceof Error ? fault.message : 'The file could not be read.'));
                                     }}
                                 />
                             </label>
@@ -177,4 +186,9 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
 /** What of the answers was wrong. */
 function wrong(problem: Problem): string {
     return Object.values(problem.body.errors ?? {})[0]?.[0] ?? problem.message;
+}
+
+/** The plan that a file is, or that a zip holds beside its pictures. */
+async function planText(file: File): Promise<string> {
+    return isBundle(file) ? JSON.stringify((await bundlePlan(file)).plan) : file.text();
 }

@@ -54,7 +54,7 @@ final class SvgKind extends PartKind
             if ($start->distanceTo($end) > 0.0) {
                 $mapped[] = new Line($end, $start);
             }
-            $found = Recovery::of($mapped, true);
+            $found = Recovery::found($mapped, true);
             array_push($outlines, ...($found === [] ? [] : [$found]));
         }
         Budget::spend(4 * array_sum(array_map(count(...), $outlines)));

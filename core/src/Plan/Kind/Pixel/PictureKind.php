@@ -109,7 +109,7 @@ final class PictureKind extends Kind
         $whole = Straightened::size($file, $corners);
         Budget::spend($corners !== [] || $crop !== null || $even ? $file->width * $file->height / 400 : 0);
         try {
-            $seen = Straightened::of($file, $corners, $crop, $even);
+            $seen = Straightened::made($file, $corners, $crop, $even);
         } catch (Unreadable $fault) {
             throw new FieldFault('source', 'lost', $fault->getMessage());
         }
