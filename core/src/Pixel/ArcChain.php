@@ -22,6 +22,9 @@ final class ArcChain
 
     private const MOST = 200;
 
+    /** Sine of the angle by which an arc may arrive otherwise than the line goes on. */
+    private const AGREES = 0.05;
+
     /** Of its chord: an arc that bulges less is straight. */
     private const FLAT = 1e-4;
 
@@ -44,51 +47,90 @@ final class ArcChain
         $curves = [];
         $at = 0;
         do {
-            $best = null;
-            $far = self::reach($places, $start, $way, $at, $within, $best);
-            if ($best === null || count($curves) >= self::MOST) {
+            [$far, $best] = self::reach($places, $start, $way, $at, $within);
+            if ($best === [] || count($curves) > self::MOST) {
                 throw new Degenerate('no arcs keep within that deviation; with more of it they may');
             }
-            $curves[] = $best;
-            [$start, $way, $at] = [$best->end(), $best->tangentAt(1.0), $far];
-        } while ($at < $last);
+            $curves = [...$curves, ...$best];
+            $last = $best[count($best) - 1];
+            [$start, $way, $at] = [$last->end(), $last->tangentAt(1.0), $far];
+        } while ($at < count($places) - 1);
 
         return $curves;
     }
 
     /**
-     * How far one arc keeps within the deviation; the last arc that did is left in $best.
+     * How far one arc, or two, keep within the deviation.
      *
      * @param  list<Vec>  $places
+     * @return array{int, list<Curve>}
      */
-    private static function reach(array $places, Vec $start, Vec $way, int $at, float $within, ?Curve &$best): int
+    private static function reach(array $places, Vec $start, Vec $way, int $at, float $within): array
     {
         $last = count($places) - 1;
-        $keeps = static function (int $to) use ($places, $start, $way, $at, $within): ?Curve {
-            $arc = self::tangent($start, $way, $places[$to]);
-            for ($k = $at + 1; $arc !== null && $k <= $to; $k++) {
-                if ($arc->pointAt($arc->nearest($places[$k]))->distanceTo($places[$k]) > $within) {
-                    return null;
-                }
-            }
-
-            return $arc;
-        };
-        $good = $at;
+        [$good, $best] = [$at, []];
         $step = self::FEWEST;
+        $grows = true;
         // Ever farther while it keeps, then half-way back.
         while ($step >= 1 && $good < $last) {
             $to = min($last, $good + $step);
-            $arc = $keeps($to);
-            if ($arc !== null) {
-                [$good, $best] = [$to, $arc];
-                $step *= 2;
+            $arcs = self::keeping($places, $start, $way, $at, $to, $within);
+            if ($arcs !== null) {
+                [$good, $best] = [$to, $arcs];
+                $step = $grows ? 2 * $step : intdiv($step, 2);
             } else {
-                $step = $step > 1 && $good > $at ? intdiv($step, 2) : ($good === $at && $step > 1 ? $step - 1 : 0);
+                $grows = false;
+                $step = intdiv($step, 2);
             }
         }
 
-        return $good;
+        return [$good, $best];
+    }
+
+    /**
+     * One arc to a place, where it arrives there as the line goes on; else two, which always can.
+     *
+     * @param  list<Vec>  $places
+     * @return list<Curve>|null null where neither keeps within the deviation
+     */
+    private static function keeping(array $places, Vec $start, Vec $way, int $at, int $to, float $within): ?array
+    {
+        $onward = $places[min(count($places) - 1, $to + self::FEWEST)]->minus($places[max(0, $to - self::FEWEST)])->unit();
+        $one = self::tangent($start, $way, $places[$to]);
+        if ($one !== null && ($to === count($places) - 1 || abs($one->tangentAt(1.0)->cross($onward)) < self::AGREES) && self::isNear([$one], $places, $at, $to, $within)) {
+            return [$one];
+        }
+        // Two arcs that meet where both leave their ends by equal ways: K. M. Bolton, Biarc curves, Computer-Aided Design 7 (1975).
+        $chord = $places[$to]->minus($start);
+        $sum = $way->plus($onward);
+        $apart = 2 * (1 - $way->dot($onward));
+        $reach = $apart < 1e-9
+            ? ($chord->dot($onward) > 0.0 ? $chord->dot($chord) / (4 * $chord->dot($onward)) : -1.0)
+            : (-$chord->dot($sum) + sqrt($chord->dot($sum) ** 2 + $apart * $chord->dot($chord))) / $apart;
+        if ($reach <= 0.0) {
+            return null;
+        }
+        $middle = $start->plus($places[$to])->plus($way->minus($onward)->times($reach))->times(0.5);
+        $first = self::tangent($start, $way, $middle);
+        $second = $first === null ? null : self::tangent($middle, $first->tangentAt(1.0), $places[$to]);
+
+        return $first !== null && $second !== null && self::isNear([$first, $second], $places, $at, $to, $within) ? [$first, $second] : null;
+    }
+
+    /**
+     * @param  non-empty-list<Curve>  $arcs
+     * @param  list<Vec>  $places
+     */
+    private static function isNear(array $arcs, array $places, int $at, int $to, float $within): bool
+    {
+        for ($k = $at + 1; $k < $to; $k++) {
+            $near = min(array_map(static fn (Curve $arc): float => $arc->pointAt($arc->nearest($places[$k]))->distanceTo($places[$k]), $arcs));
+            if ($near > $within) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** The arc from a place in a direction to another; straight where it hardly bends; null where it would turn back. */
