@@ -126,6 +126,19 @@ export class DeskPage {
         await this.page.getByRole('button', { name: 'Do it' }).click();
     }
 
+    /** A file from elsewhere, let go over the sheet. */
+    async drop(name: string, type: string, bytes: Buffer): Promise<void> {
+        const data = await this.page.evaluateHandle(
+            ([file, mime, text]) => {
+                const transfer = new DataTransfer();
+                transfer.items.add(new File([Uint8Array.from(atob(text ?? ''), (one) => one.charCodeAt(0))], file ?? '', { type: mime ?? '' }));
+                return transfer;
+            },
+            [name, type, bytes.toString('base64')],
+        );
+        await this.sheet.dispatchEvent('drop', { dataTransfer: data });
+    }
+
     /** Types a number in its sentence. */
     async setNumber(label: string, value: string): Promise<void> {
         const field = this.page.getByLabel(label, { exact: true });

@@ -53,12 +53,7 @@ test('a finished mark is brought in as parts, told what is left out, taken furth
     expect((await steps()).slice(-2)).toMatchObject([{ kind: 'motif', anchor: [200, 200] }, { kind: 'place', at: [[200, 200]] }]);
 
     // And dropped, as a picture to trace.
-    const data = await page.evaluateHandle((text) => {
-        const transfer = new DataTransfer();
-        transfer.items.add(new File([text], 'mark.svg', { type: 'image/svg+xml' }));
-        return transfer;
-    }, MARK);
-    await desk.sheet.dispatchEvent('drop', { dataTransfer: data });
+    await desk.drop('mark.svg', 'image/svg+xml', file.buffer);
     await dialog.getByRole('radio', { name: 'As a picture, to be traced' }).check();
     await dialog.getByRole('button', { name: 'Bring it in' }).click();
     await dialog.getByRole('button', { name: 'Bring in the rest' }).click();

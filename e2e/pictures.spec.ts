@@ -73,21 +73,10 @@ test('a view of the harbour light becomes cells: brought in, fitted, sampled in 
 test('a picture is dropped on the sheet; what is none is refused, and nothing is lost', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Dropped');
-    const drop = async (name: string, type: string, bytes: Buffer) => {
-        const data = await page.evaluateHandle(
-            ([file, mime, text]) => {
-                const transfer = new DataTransfer();
-                transfer.items.add(new File([Uint8Array.from(atob(text ?? ''), (one) => one.charCodeAt(0))], file ?? '', { type: mime ?? '' }));
-                return transfer;
-            },
-            [name, type, bytes.toString('base64')],
-        );
-        await desk.sheet.dispatchEvent('drop', { dataTransfer: data });
-    };
-    await drop('notes.png', 'image/png', Buffer.from('these are notes'));
+    await desk.drop('notes.png', 'image/png', Buffer.from('these are notes'));
     await expect(page.getByText('by its first bytes this file is none')).toBeVisible();
     await desk.revision(1);
-    await drop('harbour.png', 'image/png', await readFile(VIEW));
+    await desk.drop('harbour.png', 'image/png', await readFile(VIEW));
     await desk.revision(2);
     expect((await desk.stored()).plan.steps).toMatchObject([{ kind: 'picture', fade: 0.4 }]);
     await expect(page.getByText('by its first bytes this file is none')).toHaveCount(0);
@@ -118,14 +107,7 @@ test('a photograph of a sketch is straightened by itself, evened out, cropped, f
     await desk.newSheet('Sketch on the desk');
     const photograph = sketch();
     const pictures = async () => (await desk.stored()).plan.steps.filter((step) => step.kind === 'picture');
-    const drop = async () => {
-        const data = await page.evaluateHandle((text) => {
-            const transfer = new DataTransfer();
-            transfer.items.add(new File([Uint8Array.from(atob(text), (one) => one.charCodeAt(0))], 'sketch.png', { type: 'image/png' }));
-            return transfer;
-        }, photograph.toString('base64'));
-        await desk.sheet.dispatchEvent('drop', { dataTransfer: data });
-    };
+    const drop = async () => desk.drop('sketch.png', 'image/png', photograph);
     await drop();
     await desk.revision(2);
     await page.getByRole('button', { name: 'More for step 1, picture 1' }).click();
@@ -174,12 +156,7 @@ test('lines of a sketch are followed by pulling along them: a circle, an arc, a 
     const desk = new DeskPage(page);
     await desk.newSheet('Traced');
     await page.getByRole('button', { name: 'Fit', exact: true }).click();
-    const data = await page.evaluateHandle((text) => {
-        const transfer = new DataTransfer();
-        transfer.items.add(new File([Uint8Array.from(atob(text), (one) => one.charCodeAt(0))], 'ring.png', { type: 'image/png' }));
-        return transfer;
-    }, ring().toString('base64'));
-    await desk.sheet.dispatchEvent('drop', { dataTransfer: data });
+    await desk.drop('ring.png', 'image/png', ring());
     await desk.revision(2);
     const last = async () => (await desk.stored()).plan.steps.at(-1);
     const numbers = async () => ((await desk.stored()).scene.steps.at(-1) as unknown as { numbers: Record<string, number> }).numbers;
@@ -242,12 +219,7 @@ test('lines of a sketch are followed by pulling along them: a circle, an arc, a 
 test('a plan is handed over with its pictures in one zip, and brought in again as another sheet', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Packed');
-    const data = await page.evaluateHandle((text) => {
-        const transfer = new DataTransfer();
-        transfer.items.add(new File([Uint8Array.from(atob(text), (one) => one.charCodeAt(0))], 'ring.png', { type: 'image/png' }));
-        return transfer;
-    }, ring().toString('base64'));
-    await desk.sheet.dispatchEvent('drop', { dataTransfer: data });
+    await desk.drop('ring.png', 'image/png', ring());
     await desk.revision(2);
     const before = (await desk.stored()).plan.steps;
     await page.getByRole('button', { name: 'Hand over' }).click();

@@ -261,8 +261,8 @@ http {
             expires 1y;
             try_files \$uri =404;
         }
-        # Pictures are larger than plans.
-        location = /api/pictures {
+        # Pictures, drawings and plans with their pictures are larger than plans.
+        location ~ ^/api/(pictures|bundles|drawings|sheets/[0-9a-f-]+/drawings)\$ {
             client_max_body_size 64m;
             try_files \$uri @app;
         }

@@ -3,6 +3,8 @@
 namespace Tests\Feature;
 
 use App\Models\Picture;
+use App\Pictures\NoPicture;
+use App\Pictures\PictureBook;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -147,6 +149,41 @@ final class PicturesTest extends TestCase
         $big = self::image(200, 200, 'png', self::noisy(...));
         $this->bring($big)->assertUnprocessable()->assertJsonPath('problem', 'quota');
         self::assertSame(1, Picture::query()->count());
+    }
+
+    public function test_pictures_that_were_changed_at_random_are_taken_in_or_refused_and_nothing_is_kept_by_half(): void
+    {
+        mt_srand(300);
+        $person = $this->person();
+        $whole = array_map(static fn (string $format): string => self::image(60, 40, $format, self::noisy(...)), ['png', 'jpeg', 'webp']);
+        [$taken, $refused] = [0, 0];
+        $file = (string) tempnam(sys_get_temp_dir(), 'changed');
+        for ($round = 0; $round < 300; $round++) {
+            $bytes = $whole[$round % 3];
+            for ($change = mt_rand(1, 6); $change > 0; $change--) {
+                $at = mt_rand(0, strlen($bytes) - 1);
+                $bytes = match (mt_rand(0, 3)) {
+                    0 => substr($bytes, 0, $at),
+                    1 => substr($bytes, 0, $at).substr($bytes, $at + mt_rand(1, 40)),
+                    2 => substr($bytes, 0, $at).random_bytes(mt_rand(1, 12)).substr($bytes, $at),
+                    default => substr_replace($bytes, chr(mt_rand(0, 255)), $at, 1),
+                } ?: 'x';
+            }
+            file_put_contents($file, $bytes);
+            try {
+                $picture = PictureBook::take($person, $file);
+                self::assertSame($picture->hash, hash('sha256', (string) Storage::get($picture->path())));
+                $taken++;
+            } catch (NoPicture $fault) {
+                self::assertStringEndsWith('.', $fault->getMessage());
+                $refused++;
+            }
+        }
+        unlink($file);
+        self::assertSame(300, $taken + $refused);
+        self::assertGreaterThan(20, $taken);
+        self::assertGreaterThan(100, $refused);
+        self::assertCount(Picture::query()->count(), Storage::files('pictures'));
     }
 
     public function test_pictures_that_no_sheet_names_can_be_deleted_and_no_others(): void

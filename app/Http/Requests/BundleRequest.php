@@ -9,7 +9,7 @@ use Illuminate\Http\UploadedFile;
 final class BundleRequest extends FormRequest
 {
     /** Kilobytes. */
-    private const LARGEST = 100_000;
+    private const LARGEST = 60_000;
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -27,6 +27,6 @@ final class BundleRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['bundle.required' => 'Expected a zip with a plan and its pictures.', 'bundle.file' => 'Expected a zip with a plan and its pictures.', 'bundle.uploaded' => 'The zip did not arrive whole. Please try again.', 'bundle.max' => 'A zip has at most 100 MB.'];
+        return ['bundle.required' => 'Expected a zip with a plan and its pictures.', 'bundle.file' => 'Expected a zip with a plan and its pictures.', 'bundle.uploaded' => 'The zip did not arrive whole. Please try again.', 'bundle.max' => 'A zip has at most 60 MB.'];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Pixel;
 
+use Sternbild\Core\Geometry\LineFit;
 use Sternbild\Core\Geometry\Vec;
 
 /**
@@ -211,19 +212,9 @@ final class SheetEdge
      */
     private static function line(array $places, Vec $about): array
     {
-        $middle = Vec::zero();
-        foreach ($places as $place) {
-            $middle = $middle->plus($place->times(1 / count($places)));
-        }
-        [$xx, $xy, $yy] = [0.0, 0.0, 0.0];
-        foreach ($places as $place) {
-            $off = $place->minus($middle);
-            [$xx, $xy, $yy] = [$xx + $off->x ** 2, $xy + $off->x * $off->y, $yy + $off->y ** 2];
-        }
-        $angle = atan2(2 * $xy, $xx - $yy) / 2;
-        $way = new Vec(cos($angle), sin($angle));
-        $way = $way->dot($about) < 0.0 ? $way->times(-1) : $way;
+        $line = LineFit::to($places);
+        $way = $line->way->dot($about) < 0.0 ? $line->way->times(-1) : $line->way;
 
-        return [$middle->minus($way->quarterTurned()->times(0.5)), $way];
+        return [$line->middle->minus($way->quarterTurned()->times(0.5)), $way];
     }
 }

@@ -8,6 +8,7 @@ use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\CircleFit;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Degenerate;
+use Sternbild\Core\Geometry\LineFit;
 use Sternbild\Core\Geometry\Vec;
 
 /**
@@ -149,12 +150,12 @@ final readonly class SketchFit
         $reach *= $scale;
         $ends = [$way[0], $way[count($way) - 1]];
         $places = LineTrace::along($grey, $ends, $reach);
-        $far = static fn (array $line, Vec $place): float => abs($line[1]->cross($place->minus($line[0])));
+        $far = static fn (LineFit $line, Vec $place): float => $line->distanceTo($place);
         $line = null;
         for ($pass = 0; $pass < 2; $pass++) {
-            $kept = self::kept(self::enough($places), self::through(...), self::through(...), $far);
-            $line = self::through($kept);
-            $ends = array_map(static fn (Vec $end): Vec => $line[0]->plus($line[1]->times($line[1]->dot($end->minus($line[0])))), $ends);
+            $kept = self::kept(self::enough($places), LineFit::to(...), LineFit::to(...), $far);
+            $line = LineFit::to($kept);
+            $ends = array_map($line->foot(...), $ends);
             if ($pass === 0) {
                 self::holdLine(array_map(static fn (Vec $place): float => $far($line, $place), $places), $reach);
                 $places = LineTrace::along($grey, $ends, self::closer($reach, array_map(static fn (Vec $place): float => $far($line, $place), $kept)));
@@ -305,28 +306,6 @@ final readonly class SketchFit
         }
 
         return $best ?? throw new Degenerate('the line is straight, and no circle fits it');
-    }
-
-    /**
-     * The line of least squares: a place on it, and its way.
-     *
-     * @param  non-empty-list<Vec>  $places
-     * @return array{Vec, Vec}
-     */
-    private static function through(array $places): array
-    {
-        $middle = Vec::zero();
-        foreach ($places as $place) {
-            $middle = $middle->plus($place->times(1 / count($places)));
-        }
-        [$xx, $xy, $yy] = [0.0, 0.0, 0.0];
-        foreach ($places as $place) {
-            $off = $place->minus($middle);
-            [$xx, $xy, $yy] = [$xx + $off->x ** 2, $xy + $off->x * $off->y, $yy + $off->y ** 2];
-        }
-        $angle = atan2(2 * $xy, $xx - $yy) / 2;
-
-        return [$middle, new Vec(cos($angle), sin($angle))];
     }
 
     /**

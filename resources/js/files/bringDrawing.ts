@@ -33,7 +33,7 @@ async function read<Answer>(path: string, file: Blob, as?: DrawingForm, name = '
     body.append(name, file);
     if (as !== undefined) body.append('as', as);
     const response = await fetch(path, { method: 'POST', body, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': csrfToken() } });
-    if (response.status === 413) throw new Error(name === 'drawing' ? 'A drawing has at most 20 MB.' : 'A zip has at most 100 MB.');
+    if (response.status === 413) throw new Error(name === 'drawing' ? 'A drawing has at most 20 MB.' : 'A zip has at most 60 MB.');
     const answer: unknown = await response.json();
     if (response.ok) return answer as Answer;
     const problem = new Problem(response.status, answer as Problem['body']);
