@@ -216,6 +216,32 @@ test('lines of a sketch are followed by pulling along them: a circle, an arc, a 
     expect(await last()).toMatchObject({ kind: 'guide.line', sketch: 'k1' });
 });
 
+test('a circle that is followed settles on an intersection where that costs little, and says how much', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Settled');
+    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(2);
+    await desk.drop('ring.png', 'image/png', ring(200.4));
+    await desk.revision(3);
+    await page.getByRole('radio', { name: 'trace' }).click();
+    await page.getByLabel('on intersections, in equal sizes').check();
+    for (let degrees = 0; degrees <= 354; degrees += 6) {
+        const place = await desk.at(400 + 243 * Math.cos((degrees * Math.PI) / 180), 401 + 243 * Math.sin((degrees * Math.PI) / 180));
+        await page.mouse.move(...place);
+        if (degrees === 0) await page.mouse.down();
+    }
+    await page.mouse.up();
+    await desk.revision(4);
+    const { plan, scene } = await desk.stored();
+    expect(plan.steps.at(-1)).toMatchObject({ kind: 'guide.circle', sketch: 'k1', grid: 'g1' });
+    const { numbers } = scene.steps.at(-1) as unknown as { numbers: Record<string, number> };
+    expect(numbers['costs']).toBeGreaterThan(0);
+    expect(numbers['costs']).toBeLessThan(2);
+    const circle = scene.geometry[scene.geometries.at(-1) ?? ''] as unknown as { center: [number, number] };
+    expect(circle.center).toEqual([400, 400]);
+});
+
 test('a plan is handed over with its pictures in one zip, and brought in again as another sheet', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Packed');
@@ -246,11 +272,11 @@ async function beneath(page: Page, y: number): Promise<boolean> {
 }
 
 /** A ring and a straight line below it, on white. */
-function ring(): Buffer {
+function ring(down = 190): Buffer {
     const png = new PNG({ width: 400, height: 400 });
     for (let y = 0; y < 400; y++) {
         for (let x = 0; x < 400; x++) {
-            const off = Math.min(Math.abs(Math.hypot(x + 0.5 - 200, y + 0.5 - 190) - 120), x > 40 && x < 360 ? Math.abs(y + 0.5 - 360) : 99);
+            const off = Math.min(Math.abs(Math.hypot(x + 0.5 - 200, y + 0.5 - down) - 120), x > 40 && x < 360 ? Math.abs(y + 0.5 - 360) : 99);
             const grey = Math.round(235 - 190 * Math.max(0, Math.min(1, 2 - off)));
             png.data.set([grey, grey, grey, 255], 4 * (y * 400 + x));
         }

@@ -124,7 +124,7 @@ final class KeepingTest extends TestCase
         $this->change($sheet, 1, [self::sectors(12)])->assertOk();
         config()->set('sternbild.quotas.sheets', 2);
         $this->getJson('/api/account')->assertOk()->assertExactJson([
-            'sheets' => 1, 'most_sheets' => 2, 'bytes' => $sheet->refresh()->bytes, 'most_bytes' => 200_000_000, 'revisions' => 1000, 'days' => 30,
+            'sheets' => 1, 'most_sheets' => 2, 'bytes' => $sheet->refresh()->bytes, 'most_bytes' => 200_000_000, 'pictures' => 0, 'picture_bytes' => 0, 'revisions' => 1000, 'days' => 30,
         ]);
     }
 
@@ -150,7 +150,7 @@ final class KeepingTest extends TestCase
         $sheet = $this->sheet();
         config()->set('sternbild.quotas.bytes', $sheet->bytes + 100);
         $this->change($sheet, 1, [['op' => 'set', 'id' => 'p1', 'field' => 'name', 'value' => str_repeat('leaf ', 15)]])->assertUnprocessable()
-            ->assertJsonPath('problem', 'quota')->assertJsonPath('message', 'Your plans with all their revisions, and your pictures, take 0.0 MB of 0 MB; there is no room for this. Delete a sheet that is not needed, then try again.');
+            ->assertJsonPath('problem', 'quota')->assertJsonPath('message', 'Your plans with all their revisions, and your pictures, take 0.0 MB of 0 MB; there is no room for this. Delete a sheet that is not needed, or pictures that no sheet has, then try again.');
         self::assertSame(1, $sheet->refresh()->head);
         self::assertSame('petal', self::steps($sheet)['p1']['name']);
     }

@@ -58,6 +58,11 @@ final class FineGrid extends RectangularGrid
         return [(int) max(0, min($this->across->count(), round($u))), (int) max(0, min($this->down->count(), round($v)))];
     }
 
+    public function nearestIntersection(Vec $place): Vec
+    {
+        return $this->placeAt(...array_map(floatval(...), $this->nearestPoint($place)));
+    }
+
     public function cellOutlines(int $cell): array
     {
         return $this->joined([$cell]);

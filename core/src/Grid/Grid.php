@@ -39,6 +39,21 @@ abstract class Grid extends Tiling implements Measured
         return count($this->mesh()->from);
     }
 
+    /** The intersection that is nearest to a place; null where there is none. */
+    public function nearestIntersection(Vec $place): ?Vec
+    {
+        [$best, $least] = [null, INF];
+        $mesh = $this->mesh();
+        foreach ($mesh->x as $point => $x) {
+            $far = ($x - $place->x) ** 2 + ($mesh->y[$point] - $place->y) ** 2;
+            if ($far < $least) {
+                [$best, $least] = [$point, $far];
+            }
+        }
+
+        return $best === null ? null : new Vec($mesh->x[$best], $mesh->y[$best]);
+    }
+
     /** Its middle: that of the box around all its intersections. */
     public function middle(): Vec
     {

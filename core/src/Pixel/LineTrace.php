@@ -23,15 +23,28 @@ final class LineTrace
     /** Of 255: a line or an edge that stands out less is none. */
     private const FAINTEST = 10.0;
 
+    /** Of the looks, that a line is seen in at least: it may be crossed, or broken. */
+    private const SEEN = 0.3;
+
+    /** Standard deviations of the grain that a line stands out by at least. */
+    private const GRAIN = 3.5;
+
+    /** Pixels apart that grain is no more alike over. */
+    private const UNLIKE = 2.0;
+
+    /** Standard deviations to the median of absolute differences of two. */
+    private const NORMAL = 1.4826 / M_SQRT2;
+
     /** Pixels between two looks, for the slope of an edge. */
     private const SLOPE = 1.5;
 
     /**
      * @param  list<Vec>  $way  in pixels of the copy, at least two
      * @param  float  $reach  pixels to either side
-     * @return list<Vec> in pixels of the copy
+     * @param  float  $least  by how much it stands out, of 255
+     * @return list<Vec> in pixels of the copy; none where it is seen in too few looks to be a line
      */
-    public static function along(GreyCopy $grey, array $way, float $reach): array
+    public static function along(GreyCopy $grey, array $way, float $reach, float $least): array
     {
         $spots = self::spots($way);
         $half = max(2, (int) ceil($reach / self::STRIDE));
@@ -47,13 +60,39 @@ final class LineTrace
         }
         $found = [];
         foreach ($profiles as $k => $profile) {
-            $off = $edges > $lines ? self::edge($profile, $half) : self::line($profile, $half);
+            $off = $edges > $lines ? self::edge($profile, $half, $least) : self::line($profile, $half, $least);
             if ($off !== null) {
                 $found[] = $spots[$k][0]->plus($spots[$k][1]->times($off * self::STRIDE));
             }
         }
 
-        return $found;
+        return count($found) < self::SEEN * count($spots) ? [] : $found;
+    }
+
+    /**
+     * By how much a line has to stand out beside a way, of 255: more than grain does. Its standard deviation is told by the median of what differs a little way apart, farther off
+     * on either side than the line is looked for.
+     *
+     * @param  list<Vec>  $way  in pixels of the copy, at least two
+     * @param  float  $reach  pixels to either side
+     */
+    public static function least(GreyCopy $grey, array $way, float $reach): float
+    {
+        $differences = [];
+        $spots = self::spots($way);
+        $every = max(1, intdiv(count($spots), 60));
+        Budget::spend(2 * count($spots) / $every * $reach);
+        foreach ($spots as $k => [$place, $normal]) {
+            for ($off = $k % $every === 0 ? $reach : INF; $off < 3 * $reach; $off++) {
+                foreach ([-1, 1] as $side) {
+                    [$near, $far] = [$place->plus($normal->times($side * $off)), $place->plus($normal->times($side * ($off + self::UNLIKE)))];
+                    $differences[] = abs($grey->at($near->x, $near->y) - $grey->at($far->x, $far->y));
+                }
+            }
+        }
+        sort($differences);
+
+        return max(self::FAINTEST, self::GRAIN * self::NORMAL * ($differences[intdiv(count($differences), 2)] ?? 0.0));
     }
 
     /**
@@ -110,7 +149,7 @@ final class LineTrace
      *
      * @param  non-empty-list<float>  $profile
      */
-    private static function line(array $profile, int $half): ?float
+    private static function line(array $profile, int $half, float $least): ?float
     {
         [$left, $right] = self::ends($profile);
         $stands = [];
@@ -121,7 +160,7 @@ final class LineTrace
         $sign = -min($stands) > max($stands) ? -1.0 : 1.0;
         $weights = array_map(static fn (float $one): float => max(0.0, $sign * $one), $stands);
 
-        return self::middle($weights, $half, self::FAINTEST);
+        return self::middle($weights, $half, $least);
     }
 
     /**
@@ -129,7 +168,7 @@ final class LineTrace
      *
      * @param  non-empty-list<float>  $profile
      */
-    private static function edge(array $profile, int $half): ?float
+    private static function edge(array $profile, int $half, float $least): ?float
     {
         $apart = (int) round(self::SLOPE / self::STRIDE);
         $last = count($profile) - 1;
@@ -139,7 +178,7 @@ final class LineTrace
         }
         $sign = -min($slopes) > max($slopes) ? -1.0 : 1.0;
 
-        return self::middle(array_map(static fn (float $one): float => max(0.0, $sign * $one), $slopes), $half, self::FAINTEST);
+        return self::middle(array_map(static fn (float $one): float => max(0.0, $sign * $one), $slopes), $half, $least);
     }
 
     /**

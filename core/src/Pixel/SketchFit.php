@@ -51,15 +51,47 @@ final readonly class SketchFit
      * @param  array{Vec, Vec}  $line  two places of it, about where the way began and ended
      * @param  float  $deviation  root of the mean square, sheet units
      * @param  float  $farthest  of what was not left out, sheet units
+     * @param  list<Vec>  $places  of the sheet that it was fitted to
+     * @param  float|null  $costs  by how much the deviation is more than it would have to be, where it was settled on something
      */
-    private function __construct(public ?Circle $circle, public array $line, public float $deviation, public float $farthest)
+    private function __construct(public ?Circle $circle, public array $line, public float $deviation, public float $farthest, private array $places = [], private ?float $costs = null)
     {
     }
 
-    /** @return array{deviation: float, farthest: float} */
+    /** @return array<string, float> */
     public function facts(): array
     {
-        return ['deviation' => $this->deviation, 'farthest' => $this->farthest];
+        return ['deviation' => $this->deviation, 'farthest' => $this->farthest, ...($this->costs === null ? [] : ['costs' => $this->costs])];
+    }
+
+    /**
+     * A circle about a certain centre, or with one of certain radii, or both, where that adds no more than so much to the deviation.
+     *
+     * @param  Vec|null  $center  null for none
+     * @param  list<float>  $radii
+     * @param  float  $most  sheet units
+     */
+    public function settled(?Vec $center, array $radii, float $most): self
+    {
+        if ($this->circle === null || $this->places === []) {
+            return $this;
+        }
+        $about = $center === null ? null : array_sum(array_map(static fn (Vec $place): float => $place->distanceTo($center), $this->places)) / count($this->places);
+        usort($radii, fn (float $one, float $other): int => abs($one - ($about ?? $this->circle->radius)) <=> abs($other - ($about ?? $this->circle->radius)));
+        $candidates = [];
+        if ($center !== null && $about !== null) {
+            array_push($candidates, ...($radii === [] ? [] : [new Circle($center, $radii[0])]), ...[new Circle($center, $about)]);
+        }
+        array_push($candidates, ...($radii === [] ? [] : [new Circle($this->circle->center, $radii[0])]));
+        foreach ($candidates as $circle) {
+            $off = array_map(static fn (Vec $place): float => abs($circle->distanceTo($place)), $this->places);
+            $costs = max(0.0, self::mean($off) - $this->deviation);
+            if ($circle->radius > 0.0 && $costs <= $most) {
+                return new self($circle, $this->line, self::mean($off), max($off), $this->places, $costs);
+            }
+        }
+
+        return $this;
     }
 
     /**
@@ -73,7 +105,8 @@ final readonly class SketchFit
     {
         [$grey, $way, $scale] = self::copied($picture, $along);
         $reach *= $scale;
-        $places = LineTrace::along($grey, self::rounded($way, $reach), $reach);
+        $least = LineTrace::least($grey, $way, $reach);
+        $places = LineTrace::along($grey, self::rounded($way, $reach), $reach, $least);
         $circle = null;
         for ($pass = 0; $pass < 2; $pass++) {
             $kept = self::kept(self::enough($places), self::first(...), CircleFit::to(...), static fn (Circle $one, Vec $place): float => abs($one->distanceTo($place)));
@@ -82,13 +115,13 @@ final readonly class SketchFit
             if ($pass === 0) {
                 self::holdLine(array_map($far, $places), $reach);
                 // Along it once more, nearer by.
-                $places = LineTrace::along($grey, self::onCircle($circle, $way), self::closer($reach, array_map($far, $kept)));
+                $places = LineTrace::along($grey, self::onCircle($circle, $way), self::closer($reach, array_map($far, $kept)), $least);
             }
         }
         $off = array_map(static fn (Vec $place): float => abs($circle->distanceTo($place)), $kept);
         $back = self::back($picture, $grey);
 
-        return new self(new Circle($back($circle->center), $circle->radius / $scale), [$along[0], $along[count($along) - 1]], self::mean($off) / $scale, max($off) / $scale);
+        return new self(new Circle($back($circle->center), $circle->radius / $scale), [$along[0], $along[count($along) - 1]], self::mean($off) / $scale, max($off) / $scale, array_map($back, $kept));
     }
 
     /**
@@ -104,7 +137,7 @@ final readonly class SketchFit
     public static function chain(PlacedPicture $picture, array $along, float $reach, float $within): array
     {
         [$grey, $way, $scale] = self::copied($picture, $along);
-        $places = self::enough(LineTrace::along($grey, $way, $reach * $scale));
+        $places = self::enough(LineTrace::along($grey, $way, $reach * $scale, LineTrace::least($grey, $way, $reach * $scale)));
         $back = self::back($picture, $grey);
         $places = self::steady(array_map($back, $places), $reach);
         $curves = ArcChain::along($places, $within);
@@ -149,7 +182,8 @@ final readonly class SketchFit
         [$grey, $way, $scale] = self::copied($picture, $along);
         $reach *= $scale;
         $ends = [$way[0], $way[count($way) - 1]];
-        $places = LineTrace::along($grey, $ends, $reach);
+        $least = LineTrace::least($grey, $ends, $reach);
+        $places = LineTrace::along($grey, $ends, $reach, $least);
         $far = static fn (LineFit $line, Vec $place): float => $line->distanceTo($place);
         $line = null;
         for ($pass = 0; $pass < 2; $pass++) {
@@ -158,7 +192,7 @@ final readonly class SketchFit
             $ends = array_map($line->foot(...), $ends);
             if ($pass === 0) {
                 self::holdLine(array_map(static fn (Vec $place): float => $far($line, $place), $places), $reach);
-                $places = LineTrace::along($grey, $ends, self::closer($reach, array_map(static fn (Vec $place): float => $far($line, $place), $kept)));
+                $places = LineTrace::along($grey, $ends, self::closer($reach, array_map(static fn (Vec $place): float => $far($line, $place), $kept)), $least);
             }
         }
         $off = array_map(static fn (Vec $place): float => $far($line, $place), $kept);

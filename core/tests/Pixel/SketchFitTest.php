@@ -171,8 +171,28 @@ final class SketchFitTest extends TestCase
         }
     }
 
+    public function test_circles_settle_on_a_centre_and_a_radius_where_that_costs_little_and_say_what(): void
+    {
+        $picture = $this->picture(self::ring(300.6, 299.5, 150.4, 4.0));
+        $way = array_map(static fn (int $degrees): Vec => new Vec(300 + 151 * cos(deg2rad($degrees)), 300 + 151 * sin(deg2rad($degrees))), range(0, 360, 15));
+        $fit = SketchFit::circle($picture, $way, 10.0);
+        $both = $fit->settled(new Vec(300, 300), [90.0, 150.0, 400.0], 1.0);
+        self::assertEquals([new Vec(300, 300), 150.0], [$both->circle?->center, $both->circle?->radius]);
+        self::assertGreaterThan(0.0, $both->facts()['costs'] ?? 0.0);
+        self::assertLessThanOrEqual(1.0, $both->facts()['costs'] ?? 9.0);
+        // Too dear together, the centre alone.
+        $centred = $fit->settled(new Vec(300, 300), [140.0], 1.0);
+        self::assertEquals(new Vec(300, 300), $centred->circle?->center);
+        self::assertEqualsWithDelta(150.4, $centred->circle?->radius, 0.2);
+        // Nor that: only the size; nor anything.
+        self::assertSame(150.0, $fit->settled(new Vec(320, 300), [150.0], 1.0)->circle?->radius);
+        self::assertSame($fit, $fit->settled(new Vec(320, 300), [120.0], 1.0));
+        self::assertArrayNotHasKey('costs', $fit->facts());
+    }
+
     public function test_where_no_line_is_that_is_said(): void
     {
+        mt_srand(46);
         $picture = $this->picture(static fn (): float => 200.0);
         foreach ([[new Vec(100, 100), new Vec(200, 120), new Vec(300, 180)], [new Vec(5000, 5000), new Vec(6000, 5000), new Vec(6000, 6000)]] as $way) {
             try {

@@ -2,7 +2,7 @@ import { type KeyboardEvent, type PointerEvent, type RefObject, useRef, useState
 import { problemText, useDesk } from '../desk';
 import type { View } from '../layers/paint';
 import type { Hover } from '../pick/hover';
-import { pictures, traced, tracers, tracing } from './tracing';
+import { pictures, settling, traced, tracers, tracing } from './tracing';
 
 type Place = [number, number];
 
@@ -18,7 +18,7 @@ const TOWARDS: Record<string, Place> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0],
 
 /** Pressing and pulling along a line of a picture lays what is fitted to it; by keys, Enter puts places and, where it was put last, ends. */
 export function useTracing({ box, view, pan, panning, show }: { box: RefObject<HTMLElement | null>; view: View; pan: (dx: number, dy: number) => void; panning: boolean; show: (hover: Hover | null) => void }) {
-    const { scene, kinds, change, select, added } = useDesk();
+    const { page, scene, kinds, change, select, added } = useDesk();
     const [way, setWay] = useState<Place[]>([]);
     const [cursor, setCursor] = useState<Place | null>(null);
     const drag = useRef<{ pans: boolean; x: number; y: number; way: Place[] } | null>(null);
@@ -31,12 +31,12 @@ export function useTracing({ box, view, pan, panning, show }: { box: RefObject<H
 
     function lay(places: Place[]): void {
         setWay([]);
-        const { lays, sketch, reach } = tracing.get();
+        const { lays, sketch, reach, snaps } = tracing.get();
         const tracer = tracers(kinds).find(({ name }) => name === lays) ?? tracers(kinds)[0];
         const seen = pictures(scene);
         const picture = seen.find(({ id }) => id === sketch) ?? seen[0];
         if (tracer === undefined || picture === undefined || places.length < tracer.offer.least) return;
-        void change([traced(tracer, picture.id, places, reach, view.scale)]).then((refused) => {
+        void change([traced(tracer, picture.id, places, reach, view.scale, snaps ? settling(tracer, scene, page.plan) : {})]).then((refused) => {
             if (refused !== null) show({ name: problemText(refused), handle: true });
             else select(added()[0] ?? null);
         });

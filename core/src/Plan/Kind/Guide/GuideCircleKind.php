@@ -5,14 +5,19 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Kind\Guide;
 
 use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Pixel\SketchFit;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Family;
+use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Field\StepField;
+use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
+use Sternbild\Core\Result\Role;
 
 /** A circle: around a centre, through three points, fitted to many, or touching other guides. */
 #[Called('guide.circle', label: 'Circle', word: 'circle', prefix: 'c', chapter: Chapter::Ground)]
@@ -20,12 +25,17 @@ final class GuideCircleKind extends GuideKind
 {
     public function fields(): array
     {
-        return [...CircleForms::fields(), ...SketchForm::fields()];
+        return [
+            ...CircleForms::fields(), ...SketchForm::fields(),
+            new StepField('grid', 'grid', Role::Grid),
+            StepsField::guides('like', 'circles', 100),
+            NumberField::length('snap', 'deviation', default: 'max(sheet.width, sheet.height)/400'),
+        ];
     }
 
     public function sentence(Step $step): string
     {
-        return $step->says('sketch') ? SketchForm::sentence('Circle') : CircleForms::sentence($step, 'Circle');
+        return $step->says('sketch') ? rtrim(SketchForm::sentence('Circle'), '.').'[; centred on an intersection of {grid}][; as large as {like}][; where that adds at most {snap}]{=costs}.' : CircleForms::sentence($step, 'Circle');
     }
 
     public function offers(): array
@@ -41,6 +51,11 @@ final class GuideCircleKind extends GuideKind
     public function evaluate(Arguments $given): Guide
     {
         $fit = $given->has('sketch') ? SketchForm::fitted($given, SketchFit::circle(...)) : null;
+        if ($fit?->circle !== null && ($given->has('grid') || $given->has('like'))) {
+            $grid = $given->has('grid') ? $given->step('grid')->result : null;
+            $radii = array_filter(array_map(static fn (Guide $guide): ?float => $guide->curve instanceof Arc ? $guide->curve->radius() : null, $given->has('like') ? $given->guides('like') : []), static fn (?float $one): bool => $one !== null);
+            $fit = $fit->settled($grid instanceof Grid ? $grid->nearestIntersection($fit->circle->center) : null, array_values($radii), $given->number('snap'));
+        }
 
         return $fit?->circle !== null
             ? Guide::along(Arc::fullCircle($fit->circle), false)->knowing($fit->facts())
