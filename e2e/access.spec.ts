@@ -121,3 +121,23 @@ test('painting, frames and pixels to hand over are accessible', async ({ page })
     await page.getByText('Pixels', { exact: true }).click();
     await isAccessible(page, '[aria-label="Plan"]');
 });
+
+test('following lines of a picture, its sentence with all it can say, and bringing a drawing are accessible', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('References');
+    await page.getByRole('button', { name: 'Bring a drawing' }).click();
+    const svg = '<svg xmlns="http://www.w3.org/2000/svg" width="80" height="80"><text>K</text><circle cx="40" cy="40" r="30"/></svg>';
+    await page.getByLabel('SVG file').setInputFiles({ name: 'mark.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(svg) });
+    await page.getByRole('button', { name: 'Bring it in' }).click();
+    await page.getByRole('region', { name: 'What is left out' }).waitFor();
+    await isAccessible(page);
+    await page.getByRole('radio', { name: 'As a picture, to be traced' }).check();
+    await page.getByRole('button', { name: 'Bring it in' }).click();
+    await page.getByRole('button', { name: 'Bring in the rest' }).click();
+    await desk.revision(2);
+    await page.getByRole('button', { name: 'More for step 1, picture 1' }).click();
+    await page.getByRole('menuitem', { name: 'Say all of it' }).click();
+    await page.getByRole('radio', { name: 'trace' }).click();
+    await page.getByRole('radio', { name: 'circle', exact: true }).click();
+    await isAccessible(page, '[aria-label="Plan"]');
+});
