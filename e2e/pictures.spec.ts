@@ -130,9 +130,17 @@ test('a photograph of a sketch is straightened by itself, evened out, cropped, f
     await expect.poll(async () => (await pictures())[0]?.['crop']).toEqual([0.1, 0, 0.8, 1]);
 
     // Two places of it are known: they are clicked, each with where it belongs.
+    const asking = page.getByText(/^(click a place of the picture|and where it belongs|another place of the picture|and where that belongs)$/);
+    await page.getByRole('button', { name: /^known places of picture 1/ }).click();
+    await page.mouse.click(...(await desk.at(200, 200)));
+    await expect(asking).toHaveText('and where it belongs');
+    // Left in between, nothing is asked for any more, and nothing has changed.
+    await page.keyboard.press('Escape');
+    await expect(asking).toBeHidden();
+    expect((await pictures())[0]?.['known'] ?? null).toBeNull();
     await page.getByRole('button', { name: /^known places of picture 1/ }).click();
     for (const [x, y] of [[200, 200], [100, 100], [600, 200], [700, 100]] as const) {
-        await expect(page.getByText(/^(click a place of the picture|and where it belongs|another place of the picture|and where that belongs)$/)).toBeVisible();
+        await expect(asking).toBeVisible();
         await page.mouse.click(...(await desk.at(x, y)));
     }
     await expect.poll(async () => (await pictures())[0]?.['known']).toBeTruthy();

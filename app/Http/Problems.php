@@ -11,6 +11,7 @@ use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Log;
+use Sternbild\Core\Pixel\Unreadable;
 use Sternbild\Core\Plan\Unusable;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 
@@ -64,6 +65,8 @@ final class Problems
             'problem' => 'waiting',
             'message' => 'Two of your files are being made just now. Wait for one of them, or cancel it.',
         ], 429, ['Retry-After' => self::RETRY_FILE_SECONDS]));
+        // What the library says of it holds the path of the file; that stays in the log.
+        $exceptions->render(static fn (Unreadable $fault): JsonResponse => new JsonResponse(['problem' => 'unreadable', 'message' => 'The picture cannot be read any more. Bring it in again.'], 422));
         $exceptions->render(static fn (OverQuota $fault): JsonResponse => new JsonResponse(['problem' => 'quota', 'message' => $fault->getMessage()], 422));
     }
 

@@ -151,6 +151,17 @@ final class PicturesTest extends TestCase
         self::assertSame(1, Picture::query()->count());
     }
 
+    public function test_a_picture_that_broke_in_the_store_says_so_without_where_it_lay(): void
+    {
+        $this->actingAs($this->person());
+        $this->bring(self::image(60, 40, 'png'))->assertCreated();
+        $picture = Picture::query()->sole();
+        Storage::put($picture->path(), 'no picture at all');
+        $this->getJson("/api/pictures/{$picture->hash}?even=1")
+            ->assertUnprocessable()
+            ->assertExactJson(['problem' => 'unreadable', 'message' => 'The picture cannot be read any more. Bring it in again.']);
+    }
+
     public function test_pictures_that_were_changed_at_random_are_taken_in_or_refused_and_nothing_is_kept_by_half(): void
     {
         mt_srand(300);

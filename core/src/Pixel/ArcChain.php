@@ -38,8 +38,8 @@ final class ArcChain
     public static function along(array $places, float $within): array
     {
         $places = self::smooth($places);
-        $last = count($places) - 1;
-        if ($last < self::FEWEST) {
+        $end = count($places) - 1;
+        if ($end < self::FEWEST) {
             throw new Degenerate('the line is too short for arcs along it');
         }
         // The first one is free to begin as it likes: in the direction of the circle that lies nearest to as much as keeps to one.
@@ -54,7 +54,7 @@ final class ArcChain
             $curves = [...$curves, ...$best];
             $last = $best[count($best) - 1];
             [$start, $way, $at] = [$last->end(), $last->tangentAt(1.0), $far];
-        } while ($at < count($places) - 1);
+        } while ($at < $end);
 
         return $curves;
     }

@@ -44,6 +44,8 @@ export function Editor() {
     const [gridsShown, setGridsShown] = useState(true);
     const [measuresShown, showMeasures] = useState(true);
     const [placeWanted, setPlaceWanted] = useState<PlaceWanted | null>(null);
+    // Left with Escape, for another one, or with the sheet; after a place was taken it says nothing new.
+    useEffect(() => () => placeWanted?.leave?.(), [placeWanted]);
     const [outlines, setOutlines] = useState(false);
     const [constructed, setConstructed] = useState(false);
     const [asking, setAsking] = useState<Asking | null>(null);

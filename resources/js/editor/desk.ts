@@ -13,6 +13,8 @@ export interface PlaceWanted {
     take: (raw: unknown, at: [number, number]) => void;
     /** The step that it is for; what stands behind it in the plan cannot be meant. Null for a new one. */
     before: string | null;
+    /** Told when the asking ends without a place. */
+    leave?: () => void;
 }
 
 /** What the regions of the editor share. */

@@ -3,14 +3,14 @@ import { imageShape } from '../scene/geometry';
 
 type Pixel = [number, number];
 
-/** Asks for places of a picture, and of the sheet, one after another. */
+/** Asks for places of a picture, and of the sheet, one after another; null as soon as the asking is left. */
 export function usePixels(step: string): { pixels: (count: number) => Promise<Pixel[] | null>; place: () => Promise<unknown> } {
     const { askPlace } = useActs();
     const { scene } = useDesk();
     const shape = imageShape(stepOf(scene, step)?.geometry);
 
-    function asked(): Promise<{ raw: unknown; at: Pixel }> {
-        return new Promise((resolve) => askPlace({ take: (raw, at) => resolve({ raw, at }), before: step }));
+    function asked(): Promise<{ raw: unknown; at: Pixel } | null> {
+        return new Promise((resolve) => askPlace({ take: (raw, at) => resolve({ raw, at }), leave: () => resolve(null), before: step }));
     }
 
     /** Where a place of the sheet lies in the picture, in pixels of the whole. */
@@ -25,10 +25,14 @@ export function usePixels(step: string): { pixels: (count: number) => Promise<Pi
         pixels: async (count) => {
             if (shape === undefined) return null;
             const found: Pixel[] = [];
-            while (found.length < count) found.push(pixelAt((await asked()).at));
+            while (found.length < count) {
+                const one = await asked();
+                if (one === null) return null;
+                found.push(pixelAt(one.at));
+            }
             return found;
         },
-        place: async () => (await asked()).raw,
+        place: async () => (await asked())?.raw ?? null,
     };
 }
 

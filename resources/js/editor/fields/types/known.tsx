@@ -18,7 +18,9 @@ export function Edit({ step, label, piece, wrong, commit }: Edited) {
             const found = await pixels(1);
             if (found === null) break;
             setAt(2 * pair + 1);
-            known.push([found[0], await place()]);
+            const belongs = await place();
+            if (belongs === null) break;
+            known.push([found[0], belongs]);
         }
         setAt(null);
         if (known.length === 2) await commit(known);
