@@ -47,13 +47,13 @@ export function TraceBar({ listens, children }: { listens: (target: EventTarget 
                         </button>
                     ))}
                 </span>
-                <span className="ml-4 flex items-center gap-2 text-[13px] text-slate">
-                    looked for within
+                <span className="ml-4 flex shrink-0 items-center gap-2 whitespace-nowrap text-[13px] text-slate">
+                    within
                     <TypedInput label="How far to either side a line is looked for" value={chosen.reach} optional onChange={(reach) => tracing.set({ ...chosen, reach })} />
                     {scene.sheet.unit}
                 </span>
                 {all.find(({ name }) => name === chosen.lays)?.kind.fields.some(({ name }) => name === 'like') === true && (
-                    <label className="ml-4 flex items-center gap-2 text-[13px]" title="Where that adds hardly anything to its deviation, a circle is centred on an intersection, and as large as another">
+                    <label className="ml-4 flex shrink-0 items-center gap-2 whitespace-nowrap text-[13px]" title="Where that adds hardly anything to its deviation, a circle is centred on an intersection, and as large as another">
                         <input type="checkbox" className="size-4 accent-ink" checked={chosen.snaps} onChange={() => tracing.set({ ...chosen, snaps: !chosen.snaps })} />
                         on intersections, in equal sizes
                     </label>
