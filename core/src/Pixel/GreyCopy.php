@@ -52,6 +52,27 @@ final readonly class GreyCopy
         return $upper + $down * ($lower - $upper);
     }
 
+    /**
+     * @return list<int> its grey in so many columns and rows, row by row
+     *
+     * @throws Unreadable
+     */
+    public function reduced(int $width, int $height): array
+    {
+        try {
+            $image = new \Imagick;
+            $image->readImageBlob("P5 $this->width $this->height 255\n$this->bytes");
+            $image->scaleImage($width, $height);
+            /** @var list<int> $grey */
+            $grey = $image->exportImagePixels(0, 0, $width, $height, 'I', \Imagick::PIXEL_CHAR);
+            $image->clear();
+        } catch (\ImagickException $fault) {
+            throw new Unreadable('the picture cannot be read: '.$fault->getMessage(), previous: $fault);
+        }
+
+        return $grey;
+    }
+
     /** @throws Unreadable */
     private static function made(PictureFile $file, int $width, int $height): string
     {
@@ -60,13 +81,14 @@ final readonly class GreyCopy
             \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MAP, 0);
             $image = new \Imagick;
             $image->readImage($file->path.'[0]');
+            // First, and by means of pixels: what follows is small, and all of it stays in memory.
+            if ($image->getImageWidth() !== $width || $image->getImageHeight() !== $height) {
+                $image->scaleImage($width, $height);
+            }
             // What is seen through is as white as paper.
             $image->setImageBackgroundColor('white');
             $image->setImageAlphaChannel(\Imagick::ALPHACHANNEL_REMOVE);
             $image->transformImageColorspace(\Imagick::COLORSPACE_GRAY);
-            if ($image->getImageWidth() !== $width || $image->getImageHeight() !== $height) {
-                $image->resizeImage($width, $height, \Imagick::FILTER_BOX, 1.0);
-            }
             $image->setImageDepth(8);
             $image->setImageFormat('gray');
             $bytes = $image->getImageBlob();

@@ -26,6 +26,15 @@ final class SheetEdge
     /** Of a side, from its ends, that is left out where its line is fitted: corners may be round, or bent. */
     private const ENDS = 0.12;
 
+    /** So often the edge is looked for along a side. */
+    private const PROFILES = 60;
+
+    /** Levels of 255 that a sheet is brighter than what it lies on. */
+    private const LEAST_STEP = 20;
+
+    /** Pixels that the corners lie further in, so that nothing of what the sheet lies on is left at its rim. */
+    private const SAFE = 1.0;
+
     /**
      * @return list<Vec>|null in pixels, clockwise from the upper left one; null where none is found
      *
@@ -33,19 +42,10 @@ final class SheetEdge
      */
     public static function find(PictureFile $file): ?array
     {
-        try {
-            $image = new \Imagick;
-            $image->readImage($file->path.'[0]');
-            $scale = min(1.0, self::LOOKED_AT / max($file->width, $file->height));
-            [$wide, $high] = [max(8, (int) round($file->width * $scale)), max(8, (int) round($file->height * $scale))];
-            $image->resizeImage($wide, $high, \Imagick::FILTER_BOX, 1.0);
-            $image->transformImageColorspace(\Imagick::COLORSPACE_GRAY);
-            /** @var list<int> $grey */
-            $grey = $image->exportImagePixels(0, 0, $wide, $high, 'I', \Imagick::PIXEL_CHAR);
-            $image->clear();
-        } catch (\ImagickException $fault) {
-            throw new Unreadable('the picture cannot be read: '.$fault->getMessage(), previous: $fault);
-        }
+        $copy = GreyCopy::of($file);
+        $scale = min(1.0, self::LOOKED_AT / max($file->width, $file->height));
+        [$wide, $high] = [max(8, (int) round($file->width * $scale)), max(8, (int) round($file->height * $scale))];
+        $grey = $copy->reduced($wide, $high);
         $bright = self::largest($grey, self::threshold($grey), $wide, $high);
         if (count($bright) < self::LEAST * $wide * $high) {
             return null;
@@ -63,7 +63,79 @@ final class SheetEdge
         // All of the picture is no sheet in it.
         $touches = count(array_filter($fitted, static fn (Vec $one): bool => min($one->x, $one->y, $wide - $one->x, $high - $one->y) < 1.0));
 
-        return $isWhole && $touches < 4 ? array_map(static fn (Vec $one): Vec => new Vec(round($one->x / $scale, 2), round($one->y / $scale, 2)), $fitted) : null;
+        if (! $isWhole || $touches === 4) {
+            return null;
+        }
+        $found = self::refined($copy, array_map(static fn (Vec $one): Vec => $one->times($copy->scale / $scale), $fitted), $copy->scale / $scale);
+
+        return array_map(static fn (Vec $one): Vec => new Vec(round($one->x / $copy->scale, 2), round($one->y / $copy->scale, 2)), $found);
+    }
+
+    /**
+     * The same corners as finely as the picture tells them: along each side, where it turns from dark to bright, to a fraction of a pixel. A side that does not tell stays where it was.
+     *
+     * @param  list<Vec>  $corners  in pixels of the copy
+     * @param  float  $coarse  how many of its pixels they may be off by
+     * @return list<Vec>
+     */
+    private static function refined(GreyCopy $copy, array $corners, float $coarse): array
+    {
+        $lines = [];
+        foreach ($corners as $k => $from) {
+            $along = $corners[($k + 1) % 4]->minus($from);
+            $in = $along->unit()->quarterTurned();
+            $edge = [];
+            for ($step = 0; $step <= self::PROFILES; $step++) {
+                $on = $from->plus($along->times(self::ENDS + (1 - 2 * self::ENDS) * $step / self::PROFILES));
+                $depth = self::turning($copy, $on, $in, 2.0 * $coarse + 2.0);
+                if ($depth !== null) {
+                    $edge[] = $on->plus($in->times($depth));
+                }
+            }
+            $line = count($edge) < self::PROFILES / 3 ? null : self::agreed($edge);
+            $way = $line === null ? $along->unit() : $line->way;
+            $lines[] = [$line === null ? $from : $line->middle->plus($in->times(self::SAFE)), $way->dot($along) < 0.0 ? $way->times(-1) : $way];
+        }
+
+        return self::meetings($lines) ?? $corners;
+    }
+
+    /** How far inwards from a place it turns from dark to bright: where half the way between both is passed first. Null where both are alike. */
+    private static function turning(GreyCopy $copy, Vec $on, Vec $in, float $reach): ?float
+    {
+        $profile = [];
+        for ($depth = -$reach; $depth <= $reach; $depth += 0.5) {
+            $profile[] = $copy->at($on->x + $depth * $in->x, $on->y + $depth * $in->y);
+        }
+        $count = count($profile);
+        [$dark, $bright] = [array_sum(array_slice($profile, 0, 3)) / 3, array_sum(array_slice($profile, -3)) / 3];
+        $half = ($dark + $bright) / 2;
+        for ($k = 1; $bright - $dark > self::LEAST_STEP && $k < $count; $k++) {
+            if ($profile[$k] >= $half) {
+                return -$reach + 0.5 * ($k - 1 + ($half - $profile[$k - 1]) / max(1e-9, $profile[$k] - $profile[$k - 1]));
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The line of those places that agree on one.
+     *
+     * @param  non-empty-list<Vec>  $places
+     */
+    private static function agreed(array $places): LineFit
+    {
+        $line = LineFit::to($places);
+        for ($round = 0; $round < 4; $round++) {
+            $off = array_map($line->distanceTo(...), $places);
+            sort($off);
+            $limit = max(0.5, 3 * $off[intdiv(count($off), 2)]);
+            $places = array_values(array_filter($places, static fn (Vec $one): bool => $line->distanceTo($one) <= $limit)) ?: $places;
+            $line = LineFit::to($places);
+        }
+
+        return $line;
     }
 
     /** @param  list<int>  $grey */
@@ -191,17 +263,27 @@ final class SheetEdge
             }
             $lines[] = self::line($near, $way->unit());
         }
-        $fitted = [];
+
+        return self::meetings($lines);
+    }
+
+    /**
+     * @param  list<array{Vec, Vec}>  $lines  a place on each, and its way
+     * @return list<Vec>|null where each meets the one before it
+     */
+    private static function meetings(array $lines): ?array
+    {
+        $meetings = [];
         foreach ($lines as $k => [$on, $way]) {
             [$before, $back] = $lines[($k + 3) % 4];
             $cross = $back->cross($way);
             if (abs($cross) < 0.1) {
                 return null;
             }
-            $fitted[] = $before->plus($back->times($on->minus($before)->cross($way) / $cross));
+            $meetings[] = $before->plus($back->times($on->minus($before)->cross($way) / $cross));
         }
 
-        return $fitted;
+        return $meetings;
     }
 
     /**

@@ -120,7 +120,7 @@ final class StraightenedTest extends TestCase
             $found = SheetEdge::find($file);
             self::assertNotNull($found, "round $round");
             foreach ($corners as $k => $corner) {
-                self::assertLessThan(4.0, $found[$k]->distanceTo($corner), "round $round, corner $k");
+                self::assertLessThan(2.0, $found[$k]->distanceTo($corner), "round $round, corner $k");
             }
         }
         self::assertNull(SheetEdge::find($this->drawn(400, 300)));
