@@ -1,7 +1,9 @@
 <?php
 
-// What one person may keep. docs/operations.md says how it is counted.
 return [
+    // The scanner's loopback interface.
+    'scanner' => env('SCANNER_URL', 'http://127.0.0.1:8470'),
+    // What one person may keep. docs/operations.md says how it is counted.
     'quotas' => [
         'sheets' => (int) env('STERNBILD_MOST_SHEETS', 500),
         'bytes' => 1_000_000 * (int) env('STERNBILD_MOST_MEGABYTES', 200),

@@ -125,7 +125,11 @@ test('painting, frames and pixels to hand over are accessible', async ({ page })
 test('following lines of a picture, its sentence with all it can say, and bringing a drawing are accessible', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('References');
-    await page.getByRole('button', { name: 'Bring a drawing' }).click();
+    await desk.bringIn('sketch');
+    await page.getByText('Waves and moon').waitFor();
+    await isAccessible(page);
+    await page.keyboard.press('Escape');
+    await desk.bringIn('drawing');
     const svg = '<svg xmlns="http://www.w3.org/2000/svg" width="80" height="80"><text>K</text><circle cx="40" cy="40" r="30"/></svg>';
     await page.getByLabel('SVG file').setInputFiles({ name: 'mark.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(svg) });
     await page.getByRole('button', { name: 'Bring it in' }).click();

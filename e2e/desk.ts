@@ -64,6 +64,20 @@ export class DeskPage {
         await this.revision(1);
     }
 
+    /** Opens what is brought from elsewhere: a picture, a drawing, or a sketch from the scanner. */
+    async bringIn(what: 'picture' | 'drawing' | 'sketch'): Promise<void> {
+        await this.page.getByRole('button', { name: 'Bring a picture, a drawing or a sketch' }).click();
+        await this.page.getByRole('menuitem', { name: `A ${what}` }).click();
+    }
+
+    /** The same by keyboard. */
+    async bringInByKeys(what: 'picture' | 'drawing' | 'sketch'): Promise<void> {
+        await this.page.getByRole('button', { name: 'Bring a picture, a drawing or a sketch' }).press('Enter');
+        await expect(this.page.getByRole('menuitem', { name: 'A picture' })).toBeFocused();
+        for (let k = 0; k < ['picture', 'drawing', 'sketch'].indexOf(what); k++) await this.page.keyboard.press('ArrowDown');
+        await this.page.keyboard.press('Enter');
+    }
+
     /** Waits until the page says that this revision is saved. */
     async revision(number: number): Promise<void> {
         await expect(this.page.getByText(`Saved, revision ${number}`, { exact: true })).toBeVisible();

@@ -19,7 +19,7 @@ test('a finished mark is brought in as parts, told what is left out, taken furth
     const desk = new DeskPage(page);
     await desk.newSheet('Mark from before');
     const steps = async () => (await desk.stored()).plan.steps;
-    await page.getByRole('button', { name: 'Bring a drawing' }).click();
+    await desk.bringIn('drawing');
     const dialog = page.getByRole('dialog', { name: 'Bring in a drawing' });
     await dialog.getByLabel('SVG file').setInputFiles(file);
     await dialog.getByRole('button', { name: 'Bring it in' }).click();
@@ -42,8 +42,7 @@ test('a finished mark is brought in as parts, told what is left out, taken furth
 
     // The same again, by keyboard, as one motif.
     await desk.sheet.press('Escape');
-    await page.getByRole('button', { name: 'Bring a drawing' }).focus();
-    await page.keyboard.press('Enter');
+    await desk.bringInByKeys('drawing');
     await dialog.getByLabel('SVG file').setInputFiles(file);
     await dialog.getByRole('radio', { name: 'As one motif, to be placed again' }).focus();
     await page.keyboard.press(' ');

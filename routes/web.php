@@ -7,6 +7,7 @@ use App\Http\Controllers\HealthController;
 use App\Http\Controllers\LookController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\ScannerController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SheetController;
 use Illuminate\Support\Facades\Route;
@@ -43,6 +44,19 @@ Route::prefix('api')->group(function (): void {
         Route::post('pictures', [PictureController::class, 'store'])->middleware(['turn', 'throttle:files'])->name('pictures.store');
         Route::delete('pictures/unused', [PictureController::class, 'destroyUnused'])->middleware('turn')->name('pictures.destroy-unused');
         Route::get('pictures/{hash}', [PictureController::class, 'show'])->where('hash', '[0-9a-f]{64}')->name('pictures.show');
+
+        Route::prefix('scanner')->name('scanner.')->group(function (): void {
+            Route::get('/', [ScannerController::class, 'show'])->middleware('turn')->name('show');
+            Route::get('pages/{page}', [ScannerController::class, 'page'])->where('page', '[a-z0-9]+')->name('page');
+            Route::put('cover', [ScannerController::class, 'cover'])->middleware('turn')->name('cover');
+            Route::put('feed', [ScannerController::class, 'feed'])->middleware('turn')->name('feed');
+            Route::post('scans', [ScannerController::class, 'scan'])->middleware(['turn', 'throttle:files'])->name('scan');
+            Route::prefix('scans/{scan}')->where(['scan' => '[0-9a-f]{16}'])->group(function (): void {
+                Route::get('/', [ScannerController::class, 'progress'])->middleware('turn')->name('progress');
+                Route::delete('/', [ScannerController::class, 'cancel'])->middleware('turn')->name('cancel');
+                Route::post('picture', [ScannerController::class, 'keep'])->middleware(['turn', 'throttle:files'])->name('keep');
+            });
+        });
 
         Route::prefix('exports/{export}')->middleware('can:fetch,export')->whereUuid('export')->name('exports.')->group(function (): void {
             Route::get('/', [ExportController::class, 'show'])->name('show');

@@ -3,6 +3,7 @@
 namespace App\Http;
 
 use App\Exports\TooManyFiles;
+use App\Scanner\ScannerFault;
 use App\Sheets\BrokenChange;
 use App\Sheets\OverQuota;
 use App\Sheets\SheetPages;
@@ -27,7 +28,7 @@ final class Problems
 
     public static function describe(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([TooManyFiles::class, OverQuota::class, Unusable::class, StaleChange::class, BrokenChange::class]);
+        $exceptions->dontReport([ScannerFault::class, TooManyFiles::class, OverQuota::class, Unusable::class, StaleChange::class, BrokenChange::class]);
         $exceptions->render(static fn (Unusable $fault): JsonResponse => new JsonResponse([
             'problem' => 'unusable',
             'message' => $fault->getMessage(),
@@ -65,6 +66,9 @@ final class Problems
             'problem' => 'waiting',
             'message' => 'Two of your files are being made just now. Wait for one of them, or cancel it.',
         ], 429, ['Retry-After' => self::RETRY_FILE_SECONDS]));
+        $exceptions->render(static fn (ScannerFault $fault): JsonResponse => new JsonResponse([
+            'problem' => 'scanner', 'message' => $fault->getMessage(), ...$fault->field === null ? [] : ['errors' => [$fault->field => [$fault->getMessage()]]],
+        ], $fault->status));
         // What the library says of it holds the path of the file; that stays in the log.
         $exceptions->render(static fn (Unreadable $fault): JsonResponse => new JsonResponse(['problem' => 'unreadable', 'message' => 'The picture cannot be read any more. Bring it in again.'], 422));
         $exceptions->render(static fn (OverQuota $fault): JsonResponse => new JsonResponse(['problem' => 'quota', 'message' => $fault->getMessage()], 422));

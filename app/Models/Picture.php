@@ -41,4 +41,10 @@ final class Picture extends Model
     {
         return "sha256:$this->hash";
     }
+
+    /** @return array{source: string, width: int, height: int} how plans name it, and its size in pixels */
+    public function told(): array
+    {
+        return ['source' => $this->source(), 'width' => $this->width, 'height' => $this->height];
+    }
 }

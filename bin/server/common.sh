@@ -87,9 +87,9 @@ install_dependencies() {
     say "Checking Composer packages"
     COMPOSER_ALLOW_SUPERUSER=1 once_for composer "$(hash_of composer.json core/composer.json)" composer install --no-interaction --no-progress
     # Some archives, and some checkouts, have files that only their owner may read; started by root, the server is another user.
-    [ "$(id -u)" -ne 0 ] || chmod -R a+rX app artisan bin bootstrap compat composer.json config core database public resources routes vendor
+    [ "$(id -u)" -ne 0 ] || chmod -R a+rX app artisan bin bootstrap compat composer.json config core database public resources routes scanner vendor
     # Which classes there are hangs on the tree, not only on composer.json.
-    COMPOSER_ALLOW_SUPERUSER=1 once_for autoload "$(find app core/src core/tests tests compat database -name '*.php' | sort | sha256sum | cut -d' ' -f1)" composer dump-autoload --optimize --no-interaction
+    COMPOSER_ALLOW_SUPERUSER=1 once_for autoload "$(find app core/src core/tests scanner tests compat database -name '*.php' | sort | sha256sum | cut -d' ' -f1)" composer dump-autoload --optimize --no-interaction
     say "Checking npm packages"
     # Not "npm ci": the package source lacks some binaries for other systems, which the lock file then lacks, too.
     PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 once_for npm "$(hash_of package-lock.json)" npm install --no-save --no-audit --no-fund
@@ -287,6 +287,8 @@ http {
     }
 }
 NGINX
+    # Before the configuration is put together: it says where the scanner is.
+    start_scanner
     # So that a request need not put them together anew.
     artisan optimize --quiet
     start_fpm
@@ -295,9 +297,9 @@ NGINX
     wait_for "$APP_URL/up"
 }
 
-# nginx, php-fpm and each worker lead a group of processes, by which all of one are found, also after its master died.
+# nginx, php-fpm, the scanner and each worker lead a group of processes, by which all of one are found, also after its master died.
 # By their names, too: a number that was noted down may belong to somebody else by now. Says whether there were any.
-end_group() { pkill -KILL -g "$1" -f '^(nginx: |php-fpm: |[^ ]*rsvg-convert |timeout .*rsvg-convert |bash .*server/work\.sh|php .*queue:work)' 2>/dev/null; }
+end_group() { pkill -KILL -g "$1" -f '^(nginx: |php-fpm: |[^ ]*rsvg-convert |timeout .*rsvg-convert |bash .*server/work\.sh|php .*queue:work|php .*scanner/(index|lamp)\.php)' 2>/dev/null; }
 
 end_groups() {
     local leader
@@ -315,6 +317,21 @@ start_workers() {
         WORKER_PIDS="$WORKER_PIDS $!"
         disown
     done
+}
+
+# The simulated scanner: a device of its own, on loopback, that the application asks over HTTP. It keeps its port when it is started again.
+start_scanner() {
+    SCANNER_PORT=${SCANNER_PORT:-$(free_port 8470)}
+    export SCANNER_URL="http://127.0.0.1:$SCANNER_PORT"
+    SCANNER_HOME="$RUN/scanner" PHP_CLI_SERVER_WORKERS=3 setsid "${AS_SERVER[@]}" php -S "127.0.0.1:$SCANNER_PORT" "$ROOT/scanner/index.php" >/dev/null 2>>"$SERVER_HOME/logs/scanner.log" &
+    SCANNER_PID=$!
+    disown
+    wait_for "$SCANNER_URL/up"
+}
+
+stop_scanner() {
+    [ -z "${SCANNER_PID:-}" ] || end_groups "$SCANNER_PID"
+    SCANNER_PID=
 }
 
 start_nginx() {
@@ -363,6 +380,7 @@ stop_web() {
     fi
     # A file that was being made is made again by the next worker.
     end_groups ${WORKER_PIDS:-}
+    stop_scanner
     NGINX_PID= FPM_PID= WORKER_PIDS=
 }
 

@@ -18,7 +18,7 @@ rotate_logs() {
 }
 
 # Masters of the servers, so that a later start finds what an earlier one that was killed left behind.
-note_servers() { printf '%s\n' "$NGINX_PID" $FPM_PID $WORKER_PIDS >"$SERVER_HOME/servers"; }
+note_servers() { printf '%s\n' "$NGINX_PID" $FPM_PID $WORKER_PIDS "$SCANNER_PID" >"$SERVER_HOME/servers"; }
 
 # Stops what an earlier start of this folder left: it holds the lock, so nobody else uses it.
 stop_leftovers() {
@@ -37,6 +37,7 @@ is_up() {
     local pid
     case $1 in
         nginx) kill -0 "$NGINX_PID" 2>/dev/null ;;
+        scanner) kill -0 "$SCANNER_PID" 2>/dev/null ;;
         php-fpm) for pid in $FPM_PID; do kill -0 "$pid" 2>/dev/null || return 1; done ;;
         "makers of files") for pid in $WORKER_PIDS; do kill -0 "$pid" 2>/dev/null || return 1; done ;;
         PostgreSQL) kill -0 "$(head -n 1 "$SERVER_HOME/postgres/postmaster.pid" 2>/dev/null || echo none)" 2>/dev/null ;;
@@ -56,6 +57,10 @@ start_again() {
         "makers of files")
             end_groups $WORKER_PIDS
             start_workers
+            ;;
+        scanner)
+            end_groups "$SCANNER_PID"
+            start_scanner
             ;;
         PostgreSQL)
             # Backends that outlived it end by themselves; until then their memory is in use.
@@ -80,7 +85,7 @@ watch_servers() {
     while true; do
         [ $((seconds++ % 60)) -ne 0 ] || rotate_logs
         pause
-        for server in PostgreSQL php-fpm nginx "makers of files"; do
+        for server in PostgreSQL php-fpm nginx "makers of files" scanner; do
             is_up "$server" && continue
             kept=()
             for death in "${deaths[@]:-}"; do

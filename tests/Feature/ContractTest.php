@@ -2,6 +2,7 @@
 
 namespace Tests\Feature;
 
+use Illuminate\Support\Facades\Storage;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use Sternbild\Core\Plan\Kinds;
@@ -53,6 +54,24 @@ final class ContractTest extends TestCase
         foreach ((array) json_decode((string) $this->getJson('/api/constructions')->getContent())->constructions as $construction) {
             $this->assertIs('Construction', json_encode($construction, JSON_THROW_ON_ERROR));
         }
+    }
+
+    public function test_answers_of_the_scanner_are_as_the_api_document_says(): void
+    {
+        $this->actingAs($this->person());
+        $this->assertIs('Scanner', $this->getJson('/api/scanner')->assertOk()->getContent());
+        $scan = $this->postJson('/api/scanner/scans', ['page' => 'clock', 'resolution' => 100])->assertCreated();
+        $this->assertIs('Scan', $scan->getContent());
+        $id = self::text($scan->json('id'));
+        $until = microtime(true) + 30;
+        while ($this->getJson("/api/scanner/scans/$id")->json('state') === 'scanning') {
+            self::assertLessThan($until, microtime(true), 'The scan does not come to an end.');
+        }
+        $this->assertIs('Scan', $this->getJson("/api/scanner/scans/$id")->getContent());
+        Storage::fake();
+        $this->assertIs('ScannedPicture', $this->postJson("/api/scanner/scans/$id/picture", ['straighten' => true, 'within' => [800, 600]])->assertCreated()->getContent());
+        $this->assertIs('Problem', $this->postJson('/api/scanner/scans', [])->assertUnprocessable()->getContent());
+        $this->assertIs('Scanner', $this->deleteJson("/api/scanner/scans/$id")->assertOk()->getContent());
     }
 
     public function test_every_route_is_in_the_api_document_and_the_other_way_round(): void

@@ -45,7 +45,7 @@ final readonly class PictureController
             throw ValidationException::withMessages(['picture' => $fault->getMessage()]);
         }
 
-        return new JsonResponse(['source' => $picture->source(), 'width' => $picture->width, 'height' => $picture->height], 201);
+        return new JsonResponse($picture->told(), 201);
     }
 
     /** Those that no sheet names any more, nor any earlier state of one. */
@@ -67,9 +67,17 @@ final readonly class PictureController
         if ($file === null) {
             throw ValidationException::withMessages(['step' => 'Expected the id of a picture.']);
         }
-        $corners = SheetEdge::find($file);
 
-        return new JsonResponse(['corners' => $corners === null ? null : array_map(static fn (Vec $corner): array => [$corner->x, $corner->y], $corners)]);
+        return new JsonResponse(['corners' => self::pairs(SheetEdge::find($file))]);
+    }
+
+    /**
+     * @param  list<Vec>|null  $corners
+     * @return list<array{float, float}>|null as plans write them
+     */
+    public static function pairs(?array $corners): ?array
+    {
+        return $corners === null ? null : array_map(static fn (Vec $corner): array => [$corner->x, $corner->y], $corners);
     }
 
     /** To others than the one who brought it in it does not exist. */

@@ -1649,6 +1649,476 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/scanner": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The simulated scanner on the desk: its cover, its feed, the sheets in its tray, and the scan at hand */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Scanner"];
+                    };
+                };
+                /** @description What went wrong */
+                503: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scanner/pages/{page}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                page: string;
+            };
+            cookie?: never;
+        };
+        /** The look of a sheet in the tray */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    page: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "image/svg+xml": string;
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scanner/cover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Opens or closes the cover, as a hand does */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        open: boolean;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Scanner"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                503: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scanner/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Has the next sheet jam, or takes a jammed one out */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        jam: boolean;
+                        /** @description How far the sheet gets. */
+                        at?: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Scanner"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                503: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scanner/scans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins to scan a sheet of the tray */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        page: string;
+                        /** @description Dots per inch. */
+                        resolution: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Scan"];
+                    };
+                };
+                /** @description What went wrong */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                503: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scanner/scans/{scan}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                scan: string;
+            };
+            cookie?: never;
+        };
+        /** How far a scan is */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    scan: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Scan"];
+                    };
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                503: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Ends a scan, or forgets one that has ended */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    scan: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Scanner"];
+                    };
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                503: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scanner/scans/{scan}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                scan: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps what was scanned as a picture */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    scan: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** @description By the sheet's edge, and its light evened. */
+                        straighten?: boolean;
+                        /** @description Width and height of the sheet that it is laid on. */
+                        within: number[];
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ScannedPicture"];
+                    };
+                };
+                /** @description What went wrong */
+                404: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                409: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+                /** @description What went wrong */
+                503: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exports/{export}": {
         parameters: {
             query?: never;
@@ -3147,7 +3617,7 @@ export interface components {
         };
         Problem: {
             /** @enum {unknown} */
-            problem?: "unusable" | "broken" | "stale" | "busy" | "waiting" | "quota";
+            problem?: "unusable" | "broken" | "stale" | "busy" | "waiting" | "quota" | "scanner" | "unreadable";
             message: string;
             pointer?: string;
             expected?: string;
@@ -3447,6 +3917,55 @@ export interface components {
         SheetCorners: {
             /** @description In pixels, clockwise from the upper left one; null where no sheet is found. */
             corners: number[][] | null;
+        };
+        Scanner: {
+            /** @enum {unknown} */
+            cover: "open" | "closed";
+            /**
+             * @description Whether the next sheet is going to jam, or one has.
+             * @enum {unknown}
+             */
+            feed: "clear" | "jams" | "jammed";
+            /** @enum {unknown} */
+            state: "ready" | "scanning" | "cover_open" | "jammed";
+            /** @description Dots per inch. */
+            resolutions: number[];
+            tray: {
+                page: string;
+                title: string;
+                /** @description Millimetres. */
+                width: number;
+                /** @description Millimetres. */
+                height: number;
+            }[];
+            scan: components["schemas"]["Scan"] | null;
+        };
+        Scan: {
+            id: string;
+            page: string;
+            resolution: number;
+            seed: number;
+            /** @enum {unknown} */
+            state: "scanning" | "done" | "cancelled" | "jammed" | "cover_open" | "failed";
+            /** @description Read so far. */
+            lines: number;
+            /** @description Lines in all; 0 before that is known. */
+            of: number;
+            /** @description What went wrong, and what helps. */
+            message: string | null;
+        };
+        ScannedPicture: {
+            picture: components["schemas"]["Picture"];
+            /** @description What a step that places it says. */
+            step: {
+                source: string;
+                at: number[];
+                width: number;
+                corners?: number[][];
+                even?: boolean;
+            };
+            /** @description Whether the sheet of paper was found in it. */
+            straight: boolean;
         };
     };
     responses: never;

@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import { type FormEvent, type ReactNode, useState } from 'react';
+import { type FormEvent, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { type DrawingForm, drawingSteps } from '../../files/bringDrawing';
 import { LeftOut } from '../../files/LeftOut';
@@ -8,7 +8,7 @@ import { problemText, useDesk } from '../desk';
 const FORMS: Record<DrawingForm, string> = { parts: 'As parts, where they lie in the file', motif: 'As one motif, to be placed again', picture: 'As a picture, to be traced' };
 
 /** A drawing from another program: read, told what of it is left out, and laid on the sheet. */
-export function BringDrawing({ open, given = null, onOpen, trigger }: { open: boolean; given?: File | null; onOpen: (open: boolean) => void; trigger?: ReactNode }) {
+export function BringDrawing({ open, given = null, onOpen, onClosed }: { open: boolean; given?: File | null; onOpen: (open: boolean) => void; onClosed: () => void }) {
     const { page, change } = useDesk();
     const [chosen, setChosen] = useState<File | null>(null);
     const [as, setAs] = useState<DrawingForm>('parts');
@@ -49,10 +49,9 @@ export function BringDrawing({ open, given = null, onOpen, trigger }: { open: bo
 
     return (
         <Dialog.Root open={open} onOpenChange={reset}>
-            {trigger !== undefined && <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>}
             <Dialog.Portal>
                 <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
-                <Dialog.Content aria-describedby={undefined} className="appear fixed top-1/2 left-1/2 z-50 flex max-h-[92vh] w-[520px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col overflow-auto rounded-lg bg-paper p-7 shadow-2xl">
+                <Dialog.Content aria-describedby={undefined} onCloseAutoFocus={(event) => { event.preventDefault(); onClosed(); }} className="appear fixed top-1/2 left-1/2 z-50 flex max-h-[92vh] w-[520px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col overflow-auto rounded-lg bg-paper p-7 shadow-2xl">
                     <Dialog.Title className="font-serif text-2xl leading-none font-semibold">Bring in a drawing</Dialog.Title>
                     <form className="mt-6 flex min-h-0 flex-col gap-5" onSubmit={(event) => void submit(event)}>
                         {given === null ? (

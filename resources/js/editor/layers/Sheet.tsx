@@ -158,7 +158,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                 <Handles view={view} show={show} onClick={pointer.pickAt} />
                 {outlines && <PlaceReadout seen={seen} scene={scene} />}
                 {children}
-                <BringDrawing open={bringing.drawing !== null} given={bringing.drawing} onOpen={(open) => !open && bringing.putAway()} />
+                <BringDrawing open={bringing.drawing !== null} given={bringing.drawing} onOpen={(open) => !open && bringing.putAway()} onClosed={() => box.current?.focus()} />
                 {bringing.said !== null && (
                     <p role="status" className="pointer-events-none absolute top-3 left-1/2 -translate-x-1/2 rounded bg-paper px-3 py-1.5 text-[13px] shadow">
                         {bringing.said}

@@ -1,6 +1,7 @@
 import { type ClipboardEvent, type DragEvent, useState } from 'react';
 import { isDrawing } from '../../files/bringDrawing';
 import { bringPicture } from '../../files/bringPicture';
+import { layPicture, sourceOf } from '../begin/layPicture';
 import { problemText, useDesk } from '../desk';
 
 /** Pictures that are dropped on the sheet, or pasted: each is laid under the construction as wide as the sheet. Of drawings is asked what they become. */
@@ -10,13 +11,9 @@ export function useBringing() {
     const [drawing, setDrawing] = useState<File | null>(null);
 
     async function bring(file: File): Promise<void> {
-        const kind = kinds.find((one) => one.fields.some((field) => field.type === 'source'));
-        const field = kind?.fields.find((one) => one.type === 'source');
-        if (kind === undefined || field === undefined) return;
         try {
             const picture = await bringPicture(file, (share) => say(`Bringing in the picture: ${Math.round(share * 100)} %`));
-            const preset = kind.offers.find((offer) => offer.from === 'ground')?.preset ?? {};
-            const refused = await change([{ op: 'add', step: { kind: kind.kind, ...preset, [field.name]: picture.source }, before: page.plan.steps[0]?.id ?? null }]);
+            const refused = await change(layPicture({ page, kinds }, { [sourceOf(kinds).field]: picture.source }));
             say(refused === null ? null : problemText(refused));
             if (refused === null) select(null);
         } catch (fault) {
@@ -33,6 +30,7 @@ export function useBringing() {
     }
 
     return {
+        bring,
         said,
         /** An SVG file that was dropped, and asks what it is to become. */
         drawing,

@@ -8,7 +8,7 @@ import { type Pick, type PickMode, usePick } from '../pick/pick';
 import { memberLabel } from '../pick/useHits';
 import { PaintBar } from '../paint/PaintBar';
 import { TraceBar } from '../trace/TraceBar';
-import { BringDrawing } from '../begin/BringDrawing';
+import { Bring } from '../begin/Bring';
 import { ReadyOnes } from '../begin/ReadyOnes';
 import { SayIt } from './SayIt';
 import { answersOf, asked, withPointed } from './asking';
@@ -30,7 +30,6 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     const [colour, setColour] = useState<string | null>(null);
     const [opened, setOpened] = useState<Partial<Record<string, Family>>>({});
     const [naming, setNaming] = useState(false);
-    const [bringing, setBringing] = useState(false);
     const [saying, setSaying] = useState(false);
     const [keys, setKeys] = useState(false);
     const bar = useRef<HTMLElement>(null);
@@ -277,7 +276,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                     </span>
                 )}
                 <span className="flex-1" />
-                {count === 0 && <BringDrawing open={bringing} onOpen={setBringing} trigger={<button className="quiet -mr-2 py-1.5 text-umber">Bring a drawing</button>} />}
+                {count === 0 && <Bring onDone={onDone} />}
                 {count === 0 && <ReadyOnes onLaid={onDone} trigger={<button className="quiet -mr-2 py-1.5 text-umber">Ready constructions</button>} />}
                 {count > 0 && (
                     <button className="quiet -mr-2 py-1.5" onClick={() => picking.clear()}>
