@@ -160,6 +160,44 @@ test('a photograph of a sketch is straightened by itself, evened out, cropped, f
     await expect.poll(async () => (await pictures())[0]?.['blend']).toBe('darken');
 });
 
+test('a photograph is straightened by four corners that are clicked, and cropped by pulling its sides', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Corners and sides');
+    const picture = async () => (await desk.stored()).plan.steps[0] ?? { id: '', kind: '' };
+    // 600 × 480 pixels, laid 800 wide.
+    await desk.drop('sketch.png', 'image/png', sketch());
+    await desk.revision(2);
+    await page.getByRole('button', { name: 'More for step 1, picture 1' }).click();
+    await page.getByRole('menuitem', { name: 'Say all of it' }).click();
+    await page.getByRole('button', { name: 'Click the corners of picture 1' }).click();
+    for (const [k, corner] of ['upper left', 'upper right', 'lower right', 'lower left'].entries()) {
+        await expect(page.getByText(`click the ${corner} corner`)).toBeVisible();
+        const [x, y] = SKETCH[k] ?? [0, 0];
+        await page.mouse.click(...(await desk.at((x * 800) / 600, (y * 800) / 600)));
+    }
+    await desk.revision(3);
+    const corners = (await picture())['corners'] as [number, number][];
+    SKETCH.forEach(([x, y], k) => expect(Math.hypot((corners[k]?.[0] ?? 0) - x, (corners[k]?.[1] ?? 0) - y)).toBeLessThan(2));
+
+    // Its left side is pulled in by a quarter, its lower one stepped by keys.
+    await page.getByRole('button', { name: 'Step 1, picture 1', exact: true }).click();
+    const side = (name: string) => page.getByRole('button', { name: new RegExp(`^${name} side of picture 1: drag it`) });
+    const box = (await side('left').boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+    const at: [number, number] = [box.x + box.width / 2, box.y + box.height / 2];
+    await desk.dragAcross(at, [at[0] + (await desk.at(200, 0))[0] - (await desk.at(0, 0))[0], at[1]]);
+    await desk.revision(4);
+    const [left = 0, top, width = 0, height] = (await picture())['crop'] as number[];
+    expect(left).toBeCloseTo(0.25, 1);
+    expect(left + width).toBeCloseTo(1, 9);
+    expect([top, height]).toEqual([0, 1]);
+    await side('lower').focus();
+    for (let k = 0; k < 4; k++) await page.keyboard.press('Shift+ArrowUp');
+    await expect.poll(async () => ((await picture())['crop'] as number[])[3]).toBeLessThan(0.95);
+    const cropped = (await picture())['crop'] as number[];
+    expect(cropped.slice(0, 3)).toEqual([left, 0, width]);
+    expect((await desk.stored()).scene.findings).toEqual([]);
+});
+
 test('lines of a sketch are followed by pulling along them: a circle, an arc, a line and arcs tangent to one another, by pointer and by keyboard', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Traced');

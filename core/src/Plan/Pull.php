@@ -16,6 +16,7 @@ use Sternbild\Core\Geometry\Vec;
  * | `angle` | the angle from `from` to p in degrees, clockwise on the screen, counted from `zero` |
  * | `vector` | two numbers, the way from `from` to p, turned back by `zero` degrees |
  * | `bulge` | the height of p over the chord from `from` to `to`, in half chords, positive to the left of the way as seen on the screen |
+ * | `side` | four numbers: `frame` with its `side` (0 left, 1 upper, 2 right, 3 lower) where p is, in shares of the way from `from` to `to` |
  * | `place` | p itself |
  */
 final readonly class Pull
@@ -23,11 +24,12 @@ final readonly class Pull
     /**
      * @param  string  $field  of the step
      * @param  list<int|string>  $path  inside the field, where only some of it is meant
-     * @param  'distance'|'along'|'angle'|'vector'|'bulge'|'place'  $sort
+     * @param  'distance'|'along'|'angle'|'vector'|'bulge'|'side'|'place'  $sort
      * @param  Vec  $at  where it is
      * @param  string|null  $called  what it is, where the label of the field does not say it
      * @param  string|null  $colour  that it is shown in, #rrggbb
      * @param  float|null  $step  of which the number stays a multiple, and by which an arrow key changes it
+     * @param  list<float>|null  $frame  of which it is a side: left, top, width and height, in shares of what is framed
      * @param  string|null  $between  the field whose places number `path[0]` and the next are joined by the way that it bends
      */
     private function __construct(
@@ -42,6 +44,8 @@ final readonly class Pull
         public ?string $called = null,
         public ?string $colour = null,
         public ?float $step = null,
+        public ?array $frame = null,
+        public ?int $side = null,
     ) {
     }
 
@@ -59,13 +63,13 @@ final readonly class Pull
     /** The same with a name and a colour of its own. */
     public function shownAs(string $called, ?string $colour = null): self
     {
-        return new self($this->field, $this->path, $this->sort, $this->at, $this->from, $this->to, $this->zero, $this->between, $called, $colour, $this->step);
+        return new self($this->field, $this->path, $this->sort, $this->at, $this->from, $this->to, $this->zero, $this->between, $called, $colour, $this->step, $this->frame, $this->side);
     }
 
     /** The same in steps, as of what is counted in cells. */
     public function stepped(float $step): self
     {
-        return new self($this->field, $this->path, $this->sort, $this->at, $this->from, $this->to, $this->zero, $this->between, $this->called, $this->colour, $step);
+        return new self($this->field, $this->path, $this->sort, $this->at, $this->from, $this->to, $this->zero, $this->between, $this->called, $this->colour, $step, $this->frame);
     }
 
     /**
@@ -101,6 +105,27 @@ final readonly class Pull
     public static function bulge(string $field, int $way, Vec $at, Vec $from, Vec $to, string $between): self
     {
         return new self($field, [$way, 'bulge'], 'bulge', $at, $from, $to, 0.0, $between);
+    }
+
+    /**
+     * The four sides of a frame.
+     *
+     * @param  array{float, float, float, float}  $frame  left, top, width and height, in shares of what is framed
+     * @param  Vec  $corner  the upper left one of what is framed
+     * @return list<self>
+     */
+    public static function sides(string $field, array $frame, Vec $corner, Vec $across, Vec $down): array
+    {
+        [$left, $top, $width, $height] = $frame;
+        [$beside, $above] = [$corner->plus($down->times($top + $height / 2)), $corner->plus($across->times($left + $width / 2))];
+        $side = static fn (int $side, Vec $from, Vec $way, float $share, string $called): self => new self(
+            $field, [], 'side', $from->plus($way->times($share)), $from, $from->plus($way), called: $called, frame: $frame, side: $side,
+        );
+
+        return [
+            $side(0, $beside, $across, $left, 'left side'), $side(1, $above, $down, $top, 'upper side'),
+            $side(2, $beside, $across, $left + $width, 'right side'), $side(3, $above, $down, $top + $height, 'lower side'),
+        ];
     }
 
     /** @param  list<int|string>  $path */

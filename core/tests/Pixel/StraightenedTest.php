@@ -16,6 +16,7 @@ use Sternbild\Core\Pixel\Straightened;
 use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\Pictures;
 use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Tests\Sample;
 
 /** Pictures placed, cropped, straightened, evened out. */
@@ -79,6 +80,26 @@ final class StraightenedTest extends TestCase
         self::assertSame([200, 75], [$cropped->file->width, $cropped->file->height]);
         self::assertEqualsWithDelta($whole->map()->apply(new Vec(100, 150)), $cropped->map()->apply(new Vec(0, 0)), 1e-9);
         self::assertEqualsWithDelta($whole->quantities(), $cropped->quantities(), 1e-9);
+    }
+
+    /** Each side's handle lies on the middle of that side as it is seen, and says by itself what the crop says. */
+    public function test_a_crop_is_pulled_by_its_four_sides(): void
+    {
+        foreach ([null, [0.25, 0.5, 0.5, 0.25]] as $crop) {
+            $known = $this->scene(['at' => [10, 20], 'width' => 200, 'turn' => 30, ...$crop === null ? [] : ['crop' => $crop]])->known['k1'];
+            self::assertInstanceOf(PlacedPicture::class, $known->result);
+            $file = $known->result->file;
+            $sides = array_values(array_filter($known->pulls(), static fn (Pull $pull): bool => $pull->sort === 'side'));
+            self::assertCount(4, $sides);
+            foreach ([[0, $file->height / 2], [$file->width / 2, 0], [$file->width, $file->height / 2], [$file->width / 2, $file->height]] as $k => [$x, $y]) {
+                self::assertEqualsWithDelta($known->result->map()->apply(new Vec($x, $y)), $sides[$k]->at, 1e-9, "side $k");
+                $way = $sides[$k]->to->minus($sides[$k]->from);
+                $share = $sides[$k]->at->minus($sides[$k]->from)->dot($way) / $way->dot($way);
+                [$left, $top, $width, $height] = $crop ?? [0.0, 0.0, 1.0, 1.0];
+                self::assertEqualsWithDelta([$left, $top, $left + $width, $top + $height][$k], $share, 1e-12);
+                self::assertSame([$k, [$left, $top, $width, $height]], [$sides[$k]->side, $sides[$k]->frame]);
+            }
+        }
     }
 
     public function test_two_known_places_lie_where_they_belong_and_nothing_is_skewed(): void

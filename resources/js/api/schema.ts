@@ -3751,7 +3751,7 @@ export interface components {
             /** @description Inside the field. */
             path: (number | string)[];
             /** @enum {unknown} */
-            sort: "distance" | "along" | "angle" | "vector" | "bulge" | "place";
+            sort: "distance" | "along" | "angle" | "vector" | "bulge" | "side" | "place";
             at: number[];
             from: number[];
             to: number[];
@@ -3764,6 +3764,10 @@ export interface components {
             colour: string | null;
             /** @description Of which the number stays a multiple, and by which an arrow key changes it. */
             step: number | null;
+            /** @description Of which it is a side: left, top, width and height, in shares of what is framed. */
+            frame: number[] | null;
+            /** @description 0 left, 1 upper, 2 right, 3 lower. */
+            side: number | null;
         };
         Example: {
             name: string;

@@ -1,7 +1,7 @@
 import './browser';
 import { describe, expect, it } from 'vitest';
 import type { Handles, Kind, Plan, Schemas, Step } from '../api/client';
-import { type Handle, handlesOf, moved, roughly, said as saidIn, shifted, valueAt, withIn, withoutPoint, withPoint } from '../editor/handles/handles';
+import { frameSaid, type Handle, handlesOf, moved, type Pull, roughly, said as saidIn, shifted, sideTaken, valueAt, withIn, withoutPoint, withPoint } from '../editor/handles/handles';
 import { Answers } from '../editor/scene/answers';
 import { handleShape } from '../editor/scene/geometry';
 import { inRepeat } from '../editor/plan/useWorkedOn';
@@ -57,6 +57,37 @@ describe('handles', () => {
         expect(moved(before, step, kind, [[first, 'g1@1,1'], [second, [9, 9]]])).toEqual([{ op: 'set', id: 's1', field: field.name, value: ['g1@1,1', [9, 9], 'g1@2,2'] }]);
     });
 
+    it('take a side of a frame as far as what is framed, and not past the other side; all of it is nothing said', () => {
+        const side = (number: number, frame: number[]): Pull => {
+            const [left = 0, top = 0, width = 1, height = 1] = frame;
+            const across = number % 2 === 0;
+            const share = [left, top, left + width, top + height][number] ?? 0;
+            // 200 wide and 100 high, from (50, 50).
+            const [from, to] = across ? [[50, 50 + 100 * (top + height / 2)], [250, 50 + 100 * (top + height / 2)]] : [[50 + 200 * (left + width / 2), 50], [50 + 200 * (left + width / 2), 150]];
+            const at = [0, 1].map((k) => (from[k] ?? 0) + share * ((to[k] ?? 0) - (from[k] ?? 0)));
+            return { field: 'x', path: [], sort: 'side', at, from, to, zero: 0, between: null, called: null, colour: null, step: null, frame, side: number };
+        };
+        const handle = (pull: Pull): Handle => ({ key: '', field: 'x', path: [], label: '', what: '', at: [0, 0], pull });
+        const whole = [0, 0, 1, 1];
+        const free = (x: number, y: number) => ({ raw: [x, y], at: [x, y] as [number, number] });
+        expect(valueAt(handle(side(0, whole)), free(90, 7), 1)).toEqual([0.2, 0, 0.8, 1]);
+        expect(valueAt(handle(side(1, whole)), free(7, 75), 1)).toEqual([0, 0.25, 1, 0.75]);
+        expect(valueAt(handle(side(2, [0.2, 0, 0.8, 1])), free(150, 7), 1)).toEqual([0.2, 0, 0.3, 1]);
+        expect(valueAt(handle(side(3, [0.2, 0.1, 0.3, 0.9])), free(7, 100), 1)).toEqual([0.2, 0.1, 0.3, 0.4]);
+        // Past the other side it stays a little; beyond what is framed nothing is.
+        expect(valueAt(handle(side(0, [0.2, 0, 0.3, 1])), free(999, 7), 1)).toEqual([0.49, 0, 0.01, 1]);
+        expect(valueAt(handle(side(2, [0.2, 0, 0.3, 1])), free(999, 7), 1)).toEqual([0.2, 0, 0.8, 1]);
+        expect(valueAt(handle(side(0, [0.2, 0, 0.8, 1])), free(-999, 7), 1)).toBeNull();
+        // By keys it goes on from where it was taken; a way beside it changes nothing.
+        const twice = sideTaken(sideTaken(side(0, whole), [10, 0]), [10, 0]);
+        expect(frameSaid(twice.frame)).toEqual([0.1, 0, 0.9, 1]);
+        expect(frameSaid(sideTaken(side(0, [0.1, 0, 0.9, 1]), [0, 30]).frame)).toEqual([0.1, 0, 0.9, 1]);
+        expect(frameSaid(sideTaken(twice, [-999, 0]).frame)).toBeNull();
+        // All four are there by themselves.
+        const keys = handlesOf(step, { at: {}, pulls: [0, 1, 2, 3].map((one) => side(one, whole)) }, undefined).map(({ key }) => key);
+        expect(new Set(keys).size).toBe(4);
+    });
+
     it('put the only place of a field', () => {
         const { kind, field } = kindWith('place');
         const [handle] = handlesOf(step, at({ [field.name]: [7, 8] }), kind) as [Handle];
@@ -70,7 +101,7 @@ describe('handles', () => {
 
     it('give numbers as the core says that they follow: whole and short for a free place, exact for one that is snapped to', () => {
         const pull = (sort: Schemas['Pull']['sort'], more: Partial<Schemas['Pull']> = {}): Handle => ({
-            key: '', field: 'x', path: [], label: '', what: '', at: [0, 0], pull: { field: 'x', path: [], sort, at: [0, 0], from: [0, 0], to: [10, 0], zero: 0, between: null, called: null, colour: null, step: null, ...more },
+            key: '', field: 'x', path: [], label: '', what: '', at: [0, 0], pull: { field: 'x', path: [], sort, at: [0, 0], from: [0, 0], to: [10, 0], zero: 0, between: null, called: null, colour: null, step: null, frame: null, side: null, ...more },
         });
         const free = (x: number, y: number) => ({ raw: [x, y], at: [x, y] as [number, number] });
         const snapped = (x: number, y: number) => ({ raw: 'g1@1,1', at: [x, y] as [number, number] });

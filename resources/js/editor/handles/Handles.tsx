@@ -9,7 +9,7 @@ import { usePick } from '../pick/pick';
 import { useSnapping } from '../pick/useSnapping';
 import type { Arrow } from '../scene/nearby';
 import { gridShape, handleShape } from '../scene/geometry';
-import { type Handle, handlesOf, inside, moved, roughly, said, shifted, type Target, valueAt, withoutPoint, withPoint } from './handles';
+import { frameSaid, type Handle, handlesOf, inside, moved, type Pull, roughly, said, shifted, sideTaken, type Target, valueAt, withoutPoint, withPoint } from './handles';
 
 /** A pointer that moved less, in pixels, has not dragged. */
 const STILL = 4;
@@ -164,6 +164,12 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
         const steps = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
         const targets = new Map(meant.current?.step === of.id ? meant.current.targets : []);
         const drags = together(handle).map((one): [Handle, unknown] => {
+            if (one.pull?.sort === 'side') {
+                const before = (targets.get(one.key)?.raw as Pull | undefined) ?? one.pull;
+                const pull = sideTaken(before, [towards[0] * steps, towards[1] * steps]);
+                targets.set(one.key, { raw: pull, at: one.at });
+                return [one, frameSaid(pull.frame)];
+            }
             if (one.pull !== null && one.pull.sort !== 'place') {
                 const number = nudged(one, targets.get(one.key)?.raw ?? rawOf(one, of), event.key === 'ArrowRight' || event.key === 'ArrowUp' ? steps : -steps);
                 targets.set(one.key, { raw: number, at: one.at });

@@ -41,7 +41,7 @@ export function handlesOf(step: Pick<Step, 'label'>, { at, pulls }: Handles, kin
         const [index] = pull.path;
         const what = pull.called ?? `${pull.sort === 'bulge' ? 'bulge' : single(label)}${typeof index === 'number' && pull.sort !== 'place' ? ` ${index + 1}` : ''}`;
         const [x = 0, y = 0] = pull.at;
-        return { key: `pull ${[pull.field, ...pull.path].join(' ')}`, field: pull.field, path: pull.path, label: `${what} of ${step.label}`, what, at: [x, y], pull };
+        return { key: `pull ${[pull.field, ...pull.path, ...(pull.side == null ? [] : [`side ${pull.side}`])].join(' ')}`, field: pull.field, path: pull.path, label: `${what} of ${step.label}`, what, at: [x, y], pull };
     });
     return [...places, ...pulled];
 }
@@ -71,11 +71,46 @@ export function valueAt({ pull }: Handle, { raw, at }: Target, scale: number): u
             const [cos, sin] = [Math.cos((pull.zero * Math.PI) / 180), Math.sin((pull.zero * Math.PI) / 180)];
             return [rounded(dx * cos + dy * sin), rounded(dy * cos - dx * sin)];
         }
+        case 'side':
+            return frameSaid(reframed(pull, Number(((dx * ux + dy * uy) / square).toFixed(free ? 3 : 6))));
         case 'bulge': {
             const height = ((at[0] - (fx + tx) / 2) * uy - (at[1] - (fy + ty) / 2) * ux) / square;
             return Number((2 * height).toFixed(free ? 2 : 6));
         }
     }
+}
+
+/** What a side of a frame keeps of the opposite one, in shares of what is framed. */
+const THINNEST = 0.01;
+
+/** A frame with one of its sides elsewhere, in shares of the way over all that is framed. */
+function reframed({ frame, side }: Pull, share: number): number[] {
+    const [left = 0, top = 0, width = 1, height = 1] = frame ?? [];
+    const ends = [left, top, left + width, top + height];
+    const own = side ?? 0;
+    const opposite = ends[(own + 2) % 4] ?? 0;
+    ends[own] = own < 2 ? Math.max(0, Math.min(share, opposite - THINNEST)) : Math.min(1, Math.max(share, opposite + THINNEST));
+    const [a = 0, b = 0, c = 1, d = 1] = ends;
+    return [a, b, c - a, d - b].map((one) => Number(one.toFixed(6)));
+}
+
+/** A side's handle taken so far over the sheet, as far as the side goes that way. */
+export function sideTaken(pull: Pull, [x, y]: Place): Pull {
+    const [way, at] = [minus(pull.to, pull.from), minus(pull.at, pull.from)];
+    const square = way[0] ** 2 + way[1] ** 2 || 1;
+    const frame = reframed(pull, ((at[0] + x) * way[0] + (at[1] + y) * way[1]) / square);
+    const [left = 0, top = 0, width = 1, height = 1] = frame;
+    const share = [left, top, left + width, top + height][pull.side ?? 0] ?? 0;
+    return { ...pull, frame, at: [(pull.from[0] ?? 0) + share * way[0], (pull.from[1] ?? 0) + share * way[1]] };
+}
+
+/** What the field says of a frame: nothing where it is all that is framed. */
+export function frameSaid(frame: readonly number[] | null | undefined): number[] | null {
+    return frame == null || frame.join() === '0,0,1,1' ? null : [...frame];
+}
+
+function minus(a: readonly number[], b: readonly number[]): Place {
+    return [(a[0] ?? 0) - (b[0] ?? 0), (a[1] ?? 0) - (b[1] ?? 0)];
 }
 
 /** A value with something inside it set; lists become as long as that needs. */

@@ -87,16 +87,18 @@ final class PictureKind extends Kind
         if (! $result instanceof PlacedPicture) {
             return [];
         }
+        [$along, $down] = [Vec::heading($result->turn + 90), Vec::heading($result->turn + 180)];
+        $sides = Pull::sides('crop', $given->has('crop') ? $given->shares('crop') : [0.0, 0.0, 1.0, 1.0], $result->at, $along->times($result->width), $down->times($result->height()));
         if ($given->has('known')) {
             [, $first, , $second] = $given->places('known');
 
-            return [Pull::place('known', [0, 1], $first)->shownAs('first known place'), Pull::place('known', [1, 1], $second)->shownAs('second known place')];
+            return [Pull::place('known', [0, 1], $first)->shownAs('first known place'), Pull::place('known', [1, 1], $second)->shownAs('second known place'), ...$sides];
         }
-        $along = Vec::heading($result->turn + 90);
 
         return [
             Pull::along('width', $result->at, $result->width, $along),
-            Pull::angle('turn', $result->at->plus(Vec::heading($result->turn + 180)->times($result->height())), $result->turn, 0.0, $result->width / 4),
+            Pull::angle('turn', $result->at->plus($down->times($result->height())), $result->turn, 0.0, $result->width / 4),
+            ...$sides,
         ];
     }
 
