@@ -9,6 +9,7 @@ use App\Sheets\OverQuota;
 use App\Sheets\Quotas;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Storage;
+use League\Flysystem\FilesystemException;
 
 /** Taking pictures in: known by their bytes, turned upright, written anew without anything but their pixels, kept once. */
 final class PictureBook
@@ -59,7 +60,7 @@ final class PictureBook
         Quotas::holdBytes($person, strlen($bytes));
         // First the file, so that no picture is named that is not there.
         if (! Storage::exists(Picture::pathOf($hash))) {
-            Storage::put(Picture::pathOf($hash), $bytes);
+            self::put(Picture::pathOf($hash), $bytes);
         }
 
         return Picture::query()->createOrFirst(['user_id' => $person->id, 'hash' => $hash], ['type' => $type, 'width' => $width, 'height' => $height, 'bytes' => strlen($bytes)]);
@@ -86,6 +87,28 @@ final class PictureBook
         }
 
         return $unused->count();
+    }
+
+    /**
+     * Writes a file whole or not at all: under its own name it is there only once its last byte is.
+     *
+     * @throws NoPicture
+     */
+    private static function put(string $path, string $bytes): void
+    {
+        $part = "$path.".bin2hex(random_bytes(6));
+        try {
+            Storage::put($part, $bytes);
+            Storage::move($part, $path);
+        } catch (FilesystemException $fault) {
+            report($fault);
+            try {
+                Storage::delete($part);
+            } catch (FilesystemException $second) {
+                report($second);
+            }
+            throw new NoPicture('There is no room on the server to keep the picture just now. Please try again later.', previous: $fault);
+        }
     }
 
     /** Whether a JPEG has no end behind its last scan; libraries fill up what is missing with grey, and say nothing. */

@@ -5,10 +5,16 @@ namespace Tests\Feature;
 use App\Models\Picture;
 use App\Pictures\NoPicture;
 use App\Pictures\PictureBook;
+use Illuminate\Filesystem\FilesystemAdapter;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use League\Flysystem\Config;
+use League\Flysystem\DecoratedAdapter;
+use League\Flysystem\Filesystem;
+use League\Flysystem\Local\LocalFilesystemAdapter;
+use League\Flysystem\UnableToWriteFile;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
@@ -139,6 +145,37 @@ final class PicturesTest extends TestCase
         self::assertSame([], Storage::files('pictures'));
     }
 
+    /** Ten bytes still fit. */
+    public function test_a_full_disk_is_told_and_nothing_is_kept_by_half(): void
+    {
+        $this->actingAs($this->person());
+        $full = new class(new LocalFilesystemAdapter(Storage::path(''))) extends DecoratedAdapter
+        {
+            public function write(string $path, string $contents, Config $config): void
+            {
+                parent::write($path, substr($contents, 0, 10), $config);
+                throw UnableToWriteFile::atLocation($path, 'No space left on device');
+            }
+        };
+        Storage::set(Storage::getDefaultDriver(), new FilesystemAdapter(new Filesystem($full), $full, ['throw' => true]));
+        $this->bring(self::image(60, 40, 'png'))->assertUnprocessable()->assertJsonPath('errors.picture.0', 'There is no room on the server to keep the picture just now. Please try again later.');
+        self::assertSame(0, Picture::query()->count());
+        self::assertSame([], Storage::allFiles());
+    }
+
+    public function test_an_upload_that_stopped_half_way_is_told_and_nothing_is_kept(): void
+    {
+        $this->actingAs($this->person());
+        $file = (string) tempnam(sys_get_temp_dir(), 'half');
+        file_put_contents($file, substr(self::image(60, 40, 'png'), 0, 100));
+        foreach ([UPLOAD_ERR_PARTIAL, UPLOAD_ERR_CANT_WRITE, UPLOAD_ERR_NO_TMP_DIR] as $fault) {
+            $this->post('/api/pictures', ['picture' => new UploadedFile($file, 'half.png', null, $fault, true)], ['Accept' => 'application/json'])
+                ->assertUnprocessable()->assertJsonPath('errors.picture.0', 'The picture did not arrive whole. Please try again.');
+        }
+        unlink($file);
+        self::assertSame(0, Picture::query()->count());
+    }
+
     public function test_pictures_count_in_the_quota(): void
     {
         $this->actingAs($this->person());
@@ -176,7 +213,7 @@ final class PicturesTest extends TestCase
                 $bytes = match (mt_rand(0, 3)) {
                     0 => substr($bytes, 0, $at),
                     1 => substr($bytes, 0, $at).substr($bytes, $at + mt_rand(1, 40)),
-                    2 => substr($bytes, 0, $at).random_bytes(mt_rand(1, 12)).substr($bytes, $at),
+                    2 => substr($bytes, 0, $at).implode('', array_map(static fn (): string => chr(mt_rand(0, 255)), range(1, mt_rand(1, 12)))).substr($bytes, $at),
                     default => substr_replace($bytes, chr(mt_rand(0, 255)), $at, 1),
                 } ?: 'x';
             }

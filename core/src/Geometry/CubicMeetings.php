@@ -64,6 +64,12 @@ final class CubicMeetings
             if (! $this->comeNear($a, $b) || $this->standsAside($a, $b) || $this->standsAside($b, $a)) {
                 continue;
             }
+            // Both are one place, wherever on them it is: where all that lies far out counts, the tolerance is wide.
+            if (self::size($a) <= $this->tolerance && self::size($b) <= $this->tolerance) {
+                $this->found[] = [($s0 + $s1) / 2, ($t0 + $t1) / 2];
+
+                continue;
+            }
             $turnA = self::turn($a);
             $turnB = self::turn($b);
             if ($turnA !== null && $turnB !== null) {

@@ -34,6 +34,9 @@ final class DrawingPlan
     /** @var array<int, string> ids of clips, by the object of their first shape */
     private array $clips = [];
 
+    /** @var array<int, Bounds> around each on the sheet, by the same */
+    private array $clipBoxes = [];
+
     private readonly Gradients $gradients;
 
     private function __construct(private readonly DrawnFile $drawing)
@@ -107,6 +110,11 @@ final class DrawingPlan
 
             return;
         }
+        if ($shape->clips !== [] && $this->isClippedAway($shape, $shape->box()->grownBy($stroke === 'none' ? 0.0 : $width))) {
+            $this->drawing->leave("$shape->place: it is clipped away, and is not seen");
+
+            return;
+        }
         if ($stroke !== 'none' && ! $shape->map->isSimilarity()) {
             $this->drawing->leave("$shape->place: its stroke is wider one way than the other, and is evenly wide here");
         }
@@ -122,6 +130,19 @@ final class DrawingPlan
         if ($asBand) {
             $this->looked($this->band($shape, $runs, $width), ['fill' => $stroke], $strokeOpacity, $shape);
         }
+    }
+
+    /** Whether it lies wholly beside one of its clips, as far as boxes tell. */
+    private function isClippedAway(DrawnShape $shape, Bounds $box): bool
+    {
+        foreach ($shape->clips as $clip) {
+            $around = $this->clipBoxes[spl_object_id($clip[0])] ??= Bounds::of(...array_map(static fn (DrawnShape $one): Bounds => $one->box(), $clip));
+            if (! $around->meets($box, 0.0)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** The step that draws a shape, its fill as far as it goes. */
@@ -218,15 +239,14 @@ final class DrawingPlan
     private function paint(DrawnShape $shape, string $what, Bounds $box): array
     {
         $said = $shape->look[$what] ?? 'none';
-        $opacity = $shape->look["$what-opacity"] ?? '1';
-        $opacity = max(0.0, min(1.0, str_ends_with($opacity, '%') ? (float) $opacity / 100 : (float) $opacity));
+        $opacity = DrawnFile::share($shape->look["$what-opacity"] ?? '1');
         if ($said === 'none' || $opacity === 0.0) {
             return ['none', 1.0];
         }
         if (str_starts_with($said, 'url(')) {
             $server = $this->drawing->referenced($said);
             if ($server !== null && in_array($server->localName, ['linearGradient', 'radialGradient'], true)) {
-                return [$this->gradients->of($server, $shape, $box), $opacity];
+                return [$this->gradients->of($server, $shape, $box), $opacity * $this->gradients->opacity($server, $shape)];
             }
             $said = trim((string) preg_replace('/^url\([^)]*\)/', '', $said)) ?: 'none';
             $this->drawing->leave("$shape->place: its {$what}, ".($server === null ? 'which the file does not hold' : "a {$server->localName}").($said === 'none' ? '' : "; it is {$said} here"));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Svg;
 
 use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Vec;
 
 /**
@@ -49,6 +50,12 @@ final class DrawnFile
     public string $unit = 'px';
 
     private readonly Affine $base;
+
+    /** Whether an element is gone through for its size only. */
+    private bool $isMeasuring = false;
+
+    /** How many shapes were gone through for that. */
+    private int $lookedThrough = 0;
 
     /** User units that are 100 %, across and down. */
     public readonly Vec $viewport;
@@ -145,6 +152,11 @@ final class DrawnFile
         if (($look['display'] ?? '') === 'none') {
             return;
         }
+        foreach ($element->attributes as $attribute) {
+            if (str_starts_with(strtolower($attribute->nodeName), 'on')) {
+                $this->leave("{$this->place($element)}: its “{$attribute->nodeName}”, which is never run");
+            }
+        }
         foreach (['mask', 'filter'] as $effect) {
             if (! in_array($look[$effect] ?? 'none', ['none', ''], true)) {
                 $this->leave("{$this->place($element)}: its {$effect}, so that it looks otherwise");
@@ -157,8 +169,18 @@ final class DrawnFile
 
             return;
         }
-        $inside = $around->within($map, $look, max(0.0, min(1.0, self::share($look['opacity'] ?? '1'))));
-        $inside = $this->clipped($element, $look['clip-path'] ?? 'none', $inside, $depth);
+        $inside = $around->within($map, $look, self::share($look['opacity'] ?? '1'));
+        $this->shown($element, $this->clipped($element, $look['clip-path'] ?? 'none', $inside, $depth), $depth);
+    }
+
+    /**
+     * What an element is, in its own coordinates and look.
+     *
+     * @throws NoDrawing
+     */
+    private function shown(\DOMElement $element, Surroundings $inside, int $depth): void
+    {
+        $name = $element->localName ?? '';
         match (true) {
             $name === 'g', $name === 'a' => $this->group($element, $inside, $depth),
             $name === 'svg' => $this->children($element, $this->nested($element, $inside), $depth),
@@ -229,7 +251,8 @@ final class DrawnFile
     /** @throws NoDrawing */
     private function clipped(\DOMElement $element, string $clip, Surroundings $inside, int $depth): Surroundings
     {
-        if ($clip === 'none' || $clip === '') {
+        // How large something is does not hang on what is clipped of it (SVG 2, 8.10).
+        if ($clip === 'none' || $clip === '' || $this->isMeasuring) {
             return $inside;
         }
         $path = $this->referenced($clip);
@@ -238,14 +261,18 @@ final class DrawnFile
 
             return $inside;
         }
+        $map = TransformText::read($path->getAttribute('transform')) ?? Affine::identity();
         if ($path->getAttribute('clipPathUnits') === 'objectBoundingBox') {
-            $this->leave("{$this->place($element)}: its clip path, which is measured by what it clips");
+            $box = $this->measured($element, $inside, $depth);
+            if ($box === null) {
+                $this->leave("{$this->place($element)}: its clip path, which is measured by what it clips, and that has no size");
 
-            return $inside;
+                return $inside;
+            }
+            $map = $map->then(Affine::ofMatrix($box->right - $box->left, 0.0, 0.0, $box->bottom - $box->top, $box->left, $box->top));
         }
         $shapes = $this->shapes;
         $this->shapes = [];
-        $map = TransformText::read($path->getAttribute('transform')) ?? Affine::identity();
         $around = new Surroundings($map->then($inside->map), ['fill' => '#000000', 'fill-rule' => $inside->look['clip-rule'] ?? 'nonzero'], 1.0, [], [...$inside->uses, $path]);
         foreach ($path->childNodes as $child) {
             if ($child instanceof \DOMElement) {
@@ -257,6 +284,28 @@ final class DrawnFile
         $this->shapes = $shapes;
 
         return $inside->clippedBy($clips);
+    }
+
+    /**
+     * The box around all that an element draws, in its own coordinates; null where it has no width or no height, or there is too much in it to be looked at once more.
+     *
+     * @throws NoDrawing
+     */
+    private function measured(\DOMElement $element, Surroundings $inside, int $depth): ?Bounds
+    {
+        if ($this->lookedThrough > self::MOST_SHAPES) {
+            return null;
+        }
+        $before = [$this->shapes, $this->left, $this->groups];
+        [$this->shapes, $this->isMeasuring] = [[], true];
+        $this->shown($element, new Surroundings(Affine::identity(), $inside->look, 1.0, [], $inside->uses), $depth);
+        $drawn = $this->shapes;
+        [[$this->shapes, $this->left, $this->groups], $this->isMeasuring] = [$before, false];
+        $this->lookedThrough += count($drawn);
+        $boxes = array_map(static fn (DrawnShape $shape): Bounds => $shape->box(), $drawn);
+        $box = $boxes === [] ? null : Bounds::of(...$boxes);
+
+        return $box !== null && $box->right > $box->left && $box->bottom > $box->top ? $box : null;
     }
 
     /** @throws NoDrawing */
@@ -332,8 +381,9 @@ final class DrawnFile
         return mb_substr(trim($element->getAttribute('id')), 0, 60);
     }
 
-    private static function share(string $text): float
+    /** An opacity, from 0 to 1. */
+    public static function share(string $text): float
     {
-        return str_ends_with($text, '%') ? (float) $text / 100 : (float) $text;
+        return max(0.0, min(1.0, str_ends_with($text, '%') ? (float) $text / 100 : (float) $text));
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Svg;
 
 use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Curve;
 
 /** A shape of a drawing: what it is, where it lies, how it looks. */
 final readonly class DrawnShape
@@ -30,5 +32,16 @@ final readonly class DrawnShape
         public string $place,
         public string $name,
     ) {
+    }
+
+    /** Around it on the sheet, without its stroke. */
+    public function box(): Bounds
+    {
+        $boxes = [];
+        foreach (array_merge(...array_column(PathText::read($this->path)[0], 0)) as $curve) {
+            array_push($boxes, ...array_map(static fn (Curve $one): Bounds => $one->bounds(), $curve->mapped($this->map)));
+        }
+
+        return Bounds::of(...$boxes);
     }
 }

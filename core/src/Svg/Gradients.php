@@ -18,6 +18,9 @@ final class Gradients
 
     private const CHAIN = 10;
 
+    /** Opacities that are one. */
+    private const ALIKE = 1e-3;
+
     private const PLACES = ['x1' => '0%', 'y1' => '0%', 'x2' => '100%', 'y2' => '0%', 'cx' => '50%', 'cy' => '50%', 'r' => '50%'];
 
     public function __construct(private readonly DrawnFile $drawing)
@@ -41,6 +44,12 @@ final class Gradients
             return $default;
         };
         $stops = $this->stops($chain, $shape);
+        foreach ($this->opacity($gradient, $shape) === 1.0 ? $stops : [] as [$offset, , $opacity]) {
+            if ($opacity < 1.0 - self::ALIKE) {
+                $this->drawing->leave("$shape->place: its gradient can be seen through at {$offset}, which it is not here");
+            }
+        }
+        $stops = self::dense(array_map(static fn (array $stop): array => [$stop[0], $stop[1]], $stops));
         if (count($stops) < 2 || count(array_unique(array_column($stops, 1))) < 2) {
             return $stops[0][1] ?? 'none';
         }
@@ -86,9 +95,17 @@ final class Gradients
         return ['gradient' => 'linear', 'from' => self::place($origin), 'to' => self::place($end), 'stops' => $stops];
     }
 
+    /** How far a gradient hides what lies under it: as far as its stops do, where they all do alike; else wholly. */
+    public function opacity(\DOMElement $gradient, DrawnShape $shape): float
+    {
+        $opacities = array_column($this->stops($this->chain($gradient), $shape), 2);
+
+        return $opacities !== [] && max($opacities) - min($opacities) < self::ALIKE ? $opacities[0] : 1.0;
+    }
+
     /**
      * @param  list<\DOMElement>  $chain
-     * @return list<array{float, string}>
+     * @return list<array{float, string, float}> where, colour, and how far it hides
      */
     private function stops(array $chain, DrawnShape $shape): array
     {
@@ -99,20 +116,18 @@ final class Gradients
                 if (! $child instanceof \DOMElement || $child->localName !== 'stop') {
                     continue;
                 }
-                $said = [...array_filter(['stop-color' => $child->getAttribute('stop-color'), 'stop-opacity' => $child->getAttribute('stop-opacity')], static fn (string $one): bool => $one !== ''), ...$this->drawing->document->sheet->of($child), ...StyleSheet::declarations($child->getAttribute('style'))];
+                $attributes = array_filter(['stop-color' => $child->getAttribute('stop-color'), 'stop-opacity' => $child->getAttribute('stop-opacity')], static fn (string $one): bool => $one !== '');
+                $said = [...$attributes, ...$this->drawing->document->sheet->of($child), ...StyleSheet::declarations($child->getAttribute('style'))];
                 $colour = ColourText::read(($said['stop-color'] ?? 'black') === 'currentColor' ? $shape->look['color'] ?? 'black' : $said['stop-color'] ?? 'black') ?? ['#000000', 1.0];
-                if ($colour[1] * (float) ($said['stop-opacity'] ?? '1') < 1.0) {
-                    $this->drawing->leave("$shape->place: its gradient can be seen through at {$child->getAttribute('offset')}, which it is not here");
-                }
                 $last = max($last, min(1.0, Lengths::read($child->getAttribute('offset') ?: '0', 1.0, 0.0)));
-                $stops[] = [round($last, 6), $colour[0]];
+                $stops[] = [round($last, 6), $colour[0], $colour[1] * DrawnFile::share($said['stop-opacity'] ?? '1')];
             }
             if ($stops !== []) {
                 break;
             }
         }
 
-        return self::dense($stops);
+        return $stops;
     }
 
     /**

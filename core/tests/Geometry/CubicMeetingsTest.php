@@ -10,6 +10,7 @@ use Sternbild\Core\Arrangement\Arrangement;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Cubic;
+use Sternbild\Core\Geometry\CubicMeetings;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Intersections;
 use Sternbild\Core\Geometry\Line;
@@ -71,6 +72,15 @@ final class CubicMeetingsTest extends TestCase
     public function test_cubics_that_touch_have_one_place_in_common(): void
     {
         self::assertCut(5, 4, [self::cubic(100, 500, 300, 100, 500, 100, 700, 500), self::cubic(100, -100, 300, 300, 500, 300, 700, -100)]);
+    }
+
+    /** Of a sheet that reaches to 1e30 the tolerance is wider than what lies in its corner. */
+    public function test_cubics_within_the_tolerance_are_one_place(): void
+    {
+        $one = new Cubic(new Vec(10, 10), new Vec(20, 0), new Vec(99_999, 30), new Vec(50, 50));
+        $other = new Cubic(new Vec(50, 50), new Vec(60, 70), new Vec(90, 90), new Vec(90, 10));
+        self::assertCount(1, CubicMeetings::find($one, $other, 1e18));
+        self::assertLessThan(200, count(CubicMeetings::find($one, $other, 100.0)));
     }
 
     public function test_ellipses_of_four_cubics_touch_at_their_nodes(): void

@@ -110,6 +110,39 @@ final class DrawnFileTest extends TestCase
         self::assertEqualsWithDelta([['#000000', 10_000.0], ['#000000', 7_500.0], ['#000000', 5_000 + M_PI * 100]], self::drawn($scene), 1e-3);
     }
 
+    /** In shares of the box around what is clipped, before it is clipped or transformed: SVG 1.1, 14.3.5 and 7.11; CSS Masking 1, 6.1. */
+    public function test_clip_paths_can_be_measured_by_what_they_clip(): void
+    {
+        [$scene, $left] = self::read(<<<'SVG'
+            <clipPath id="quarter" clipPathUnits="objectBoundingBox"><rect width=".5" height=".5"/></clipPath>
+            <clipPath id="round" clipPathUnits="objectBoundingBox"><circle cx=".5" cy=".5" r=".5"/></clipPath>
+            <rect x="100" y="100" width="80" height="40" fill="#111111" clip-path="url(#quarter)"/>
+            <rect x="10" y="20" width="30" height="20" fill="#222222" clip-path="url(#round)" transform="rotate(30) scale(2)"/>
+            <g clip-path="url(#quarter)"><rect x="200" y="0" width="10" height="10" fill="#333333"/><g clip-path="url(#round)"><rect x="290" y="190" width="10" height="10"/></g><circle cx="225" cy="25" r="15" fill="#444444"/></g>
+            <g clip-path="url(#quarter)"><text>nothing</text></g>
+            SVG);
+        self::assertEqualsWithDelta([
+            ['#111111', 40 * 20.0], ['#222222', 4 * M_PI * 15 * 10], ['#333333', 100.0],
+            // Of the box from (200, 0) to (300, 200) the upper left quarter; the square of the inner group lies outside it.
+            ['#444444', M_PI * 225],
+        ], self::drawn($scene), 0.02);
+        self::assertSame([
+            'g, line 7: its clip path, which is measured by what it clips, and that has no size', 'text, line 7: text “nothing” has to be outlined first', 'rect, line 6: it is clipped away, and is not seen',
+        ], $left);
+    }
+
+    public function test_gradients_that_are_evenly_seen_through_stay_so_and_others_are_told(): void
+    {
+        [$scene, $left] = self::read(<<<'SVG'
+            <linearGradient id="even"><stop stop-color="red" stop-opacity="50%"/><stop offset="1" stop-color="blue" style="stop-opacity:.5"/></linearGradient>
+            <linearGradient id="ends"><stop stop-color="red"/><stop offset="1" stop-color="rgba(0, 0, 255, 0)"/></linearGradient>
+            <rect width="10" height="10" fill="url(#even)" fill-opacity=".5"/>
+            <rect width="10" height="10" fill="url(#ends)"/>
+            SVG);
+        self::assertSame([0.25, 1.0], array_map(static fn ($one): ?float => $one->styles[0]?->opacity, $scene->drawing));
+        self::assertSame(['rect, line 5: its gradient can be seen through at 1, which it is not here'], $left);
+    }
+
     public function test_open_strokes_become_bands_and_closed_ones_stay_strokes(): void
     {
         [$scene, $left] = self::read(<<<'SVG'
@@ -162,6 +195,7 @@ final class DrawnFileTest extends TestCase
             'image, line 3: a picture in it, which is brought in by itself',
             'script, line 4: a script, which is never run',
             'foreignObject, line 5: “foreignObject” is no shape',
+            'rect, line 7: its “onclick”, which is never run',
             'rect, line 7: its filter, so that it looks otherwise',
             'path, line 8: at character 15 a number of its M is missing; it is kept as far as that',
             'path, line 9: its transform “scale(0)” cannot be read, or leaves nothing of it',
@@ -196,7 +230,7 @@ final class DrawnFileTest extends TestCase
     public function test_files_that_were_changed_at_random_end_in_a_drawing_or_a_message(): void
     {
         mt_srand(2026);
-        $whole = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><style>.a{fill:#0f6e84;stroke:red}</style><defs><linearGradient id="g"><stop offset="0" stop-color="#f00"/><stop offset="1"/></linearGradient><clipPath id="c"><circle cx="50" cy="50" r="30"/></clipPath></defs><g transform="rotate(30 50 50) scale(.5)" opacity=".5"><rect class="a" x="10" y="10" width="40" height="20" rx="5"/><path d="M10 10C20 0 40 30 50 50S90 90 90 10A20 30 40 1 0 10 10z" fill="url(#g)" clip-path="url(#c)"/></g><use href="#c"/><polyline points="1 1 2 9 8 3" fill="none" stroke="rgb(1,2,3)" stroke-width="2"/></svg>';
+        $whole = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><style>.a{fill:#0f6e84;stroke:red}</style><defs><linearGradient id="g"><stop offset="0" stop-color="#f00"/><stop offset="1"/></linearGradient><clipPath id="c"><circle cx="50" cy="50" r="30"/></clipPath><clipPath id="b" clipPathUnits="objectBoundingBox"><rect width=".5" height="1"/></clipPath></defs><g transform="rotate(30 50 50) scale(.5)" opacity=".5" clip-path="url(#b)"><rect class="a" x="10" y="10" width="40" height="20" rx="5"/><path d="M10 10C20 0 40 30 50 50S90 90 90 10A20 30 40 1 0 10 10z" fill="url(#g)" clip-path="url(#c)"/></g><use href="#c"/><polyline points="1 1 2 9 8 3" fill="none" stroke="rgb(1,2,3)" stroke-width="2"/></svg>';
         [$read, $refused] = [0, 0];
         for ($round = 0; $round < 300; $round++) {
             $file = $whole;
