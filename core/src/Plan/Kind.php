@@ -47,7 +47,7 @@ abstract class Kind
 
     /**
      * The sentence: plain words, `{field}` for a parameter, `[…]` for what is left out while its parameters are not given,
-     * and `{=value}` for a number that it comes to.
+     * and `{=value}` for a number that it comes to, `{=value|words|others}` with words before it, and others where it comes to none.
      *
      * @param  Step  $step  what is given can decide the wording
      */

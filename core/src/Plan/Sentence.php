@@ -56,7 +56,7 @@ final class Sentence
         $runs = [];
         foreach (preg_split('/(\[[^]]*\])/', $template, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $run) {
             preg_match_all('/\{([a-z.]+)\}/', $run, $named);
-            $pieces = preg_split('/(\{=?[a-z.]+°?\})/u', trim($run, '[]'), -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
+            $pieces = preg_split('/(\{=?[a-z.]+°?(?:\|[^}]*)?\})/u', trim($run, '[]'), -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
             $runs[] = [str_starts_with($run, '['), $named[1], array_map(static fn (string $piece): array => [str_starts_with($piece, '{') ? trim($piece, '{}') : null, $piece], $pieces)];
         }
 
@@ -66,14 +66,16 @@ final class Sentence
     /**
      * What a step comes to, where that is a number of its own: ` = 40 px`.
      *
-     * @param  string  $name  `=value`, with a sign of degrees behind it where it is an angle
+     * @param  string  $name  `=value`, with a sign of degrees behind it where it is an angle, words before the number that are said with it only, and others where it comes to none: `=costs|, at a cost of|, but not so`
      * @param  array<string, float>  $numbers
      */
     private static function result(string $name, Plan $plan, array $numbers): string
     {
+        [$name, $words, $without] = [...explode('|', $name, 3), '', ''];
         $value = $numbers[rtrim(ltrim($name, '='), '°')] ?? null;
 
-        return $value === null ? '' : ' = '.Numerals::plain(round($value, 3)).(str_ends_with($name, '°') ? '°' : " {$plan->unit->value}");
+        // Without any numbers the step is not worked out yet.
+        return $value === null ? ($numbers === [] ? '' : $without) : "$words = ".Numerals::plain(round($value, 3)).(str_ends_with($name, '°') ? '°' : " {$plan->unit->value}");
     }
 
     /**

@@ -35,7 +35,13 @@ final class GuideCircleKind extends GuideKind
 
     public function sentence(Step $step): string
     {
-        return $step->says('sketch') ? rtrim(SketchForm::sentence('Circle'), '.').'[; centred on an intersection of {grid}][; as large as {like}][; where that adds at most {snap}]{=costs}.' : CircleForms::sentence($step, 'Circle');
+        if (! $step->says('sketch')) {
+            return CircleForms::sentence($step, 'Circle');
+        }
+        $settles = $step->says('grid') || $step->says('like');
+
+        return rtrim(SketchForm::sentence('Circle'), '.').'[; centred on an intersection of {grid}][; as large as {like}][; where that adds at most {snap}]'
+            .($settles ? '{=costs|, at a cost of|, but that would cost too much}.' : '.');
     }
 
     public function offers(): array
