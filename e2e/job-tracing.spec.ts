@@ -14,13 +14,13 @@ async function follow(desk: DeskPage, places: Place[]): Promise<void> {
     const [first = [0, 0], ...rest] = places.map(([x, y]): Place => [x0 + (x * (x1 - x0)) / 1000, y0 + (y * (x1 - x0)) / 1000]);
     await desk.page.mouse.move(...first);
     await desk.page.mouse.down();
-    for (const place of rest) await desk.page.mouse.move(...place, { steps: 2 });
+    for (const place of rest) await desk.page.mouse.move(...place);
     await desk.page.mouse.up();
 }
 
 function circle(x: number, y: number, radius: number, off = 0): Place[] {
-    return Array.from({ length: 60 }, (_, k): Place => {
-        const angle = (k * Math.PI) / 30;
+    return Array.from({ length: 45 }, (_, k): Place => {
+        const angle = (k * 2 * Math.PI) / 45;
         const reach = radius + off * Math.sin(3 * angle);
         return [x + reach * Math.cos(angle), y + reach * Math.sin(angle)];
     });
@@ -151,7 +151,7 @@ test('a pencil sketch from the scanner is gridded with circles that are fitted t
     const on = (x: number, y: number): Place => [left + x * unit, top + y * unit];
     await page.getByRole('radio', { name: 'trace' }).click();
     const numbers = async () => ((await desk.stored()).scene.steps.at(-1) as unknown as { numbers: Record<string, number> }).numbers;
-    const arcOf = (x: number, y: number, radius: number) => circle(...on(x, y), radius * unit, 2).slice(32, 59);
+    const arcOf = (x: number, y: number, radius: number) => circle(...on(x, y), radius * unit, 2).slice(24, 44);
 
     // The moon: a circle of 24 mm about 150, 46.
     await page.getByRole('radio', { name: 'circle', exact: true }).click();
