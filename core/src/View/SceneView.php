@@ -9,18 +9,15 @@ use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PathData;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\FineGrid;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Measure\Measurement;
-use Sternbild\Core\Mesh\Mesh;
 use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Plan\CellDomain;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Kind\Pixel\FramesKind;
-use Sternbild\Core\Plan\PaintOver;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Section;
 use Sternbild\Core\Plan\Sector;
@@ -31,7 +28,6 @@ use Sternbild\Core\Result\Measured;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
-use Sternbild\Core\Shape\Spread;
 use Sternbild\Core\Trap\Stroke;
 
 /** A scene as the interface gets it: sentences, geometry to draw and to pick from, findings. */
@@ -47,6 +43,10 @@ final readonly class SceneView
 
     private Looks $looks;
 
+    private PartView $parts;
+
+    private TilingView $tilings;
+
     /** @var array<string, array{Part, string}> what is drawn of painted cells that others were painted over, and what tells it from the whole */
     private array $left;
 
@@ -60,8 +60,11 @@ final readonly class SceneView
             }
         }
         $this->left = $left;
-        $this->paths = new PathData($scene->plan->tolerance()->decimals);
-        $this->looks = new Looks($this->paths, $scene->plan->tolerance()->decimals);
+        $decimals = $scene->plan->tolerance()->decimals;
+        $this->paths = new PathData($decimals);
+        $this->looks = new Looks($this->paths, $decimals);
+        $this->parts = new PartView($scene->known, $decimals);
+        $this->tilings = new TilingView($decimals);
     }
 
     /**
@@ -133,22 +136,22 @@ final readonly class SceneView
                 }
             }
             if ($known->result instanceof Part && ! isset($has[$hash])) {
-                $geometry[$hash] = $this->part($this->left[$known->id][0] ?? $known->result);
+                $geometry[$hash] = $this->parts->of($this->left[$known->id][0] ?? $known->result);
             }
             if ($known->result instanceof Guide && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->guide($known->result, $plan->steps[$known->id]->kind->copyNames());
             }
             if ($known->result instanceof PlacedPicture && ! isset($has[$hash])) {
-                $geometry[$hash] = ['image' => $known->result->source, 'size' => [$known->result->file->width, $known->result->file->height], 'map' => $known->result->map()->toArray(), 'fade' => $known->result->fade, 'veil' => $known->result->veil, 'blend' => $known->result->blend, 'corner' => [$known->result->corner->x, $known->result->corner->y]];
+                $geometry[$hash] = self::picture($known->result);
             }
             if ($known->result instanceof Measurement && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->measurement($known->result);
             }
             if ($known->result instanceof Tiling && ! isset($has[$hash]) && ! ($known->result instanceof Overlay && $known->result->cellCount() > Overlay::MOST_PICKED)) {
-                $geometry[$hash] = $this->tiling($known->result);
+                $geometry[$hash] = $this->tilings->places($known->result);
                 $key = $known->result->topologyKey();
                 if (! isset($has[$key])) {
-                    $geometry[$key] ??= self::topology($known->result);
+                    $geometry[$key] ??= TilingView::topology($known->result);
                 }
             }
         }
@@ -276,114 +279,6 @@ final readonly class SceneView
         return substr($known->hash, 0, self::DIGITS).'-'.$this->scene->plan->tolerance()->decimals.($this->left[$known->id][1] ?? '');
     }
 
-    /** @return array<string, mixed> */
-    private function part(Part $part): array
-    {
-        return [
-            ...$this->figures($part),
-            'measures' => SceneNumbers::part($part),
-            ...($part->painted === null ? [] : ['painted' => $this->painted($part->painted)]),
-        ];
-    }
-
-    /** @return array{on: string, colours: list<string>, cells: list<string>, numbers?: list<list<int>>} painted cells; of an overlay as they are written, and their numbers */
-    private function painted(Painted $painted): array
-    {
-        if ($painted->laid instanceof Overlay) {
-            return self::paintedOverlay($painted);
-        }
-        $grid = ($this->scene->known[$painted->grid] ?? null)?->result;
-        if (! $grid instanceof Grid) {
-            return ['on' => $painted->grid, 'colours' => [], 'cells' => []];
-        }
-        $along = $grid->arrows()['wraps'][1] ?? false ? 1 : 0;
-        $rows = [];
-        foreach ($painted->cells as $cell => $name) {
-            $at = $grid->cellCoordinates($cell);
-            $rows[$name][$at[1 - $along] ?? 0][] = $at[$along] ?? 0;
-        }
-        $colours = $cells = [];
-        foreach (array_keys($painted->counts()) as $name) {
-            $colours[] = $painted->colours[$name];
-            $cells[] = implode(' ', array_map(static function (array $cells, int $row) use ($along): string {
-                sort($cells);
-
-                return implode(' ', PaintOver::words($cells, $row, $along));
-            }, $rows[$name] ?? [], array_keys($rows[$name] ?? [])));
-        }
-
-        return ['on' => $painted->grid, 'colours' => $colours, 'cells' => $cells];
-    }
-
-    /** @return array{on: string, colours: list<string>, cells: list<string>, numbers: list<list<int>>} */
-    private static function paintedOverlay(Painted $painted): array
-    {
-        $colours = $cells = $numbers = [];
-        foreach (array_keys($painted->counts()) as $name) {
-            $colours[] = $painted->colours[$name];
-            $numbers[] = $those = array_keys($painted->cells, (string) $name, true);
-            $cells[] = implode(' ', array_map(static fn (int $cell): string => $painted->words[$cell] ?? '', $those));
-        }
-
-        return ['on' => $painted->grid, 'colours' => $colours, 'cells' => $cells, 'numbers' => $numbers];
-    }
-
-    /**
-     * Every shape once, and for each figure which one it is and the map that brings it where it is.
-     *
-     * @return array<string, mixed>
-     */
-    private function figures(Part $part): array
-    {
-        $numbers = $sizes = $shapes = $figures = [];
-        foreach ($part->spread?->ofCell() ?? $part->figures() as $figure) {
-            $id = spl_object_id($figure->shape);
-            $number = $numbers[$id] ??= count($numbers);
-            $shapes[$number] = $figure->shape;
-            $sizes[$number] = max($sizes[$number] ?? 1.0, abs($figure->map->a) + abs($figure->map->c), abs($figure->map->b) + abs($figure->map->d));
-            $figures[] = $figure->map->isIdentity() ? [$number] : array_merge([$number], $figure->map->toArray());
-        }
-        $paths = $boxes = [];
-        foreach ($shapes as $number => $shape) {
-            $boxes[] = $shape->bounds()->toArray();
-            // What is shown enlarged has as many digits as it needs there.
-            $decimals = $this->scene->plan->tolerance()->decimals + (int) ceil(log10($sizes[$number]));
-            $paths[] = (new PathData($decimals))->ofOutlines($shape->outlines);
-        }
-
-        return ['shapes' => $paths, 'boxes' => $boxes, 'figures' => $figures, 'copies' => self::copies($part), ...($part->spread === null ? [] : ['spread' => self::spread($part->spread)])];
-    }
-
-    /** @return array{blocks: list<int>, a: array{float, float}, b: array{float, float}, range: array{int, int, int, int}, each: int} of what repeats how the figures of the first cell lie in all of them */
-    private static function spread(Spread $spread): array
-    {
-        return [
-            'blocks' => array_map(count(...), $spread->blocks()),
-            'a' => [$spread->lattice->a->x, $spread->lattice->a->y], 'b' => [$spread->lattice->b->x, $spread->lattice->b->y],
-            'range' => $spread->range, 'each' => count($spread->maps),
-        ];
-    }
-
-    /** @return list<int>|null of a repeat the number of the copy that each figure belongs to; of what is spread over cells in the first one */
-    private static function copies(Part $part): ?array
-    {
-        if ($part->spread !== null) {
-            return $part->spread->copyNumbers();
-        }
-        $made = $part->copies();
-        if ($made === null) {
-            return null;
-        }
-        $copies = array_fill(0, $part->count(), 1);
-        foreach (array_keys($made->places) as $copy) {
-            foreach ($part->figuresOf($copy + 1, null) as $figure) {
-                $copies[$figure] = $copy + 1;
-            }
-        }
-
-        return array_values($copies);
-    }
-
     /**
      * @param  list<string>  $names  of its copies
      * @return array{path: string, center: array{float, float}|null, radius: float|null, names: list<array{text: string, at: array{float, float}}>}
@@ -405,6 +300,15 @@ final readonly class SceneView
         ];
     }
 
+    /** @return array<string, mixed> */
+    private static function picture(PlacedPicture $picture): array
+    {
+        return [
+            'image' => $picture->source, 'size' => [$picture->file->width, $picture->file->height], 'map' => $picture->map()->toArray(),
+            'fade' => $picture->fade, 'veil' => $picture->veil, 'blend' => $picture->blend, 'corner' => [$picture->corner->x, $picture->corner->y],
+        ];
+    }
+
     /** @return array<string, mixed> where the line of a measure runs */
     private function measurement(Measurement $measure): array
     {
@@ -412,93 +316,5 @@ final readonly class SceneView
         $place = static fn (Vec $at): array => [round($at->x, $decimals), round($at->y, $decimals)];
 
         return ['measured' => $measure->sort, 'value' => $measure->value, 'from' => $place($measure->from), 'to' => $place($measure->to), 'at' => $measure->at === null ? null : $place($measure->at)];
-    }
-
-    /** @return array<string, mixed> where a grid or an overlay lies; how it hangs together is sent apart, because it seldom changes */
-    private function tiling(Tiling $grid): array
-    {
-        if ($grid instanceof FineGrid) {
-            return $this->fine($grid);
-        }
-        $mesh = $grid->mesh();
-        $decimals = $this->scene->plan->tolerance()->decimals;
-        $places = [];
-        foreach ($mesh->x as $point => $x) {
-            $places[] = round($x, $decimals) + 0.0;
-            $places[] = round($mesh->y[$point], $decimals) + 0.0;
-        }
-
-        return [
-            'topology' => $grid->topologyKey(),
-            // The lines of an overlay are those of its grids and guides, which are drawn anyway.
-            'lines' => $grid instanceof Grid ? $this->paths->ofCurves($grid->lines()) : '',
-            'places' => $places,
-            'circles' => (object) $mesh->circles,
-            'bends' => (object) self::bends($mesh, $decimals),
-        ];
-    }
-
-    /** @return array<string, mixed> of a grid whose places follow from one another */
-    private function fine(FineGrid $grid): array
-    {
-        $corner = $grid->placeAt(0.0, 0.0);
-        [$across, $down] = [$grid->placeAt(1.0, 0.0)->minus($corner), $grid->placeAt(0.0, 1.0)->minus($corner)];
-
-        return [
-            'topology' => $grid->topologyKey(),
-            'lines' => $this->paths->ofCurves($grid->lines()),
-            'places' => [],
-            'circles' => (object) [],
-            'bends' => (object) [],
-            'lattice' => ['size' => $grid->size(), 'at' => [$corner->x, $corner->y], 'across' => [$across->x, $across->y], 'down' => [$down->x, $down->y]],
-        ];
-    }
-
-    /** @return array<int, list<float>> the control points of the edges that are cubics */
-    private static function bends(Mesh $mesh, int $decimals): array
-    {
-        $bends = [];
-        foreach ($mesh->spans as $edge => [$from, $to]) {
-            $part = $mesh->cubics[$mesh->carrier[$edge]]->part($from, $to);
-            $bends[$edge] = array_map(
-                static fn (float $one): float => round($one, $decimals),
-                [$part->leaving->x, $part->leaving->y, $part->arriving->x, $part->arriving->y],
-            );
-        }
-
-        return $bends;
-    }
-
-    /** @return array<string, mixed> */
-    private static function topology(Tiling $tiling): array
-    {
-        $mesh = $tiling instanceof FineGrid ? new Mesh([], [], [], [], [], [], []) : $tiling->mesh();
-        $cells = [];
-        $outlines = [];
-        foreach ($mesh->cells as $cell => $outline) {
-            $cells[] = substr($tiling->cellAddress($cell), 1);
-            // No edge has the number 0, so that it can part the outlines.
-            array_push($outlines, 0, ...$outline);
-        }
-        $points = [];
-        if ($tiling instanceof Grid) {
-            foreach ($mesh->x as $point => $x) {
-                $points[] = implode(',', $tiling->pointCoordinates($point));
-            }
-        }
-
-        return [
-            'mark' => $tiling instanceof Grid ? '#' : '~',
-            'cells' => $cells,
-            'points' => $points,
-            'from' => $mesh->from,
-            'to' => $mesh->to,
-            'carriers' => $mesh->carrier,
-            'outlines' => $outlines,
-            'cellWords' => $tiling instanceof Grid ? $tiling->cellWords() : [],
-            'pointWords' => $tiling instanceof Grid ? $tiling->pointWords() : [],
-            'arrows' => $tiling instanceof Grid ? $tiling->arrows() : null,
-            'about' => $tiling instanceof Grid ? $tiling->about() : null,
-        ];
     }
 }
