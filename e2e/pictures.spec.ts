@@ -137,6 +137,11 @@ test('a photograph of a sketch is straightened by itself, evened out, cropped, f
     // Left in between, nothing is asked for any more, and nothing has changed.
     await page.keyboard.press('Escape');
     await expect(asking).toBeHidden();
+    // With the focus on the words themselves, too.
+    await page.getByRole('button', { name: /^known places of picture 1/ }).press('Enter');
+    await expect(asking).toHaveText('click a place of the picture');
+    await page.keyboard.press('Escape');
+    await expect(asking).toBeHidden();
     expect((await pictures())[0]?.['known'] ?? null).toBeNull();
     await page.getByRole('button', { name: /^known places of picture 1/ }).click();
     for (const [x, y] of [[200, 200], [100, 100], [600, 200], [700, 100]] as const) {

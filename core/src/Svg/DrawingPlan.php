@@ -51,11 +51,15 @@ final class DrawingPlan
      */
     public static function written(DrawnFile $drawing): array
     {
-        ['steps' => $steps, 'chapters' => $chapters, 'palette' => $palette] = self::steps($drawing, []);
+        $background = count($drawing->shapes) > 1 ? self::background($drawing) : null;
+        ['steps' => $steps, 'chapters' => $chapters, 'palette' => $palette] = self::steps($drawing, [], $background === null ? null : 0);
 
         return [
             'format' => 'sternbild-plan', 'version' => 1,
-            'sheet' => ['width' => round($drawing->width, 6), 'height' => round($drawing->height, 6), 'unit' => $drawing->unit, 'background' => null],
+            'sheet' => [
+                'width' => round($drawing->width, 6), 'height' => round($drawing->height, 6), 'unit' => $drawing->unit,
+                'background' => array_search($background, $palette, true) ?: $background,
+            ],
             'palette' => $palette, 'values' => [],
             ...($chapters === [] ? [] : ['chapters' => $chapters]),
             'steps' => $steps,
@@ -66,16 +70,17 @@ final class DrawingPlan
      * Its steps for a plan that is there already.
      *
      * @param  array<string, string>  $known  its palette, #rrggbb by name
+     * @param  int|null  $without  the number of a shape that is left out, since it is something else
      * @return array{steps: list<array<string, mixed>>, chapters: list<array{name: string, from: string}>, drawn: list<string>, palette: array<string, string>} with ids of
      *                                                                                                                                                         their own; what is drawn, from back to front; and the colours that are new
      */
-    public static function steps(DrawnFile $drawing, array $known): array
+    public static function steps(DrawnFile $drawing, array $known, ?int $without = null): array
     {
         $plan = new self($drawing);
         $firsts = [];
         foreach ($drawing->shapes as $number => $shape) {
             $before = count($plan->steps);
-            $plan->shape($shape);
+            $number === $without || $plan->shape($shape);
             $firsts[$number] = count($plan->steps) > $before ? $plan->steps[$before]['id'] : null;
         }
         foreach ($plan->looks as $look => $parts) {
@@ -83,17 +88,31 @@ final class DrawingPlan
             $plan->steps[] = ['id' => $plan->id('s'), 'kind' => 'style', 'of' => $parts, ...(is_array($said) ? $said : [])];
         }
         $chapters = [];
-        foreach ($drawing->groups as $first => $name) {
-            for ($number = $first; isset($drawing->shapes[$number]) && ($firsts[$number] ?? null) === null;) {
-                $number++;
-            }
-            array_push($chapters, ...(is_string($firsts[$number] ?? null) ? [['name' => $name, 'from' => $firsts[$number]]] : []));
+        foreach ($drawing->groups as $first => [$name, $end]) {
+            $seen = array_filter(array_slice($firsts, $first, $end - $first), is_string(...));
+            array_push($chapters, ...($seen === [] ? [] : [['name' => $name, 'from' => reset($seen)]]));
         }
-
         $palette = self::palette($plan->steps, $known);
         $names = array_flip([...$palette, ...$known]);
 
         return ['steps' => array_map(static fn (array $step): array => self::named($step, $names), $plan->steps), 'chapters' => $chapters, 'drawn' => $plan->drawn, 'palette' => $palette];
+    }
+
+    /** The colour of the sheet: that of a rectangle behind all else which is as large as it. */
+    private static function background(DrawnFile $drawing): ?string
+    {
+        $shape = $drawing->shapes[0];
+        $hides = ($shape->look['stroke'] ?? 'none') === 'none' && ($shape->look['mix-blend-mode'] ?? 'normal') === 'normal' && $shape->opacity * DrawnFile::share($shape->look['fill-opacity'] ?? '1') === 1.0;
+        if (! $hides || $shape->plain === null || $shape->plain[0] !== 'rectangle' || $shape->clips !== [] || ! $shape->map->isSimilarity()) {
+            return null;
+        }
+        $box = $shape->box();
+        $off = max(abs($box->left), abs($box->top), abs($box->right - $drawing->width), abs($box->bottom - $drawing->height));
+        // The box of one that is turned is larger than it.
+        $isAll = $off < 1e-6 * max($drawing->width, $drawing->height) && abs($shape->plain[1][2] * $shape->plain[1][3] * abs($shape->map->determinant()) / ($drawing->width * $drawing->height) - 1) < 1e-6;
+        $colour = $isAll ? ColourText::read($shape->look['fill'] ?? 'black') : null;
+
+        return $colour !== null && $colour[1] === 1.0 ? $colour[0] : null;
     }
 
     private function shape(DrawnShape $shape): void

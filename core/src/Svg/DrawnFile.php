@@ -40,7 +40,7 @@ final class DrawnFile
     /** @var list<string> what was left out, and where */
     public array $left = [];
 
-    /** @var array<int, string> names of top groups, by the number of their first shape */
+    /** @var array<int, array{string, int}> names of top groups, by the number of their first shape, and the number behind their last */
     public array $groups = [];
 
     public float $width;
@@ -201,7 +201,7 @@ final class DrawnFile
         $this->children($element, $inside, $depth);
         $name = self::nameOf($element);
         if ($depth === 2 && $name !== '' && count($this->shapes) > $first) {
-            $this->groups[$first] = $name;
+            $this->groups[$first] = [$name, count($this->shapes)];
         }
         if (($inside->look['opacity'] ?? '1') !== '1' && count($this->shapes) > $first + 1) {
             $this->leave("{$this->place($element)}: the opacity of the group is given to each of its shapes, so that they shine through one another");

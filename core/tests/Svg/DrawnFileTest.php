@@ -110,6 +110,23 @@ final class DrawnFileTest extends TestCase
         self::assertEqualsWithDelta([['#000000', 10_000.0], ['#000000', 7_500.0], ['#000000', 5_000 + M_PI * 100]], self::drawn($scene), 1e-3);
     }
 
+    public function test_a_rectangle_behind_all_else_is_the_ground_of_a_sheet_of_its_own(): void
+    {
+        $file = static fn (string $ground): DrawnFile => DrawnFile::read("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 80 60\" width=\"160\" height=\"120\">$ground<circle cx=\"20\" cy=\"20\" r=\"5\" fill=\"#0f6e84\"/></svg>");
+        $ground = '<g id="ground"><rect width="80" height="60" fill="#f8f5ec"/></g>';
+        $plan = DrawingPlan::written($file($ground));
+        self::assertSame(['#f8f5ec', ['part.circle', 'style'], []], [$plan['sheet']['background'], array_column($plan['steps'], 'kind'), $plan['chapters'] ?? []]);
+        self::assertSame('colour 1', DrawingPlan::written($file('<rect width="80" height="60" fill="#0f6e84"/>'))['sheet']['background']);
+        // On a sheet that is there already it is a part like any other.
+        self::assertSame(['part.rectangle', 'part.circle', 'style', 'style'], array_column(DrawingPlan::steps($file($ground), [])['steps'], 'kind'));
+        foreach ([
+            '<rect width="80" height="59" fill="#f8f5ec"/>', '<rect width="80" height="60" fill="#f8f5ec" opacity=".5"/>', '<rect width="80" height="60" fill="#f8f5ec" stroke="red"/>', '<rect width="80" height="60" fill="none" stroke="red"/>',
+            '<rect x="15" y="5" width="50" height="50" transform="rotate(45 40 30) scale(1)" fill="#f8f5ec"/>',
+        ] as $other) {
+            self::assertNull(DrawingPlan::written($file($other))['sheet']['background'], $other);
+        }
+    }
+
     /** In shares of the box around what is clipped, before it is clipped or transformed: SVG 1.1, 14.3.5 and 7.11; CSS Masking 1, 6.1. */
     public function test_clip_paths_can_be_measured_by_what_they_clip(): void
     {

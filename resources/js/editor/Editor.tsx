@@ -46,6 +46,12 @@ export function Editor() {
     const [placeWanted, setPlaceWanted] = useState<PlaceWanted | null>(null);
     // Left with Escape, for another one, or with the sheet; after a place was taken it says nothing new.
     useEffect(() => () => placeWanted?.leave?.(), [placeWanted]);
+    useEffect(() => {
+        if (placeWanted === null) return;
+        const onKey = (event: KeyboardEvent) => event.key === 'Escape' && setPlaceWanted(null);
+        window.addEventListener('keydown', onKey);
+        return () => window.removeEventListener('keydown', onKey);
+    }, [placeWanted]);
     const [outlines, setOutlines] = useState(false);
     const [constructed, setConstructed] = useState(false);
     const [asking, setAsking] = useState<Asking | null>(null);

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { InlineButton } from '../../../ui/InlineButton';
 import { type Asked, Unasked } from '../asked';
 import { type Edited, Wrong } from '../LiveField';
+import { SmallWay } from '../SmallWay';
 import { usePixels } from '../usePixels';
 
 const STEPS = ['click a place of the picture', 'and where it belongs', 'another place of the picture', 'and where that belongs'];
@@ -32,9 +33,9 @@ export function Edit({ step, label, piece, wrong, commit }: Edited) {
                 {at === null ? (piece.raw === null ? 'two places to be clicked' : piece.text) : STEPS[at]}
             </InlineButton>
             {piece.raw !== null && (
-                <InlineButton className="ml-1.5 font-sans text-[12.5px] text-umber hover:underline" aria-label={`Forget the ${label}`} onClick={() => void commit(null)}>
+                <SmallWay label={`Forget the ${label}`} onTake={() => void commit(null)}>
                     forget them
-                </InlineButton>
+                </SmallWay>
             )}
             <Wrong text={wrong} />
         </>

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { answer, api } from '../../../api/client';
-import { InlineButton } from '../../../ui/InlineButton';
 import { useDesk } from '../../desk';
 import { type Asked, Unasked } from '../asked';
 import { type Edited, Wrong } from '../LiveField';
+import { SmallWay } from '../SmallWay';
 import { usePixels } from '../usePixels';
 
 const CORNERS = ['upper left', 'upper right', 'lower right', 'lower left'];
@@ -37,23 +37,22 @@ export function Edit({ step, label, piece, wrong, commit }: Edited) {
         if (found.length === CORNERS.length) await commit(found);
     }
 
-    const way = 'ml-1.5 font-sans text-[12.5px] text-umber hover:underline';
     return (
         <>
             {said ?? (piece.raw === null ? 'its corners' : piece.text)}
             {piece.raw === null ? (
                 <>
-                    <InlineButton className={way} aria-label={`Find the ${label}`} onClick={() => void find()}>
+                    <SmallWay label={`Find the ${label}`} onTake={() => void find()}>
                         find them
-                    </InlineButton>
-                    <InlineButton className={way} aria-label={`Click the ${label}`} onClick={() => void click()}>
+                    </SmallWay>
+                    <SmallWay label={`Click the ${label}`} onTake={() => void click()}>
                         click them
-                    </InlineButton>
+                    </SmallWay>
                 </>
             ) : (
-                <InlineButton className={way} aria-label={`Forget the ${label}`} onClick={() => void commit(null)}>
+                <SmallWay label={`Forget the ${label}`} onTake={() => void commit(null)}>
                     forget them
-                </InlineButton>
+                </SmallWay>
             )}
             <Wrong text={wrong} />
         </>
