@@ -3,9 +3,13 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
     testDir: 'e2e',
     outputDir: 'e2e/.output',
-    // One after another: the journeys stop and start the server they share.
-    workers: 1,
+    // Two at a time, a file each; then those that stop and start the servers that all share.
+    workers: Number(process.env['STERNBILD_WORKERS'] ?? 1),
     fullyParallel: false,
+    projects: [
+        { name: 'journeys', testIgnore: '**/trouble.spec.ts' },
+        { name: 'trouble', testMatch: '**/trouble.spec.ts', dependencies: ['journeys'] },
+    ],
     // A machine that stood still for a while is no fault; what passes only at the second try is named in the summary.
     retries: 1,
     // Generous, for machines with two busy cores; a journey that passes takes a few seconds.
@@ -15,7 +19,6 @@ export default defineConfig({
     globalSetup: './e2e/signIn.ts',
     use: {
         baseURL: process.env['STERNBILD_URL'],
-        storageState: 'e2e/.output/signed-in.json',
         viewport: { width: 1280, height: 800 },
         acceptDownloads: true,
         launchOptions: {

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 /** @param but what is left out: numbers in a sentence may be as small as its letters (WCAG 2.5.8, inline), which axe takes for targets that stand alone */

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { type Browser, expect, type Page, test } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
+import { expect, test } from './journey';
 import { openAccount, signIn } from './door';
 
 const PASSWORD = 'quay and bollard';

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 const sheet = { format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {} };

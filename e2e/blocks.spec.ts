@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('blocks are raised on an isometric grid, one height each, lit from the upper left, and a canal is sunk beside them', async ({ page }) => {

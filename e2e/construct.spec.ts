@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('two grids and a circle are laid over one another, cells of the overlay become a part, and the part follows the grid', async ({ page }) => {

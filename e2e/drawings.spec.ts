@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 /** A mark as another program would save it: a ring as cubics, a band clipped by it, a word, a stroke. */

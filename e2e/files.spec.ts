@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 /** Discs half over one another: just within what may be made, so that it takes a while. */

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('a track sign: a plate drawn in, its corners rounded, a bar bent along a way, kept clear of the plate', async ({ page }) => {

@@ -1,4 +1,5 @@
-import { expect, type Locator, test } from '@playwright/test';
+import type { Locator } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 /** A stop sign for trams: a plate with a bar and a disc cut out of it. On a grid of 8 × 8 cells of 80 that begins at 80, 80. */

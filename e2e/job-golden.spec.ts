@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('a golden mark of seven: circles set to touch, turned pieces, gradients that turn with them, a shadow of what a piece and its turned copy share', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('a woven gate grille: bands between places of a 45° field, all corners rounded at once, over and under, darkened where they dive', async ({ page }) => {

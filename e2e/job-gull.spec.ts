@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('a harbour gull gridded with circles: bars, crescents, merged regions, an even clearance, one colour, then two', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('the K of line K on two grids: bars, copies, corners moved and aligned, joined, outlined, and the same as a shape', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on in any of them, with other counts, and varied', async ({ page }) => {

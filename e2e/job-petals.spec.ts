@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('petals over and under all the way round, a second ring the other way, twice the folds, veins that stop where the petal dives', async ({ page }) => {

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './journey';
 import { converter } from 'culori';
 import { PNG } from 'pngjs';
 import { DeskPage } from './desk';

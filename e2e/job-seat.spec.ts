@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('a seat fabric: three faces with rows by count, turned onto one another, repeated without a gap, an empty face over the same pattern behind, its tile handed over', async ({ page }) => {

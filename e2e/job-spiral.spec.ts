@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('a spiral mark on a triangular grid: ring, branch lines, even gaps, six colours; side, count and gap changed afterwards', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('a lamp drawn once, placed at points and in cells, worked on from one of its copies, and one copy released', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { PNG } from 'pngjs';
 import { DeskPage } from './desk';
 import { unzipped } from './zip';

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('a lozenge is repeated all over the sheet with sixth turns and mirrors, its cell made wider by a number, and another one along a border', async ({ page }) => {

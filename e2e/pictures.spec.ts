@@ -1,5 +1,7 @@
 import { readFile } from 'node:fs/promises';
-import { expect, type Page, test } from '@playwright/test';
+import { connect } from 'node:net';
+import type { Page } from '@playwright/test';
+import { expect, test } from './journey';
 import { PNG } from 'pngjs';
 import { DeskPage } from './desk';
 import { unzipped } from './zip';
@@ -80,6 +82,34 @@ test('a picture is dropped on the sheet; what is none is refused, and nothing is
     await desk.revision(2);
     expect((await desk.stored()).plan.steps).toMatchObject([{ kind: 'picture', fade: 0.4 }]);
     await expect(page.getByText('by its first bytes this file is none')).toHaveCount(0);
+});
+
+test('an upload that stops half-way leaves nothing behind, and the next one arrives', async ({ page, baseURL }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Half-way');
+    const kept = async () => ((await (await page.request.get('/api/account')).json()) as { pictures: number }).pictures;
+    const before = await kept();
+    const cookies = await page.context().cookies();
+    const { hostname, port } = new URL(baseURL ?? '');
+    const token = decodeURIComponent(cookies.find((one) => one.name === 'XSRF-TOKEN')?.value ?? '');
+    const bytes = await readFile(VIEW);
+    await new Promise<void>((done, failed) => {
+        const line = connect(Number(port), hostname, () => {
+            line.write(
+                ['POST /api/pictures HTTP/1.1', `Host: ${hostname}:${port}`, `Cookie: ${cookies.map(({ name, value }) => `${name}=${value}`).join('; ')}`, `X-XSRF-TOKEN: ${token}`, 'Accept: application/json', 'Content-Type: multipart/form-data; boundary=half', `Content-Length: ${bytes.length + 2000}`, '', '--half', 'Content-Disposition: form-data; name="picture"; filename="harbour.png"', 'Content-Type: image/png', '', ''].join('\r\n'),
+            );
+            line.write(bytes.subarray(0, bytes.length / 2), () => line.destroy());
+        });
+        line.on('close', () => done());
+        line.on('error', failed);
+    });
+    expect(await kept()).toBe(before);
+    // Another picture than any before it, so that it counts.
+    const png = PNG.sync.read(bytes);
+    png.data.set([Date.now() % 256, Math.floor(Date.now() / 256) % 256, Math.floor(Date.now() / 65536) % 256], 0);
+    await desk.drop('harbour.png', 'image/png', PNG.sync.write(png));
+    await desk.revision(2);
+    expect(await kept()).toBe(before + 1);
 });
 
 test('a picture is pasted on the sheet', async ({ page, context }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('a pencil sketch is scanned and lies straight under the sheet, whatever the scanner does on the way', async ({ page }) => {

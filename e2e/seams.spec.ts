@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 const DARK = '#1b2140';

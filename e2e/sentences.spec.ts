@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('numbers are typed, stepped, dragged and worked out in the sentence; wrong ones say why beside the number', async ({ page }) => {

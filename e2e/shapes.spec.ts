@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('an icon is drawn from points of a grid, bent, cut, put in a row, and follows the grid', async ({ page }) => {

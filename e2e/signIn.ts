@@ -1,7 +1,15 @@
 import { mkdir } from 'node:fs/promises';
 import { chromium, type FullConfig } from '@playwright/test';
 
-/** Signs the sample designer in once; the journeys begin signed in. */
+/** One for each worker; bin/test brings them in. */
+export const DESIGNERS = ['demo@sternbild.test', 'second@sternbild.test'];
+
+/** Where a worker finds that its designer is signed in. */
+export function signedIn(worker: number): string {
+    return `e2e/.output/signed-in.${worker}.json`;
+}
+
+/** Signs the sample designers in once; the journeys begin signed in. */
 export default async function signIn(config: FullConfig): Promise<void> {
     const use = config.projects[0]?.use;
     if (use?.baseURL === undefined) {
@@ -9,12 +17,15 @@ export default async function signIn(config: FullConfig): Promise<void> {
     }
     await mkdir('e2e/.output', { recursive: true });
     const browser = await chromium.launch(use.launchOptions);
-    const page = await browser.newPage({ baseURL: use.baseURL });
-    await page.goto('/sign-in');
-    await page.getByLabel('E-mail address').fill('demo@sternbild.test');
-    await page.getByLabel('Password').fill('polar grid');
-    await page.getByRole('button', { name: 'Sign in' }).click();
-    await page.getByRole('heading', { name: 'Sheets' }).waitFor();
-    await page.context().storageState({ path: 'e2e/.output/signed-in.json' });
+    for (const [worker, address] of DESIGNERS.slice(0, config.workers).entries()) {
+        const page = await browser.newPage({ baseURL: use.baseURL });
+        await page.goto('/sign-in');
+        await page.getByLabel('E-mail address').fill(address);
+        await page.getByLabel('Password').fill('polar grid');
+        await page.getByRole('button', { name: 'Sign in' }).click();
+        await page.getByRole('heading', { name: 'Sheets' }).waitFor();
+        await page.context().storageState({ path: signedIn(worker) });
+        await page.close();
+    }
     await browser.close();
 }

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 /** 100 ms there and back on every request. */

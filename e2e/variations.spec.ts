@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('twelve variations side by side: what varies is chosen, one is kept as a sheet, another taken over and undone', async ({ page }) => {

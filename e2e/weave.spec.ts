@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 test('two rows of rails are woven, and a crossing is swapped by a click; lobes lie over one another all the way round', async ({ page }) => {

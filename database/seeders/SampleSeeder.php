@@ -16,10 +16,10 @@ final class SampleSeeder extends Seeder
 
     private const PASSWORD = 'polar grid';
 
-    public function run(SheetBook $book): void
+    public function run(SheetBook $book, string $email = self::EMAIL): void
     {
-        DB::transaction(static function () use ($book): void {
-            $person = User::query()->firstOrCreate(['email' => self::EMAIL], ['name' => 'Velmora Tramways', 'password' => self::PASSWORD]);
+        DB::transaction(static function () use ($book, $email): void {
+            $person = User::query()->firstOrCreate(['email' => $email], ['name' => 'Velmora Tramways', 'password' => self::PASSWORD]);
             // Their revisions go with them.
             Sheet::withTrashed()->where('user_id', $person->id)->get()->each(static fn (Sheet $sheet): ?bool => $sheet->forceDelete());
             foreach (glob(resource_path('demo/*.json')) ?: [] as $file) {

@@ -40,7 +40,6 @@ export function Bring({ onDone }: { onDone: () => void }) {
                 type="file"
                 accept="image/png,image/jpeg,image/webp"
                 className="hidden"
-                aria-label="Picture to bring"
                 onChange={(event) => {
                     const chosen = event.target.files?.[0];
                     event.target.value = '';
