@@ -73,8 +73,11 @@ export class DeskPage {
     /** The same by keyboard. */
     async bringInByKeys(what: 'picture' | 'drawing' | 'sketch'): Promise<void> {
         await this.page.getByRole('button', { name: 'Bring a picture, a drawing or a sketch' }).press('Enter');
-        await expect(this.page.getByRole('menuitem', { name: 'A picture' })).toBeFocused();
-        for (let k = 0; k < ['picture', 'drawing', 'sketch'].indexOf(what); k++) await this.page.keyboard.press('ArrowDown');
+        const items = ['picture', 'drawing', 'sketch'] as const;
+        for (const item of items.slice(0, items.indexOf(what) + 1)) {
+            if (item !== 'picture') await this.page.keyboard.press('ArrowDown');
+            await expect(this.page.getByRole('menuitem', { name: `A ${item}` })).toBeFocused();
+        }
         await this.page.keyboard.press('Enter');
     }
 

@@ -50,7 +50,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('pages/{page}', [ScannerController::class, 'page'])->where('page', '[a-z0-9]+')->name('page');
             Route::put('cover', [ScannerController::class, 'cover'])->middleware('turn')->name('cover');
             Route::put('feed', [ScannerController::class, 'feed'])->middleware('turn')->name('feed');
-            Route::post('scans', [ScannerController::class, 'scan'])->middleware(['turn', 'throttle:files'])->name('scan');
+            Route::post('scans', [ScannerController::class, 'scan'])->middleware('turn')->name('scan');
             Route::prefix('scans/{scan}')->where(['scan' => '[0-9a-f]{16}'])->group(function (): void {
                 Route::get('/', [ScannerController::class, 'progress'])->middleware('turn')->name('progress');
                 Route::delete('/', [ScannerController::class, 'cancel'])->middleware('turn')->name('cancel');

@@ -10,6 +10,7 @@ use App\Sheets\SheetPages;
 use App\Sheets\StaleChange;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Log;
 use Sternbild\Core\Pixel\Unreadable;
@@ -66,6 +67,10 @@ final class Problems
             'problem' => 'waiting',
             'message' => 'Two of your files are being made just now. Wait for one of them, or cancel it.',
         ], 429, ['Retry-After' => self::RETRY_FILE_SECONDS]));
+        $exceptions->render(static fn (ThrottleRequestsException $fault): JsonResponse => new JsonResponse([
+            'problem' => 'waiting',
+            'message' => 'That was asked for too often within a minute. Please wait a moment, and try again.',
+        ], 429, $fault->getHeaders()));
         $exceptions->render(static fn (ScannerFault $fault): JsonResponse => new JsonResponse([
             'problem' => 'scanner', 'message' => $fault->getMessage(), ...$fault->field === null ? [] : ['errors' => [$fault->field => [$fault->getMessage()]]],
         ], $fault->status));

@@ -116,7 +116,7 @@ final class SessionTest extends TestCase
         for ($guess = 1; $guess <= 6; $guess++) {
             $this->postJson('/api/sign-in', ['email' => 'ada@sternbild.test', 'password' => "guess $guess"])->assertUnprocessable();
         }
-        $this->postJson('/api/sign-in', ['email' => 'ada@sternbild.test', 'password' => 'guess 7'])->assertTooManyRequests();
+        $this->postJson('/api/sign-in', ['email' => 'ada@sternbild.test', 'password' => 'guess 7'])->assertTooManyRequests()->assertJsonPath('problem', 'waiting')->assertJsonPath('message', 'That was asked for too often within a minute. Please wait a moment, and try again.');
     }
 
     public function test_an_address_that_is_none_is_refused_before_anything_is_done_with_it(): void

@@ -5,6 +5,12 @@ import { answer, api, Problem, type Schemas } from '../../api/client';
 type Scanner = Schemas['Scanner'];
 type Scan = Schemas['Scan'];
 
+/** What a hand does at the scanner. */
+interface Touch {
+    open?: boolean;
+    jam?: boolean;
+}
+
 /** Between two looks how far a scan is, in milliseconds. */
 const LOOK = 120;
 
@@ -21,7 +27,13 @@ export function useScanner(open: boolean) {
     /** The scan that is waited for, and whether it was given up. */
     const run = useRef<{ stopped: boolean } | null>(null);
 
-    const show = (scanner: Scanner) => queries.setQueryData(KEY, scanner);
+    const [touched, setTouched] = useState<Touch>({});
+
+    // What was asked before this was known would tell how it has been.
+    async function show(scanner: Scanner): Promise<void> {
+        await queries.cancelQueries({ queryKey: KEY });
+        queries.setQueryData(KEY, scanner);
+    }
     // What the scanner still has of one that nobody waits for any more, the next one takes the place of.
     const forget = (id: string) => answer(api.DELETE('/api/scanner/scans/{scan}', { params: { path: { scan: id } } })).then(show, () => undefined);
     const scanning = useMutation({
@@ -58,11 +70,12 @@ export function useScanner(open: boolean) {
         },
     });
     const touching = useMutation({
-        mutationFn: ({ open: isOpen, jam = false }: { open?: boolean; jam?: boolean }) => answer(isOpen === undefined ? api.PUT('/api/scanner/feed', { body: { jam } }) : api.PUT('/api/scanner/cover', { body: { open: isOpen } })),
-        onSuccess: (scanner) => {
+        mutationFn: ({ open: isOpen, jam = false }: Touch) => answer(isOpen === undefined ? api.PUT('/api/scanner/feed', { body: { jam } }) : api.PUT('/api/scanner/cover', { body: { open: isOpen } })),
+        onSuccess: async (scanner) => {
             if (!scanning.isPending) scanning.reset();
-            show(scanner);
+            await show(scanner);
         },
+        onSettled: () => setTouched({}),
     });
 
     const stop = useCallback(() => {
@@ -81,8 +94,11 @@ export function useScanner(open: boolean) {
         begin: scanning.mutateAsync,
         stop,
         /** What a hand does at the scanner, and what it is about to have done. */
-        touch: touching.mutate,
-        touched: touching.isPending ? touching.variables : {},
+        touch: (how: Touch) => {
+            setTouched(how);
+            touching.mutate(how);
+        },
+        touched,
         lookAgain: () => {
             scanning.reset();
             touching.reset();
