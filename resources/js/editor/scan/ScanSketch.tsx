@@ -2,6 +2,7 @@ import { Dialog } from 'radix-ui';
 import { type FormEvent, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { layPicture } from '../begin/layPicture';
+import { Progress } from '../../ui/Progress';
 import { problemText, useDesk } from '../desk';
 import { useScanner } from './useScanner';
 
@@ -35,7 +36,8 @@ export function ScanSketch({ open, onOpen, onClosed }: { open: boolean; onOpen: 
             return;
         }
         select(null);
-        onOpen(false);
+        if (straighten && !kept.straight) setRefused('It is laid as it was scanned: the edge of the paper was not found. Its corners can be clicked in its sentence.');
+        else onOpen(false);
     }
 
     const said = refused ?? problem?.message ?? FAULTS[scanner?.state ?? 'ready'] ?? null;
@@ -81,7 +83,7 @@ export function ScanSketch({ open, onOpen, onClosed }: { open: boolean; onOpen: 
                         <div className="flex items-center gap-2">
                             {isScanning ? (
                                 <p role="status" className="flex flex-1 items-center gap-3 text-slate">
-                                    <progress className="h-1.5 w-44 overflow-hidden rounded-full bg-hairline [&::-webkit-progress-bar]:bg-hairline [&::-webkit-progress-value]:bg-amber" aria-label="How far the sheet is" max={1} value={share} />
+                                    <Progress label="How far the sheet is" max={1} value={share} />
                                     <span className="tabular-nums">{share === 1 ? 'Bringing it in' : `${Math.round(share * 100)} %`}</span>
                                 </p>
                             ) : (
