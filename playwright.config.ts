@@ -19,6 +19,8 @@ export default defineConfig({
     globalSetup: './e2e/signIn.ts',
     use: {
         baseURL: process.env['STERNBILD_URL'],
+        // What does not come within this does not come.
+        actionTimeout: 20_000,
         viewport: { width: 1280, height: 800 },
         acceptDownloads: true,
         launchOptions: {

@@ -121,7 +121,7 @@ test('the same rosette by keyboard alone', async ({ page }) => {
 
     /** Walks with the tab key until the wanted control has the focus, and sees that it shows. */
     async function tabTo(wanted: ReturnType<typeof page.getByRole>): Promise<void> {
-        for (let step = 0; step < 80; step++) {
+        for (let step = 0; step < 160; step++) {
             if (await wanted.evaluate((element) => element === document.activeElement)) {
                 const outline = await wanted.evaluate((element) => getComputedStyle(element).outlineStyle);
                 expect(outline).not.toBe('none');
