@@ -70,7 +70,7 @@ test('every screen is accessible', async ({ page, browser, baseURL }) => {
         await what.waitFor({ state: 'detached' });
     }
     await desk.newSheet('States');
-    const ways = page.getByRole('region', { name: 'Three ways to begin' });
+    const ways = page.getByRole('region', { name: 'Four ways to begin' });
     await ways.waitFor();
     await isAccessible(page);
     await ways.getByRole('button', { name: /^An example/ }).click();

@@ -2,10 +2,10 @@ import { expect, test } from './journey';
 import { readFile } from 'node:fs/promises';
 import { DeskPage } from './desk';
 
-test('a first sheet offers three ways to begin, and a walk that is done by doing it', async ({ page }) => {
+test('a first sheet offers four ways to begin, and a walk that is done by doing it', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('First minutes');
-    const ways = page.getByRole('region', { name: 'Three ways to begin' });
+    const ways = page.getByRole('region', { name: 'Four ways to begin' });
     await ways.getByRole('button', { name: 'Show me in five steps' }).click();
     const walk = page.getByRole('complementary', { name: 'A short walk' });
     await expect(walk.getByRole('status')).toHaveText('Lay a grid');

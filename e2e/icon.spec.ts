@@ -18,7 +18,7 @@ async function isFinished(desk: DeskPage): Promise<void> {
 test('an icon is made from nothing by pointer', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.fillInNewSheet('Icon by pointer');
-    await page.getByRole('region', { name: 'Three ways to begin' }).getByRole('button', { name: /^A grid/ }).click();
+    await page.getByRole('region', { name: 'Four ways to begin' }).getByRole('button', { name: /^A grid/ }).click();
     await page.getByRole('button', { name: 'Rectangular grid' }).click();
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);

@@ -75,9 +75,12 @@ test('the same by keyboard: the tray is gone through by arrows, and what was sca
 test('a picture that is on disk is brought the same way', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('From disk');
+    // From the card on the empty sheet.
     const chosen = page.waitForEvent('filechooser');
-    await desk.bringIn('picture');
+    await page.getByRole('region', { name: 'Four ways to begin' }).getByRole('button', { name: /^A reference/ }).click();
+    await page.getByRole('menuitem', { name: 'A picture' }).click();
     await (await chosen).setFiles('resources/demo/pictures/lamp.jpg');
     await desk.revision(2);
     expect((await desk.stored()).plan.steps).toMatchObject([{ kind: 'picture' }]);
+    await expect(desk.sheet).toBeFocused();
 });

@@ -2,11 +2,12 @@ import { type ComponentPropsWithRef, useState } from 'react';
 import type { Problem } from '../../api/client';
 import { useDesk } from '../desk';
 import { usePick } from '../pick/pick';
+import { Bring } from './Bring';
 import { Examples } from './Examples';
 import { ReadyOnes } from './ReadyOnes';
 import { Walk } from './Walk';
 
-/** Three ways to begin on an empty sheet, and a walk through the first steps. */
+/** Four ways to begin on an empty sheet, and a walk through the first steps. */
 export function Begin({ bring, onBegun }: { bring: (plan: string) => Promise<Problem | null>; onBegun: () => void }) {
     const { page, asking, picking, placeWanted } = useDesk();
     const { mode } = usePick(picking);
@@ -31,11 +32,18 @@ export function Begin({ bring, onBegun }: { bring: (plan: string) => Promise<Pro
     }
     if (!isNew || left || asking !== null || placeWanted !== null || mode !== 'cells') return null;
     return (
-        <section aria-label="Three ways to begin" className="pointer-events-none absolute inset-0 grid place-items-center">
-            <div className="appear pointer-events-auto w-[470px] max-w-[92%] rounded-md border border-rule bg-paper p-6 shadow-[0_10px_40px_-16px_rgba(27,33,64,.35)]">
-                <h2 className="font-serif text-[22px] leading-none font-semibold">Three ways to begin</h2>
-                <div className="mt-5 grid grid-cols-3 gap-2.5">
+        <section aria-label="Four ways to begin" className="pointer-events-none absolute inset-0 grid place-items-center">
+            <div className="appear pointer-events-auto w-[600px] max-w-[92%] rounded-md border border-rule bg-paper p-6 shadow-[0_10px_40px_-16px_rgba(27,33,64,.35)]">
+                <h2 className="font-serif text-[22px] leading-none font-semibold">Four ways to begin</h2>
+                <div className="mt-5 grid grid-cols-4 gap-2.5">
                     <Way picture="M6 6h36v36h-36zM18 6V42M30 6V42M6 18H42M6 30H42" name="A grid" says="one of six sorts, from below the sheet" onClick={begin} />
+                    <div className="flex min-w-0 flex-col-reverse gap-1">
+                        <Bring
+                            onDone={begin}
+                            side="bottom"
+                            trigger={<Way picture="M6 9h36v30h-36zM6 33L16 22L24 30L30 24L42 36M30 17a3 3 0 1 0 6 0a3 3 0 1 0-6 0" name="A reference" says="a picture, a drawing, or a sketch" />}
+                        />
+                    </div>
                     <ReadyOnes
                         onLaid={begin}
                         trigger={<Way picture="M8 18a10 10 0 1 0 20 0a10 10 0 1 0-20 0M20 18a10 10 0 1 0 20 0a10 10 0 1 0-20 0M14 30a10 10 0 1 0 20 0a10 10 0 1 0-20 0" name="A ready one" says="a construction, laid as sentences" />}
@@ -63,7 +71,7 @@ export function Begin({ bring, onBegun }: { bring: (plan: string) => Promise<Pro
 
 function Way({ picture, name, says, ...rest }: { picture: string; name: string; says: string } & ComponentPropsWithRef<'button'>) {
     return (
-        <button className="flex flex-col items-start rounded border border-rule bg-card p-3 text-left hover:border-amber hover:bg-honey" {...rest}>
+        <button className="flex grow flex-col items-start rounded border border-rule bg-card p-3 text-left hover:border-amber hover:bg-honey" {...rest}>
             <svg viewBox="0 0 48 48" width="44" height="44" aria-hidden="true" className="mb-2.5 -ml-1">
                 <path d={picture} fill="none" stroke="currentColor" strokeWidth="1.6" />
             </svg>

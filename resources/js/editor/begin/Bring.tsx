@@ -1,11 +1,11 @@
 import { DropdownMenu } from 'radix-ui';
-import { useRef, useState } from 'react';
+import { type ReactNode, useRef, useState } from 'react';
 import { useBringing } from '../layers/useBringing';
 import { BringDrawing } from './BringDrawing';
 import { ScanSketch } from '../scan/ScanSketch';
 
 /** What is not made here, but brought: a picture from disk, a drawing from another program, a pencil sketch from the scanner. */
-export function Bring({ onDone }: { onDone: () => void }) {
+export function Bring({ onDone, side, trigger }: { onDone: () => void; side: 'top' | 'bottom'; trigger: ReactNode }) {
     const { bring, said } = useBringing();
     const [open, setOpen] = useState<'drawing' | 'sketch' | null>(null);
     const file = useRef<HTMLInputElement>(null);
@@ -18,11 +18,9 @@ export function Bring({ onDone }: { onDone: () => void }) {
                 </span>
             )}
             <DropdownMenu.Root>
-                <DropdownMenu.Trigger className="quiet -mr-2 py-1.5 text-umber" aria-label="Bring a picture, a drawing or a sketch">
-                    Bring
-                </DropdownMenu.Trigger>
+                <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
                 <DropdownMenu.Portal>
-                    <DropdownMenu.Content className="menu" align="end" side="top">
+                    <DropdownMenu.Content className="menu" align="start" side={side}>
                         <DropdownMenu.Item className="menu-item" onSelect={() => file.current?.click()}>
                             A picture <span className="text-[11.5px] text-slate">PNG, JPEG, WebP</span>
                         </DropdownMenu.Item>

@@ -52,7 +52,7 @@ export function ScanSketch({ open, onOpen, onClosed }: { open: boolean; onOpen: 
                             <>
                                 <fieldset disabled={isScanning}>
                                     <legend className="mb-2.5 font-medium">In the tray</legend>
-                                    <div className="grid grid-cols-4 items-end gap-4">
+                                    <div className="-mx-3 grid grid-cols-4 items-end gap-4 rounded-md bg-ground px-4 pt-4 pb-3">
                                         {scanner.tray.map((one) => (
                                             <TraySheet key={one.page} sheet={one} isChosen={one.page === sheet} share={isScanning && one.page === sheet ? share : null} onChoose={() => setChosen(one.page)} />
                                         ))}

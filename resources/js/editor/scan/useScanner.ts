@@ -26,8 +26,9 @@ export function useScanner(open: boolean) {
     const [scan, setScan] = useState<Scan | null>(null);
     /** The scan that is waited for, and whether it was given up. */
     const run = useRef<{ stopped: boolean } | null>(null);
-
     const [touched, setTouched] = useState<Touch>({});
+    /** Ends when the hand is off the scanner. */
+    const hand = useRef(Promise.resolve());
 
     // What was asked before this was known would tell how it has been.
     async function show(scanner: Scanner): Promise<void> {
@@ -40,6 +41,7 @@ export function useScanner(open: boolean) {
         mutationFn: async ({ page, resolution, straighten, within }: { page: string; resolution: number; straighten: boolean; within: [number, number] }) => {
             const mine = { stopped: false };
             run.current = mine;
+            await hand.current;
             let now = await answer(api.POST('/api/scanner/scans', { body: { page, resolution } }));
             for (let silent = 0; now.state === 'scanning' && !mine.stopped; ) {
                 setScan(now);
@@ -96,7 +98,10 @@ export function useScanner(open: boolean) {
         /** What a hand does at the scanner, and what it is about to have done. */
         touch: (how: Touch) => {
             setTouched(how);
-            touching.mutate(how);
+            hand.current = touching.mutateAsync(how).then(
+                () => undefined,
+                () => undefined,
+            );
         },
         touched,
         lookAgain: () => {

@@ -276,7 +276,17 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                     </span>
                 )}
                 <span className="flex-1" />
-                {count === 0 && <Bring onDone={onDone} />}
+                {count === 0 && (
+                    <Bring
+                        onDone={onDone}
+                        side="top"
+                        trigger={
+                            <button className="quiet -mr-2 py-1.5 text-umber" aria-label="Bring a picture, a drawing or a sketch">
+                                Bring
+                            </button>
+                        }
+                    />
+                )}
                 {count === 0 && <ReadyOnes onLaid={onDone} trigger={<button className="quiet -mr-2 py-1.5 text-umber">Ready constructions</button>} />}
                 {count > 0 && (
                     <button className="quiet -mr-2 py-1.5" onClick={() => picking.clear()}>
