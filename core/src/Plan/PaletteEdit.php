@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan;
 
 use Sternbild\Core\Paint\Ramp;
+use Sternbild\Core\Plan\Field\ColourField;
 
 /** Changes of the palette of a plan as it is written. */
 final class PaletteEdit
 {
     private const MOST_RAMP = 24;
+
+    /** Colours that others take the place of, at once. */
+    private const MOST_REPLACED = 256;
 
     /** Of a name that the names of a ramp begin with. */
     private const LONGEST = 16;
@@ -98,5 +102,28 @@ final class PaletteEdit
     private static function palette(array $plan): array
     {
         return is_array($plan['palette'] ?? null) ? $plan['palette'] : [];
+    }
+
+    /**
+     * Colours by the colours that they take the place of.
+     *
+     * @param  array<array-key, mixed>  $operation
+     * @return non-empty-array<array-key, string>
+     *
+     * @throws Unusable
+     */
+    public static function map(array $operation, string $pointer): array
+    {
+        $map = $operation['map'] ?? null;
+        if (! is_array($map) || $map === [] || array_is_list($map) || count($map) > self::MOST_REPLACED) {
+            throw Unusable::at("$pointer/map", 'colours by the colours that they take the place of, such as {"lagoon": "ink"}');
+        }
+        foreach ($map as $from => $to) {
+            if (! is_string($to) || ! ColourField::isColour($to) || ! ColourField::isColour((string) $from)) {
+                throw Unusable::at("$pointer/map/$from", 'the name of a colour, #rrggbb or none');
+            }
+        }
+
+        return $map;
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
-use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\PaintedCellsField;
 use Sternbild\Core\Result\Role;
 
@@ -214,7 +213,7 @@ final class PlanEdit
         }
         $step = $this->steps->step($index);
         $label = $this->labelOf($step);
-        $step = self::withSet($step, explode('.', $field), $this->withNames(['value' => $operation['value'] ?? null])['value']);
+        $step = Inside::with($step, explode('.', $field), $this->withNames(['value' => $operation['value'] ?? null])['value']);
         $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
         $step = $kind === null ? $step : $this->measureNames()->spelt($step, $kind);
         $this->steps->replace($index, $step);
@@ -299,30 +298,6 @@ final class PlanEdit
         }
 
         return $latest;
-    }
-
-    /**
-     * @param  array<array-key, mixed>  $map
-     * @param  list<string>  $path
-     * @return array<array-key, mixed>
-     */
-    private static function withSet(array $map, array $path, mixed $value): array
-    {
-        $key = $path[0];
-        if (count($path) > 1) {
-            $inner = self::withSet(is_array($map[$key] ?? null) ? $map[$key] : [], array_slice($path, 1), $value);
-            if ($inner === []) {
-                unset($map[$key]);
-            } else {
-                $map[$key] = $inner;
-            }
-        } elseif ($value === null) {
-            unset($map[$key]);
-        } else {
-            $map[$key] = $value;
-        }
-
-        return $map;
     }
 
     /**
@@ -437,7 +412,7 @@ final class PlanEdit
         $sheet = is_array($this->plan['sheet'] ?? null) ? $this->plan['sheet'] : [];
         $path = explode('.', $field);
         // A background of nothing is written down as that.
-        $this->plan['sheet'] = isset($path[1]) ? self::withSet($sheet, $path, $operation['value'] ?? null) : [...$sheet, $field => $operation['value'] ?? null];
+        $this->plan['sheet'] = isset($path[1]) ? Inside::with($sheet, $path, $operation['value'] ?? null) : [...$sheet, $field => $operation['value'] ?? null];
         $this->labels[] = "Change the sheet’s $field";
     }
 
@@ -454,7 +429,7 @@ final class PlanEdit
             throw Unusable::at("$pointer/name", 'a name');
         }
         $entries = is_array($this->plan[$map] ?? null) ? $this->plan[$map] : [];
-        $this->plan[$map] = self::withSet($entries, [$name], $operation['value'] ?? null);
+        $this->plan[$map] = Inside::with($entries, [$name], $operation['value'] ?? null);
         $this->labels[] = 'Change '.($map === 'values' ? 'value' : 'colour')." $name";
     }
 
@@ -478,7 +453,7 @@ final class PlanEdit
     {
         [$name, $to] = PaletteEdit::names($this->plan, $operation, $pointer);
         $this->plan = PaletteEdit::renamed($this->plan, $name, $to);
-        $this->recolourSteps($name, $to);
+        $this->steps->recolour([$name => $to]);
         $this->labels[] = "Rename colour $name to $to";
     }
 
@@ -489,45 +464,14 @@ final class PlanEdit
      */
     private function recolour(array $operation, string $pointer): void
     {
-        $map = $operation['map'] ?? null;
-        if (! is_array($map) || $map === [] || array_is_list($map) || count($map) > 256) {
-            throw Unusable::at("$pointer/map", 'colours by the colours that they take the place of, such as {"lagoon": "ink"}');
-        }
-        foreach ($map as $from => $to) {
-            if (! is_string($to) || ! ColourField::isColour($to) || ! ColourField::isColour((string) $from)) {
-                throw Unusable::at("$pointer/map/$from", 'the name of a colour, #rrggbb or none');
-            }
-        }
-        // In two steps, so that colours can change places.
-        foreach (array_keys($map) as $number => $from) {
-            $this->recolourSteps((string) $from, "\0$number");
-        }
-        foreach (array_values($map) as $number => $to) {
-            $this->recolourSteps("\0$number", $to);
-        }
+        $map = PaletteEdit::map($operation, $pointer);
+        $this->steps->recolour($map);
         $sheet = is_array($this->plan['sheet'] ?? null) ? $this->plan['sheet'] : [];
         $ground = $map[is_string($sheet['background'] ?? null) ? $sheet['background'] : ''] ?? null;
         if (is_string($ground)) {
             $this->plan['sheet'] = [...$sheet, 'background' => $ground === 'none' ? null : $ground];
         }
         $this->labels[] = 'Recolour '.implode(', ', array_slice(array_map(strval(...), array_keys($map)), 0, 3));
-    }
-
-    private function recolourSteps(string $from, string $to): void
-    {
-        foreach ($this->steps->all() as $index => $step) {
-            $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
-            foreach ($kind?->fields() ?? [] as $field) {
-                $path = explode('.', $field->name);
-                $outer = $step[$path[0]] ?? null;
-                $said = isset($path[1]) ? (is_array($outer) ? $outer[$path[1]] ?? null : null) : $outer;
-                $recoloured = $said === null ? null : $field->recoloured($said, $from, $to);
-                if ($recoloured !== $said) {
-                    $step = self::withSet($step, $path, $recoloured);
-                }
-            }
-            $this->steps->replace($index, $step);
-        }
     }
 
     /** @throws Unusable */
@@ -582,7 +526,7 @@ final class PlanEdit
             $outer = $step[$path[0]] ?? null;
             $said = isset($path[1]) ? (is_array($outer) ? $outer[$path[1]] ?? null : null) : $outer;
             if ($said !== null) {
-                $step = self::withSet($step, $path, $field->renamed($said, $new));
+                $step = Inside::with($step, $path, $field->renamed($said, $new));
             }
         }
 

@@ -52,6 +52,38 @@ final class StepList
         return $this->positions()[$id] ?? null;
     }
 
+    /**
+     * Wherever one of these colours is used another one is, all at once: two can change places.
+     *
+     * @param  array<array-key, string>  $map
+     */
+    public function recolour(array $map): void
+    {
+        foreach (array_keys($map) as $number => $from) {
+            $this->recolourOne((string) $from, "\0$number");
+        }
+        foreach (array_values($map) as $number => $to) {
+            $this->recolourOne("\0$number", $to);
+        }
+    }
+
+    private function recolourOne(string $from, string $to): void
+    {
+        foreach ($this->steps as $index => $step) {
+            $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
+            foreach ($kind?->fields() ?? [] as $field) {
+                $path = explode('.', $field->name);
+                $outer = $step[$path[0]] ?? null;
+                $said = isset($path[1]) ? (is_array($outer) ? $outer[$path[1]] ?? null : null) : $outer;
+                $recoloured = $said === null ? null : $field->recoloured($said, $from, $to);
+                if ($recoloured !== $said) {
+                    $step = Inside::with($step, $path, $recoloured);
+                }
+            }
+            $this->replace($index, $step);
+        }
+    }
+
     /** @param  array<array-key, mixed>  $step  with the id of the one that it takes the place of */
     public function replace(int $index, array $step): void
     {
