@@ -101,6 +101,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
             nudge(event.key as Arrow, event.altKey ? 0.1 : 1);
         } else if (ARROWS.includes(event.key)) {
             event.preventDefault();
+            pointer.out();
             walk.arrow(event.key as Arrow, event.shiftKey);
         } else if (event.key === 'Enter') {
             event.preventDefault();
@@ -129,7 +130,10 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                     onPointerMove={tool.move}
                     onPointerUp={tool.up}
                     onPointerCancel={tool.leave}
-                    onPointerLeave={() => show(null)}
+                    onPointerLeave={() => {
+                        pointer.out();
+                        show(null);
+                    }}
                     onKeyDown={onKeyDown}
                     onDragOver={bringing.onDragOver}
                     onDrop={bringing.onDrop}

@@ -1,4 +1,4 @@
-import { type PointerEvent, type RefObject, useRef } from 'react';
+import { type PointerEvent, type RefObject, useEffect, useEffectEvent, useRef } from 'react';
 import { useDesk } from '../desk';
 import { useCircleDrag } from '../handles/useCircleDrag';
 import { type Hover, tellable } from '../pick/hover';
@@ -32,11 +32,13 @@ interface Given {
 
 /** What the pointer does on the sheet: hovers, picks, picks on the way, pulls from one place to another, drags circles, moves the sheet. */
 export function usePointer({ box, canvas, view, pan, panning, hit, putting, show }: Given) {
-    const { picking, placeWanted, asking, setAsking } = useDesk();
+    const { scene, picking, placeWanted, asking, setAsking } = useDesk();
     const { mode } = usePick(picking);
     const snapping = useSnapping(view);
     const circle = useCircleDrag(view, show);
     const drag = useRef<{ kind: 'pan' | 'add' | 'take' | 'pull'; x: number; y: number; points: number } | null>(null);
+    /** Where the pointer rests; nowhere while keys walk. */
+    const rests = useRef<[number, number] | null>(null);
     const held = (kind: 'pan' | 'add' | 'take' | 'pull', x: number, y: number) => ({ kind, x, y, points: picking.get().points.length });
     const taking = useRef<Promise<unknown>>(Promise.resolve());
     const { wantsPoint } = hit;
@@ -143,8 +145,16 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
         return true;
     }
 
+    // What lies under a pointer that rests changes with the sheet.
+    const lookAgain = useEffectEvent(() => {
+        if (rests.current === null || drag.current !== null || wantsPoint || mode === 'paint' || mode === 'trace') return;
+        show(under(...rests.current));
+    });
+    useEffect(() => lookAgain(), [scene]);
+
     function move(event: PointerEvent): void {
         const [x, y] = place(event);
+        rests.current = [x, y];
         const now = drag.current;
         if (now?.kind === 'pan') {
             pan(x - now.x, y - now.y);
@@ -178,5 +188,10 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
         circle.leave();
     }
 
-    return { down, move, up, leave, pickAt };
+    /** The pointer is not over the sheet any more, or keys are used instead. */
+    function out(): void {
+        rests.current = null;
+    }
+
+    return { down, move, up, leave, out, pickAt };
 }
