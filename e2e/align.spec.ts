@@ -27,7 +27,7 @@ test('parts into one row, spread evenly, and centred in a cell, live', async ({ 
     // The first one moved, the row goes along.
     await desk.pick('parts', [[100, 210]]);
     await desk.verb('order', 'Centre on…');
-    await page.getByRole('button', { name: /^to/ }).first().click();
+    await page.getByRole('region', { name: 'Centre on…' }).getByRole('button', { name: /^to/ }).click();
     await page.getByRole('button', { name: 'a place clicked on the sheet' }).click();
     await page.mouse.click(...(await desk.at(150, 650)));
     await page.getByRole('button', { name: 'Do it' }).click();

@@ -30,6 +30,11 @@ interface Given {
     show: (hover: Hover | null | ((old: Hover | null) => Hover | null)) => void;
 }
 
+/** Whether two are of one thing, called alike. */
+function isSame(old: Hover | null, found: Hover | null): boolean {
+    return old?.name === found?.name && old?.grid === found?.grid && old?.part === found?.part && old?.line === found?.line && old?.cells?.join() === found?.cells?.join();
+}
+
 /** What the pointer does on the sheet: hovers, picks, picks on the way, pulls from one place to another, drags circles, moves the sheet. */
 export function usePointer({ box, canvas, view, pan, panning, hit, putting, show }: Given) {
     const { scene, picking, placeWanted, asking, setAsking } = useDesk();
@@ -147,8 +152,10 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
 
     // What lies under a pointer that rests changes with the sheet.
     const lookAgain = useEffectEvent(() => {
-        if (rests.current === null || drag.current !== null || wantsPoint || mode === 'paint' || mode === 'trace') return;
-        show(under(...rests.current));
+        // What a verb would do with it is shown as well, and changes the sheet in turn.
+        if (rests.current === null || drag.current !== null || wantsPoint || asking !== null || mode === 'paint' || mode === 'trace') return;
+        const found = under(...rests.current);
+        show((old) => (isSame(old, found) ? old : found));
     });
     useEffect(() => lookAgain(), [scene]);
 
@@ -179,7 +186,7 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
             along({ ...now, kind: now.kind === 'take' ? 'take' : 'add' }, x, y);
             drag.current = { ...now, x, y };
         }
-        show((old) => (old?.name === found?.name && old?.grid === found?.grid && old?.part === found?.part && old?.line === found?.line ? old : found));
+        show((old) => (isSame(old, found) ? old : found));
     }
 
     function leave(): void {
