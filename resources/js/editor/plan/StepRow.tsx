@@ -1,6 +1,6 @@
 import { DropdownMenu } from 'radix-ui';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
-import { Fragment, type KeyboardEvent, memo, useEffect, useRef, useState } from 'react';
+import { type KeyboardEvent, memo, useEffect, useRef, useState } from 'react';
 import type { Finding, Kind, Operation, Step, Piece } from '../../api/client';
 import { useActs } from '../desk';
 import { LiveField } from '../fields/LiveField';
@@ -131,10 +131,9 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                 {withMarks(step.sentence.filter((piece) => piece.said || all)).map(({ piece, mark }, k) => {
                     const field = kind?.fields.find((one) => one.name === piece.field);
                     const shown = field === undefined ? piece.text : <LiveField step={step} piece={piece} field={field} findings={findings} />;
-                    return mark === '' ? (
-                        <Fragment key={k}>{shown}</Fragment>
-                    ) : (
-                        <span key={k} className="whitespace-nowrap">
+                    // Of one sort and with a key of its own, however the words around it change: what is being edited in it is not lost.
+                    return (
+                        <span key={piece.field ?? k} className={mark === '' ? undefined : 'whitespace-nowrap'}>
                             {shown}
                             {mark}
                         </span>
