@@ -124,8 +124,11 @@ export class DeskPage {
         const choice = this.page.getByRole('radio', { name: family, exact: true });
         const button = this.page.getByRole('region', { name: 'Verbs' }).getByRole('button', { name: new RegExp(`^\\d ?${label}$`) });
         await expect(choice.or(button).first()).toBeVisible();
-        if (await choice.isVisible()) await choice.click();
-        await button.click();
+        // What fits the pick may still be changing.
+        await expect(async () => {
+            if (await choice.isVisible()) await choice.click({ timeout: 2_000 });
+            await button.click({ timeout: 2_000 });
+        }).toPass({ timeout: 20_000 });
     }
 
     /** Picks places, lines or parts one after another; each is picked before the next is clicked. */
