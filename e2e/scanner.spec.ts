@@ -76,10 +76,18 @@ test('a picture that is on disk is brought the same way', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('From disk');
     // From the card on the empty sheet.
-    const chosen = page.waitForEvent('filechooser');
-    await page.getByRole('region', { name: 'Four ways to begin' }).getByRole('button', { name: /^A reference/ }).click();
-    await page.getByRole('menuitem', { name: 'A picture' }).click();
-    await (await chosen).setFiles('resources/demo/pictures/lamp.jpg');
+    const ways = page.getByRole('region', { name: 'Four ways to begin' });
+    const choose = async (file: string | { name: string; mimeType: string; buffer: Buffer }) => {
+        const chosen = page.waitForEvent('filechooser');
+        await ways.getByRole('button', { name: /^A reference/ }).click();
+        await page.getByRole('menuitem', { name: 'A picture' }).click();
+        await (await chosen).setFiles(file);
+    };
+    // What is none is refused there, and the ways to begin stay.
+    await choose({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('these are notes') });
+    await expect(ways.getByText('by its first bytes this file is none')).toBeVisible();
+    await desk.revision(1);
+    await choose('resources/demo/pictures/lamp.jpg');
     await desk.revision(2);
     expect((await desk.stored()).plan.steps).toMatchObject([{ kind: 'picture' }]);
     await expect(desk.sheet).toBeFocused();

@@ -38,8 +38,9 @@ export function Begin({ bring, onBegun }: { bring: (plan: string) => Promise<Pro
                 <div className="mt-5 grid grid-cols-4 gap-2.5">
                     <Way picture="M6 6h36v36h-36zM18 6V42M30 6V42M6 18H42M6 30H42" name="A grid" says="one of six sorts, from below the sheet" onClick={begin} />
                     <div className="flex min-w-0 flex-col-reverse gap-1">
+                        {/* Once something is laid the sheet is not empty any more; what was refused stays to be read. */}
                         <Bring
-                            onDone={begin}
+                            onDone={onBegun}
                             side="bottom"
                             trigger={<Way picture="M6 9h36v30h-36zM6 33L16 22L24 30L30 24L42 36M30 17a3 3 0 1 0 6 0a3 3 0 1 0-6 0" name="A reference" says="a picture, a drawing, or a sketch" />}
                         />
