@@ -17,7 +17,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
-use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Pixel\SheetEdge;
 use Sternbild\Core\Pixel\Straightened;
@@ -68,16 +67,9 @@ final readonly class PictureController
             throw ValidationException::withMessages(['step' => 'Expected the id of a picture.']);
         }
 
-        return new JsonResponse(['corners' => self::pairs(SheetEdge::find($file))]);
-    }
+        $corners = SheetEdge::find($file);
 
-    /**
-     * @param  list<Vec>|null  $corners
-     * @return list<array{float, float}>|null as plans write them
-     */
-    public static function pairs(?array $corners): ?array
-    {
-        return $corners === null ? null : array_map(static fn (Vec $corner): array => [$corner->x, $corner->y], $corners);
+        return new JsonResponse(['corners' => $corners === null ? null : SheetEdge::written($corners)]);
     }
 
     /** To others than the one who brought it in it does not exist. */

@@ -76,7 +76,7 @@ final readonly class ScannerController
             'picture' => $picture->told(),
             'step' => [
                 'source' => $picture->source(), ...$request->lying(...Straightened::size($file, $corners ?? [])),
-                ...$corners === null ? [] : ['corners' => PictureController::pairs($corners)], ...$request->boolean('straighten') ? ['even' => true] : [],
+                ...$corners === null ? [] : ['corners' => SheetEdge::written($corners)], ...$request->boolean('straighten') ? ['even' => true] : [],
             ],
             'straight' => $corners !== null,
         ], 201);

@@ -72,6 +72,15 @@ final class SheetEdge
     }
 
     /**
+     * @param  list<Vec>  $corners
+     * @return list<array{float, float}> as plans write them
+     */
+    public static function written(array $corners): array
+    {
+        return array_map(static fn (Vec $corner): array => [$corner->x, $corner->y], $corners);
+    }
+
+    /**
      * The same corners as finely as the picture tells them: along each side, where it turns from dark to bright, to a fraction of a pixel. A side that does not tell stays where it was.
      *
      * @param  list<Vec>  $corners  in pixels of the copy
