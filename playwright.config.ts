@@ -1,26 +1,33 @@
 import { defineConfig } from '@playwright/test';
 
+/** How many times as long everything takes here as on a quiet machine; bin/test measures it first. */
+const PACE = Number(process.env['STERNBILD_PACE'] ?? 1);
+
+/** What is not there within this does not come; on a quiet machine all of it comes within a tenth. */
+const PATIENCE = 10_000 * PACE;
+
 export default defineConfig({
     testDir: 'e2e',
     outputDir: 'e2e/.output',
-    // Two at a time, a file each; then, one after another, those that stop and start the servers that all share.
+    // Two at a time, journey by journey; then, one after another, those that stop and start the servers that all share.
     workers: Number(process.env['STERNBILD_WORKERS'] ?? 1),
-    fullyParallel: false,
+    fullyParallel: true,
     projects: [
         { name: 'journeys', testIgnore: '**/trouble.spec.ts' },
         { name: 'trouble', testMatch: '**/trouble.spec.ts', dependencies: ['journeys'], workers: 1 },
     ],
-    // A machine that stood still for a while is no fault; what passes only when tried again is named in the summary.
-    retries: 2,
-    // Generous, for machines with two busy cores; a journey that passes takes a few seconds.
-    timeout: 120_000,
-    expect: { timeout: 20_000 },
+    // What passes only when tried again is named in the summary.
+    retries: Number(process.env['STERNBILD_RETRIES'] ?? 1),
+    // A journey takes at most half a minute.
+    timeout: 60_000 * PACE,
+    expect: { timeout: PATIENCE },
     reporter: [['list'], ['json', { outputFile: 'e2e/.output/results.json' }]],
     globalSetup: './e2e/signIn.ts',
     use: {
         baseURL: process.env['STERNBILD_URL'],
-        // What does not come within this does not come.
-        actionTimeout: 20_000,
+        actionTimeout: PATIENCE,
+        navigationTimeout: 2 * PATIENCE,
+        screenshot: 'only-on-failure',
         viewport: { width: 1280, height: 800 },
         acceptDownloads: true,
         launchOptions: {

@@ -98,9 +98,8 @@ final readonly class Planning
      */
     public function edited(array $plan, array $operations, ?Budget $budget = null): array
     {
-        $operations = $this->expanded($plan, $operations);
         try {
-            $edit = Budget::within(Budget::large(), fn (): PlanEdit => PlanEdit::apply($plan, $operations, $this->kinds));
+            $edit = Budget::within(Budget::large(), fn (): PlanEdit => PlanEdit::apply($plan, $operations, $this->kinds, $this->workedOut(...)));
         } catch (OverBudget) {
             throw Unusable::at('/operations', 'fewer changes at once: with so many steps these take longer than there is time for');
         }
@@ -116,26 +115,19 @@ final readonly class Planning
     /**
      * Points that are to be arranged are found by where they lie, and what is drawn in a sector by which one that is; what that comes to in the plan is done in their place.
      *
-     * @param  array<array-key, mixed>  $plan
-     * @param  array<array-key, mixed>  $operations
-     * @return array<array-key, mixed>
+     * @param  array<array-key, mixed>  $plan  as the operations before left it
+     * @param  array<array-key, mixed>  $operation
+     * @return list<array<array-key, mixed>>|null null for an operation that hangs on nothing that a plan comes to
      *
      * @throws Unusable
      */
-    private function expanded(array $plan, array $operations): array
+    private function workedOut(array $plan, array $operation, string $pointer): ?array
     {
-        $expanded = [];
-        foreach (array_values($operations) as $index => $operation) {
-            $isArranging = is_array($operation) && ($operation['op'] ?? null) === 'arrange';
-            $isDrawing = is_array($operation) && ($operation['op'] ?? null) === 'add' && isset($operation['into']);
-            array_push($expanded, ...match (true) {
-                $isArranging => Arranging::operations($this->scene($plan), $operation, "/operations/$index"),
-                $isDrawing => $this->drawnIn($plan, $operation, "/operations/$index"),
-                default => [$operation],
-            });
-        }
-
-        return $expanded;
+        return match (true) {
+            ($operation['op'] ?? null) === 'arrange' => Arranging::operations($this->scene($plan), $operation, $pointer),
+            ($operation['op'] ?? null) === 'add' && isset($operation['into']) => $this->drawnIn($plan, $operation, $pointer),
+            default => null,
+        };
     }
 
     /**

@@ -4,11 +4,13 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import '../css/app.css';
 import { App } from './App';
+import { selectOnFocus } from './ui/selectOnFocus';
 
 const queries = new QueryClient({
     defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false, staleTime: Infinity } },
 });
 
+selectOnFocus(document);
 const root = document.getElementById('app');
 if (root === null) {
     throw new Error('The page has no place for the application.');

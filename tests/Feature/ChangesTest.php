@@ -94,6 +94,30 @@ final class ChangesTest extends TestCase
         $this->change($this->sheet, 3, [['op' => 'set', 'id' => 'p1', 'field' => 'name', 'value' => 'orphan']])->assertOk();
     }
 
+    public function test_each_operation_of_a_change_works_on_what_the_one_before_left(): void
+    {
+        $outline = ['id' => 'p9', 'kind' => 'part.outline', 'points' => [[10, 20], [200, 30], [100, 300]]];
+        $this->change($this->sheet, 1, [
+            ['op' => 'add', 'step' => $outline],
+            ['op' => 'set', 'id' => 'p9', 'field' => 'points', 'value' => [[10, 20], [200, 50], [100, 300]]],
+            ['op' => 'arrange', 'points' => [[200, 50]], 'way' => 'shift', 'by' => [5, 0], 'of' => 'p9'],
+            ['op' => 'arrange', 'points' => [[205, 50]], 'way' => 'shift', 'by' => [5, 0], 'of' => 'p9'],
+        ])->assertOk();
+        $steps = array_column($this->sheet->refresh()->headRevision()->plan['steps'], null, 'id');
+        self::assertEquals([[10, 20], [210, 50], [100, 300]], $steps['p9']['points']);
+    }
+
+    public function test_what_is_drawn_in_the_sectors_of_a_repeat_that_is_made_in_the_same_change_comes_into_it(): void
+    {
+        $this->change($this->sheet, 1, [
+            ['op' => 'add', 'step' => ['id' => 'p8', 'kind' => 'part.circle', 'center' => [400, 100], 'radius' => 9]],
+            ['op' => 'add', 'step' => ['id' => 'r8', 'kind' => 'repeat.around', 'of' => ['p8'], 'center' => [400, 400], 'count' => 4]],
+            ['op' => 'add', 'step' => ['id' => 'p9', 'kind' => 'part.circle', 'center' => [400, 700], 'radius' => 6], 'into' => 'r8'],
+        ])->assertOk();
+        $steps = array_column($this->sheet->refresh()->headRevision()->plan['steps'], null, 'id');
+        self::assertSame(['p8', 'p9'], $steps['r8']['of']);
+    }
+
     public function test_an_unusable_outcome_is_refused_with_its_place(): void
     {
         foreach ([

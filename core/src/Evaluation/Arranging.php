@@ -6,6 +6,9 @@ namespace Sternbild\Core\Evaluation;
 
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Address;
+use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Role;
@@ -15,8 +18,9 @@ use Sternbild\Core\Shape\Part;
  * Points of outlines, runs and guides brought into line, spread or moved, where they are written in the plan: as composed places and named numbers,
  * so that they go on following.
  *
- * `{op: "arrange", points: [[x, y], …], way: "row", "column", "spread" or "shift", by?: [dx, dy], cells?: [columns, rows], of?: id}`: the points are
- * found by where they lie, of the step `of` where it has any, else of the steps that have the most of them.
+ * `{op: "arrange", points: [place, …], way: "row", "column", "spread" or "shift", by?: [dx, dy], cells?: [columns, rows], of?: id}`: the points are
+ * found by where they lie, of the step `of` where it has any, else of the steps that have the most of them. An address says that exactly; two
+ * coordinates are those that somebody was told, with as many digits as are told.
  */
 final class Arranging
 {
@@ -59,7 +63,7 @@ final class Arranging
      */
     private function arranged(array $operation): array
     {
-        $places = self::places($operation['points'] ?? null) ?? throw Unusable::at("{$this->pointer}/points", 'a list of 1 to '.self::MOST.' places, each [x, y]');
+        $places = $this->places($operation['points'] ?? null) ?? throw Unusable::at("{$this->pointer}/points", 'a list of 1 to '.self::MOST.' places, each [x, y] or an address');
         $way = $operation['way'] ?? null;
         $hits = $this->found($places, is_string($operation['of'] ?? null) ? $operation['of'] : null);
         match ($way) {
@@ -81,22 +85,42 @@ final class Arranging
         return $operations;
     }
 
-    /** @return list<Vec>|null */
-    private static function places(mixed $raw): ?array
+    /** @return list<array{Vec, float}>|null where each lies, and within how much of that */
+    private function places(mixed $raw): ?array
     {
         if (! is_array($raw) || $raw === [] || count($raw) > self::MOST) {
             return null;
         }
+        $tolerance = $this->scene->plan->tolerance();
+        $exactly = self::HERE * $tolerance->distance;
         $places = [];
         foreach ($raw as $one) {
-            $pair = self::pair($one);
-            if ($pair === null) {
+            $told = self::pair($one);
+            $place = $told === null ? $this->resolved($one) : new Vec($told[0], $told[1]);
+            if ($place === null) {
                 return null;
             }
-            $places[] = new Vec($pair[0], $pair[1]);
+            $places[] = [$place, $told === null ? $exactly : max($exactly, 10 ** -$tolerance->decimals)];
         }
 
         return $places;
+    }
+
+    /** A place as a plan writes it; null of what is none, or lost. */
+    private function resolved(mixed $raw): ?Vec
+    {
+        $field = new PlaceField('points', 'point', true);
+        $scope = new Scope($this->scene->plan, $this->scene->labels);
+        foreach ($this->scene->known as $known) {
+            $scope->learn($known);
+        }
+        try {
+            $field->check($raw, $this->pointer);
+
+            return $field->resolve($raw, $scope);
+        } catch (Unusable|FieldFault) {
+            return null;
+        }
     }
 
     /** @return array{float, float}|null */
@@ -108,16 +132,15 @@ final class Arranging
     /**
      * Where the picked places are written.
      *
-     * @param  list<Vec>  $places
+     * @param  list<array{Vec, float}>  $places  with how near is there
      * @return list<list<Written>> for each place
      *
      * @throws Unusable
      */
     private function found(array $places, ?string $of): array
     {
-        $reach = self::HERE * $this->scene->plan->tolerance()->distance;
         $all = $count = [];
-        foreach ($places as $number => $place) {
+        foreach ($places as $number => [$place, $reach]) {
             $all[$number] = [];
             foreach ($this->scene->known as $id => $known) {
                 if (! in_array($known->result->role(), [Role::Part, Role::Guide], true)) {

@@ -9,6 +9,7 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\FineGrid;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\NoSuchPlace;
+use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\CellDomain;
 use Sternbild\Core\Plan\Evaluated;
@@ -45,7 +46,12 @@ final class DrawingIn
         $step = is_array($operation['step'] ?? null) ? $operation['step'] : [];
         $known = $scene->known[$new] ?? null;
         unset($operation['into']);
-        if (! $known?->result instanceof Part || $scene->sources[$new] !== []) {
+        $moved = self::broughtBefore($scene, $new, $repeat->id);
+        if ($known?->result instanceof Guide) {
+            // A line is what parts are drawn along: it comes where they can name it, and is no part that is repeated.
+            return $moved === null ? [$operation] : [...$moved, ['op' => 'add', 'step' => $step, 'before' => $repeat->id]];
+        }
+        if (! $known?->result instanceof Part || $scene->sources[$new] !== [] || $moved === null) {
             return [$operation];
         }
         $places = array_merge(...array_values($known->places), ...[self::middles($scene, $step)]);
@@ -56,9 +62,41 @@ final class DrawingIn
         $step['id'] ??= '+drawn';
 
         return [
+            ...$moved,
             ['op' => 'add', 'step' => $step, 'before' => $repeat->id],
             ['op' => 'set', 'id' => $repeat->id, 'field' => 'of', 'value' => [...is_array($repeat->raw('of')) ? $repeat->raw('of') : [], $step['id']]],
         ];
+    }
+
+    /**
+     * The steps that a new one is made of, and that stand behind the repeat, come before it. Places that it names there become places of their own.
+     *
+     * @return list<array<array-key, mixed>>|null operations of PlanEdit; null where that hangs on the repeat itself
+     */
+    private static function broughtBefore(Scene $scene, string $new, string $repeat): ?array
+    {
+        $steps = $scene->plan->steps;
+        $order = array_flip(array_map(strval(...), array_keys($steps)));
+        $wanted = [];
+        $open = [];
+        foreach (isset($steps[$new]) ? $steps[$new]->kind->fields() : [] as $field) {
+            if (in_array($field->type(), ['step', 'steps'], true) && $steps[$new]->says($field->name)) {
+                array_push($open, ...$field->references($steps[$new]->raw($field->name)));
+            }
+        }
+        while ($open !== []) {
+            $id = array_pop($open);
+            if ($id === $repeat) {
+                return null;
+            }
+            if (($order[$id] ?? -1) > $order[$repeat] && ! isset($wanted[$id])) {
+                $wanted[$id] = $order[$id];
+                array_push($open, ...$steps[$id]->references());
+            }
+        }
+        asort($wanted);
+
+        return array_map(static fn (string $id): array => ['op' => 'move', 'id' => $id, 'before' => $repeat], array_map(strval(...), array_keys($wanted)));
     }
 
     /**

@@ -235,7 +235,7 @@ final readonly class Scene
      * All places that a pointer can snap to, of guides and parts.
      *
      * @param  array<array-key, mixed>  $has  hashes of what the receiver knows already
-     * @return array{groups: list<string>, known: object, complete: bool, ranks: array<string, int>}
+     * @return array{groups: list<string>, known: object, complete: bool, ranks: array<string, int>, beside: float}
      */
     public function snapPlaces(array $has): array
     {

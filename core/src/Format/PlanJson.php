@@ -10,11 +10,11 @@ use Sternbild\Core\Plan\Unusable;
 /** Plans as JSON text, their keys in the order of the published format, so that equal plans are equal texts. */
 final class PlanJson
 {
-    private const TOP = ['format', 'version', 'sheet', 'values', 'palette', 'chapters', 'steps'];
+    private const TOP = ['format', 'version', 'sheet', 'values', 'palette', 'chapters', 'given', 'steps'];
 
     private const SHEET = ['width', 'height', 'unit', 'background', 'checks'];
 
-    private const STEP = ['id', 'kind', 'name', 'muted', 'hidden', 'of', 'cells', 'center', 'origin'];
+    private const STEP = ['id', 'kind', 'name', 'number', 'muted', 'hidden', 'of', 'cells', 'center', 'origin'];
 
     /** @param  array<array-key, mixed>  $plan that PlanReader lets through */
     public static function pretty(array $plan): string

@@ -52,6 +52,7 @@ final class PlanSchema
                     'additionalProperties' => false,
                     'properties' => ['name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80], 'from' => ['$ref' => '#/$defs/id']],
                 ]],
+                'given' => ['type' => 'object', 'propertyNames' => ['pattern' => '^[a-z]$'], 'additionalProperties' => self::numbered()],
                 'steps' => ['type' => 'array', 'maxItems' => PlanReader::MOST_STEPS, 'items' => ['oneOf' => array_map(self::step(...), $kinds->list())]],
             ],
             '$defs' => [
@@ -79,6 +80,12 @@ final class PlanSchema
         return ['type' => 'object', 'required' => array_keys($properties), 'additionalProperties' => false, 'properties' => $properties];
     }
 
+    /** @return array<string, mixed> a number behind a letter or a word */
+    private static function numbered(): array
+    {
+        return ['type' => 'integer', 'minimum' => 1, 'maximum' => PlanReader::HIGHEST];
+    }
+
     /** @return array<string, mixed> */
     private static function step(Kind $kind): array
     {
@@ -86,6 +93,7 @@ final class PlanSchema
             'id' => ['$ref' => '#/$defs/id'],
             'kind' => ['const' => $kind->name()],
             'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80, 'pattern' => '^[^<>]*$'],
+            'number' => self::numbered(),
             'muted' => ['type' => 'boolean'],
             'hidden' => ['type' => 'boolean'],
         ];

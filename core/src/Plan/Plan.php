@@ -131,7 +131,7 @@ final readonly class Plan
         $counts = [];
         foreach ($this->steps as $step) {
             $word = $step->kind->word();
-            $counts[$word] = ($counts[$word] ?? 0) + 1;
+            $counts[$word] = max(($counts[$word] ?? 0) + 1, $step->number);
             $labels[$step->id] = $step->name ?? "$word {$counts[$word]}";
         }
 

@@ -14,7 +14,7 @@ use Sternbild\Core\Result\Role;
  * |---|---|
  * | `{op: "add", step, before?}` | puts a step in; an id that begins with `+` is replaced by a free one, also where later operations name it |
  * | `{op: "set", id, field, value}` | sets a parameter, or `name`, `muted`, `hidden`; null takes it away |
- * | `{op: "remove", ids}` | takes steps out |
+ * | `{op: "remove", ids}` | takes steps out; with them go the looks and orders that were theirs alone, and the numbers that arranging named for them |
  * | `{op: "move", id, before, leads?}` | moves a step before another, or to the end for null; one that leads is the first of the chapter that began with the other |
  * | `{op: "chapter", from, name}` | names the chapter that begins with a step, or lets one begin there; null gives its steps to the one before |
  * | `{op: "move-chapter", from, before}` | moves the steps of a chapter before another step, or to the end for null |
@@ -62,14 +62,21 @@ final class PlanEdit
     /**
      * @param  array<array-key, mixed>  $plan  that PlanReader lets through
      * @param  array<array-key, mixed>  $operations
+     * @param  (\Closure(array<array-key, mixed>, array<array-key, mixed>, string): ?list<array<array-key, mixed>>)|null  $workedOut
+     *                                                                                                                           what an operation comes to on the plan as the ones before it left it, with its pointer; null for one that is as it is
      *
      * @throws Unusable with a pointer into the operations
      */
-    public static function apply(array $plan, array $operations, Kinds $kinds): self
+    public static function apply(array $plan, array $operations, Kinds $kinds, ?\Closure $workedOut = null): self
     {
         $edit = new self($plan, $kinds);
         foreach (array_values($operations) as $index => $operation) {
-            $edit->perform(is_array($operation) ? $operation : [], "/operations/$index");
+            $operation = is_array($operation) ? $operation : [];
+            $pointer = "/operations/$index";
+            $isPlain = $workedOut === null || (($operation['op'] ?? null) !== 'arrange' && ! isset($operation['into']));
+            foreach ($isPlain ? [$operation] : $workedOut($edit->plan(), $edit->withNames($operation), $pointer) ?? [$operation] as $one) {
+                $edit->perform($one, $pointer);
+            }
         }
 
         return $edit;
@@ -78,7 +85,9 @@ final class PlanEdit
     /** @return array<array-key, mixed> */
     public function plan(): array
     {
-        return [...$this->plan, 'steps' => $this->steps->all()];
+        $given = $this->steps->given();
+
+        return [...array_diff_key($this->plan, ['given' => true]), ...($given === [] ? [] : ['given' => $given]), 'steps' => $this->steps->all()];
     }
 
     /** @return list<string> */
@@ -177,19 +186,14 @@ final class PlanEdit
         }
         $new = $laid = [];
         $at = $this->indexBefore($operation, $pointer);
-        $numbers = [];
         foreach (array_values($given) as $number => $step) {
             if (! is_array($step) || ! is_string($step['kind'] ?? null) || preg_match('/^[a-z][a-z0-9]*$/D', StepList::idOf($step)) !== 1 || isset($new[StepList::idOf($step)])) {
                 throw Unusable::at("$pointer/steps/$number", 'a step with a kind, and an id that no other of them has');
             }
             $old = StepList::idOf($step);
             $step = $this->renamed($step, $new);
-            $prefix = $this->prefixOf($step['kind']);
-            do {
-                $numbers[$prefix] = ($numbers[$prefix] ?? 0) + 1;
-            } while ($this->steps->positionOf($prefix.$numbers[$prefix]) !== null);
-            $step['id'] = $new[$old] = $prefix.$numbers[$prefix];
-            $laid[] = $step;
+            $step['id'] = $new[$old] = $this->steps->freeId((string) $step['kind']);
+            $laid[] = array_diff_key($step, ['number' => true]);
             $this->added[] = $step['id'];
             $this->touched[$step['id']] = true;
         }
@@ -320,9 +324,58 @@ final class PlanEdit
             $gone[$index] = true;
             $this->labels[] = 'Delete '.$this->labelOf($this->steps->step($index));
         }
+        $lone = $this->withoutTheirLooks($gone);
         $chapters = Chapters::of($this->plan);
-        $this->putChapters($chapters->isNone() ? $chapters : $chapters->withoutAll($gone, $this->steps->ids()), $gone);
-        $this->steps->remove($gone);
+        $this->putChapters($chapters->isNone() ? $chapters : $chapters->withoutAll($lone, $this->steps->ids()), $lone);
+        $before = $this->plan();
+        $this->steps->remove($lone);
+        $this->dropLoneNumbers($before);
+    }
+
+    /**
+     * Looks and orders name what they are about; of what is gone they do not speak any more.
+     *
+     * @param  array<int, true>  $gone  positions of steps that are about to go
+     * @return array<int, true> the same with the looks and orders that speak of nothing else
+     */
+    private function withoutTheirLooks(array $gone): array
+    {
+        $ids = array_fill_keys(array_map(fn (int $index): string => StepList::idOf($this->steps->step($index)), array_keys($gone)), true);
+        foreach ($this->steps->all() as $index => $step) {
+            $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
+            if ($kind?->makes() !== Role::Look || isset($gone[$index]) || ! is_array($step['of'] ?? null)) {
+                continue;
+            }
+            $isGone = static fn (mixed $name): bool => is_string($name) && array_filter(Address::idsIn($name), static fn (string $id): bool => isset($ids[$id])) !== [];
+            $left = array_values(array_filter($step['of'], static fn (mixed $name): bool => ! $isGone($name)));
+            $beside = array_filter([$step['above'] ?? null, $step['below'] ?? null], $isGone);
+            if ($left === [] || $beside !== []) {
+                $gone[$index] = true;
+            } elseif (count($left) < count($step['of'])) {
+                $this->steps->replace($index, [...$step, 'of' => $left]);
+            }
+        }
+
+        return $gone;
+    }
+
+    /**
+     * Numbers that arranging named go with the last place that they stood in.
+     *
+     * @param  array<array-key, mixed>  $before  the plan with what has gone
+     */
+    private function dropLoneNumbers(array $before): void
+    {
+        $values = is_array($this->plan['values'] ?? null) ? $this->plan['values'] : [];
+        $named = array_filter(array_map(strval(...), array_keys($values)), static fn (string $name): bool => preg_match('/^(row|column)\d+$/D', $name) === 1);
+        foreach ($named as $name) {
+            $isIn = static fn (mixed $plan): bool => preg_match('/(?<![A-Za-z0-9_.])'.$name.'(?![A-Za-z0-9_.])/', json_encode($plan) ?: '') === 1;
+            $others = array_diff_key($values, [$name => true]);
+            if ($isIn($before['steps'] ?? []) && ! $isIn([$this->steps->all(), $others])) {
+                unset($values[$name]);
+                $this->plan['values'] = $values;
+            }
+        }
     }
 
     /**
@@ -531,11 +584,6 @@ final class PlanEdit
         }
 
         return $step;
-    }
-
-    private function prefixOf(string $kind): string
-    {
-        return $this->kinds->get($kind)?->idPrefix() ?? 'x';
     }
 
     /**

@@ -20,6 +20,9 @@ final readonly class PlanReader
 
     private const DEEPEST = 32;
 
+    /** Number of a step, in its id or by which it is called. */
+    public const HIGHEST = 9_999_999;
+
     private const LONGEST_NAME = 80;
 
     private const NAME = 'a name of 1 to '.self::LONGEST_NAME.' characters without markup (< >) and control characters';
@@ -71,8 +74,9 @@ final readonly class PlanReader
         if (($plan['version'] ?? null) !== self::VERSION) {
             throw Unusable::at('/version', (string) self::VERSION);
         }
-        self::onlyKeys($plan, ['format', 'version', 'sheet', 'values', 'palette', 'chapters', 'steps'], '');
+        self::onlyKeys($plan, ['format', 'version', 'sheet', 'values', 'palette', 'chapters', 'given', 'steps'], '');
         [$width, $height, $unit, $background] = self::sheet($plan['sheet'] ?? null);
+        self::checkGiven($plan['given'] ?? []);
         $steps = $this->steps($plan['steps'] ?? null);
 
         return new Plan(
@@ -250,6 +254,19 @@ final readonly class PlanReader
         return $read;
     }
 
+    /** @throws Unusable */
+    private static function checkGiven(mixed $given): void
+    {
+        if (! is_array($given) || ($given !== [] && array_is_list($given))) {
+            throw Unusable::at('/given', 'an object: by the letter that ids begin with the highest number that was given behind it');
+        }
+        foreach ($given as $letter => $number) {
+            if (preg_match('/^[a-z]$/D', (string) $letter) !== 1 || ! is_int($number) || $number < 1 || $number > self::HIGHEST) {
+                throw Unusable::at('/given/'.self::escaped((string) $letter), 'a small letter with a whole number from 1 to '.self::HIGHEST);
+            }
+        }
+    }
+
     /**
      * @param  array<string, Step>  $steps
      * @return array<string, string>
@@ -338,8 +355,12 @@ final readonly class PlanReader
                 throw Unusable::at("$pointer/$switch", 'true or false');
             }
         }
-        $parameters = array_diff_key($raw, array_flip(['id', 'kind', 'name', 'muted', 'hidden']));
-        $step = new Step($id, $kind, $name, ($raw['muted'] ?? false) === true, ($raw['hidden'] ?? false) === true, self::named($parameters));
+        $number = $raw['number'] ?? 1;
+        if (! is_int($number) || $number < 1 || $number > self::HIGHEST) {
+            throw Unusable::at("$pointer/number", 'a whole number from 1 to '.self::HIGHEST);
+        }
+        $parameters = array_diff_key($raw, array_flip(['id', 'kind', 'name', 'number', 'muted', 'hidden']));
+        $step = new Step($id, $kind, $name, ($raw['muted'] ?? false) === true, ($raw['hidden'] ?? false) === true, self::named($parameters), $number);
         self::checkFields($step, $pointer);
 
         return $step;

@@ -7,7 +7,10 @@ namespace Sternbild\Core\Plan;
 /** One sentence of the plan, as written: its parameters are not worked out yet. */
 final readonly class Step
 {
-    /** @param  array<string, mixed>  $parameters by name, nested ones as nested arrays */
+    /**
+     * @param  array<string, mixed>  $parameters by name, nested ones as nested arrays
+     * @param  int  $number  the least that it is called by where it has no name: others before it went, and it kept its own
+     */
     public function __construct(
         public string $id,
         public Kind $kind,
@@ -15,6 +18,7 @@ final readonly class Step
         public bool $muted,
         public bool $hidden,
         public array $parameters,
+        public int $number = 1,
     ) {
     }
 

@@ -15,13 +15,23 @@ final class StepList
     /** @var array<string, int>|null where each is, by its id */
     private ?array $at = null;
 
-    /** @var array<string, int> for each prefix of ids the number below which none is free */
-    private array $taken = [];
+    /** @var array<string, true>|null */
+    private ?array $named = null;
+
+    /** @var array<string, int> for each letter that ids begin with the highest number that was given behind it, also to steps that are gone */
+    private array $highest;
 
     /** @param  array<array-key, mixed>  $plan */
     public function __construct(array $plan, private readonly Kinds $kinds)
     {
         $this->steps = array_values(array_filter(is_array($plan['steps'] ?? null) ? $plan['steps'] : [], is_array(...)));
+        $this->highest = self::raised(array_filter(is_array($plan['given'] ?? null) ? $plan['given'] : [], is_int(...)), $this->steps);
+    }
+
+    /** @return array<string, int> for each letter that ids begin with the highest number of a step that is gone, where none that is there has it or a higher one */
+    public function given(): array
+    {
+        return array_diff_assoc($this->highest, self::raised([], $this->steps));
     }
 
     /** @return list<array<array-key, mixed>> */
@@ -94,6 +104,7 @@ final class StepList
     /** @param  list<array<array-key, mixed>>  $steps */
     public function insert(int $index, array $steps): void
     {
+        $this->highest = self::raised($this->highest, $steps);
         if ($index === count($this->steps) && $this->at !== null) {
             foreach ($steps as $step) {
                 $this->at[self::idOf($step)] ??= count($this->steps);
@@ -114,25 +125,48 @@ final class StepList
         return array_splice($this->steps, $index, $count);
     }
 
-    /** @param  array<int, true>  $positions */
+    /**
+     * Their ids are not given again, and what is left goes on being called by the same numbers.
+     *
+     * @param  array<int, true>  $positions
+     */
     public function remove(array $positions): void
     {
-        $this->steps = array_values(array_diff_key($this->steps, $positions));
+        $before = $this->numbers();
+        $left = $counts = [];
+        foreach (array_diff_key($this->steps, $positions) as $index => $step) {
+            $word = $this->wordOf($step);
+            $counts[$word] = max(($counts[$word] ?? 0) + 1, self::numberOf($step));
+            if ($counts[$word] < $before[$index]) {
+                $step['number'] = $counts[$word] = $before[$index];
+            }
+            $left[] = $step;
+        }
+        $this->steps = $left;
         $this->at = null;
-        $this->taken = [];
     }
 
-    /** An id of a kind that no step has. */
+    /** @return array<string, true> whatever reads like an id: a step may go on naming one that is gone */
+    private function named(): array
+    {
+        if ($this->named === null) {
+            preg_match_all('/(?<![A-Za-z0-9])[a-z]\d{1,7}(?![A-Za-z0-9])/', json_encode($this->steps) ?: '', $found);
+            $this->named = array_fill_keys($found[0], true);
+        }
+
+        return $this->named;
+    }
+
+    /** An id of a kind that no step has, nor had, nor names. */
     public function freeId(string $kind): string
     {
-        $prefix = $this->kinds->get($kind)?->idPrefix() ?? 'x';
-        $number = $this->taken[$prefix] ?? 1;
-        while (isset($this->positions()[$prefix.$number])) {
-            $number++;
-        }
-        $this->taken[$prefix] = $number;
+        $letter = $this->kinds->get($kind)?->idPrefix() ?? 'x';
+        do {
+            $this->highest[$letter] = ($this->highest[$letter] ?? 0) + 1;
+            $id = $letter.$this->highest[$letter];
+        } while ($this->positionOf($id) !== null || isset($this->named()[$id]));
 
-        return $prefix.$number;
+        return $id;
     }
 
     /**
@@ -145,16 +179,42 @@ final class StepList
         if (is_string($step['name'] ?? null)) {
             return $step['name'];
         }
-        $word = $this->wordOf($step);
-        $number = 0;
-        foreach ($this->steps as $one) {
-            $number += $this->wordOf($one) === $word ? 1 : 0;
-            if (self::idOf($one) === self::idOf($step)) {
-                break;
+
+        return "{$this->wordOf($step)} {$this->numbers()[$this->positionOf(self::idOf($step)) ?? 0]}";
+    }
+
+    /** @return list<int> what each is called by, behind its word */
+    private function numbers(): array
+    {
+        $numbers = $counts = [];
+        foreach ($this->steps as $step) {
+            $word = $this->wordOf($step);
+            $numbers[] = $counts[$word] = max(($counts[$word] ?? 0) + 1, self::numberOf($step));
+        }
+
+        return $numbers;
+    }
+
+    /** @param  array<array-key, mixed>  $step */
+    private static function numberOf(array $step): int
+    {
+        return is_int($step['number'] ?? null) ? $step['number'] : 1;
+    }
+
+    /**
+     * @param  array<string, int>  $highest
+     * @param  list<array<array-key, mixed>>  $steps
+     * @return array<string, int> the highest numbers with those of the steps
+     */
+    private static function raised(array $highest, array $steps): array
+    {
+        foreach ($steps as $step) {
+            if (preg_match('/^([a-z])(\d{1,7})$/D', self::idOf($step), $found) === 1) {
+                $highest[$found[1]] = max($highest[$found[1]] ?? 0, (int) $found[2]);
             }
         }
 
-        return "$word $number";
+        return $highest;
     }
 
     /** @param  array<array-key, mixed>  $step */

@@ -9,18 +9,21 @@ use Sternbild\Core\Geometry\Vec;
 /** A place that a pointer may have meant. */
 final readonly class Candidate
 {
-    /** The rule of snapping. */
+    /** What of a pointer's reach two points are within that lie right beside one another: 2 of 14 pixels. */
+    public const BESIDE = 1 / 7;
+
+    /** The rule of snapping: which of two that lie right beside one another goes first. */
     public const RANKS = [
         'intersection' => 0,
         'corner' => 1,
-        'crossing' => 1,
-        'tangent' => 1,
-        'midpoint' => 1,
-        'cell-centre' => 1,
-        'circle-centre' => 1,
-        'part-centre' => 1,
-        'end' => 1,
-        'edge' => 2,
+        'crossing' => 2,
+        'tangent' => 3,
+        'end' => 4,
+        'circle-centre' => 5,
+        'part-centre' => 6,
+        'cell-centre' => 7,
+        'midpoint' => 8,
+        'edge' => 9,
     ];
 
     /**
@@ -33,7 +36,13 @@ final readonly class Candidate
     {
     }
 
-    /** What wins over what, whatever the distance: 0 before 1 before 2. */
+    /** Whether it is one of any number of places along a line, and no point. */
+    public function isAlong(): bool
+    {
+        return $this->kind === 'edge';
+    }
+
+    /** What goes first of places right beside one another: 0 before 1, and so on. */
     public function rank(): int
     {
         return self::RANKS[$this->kind];

@@ -17,7 +17,7 @@ final class SnapPlaces
     private const MOST_PAIRS = 30_000;
 
     /** Corners of one part. */
-    private const MOST_CORNERS = 400;
+    private const MOST_CORNERS = 2_000;
 
     private int $pairs = 0;
 
@@ -34,7 +34,7 @@ final class SnapPlaces
     /**
      * @param  array<string, string>  $prints  what each guide, grid and part hangs on, with what it is called, by its name
      * @param  array<array-key, mixed>  $has  hashes of what the receiver knows already
-     * @return array{groups: list<string>, known: object, complete: bool, ranks: array<string, int>}
+     * @return array{groups: list<string>, known: object, complete: bool, ranks: array<string, int>, beside: float}
      *                                                                                               a group holds the places that one thing has, or two where they meet, by their kind and name
      */
     public static function list(Snapper $snapper, array $prints, array $has): array
@@ -44,7 +44,7 @@ final class SnapPlaces
 
     /**
      * @param  array<string, int>  $has
-     * @return array{groups: list<string>, known: object, complete: bool, ranks: array<string, int>}
+     * @return array{groups: list<string>, known: object, complete: bool, ranks: array<string, int>, beside: float}
      */
     private function all(array $has): array
     {
@@ -58,7 +58,7 @@ final class SnapPlaces
             }
         }
 
-        return ['groups' => $groups, 'known' => (object) $known, 'complete' => $this->complete, 'ranks' => Candidate::RANKS];
+        return ['groups' => $groups, 'known' => (object) $known, 'complete' => $this->complete, 'ranks' => Candidate::RANKS, 'beside' => Candidate::BESIDE];
     }
 
     /** @return iterable<array{non-empty-list<string>, callable(): list<Candidate>}> */

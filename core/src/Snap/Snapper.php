@@ -22,7 +22,8 @@ use Sternbild\Core\Shape\Part;
 /**
  * The rule of snapping: which places of grids and guides lie within reach of a given one, and which of them wins.
  *
- * Intersections of grids beat everything within reach. Then come the other points, the nearest first, and last a place along an edge.
+ * The nearest point wins; of points right beside it the one of the lowest rank, an intersection before all else. A place along an edge wins where
+ * there is no point.
  */
 final class Snapper
 {
@@ -33,6 +34,9 @@ final class Snapper
 
     /** A corner within so many tolerances of an outline lies on it. */
     private const ON = 64;
+
+    /** Two distances that differ by less, as a share, are the same. */
+    private const EVEN = 1e-2;
 
     /** Digits of a share of a way and of a grid's coordinates. */
     private const DIGITS = 9;
@@ -99,9 +103,28 @@ final class Snapper
             }
         }
         $found = array_values(array_filter($found, static fn (Candidate $candidate): bool => $candidate->distance <= $reach));
-        usort($found, static fn (Candidate $a, Candidate $b): int => [$a->rank(), $a->distance] <=> [$b->rank(), $b->distance]);
 
-        return $found;
+        return self::ordered($found, $reach * Candidate::BESIDE);
+    }
+
+    /**
+     * The winner, and then the others, points before edges, the nearest first.
+     *
+     * @param  list<Candidate>  $found
+     * @param  float  $beside  how near to the nearest point others lie right beside it, sheet units
+     * @return list<Candidate>
+     */
+    private static function ordered(array $found, float $beside): array
+    {
+        usort($found, static fn (Candidate $a, Candidate $b): int => [$a->isAlong(), $a->distance, $a->rank()] <=> [$b->isAlong(), $b->distance, $b->rank()]);
+        $best = 0;
+        foreach ($found as $k => $candidate) {
+            if (! $candidate->isAlong() && $candidate->at->distanceTo($found[0]->at) <= $beside && $candidate->rank() < $found[$best]->rank()) {
+                $best = $k;
+            }
+        }
+
+        return [...array_splice($found, $best, 1), ...$found];
     }
 
     /**
@@ -151,8 +174,8 @@ final class Snapper
         return match (true) {
             $candidates === [] => 'nothing within reach',
             count($candidates) === 1 => 'the only one within reach',
-            $candidates[0]->rank() === 0 && $candidates[1]->rank() > 0 => 'an intersection beats all else within reach',
-            $candidates[0]->rank() < $candidates[1]->rank() => 'a point beats a place along an edge',
+            $candidates[1]->isAlong() && ! $candidates[0]->isAlong() => 'a point goes before a place along an edge',
+            $candidates[0]->distance - $candidates[1]->distance > self::EVEN * $candidates[0]->distance => 'an intersection goes before what lies right beside it',
             default => 'the nearest of '.count($candidates).' within reach',
         };
     }

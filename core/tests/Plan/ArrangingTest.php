@@ -47,6 +47,19 @@ final class ArrangingTest extends TestCase
         self::assertSame([[100.0, 70.0], [300.0, 70.0], [200.0, 350.0]], self::corners(Sample::scene($plan), 'p1'), 'The grid lower, the row goes along.');
     }
 
+    public function test_points_of_a_slanting_grid_are_known_by_their_address_and_by_what_was_told_of_them(): void
+    {
+        $grid = ['id' => 'g1', 'kind' => 'grid.twoaxis', 'origin' => [400, 100], 'angles' => [45, 135], 'spacing' => [40, 40], 'columns' => 8, 'rows' => 8];
+        $steps = [$grid, ['id' => 'p1', 'kind' => 'part.outline', 'points' => ['g1@1,1', 'g1@3,2', 'g1@2,5']]];
+        $told = array_map(static fn (array $at): array => [round($at[0], 4), round($at[1], 4)], self::corners(Sample::scene(Sample::plan($steps)), 'p1'));
+        self::assertNotSame($told, self::corners(Sample::scene(Sample::plan($steps)), 'p1'), 'Nothing is told with all of its digits.');
+        foreach ([['g1@3,2'], [$told[1]]] as $points) {
+            $plan = self::arranged($steps, ['points' => $points, 'way' => 'shift', 'cells' => [1, -1]]);
+            self::assertSame(['g1@1,1', 'g1@4,1', 'g1@2,5'], $plan['steps'][1]['points']);
+        }
+        self::assertSame([['of' => 'g1@1,1', 'by' => [5, 0]], 'g1@3,2', 'g1@2,5'], self::arranged($steps, ['points' => ['g1@1,1'], 'way' => 'shift', 'by' => [5, 0]])['steps'][1]['points']);
+    }
+
     public function test_free_points_of_one_outline_share_a_named_number(): void
     {
         $steps = [['id' => 'p1', 'kind' => 'part.outline', 'points' => [[10, 20], [200, 30], [100, 300]]]];

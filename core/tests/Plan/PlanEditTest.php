@@ -6,6 +6,7 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Plan\Kinds;
@@ -58,7 +59,7 @@ final class PlanEditTest extends TestCase
         self::assertSame(['g1', 'p1', 'p2', 'r1', 's1'], $ids(self::apply([['op' => 'add', 'step' => Sample::part('+', ['g1#1,1']), 'before' => 'r1']])));
         self::assertSame(['g1', 'p1', 's1', 'r1'], $ids(self::apply([['op' => 'move', 'id' => 's1', 'before' => 'r1']])));
         self::assertSame(['p1', 'r1', 's1', 'g1'], $ids(self::apply([['op' => 'move', 'id' => 'g1', 'before' => null]])));
-        self::assertSame(['g1', 's1'], $ids(self::apply([['op' => 'remove', 'ids' => ['p1', 'r1']]])));
+        self::assertSame(['g1'], $ids(self::apply([['op' => 'remove', 'ids' => ['p1', 'r1']]])));
     }
 
     public function test_a_removed_step_leaves_its_followers_with_a_finding_and_their_data(): void
@@ -66,6 +67,70 @@ final class PlanEditTest extends TestCase
         $plan = self::apply([['op' => 'remove', 'ids' => ['p1']]])->plan();
         self::assertSame(['p1'], $plan['steps'][1]['of']);
         self::assertStringContainsString('not in the plan', Sample::scene($plan)->findings[0]->message);
+    }
+
+    public function test_an_id_is_never_given_twice_however_steps_come_and_go(): void
+    {
+        $seed = new \Random\Randomizer(new \Random\Engine\Mt19937(41));
+        $plan = Sample::rosette();
+        $seen = array_fill_keys(array_column($plan['steps'], 'id'), true);
+        for ($turn = 0; $turn < 120; $turn++) {
+            $ids = array_column($plan['steps'], 'id');
+            $isGoing = count($ids) > 1 && $seed->getInt(0, 2) === 0;
+            $operation = $isGoing
+                ? ['op' => 'remove', 'ids' => [$ids[$seed->getInt(1, count($ids) - 1)]]]
+                : ['op' => 'add', 'step' => $seed->getInt(0, 1) === 0 ? ['kind' => 'part.circle', 'center' => [$turn, 10], 'radius' => 5] : ['kind' => 'guide.circle', 'center' => [$turn, 10], 'radius' => 5]];
+            $edit = PlanEdit::apply($plan, [$operation], Kinds::all());
+            foreach ($edit->added() as $id) {
+                self::assertArrayNotHasKey($id, $seen, "$id was given before");
+                $seen[$id] = true;
+            }
+            // As it is stored, and read again.
+            $plan = json_decode(PlanJson::compact($edit->plan()), true);
+            Sample::scene($plan);
+        }
+    }
+
+    public function test_names_do_not_move_down_when_a_step_is_deleted(): void
+    {
+        $disc = static fn (int $k): array => ['id' => "p$k", 'kind' => 'part.circle', 'center' => [$k, 10], 'radius' => 5];
+        $plan = Sample::plan(array_map($disc, range(1, 5)));
+        $labels = static fn (array $plan): array => Sample::scene($plan)->labels;
+        $left = self::after($plan, ['op' => 'remove', 'ids' => ['p1', 'p3']]);
+        self::assertSame(['p2' => 'disc 2', 'p4' => 'disc 4', 'p5' => 'disc 5'], $labels($left));
+        $more = self::after($left, ['op' => 'add', 'step' => $disc(9)]);
+        self::assertSame('disc 6', $labels($more)['p9']);
+        $moved = array_values($labels(self::after($more, ['op' => 'move', 'id' => 'p4', 'before' => null], ['op' => 'remove', 'ids' => ['p2']], ['op' => 'add', 'step' => $disc(2), 'before' => 'p5'])));
+        self::assertSame($moved, array_values(array_unique($moved)), 'No two are called alike, whatever is moved.');
+    }
+
+    public function test_after_a_part_that_has_a_look_is_deleted_a_new_part_can_be_made(): void
+    {
+        $plan = Sample::plan([['id' => 'p1', 'kind' => 'part.circle', 'center' => [9, 10], 'radius' => 5], ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'ink']]);
+        // As sheets were stored in which the look stayed behind.
+        $dead = [...$plan, 'steps' => [$plan['steps'][1]]];
+        foreach ([self::after($plan, ['op' => 'remove', 'ids' => ['p1']]), $dead] as $left) {
+            $new = self::after($left, ['op' => 'add', 'step' => ['kind' => 'part.circle', 'center' => [9, 10], 'radius' => 5]]);
+            self::assertArrayHasKey('p2', Sample::scene($new)->labels);
+        }
+    }
+
+    public function test_with_a_part_go_looks_orders_and_numbers_that_were_its_alone(): void
+    {
+        $disc = static fn (string $id): array => ['id' => $id, 'kind' => 'part.circle', 'center' => ['column1', 10], 'radius' => 'bar'];
+        $plan = [...Sample::plan([
+            [...$disc('p1'), 'center' => ['column1', 'row1']], $disc('p2'), $disc('p3'),
+            ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'ink'],
+            ['id' => 's2', 'kind' => 'style', 'of' => ['p1', 'p2'], 'fill' => 'ink'],
+            ['id' => 'd1', 'kind' => 'order', 'of' => ['p2'], 'above' => 'p1'],
+            ['id' => 'd2', 'kind' => 'order', 'of' => ['p3'], 'to' => 'front'],
+            ['id' => 'j1', 'kind' => 'join', 'of' => ['p1', 'p3']],
+        ]), 'values' => ['column1' => 40, 'row1' => 30, 'bar' => 5]];
+        $left = self::after($plan, ['op' => 'remove', 'ids' => ['p1']]);
+        self::assertSame(['p2', 'p3', 's2', 'd2', 'j1'], array_column($left['steps'], 'id'));
+        self::assertSame(['p2'], $left['steps'][2]['of']);
+        self::assertSame(['p1', 'p3'], $left['steps'][4]['of'], 'What is made of it is the designer’s to decide about.');
+        self::assertEquals(['column1' => 40, 'bar' => 5], $left['values'], 'A number that somebody named stays.');
     }
 
     public function test_a_renamed_colour_is_renamed_wherever_it_is_used(): void
@@ -103,6 +168,16 @@ final class PlanEditTest extends TestCase
         } catch (Unusable $fault) {
             self::assertSame($pointer, $fault->pointer);
         }
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $plan
+     * @param  array<string, mixed>  ...$operations
+     * @return array<array-key, mixed>
+     */
+    private static function after(array $plan, array ...$operations): array
+    {
+        return PlanEdit::apply($plan, array_values($operations), Kinds::all())->plan();
     }
 
     /** @param  list<mixed>  $operations */
@@ -174,7 +249,7 @@ final class PlanEditTest extends TestCase
         $plan = self::apply([['op' => 'chapter', 'from' => 'p1', 'name' => 'Star'], ['op' => 'chapter', 'from' => 's1', 'name' => 'Colour']])->plan();
         $after = static fn (array ...$operations): array => PlanEdit::apply($plan, $operations, Kinds::all())->plan()['chapters'] ?? [];
         self::assertSame([['name' => 'Star', 'from' => 'r1'], ['name' => 'Colour', 'from' => 's1']], $after(['op' => 'remove', 'ids' => ['p1']]));
-        self::assertSame([['name' => 'Colour', 'from' => 's1']], $after(['op' => 'remove', 'ids' => ['p1', 'r1']]));
+        self::assertSame([], $after(['op' => 'remove', 'ids' => ['p1', 'r1']]), 'The look goes with them, and its chapter.');
         self::assertSame([['name' => 'Star', 'from' => 'p1']], $after(['op' => 'remove', 'ids' => ['s1']]));
         // Moved out of it, the next one leads; moved to its head, it leads itself.
         self::assertSame([['name' => 'Star', 'from' => 'r1'], ['name' => 'Colour', 'from' => 's1']], $after(['op' => 'move', 'id' => 'p1', 'before' => null]));

@@ -30,13 +30,24 @@ final class SnapTest extends TestCase
         return self::sheet()->snapper()->near(new Vec($x, $y), $reach, $kinds);
     }
 
-    public function test_an_intersection_beats_everything_within_reach(): void
+    public function test_an_intersection_goes_before_what_lies_right_beside_it_and_along_a_line(): void
     {
         // The line passes at 3, the intersection lies at 12.
-        $found = self::near(300, 408, 13);
+        $found = self::near(300, 408, 13, ['intersection', 'edge']);
         self::assertSame(['intersection', 'g1@2,3'], [$found[0]->kind, $found[0]->raw]);
         self::assertGreaterThan(min([INF, ...array_map(static fn (Candidate $candidate): float => $candidate->distance, $found)]), $found[0]->distance);
-        self::assertSame('an intersection beats all else within reach', Snapper::why($found));
+        self::assertSame('a point goes before a place along an edge', Snapper::why($found));
+        // A corner within 2 of 14 of an intersection, and one further off, each under the pointer.
+        $scene = Sample::scene(Sample::plan([
+            ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 4, 'rows' => 4, 'cell' => [100, 100]],
+            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[101.9, 100], [207, 207]]],
+        ]));
+        $at = static fn (float $x, float $y): array => $scene->snapper()->near(new Vec($x, $y), 14, Snapper::KINDS);
+        self::assertSame('g1@1,1', $at(101.9, 100)[0]->raw);
+        self::assertSame('an intersection goes before what lies right beside it', Snapper::why($at(101.9, 100)));
+        self::assertSame([207.0, 207.0], [$at(207, 207)[0]->at->x, $at(207, 207)[0]->at->y]);
+        self::assertSame('corner', $at(204, 204)[0]->kind, 'The nearest, though an intersection is within reach.');
+        self::assertSame('g1@2,2', $at(203, 203)[0]->raw);
     }
 
     public function test_of_other_points_the_nearest_wins_and_an_edge_comes_last(): void

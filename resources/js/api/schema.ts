@@ -3585,8 +3585,10 @@ export interface components {
         } | {
             /** @constant */
             op: "arrange";
-            /** @description Where they lie; found again where they are written. */
-            points: number[][];
+            /** @description Places as a plan writes them, or where they lie; found again where they are written. */
+            points: (number[] | string | {
+                [key: string]: unknown;
+            })[];
             /** @enum {unknown} */
             way: "row" | "column" | "spread" | "shift";
             /** @description Of a shift, across and down. */
@@ -3733,10 +3735,12 @@ export interface components {
             };
             /** @description Whether these are all; where not, the server is asked place by place. */
             complete: boolean;
-            /** @description The rule: of what lies within reach, what has the lowest rank wins, and of these the nearest. */
+            /** @description The rule: the nearest point within reach wins, and of those right beside it the one of the lowest rank; along an edge is last. */
             ranks: {
                 [key: string]: number;
             };
+            /** @description What share of the reach lies right beside the nearest point. */
+            beside: number;
         };
         SnapQuestion: {
             x: number;

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { type ReactNode, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { type ReactNode, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { answer, api, Problem, type SheetPage } from '../api/client';
+import { answer, api, type Operation, Problem, type SheetPage } from '../api/client';
 import { FullPage } from '../ui/FullPage';
 import { Mark } from '../ui/Mark';
 import { Waiting } from '../ui/Waiting';
@@ -19,7 +19,7 @@ import { PalettePanel } from './proofs/PalettePanel';
 import { FrameStrip } from './paint/FrameStrip';
 import { PaintProof } from './paint/PaintProof';
 import { Painter } from './paint/Painter';
-import { Picking } from './pick/pick';
+import { isThere, Picking } from './pick/pick';
 import { PlanPanel } from './plan/PlanPanel';
 import { Proofs } from './proofs/Proofs';
 import { TileProof } from './proofs/TileProof';
@@ -40,7 +40,7 @@ export function Editor() {
     const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => answer(api.GET('/api/kinds')) });
     const picking = useMemo(() => new Picking(), []);
     const [painter] = useState(() => new Painter());
-    const [selected, select] = useState<string | null>(null);
+    const [chosen, select] = useState<string | null>(null);
     const [gridsShown, setGridsShown] = useState(true);
     const [measuresShown, showMeasures] = useState(true);
     const [placeWanted, setPlaceWanted] = useState<PlaceWanted | null>(null);
@@ -60,11 +60,22 @@ export function Editor() {
     const [last, setLast] = useState<Done | null>(null);
     const [kept, setKept] = useState<Done | null>(null);
     const sheet = useRef<SheetHandle>(null);
+    const toSheet = useCallback(() => sheet.current?.focus(), []);
+    const [told] = useState(() => new Store<string | null>(null));
     const late = useLate(work.busy);
     const snapPlaces = useSnapPlaces(work.page);
     const chapter = useWorkedOn(work);
     const { page, scene, move } = work;
+    const { change: changed } = chapter;
+    const change = useCallback(
+        (operations: Operation[]) => {
+            told.set(null);
+            return changed(operations);
+        },
+        [changed, told],
+    );
 
+    const selected = page?.scene.steps.some((step) => step.id === chosen) === true ? chosen : null;
     const { changes } = work;
     useEffect(() => {
         changes.showHandles(selected === null ? [] : [selected]);
@@ -74,11 +85,19 @@ export function Editor() {
         if (page !== undefined) painter.begin(Object.keys(page.plan.palette));
     }, [page, painter]);
 
-    // Keys work on the sheet; whoever opens one is on it.
+    // Keys work on the sheet; whoever opens one is on it, and comes back to it when what had the focus is gone.
     const isOpen = page !== undefined && kinds.data !== undefined;
     useEffect(() => {
-        if (isOpen) sheet.current?.focus();
-    }, [isOpen]);
+        if (isOpen && (document.activeElement === null || document.activeElement === document.body)) toSheet();
+    });
+
+    // What is gone is not picked any more, nor shown, nor what was told of the change before.
+    const steps = page?.scene.steps;
+    useEffect(() => {
+        if (steps === undefined) return;
+        const there = new Map(steps.map((step) => [step.id, step]));
+        picking.keep((name) => isThere(there, name));
+    }, [steps, picking]);
 
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
@@ -86,12 +105,13 @@ export function Editor() {
             if (!(event.ctrlKey || event.metaKey) || into?.closest('input, textarea')) return;
             if (event.key === 'z' || event.key === 'Z') {
                 event.preventDefault();
+                told.set(null);
                 void move(event.shiftKey ? 'redo' : 'undo');
             }
         };
         window.addEventListener('keydown', onKey);
         return () => window.removeEventListener('keydown', onKey);
-    }, [move]);
+    }, [move, told]);
 
     async function bring(plan: string): Promise<Problem | null> {
         const problem = await work.bring(plan);
@@ -122,7 +142,7 @@ export function Editor() {
         kinds: kinds.data.kinds,
         picking,
         painter,
-        change: chapter.change,
+        change,
         working: chapter.working,
         workOn: chapter.workOn,
         worked: chapter.worked,
@@ -130,8 +150,8 @@ export function Editor() {
         drawIn: chapter.drawIn,
         added: () => {
             const now = queries.getQueryData<SheetPage>(['sheet', id]);
-            const parts = new Set(now?.scene.steps.filter((step) => step.role === 'part').map((step) => step.id));
-            return (now?.added ?? []).filter((step) => parts.has(step));
+            const made = (role: string): string[] => (now?.added ?? []).filter((id) => now?.scene.steps.some((step) => step.id === id && step.role === role && !step.usedUp));
+            return { parts: made('part'), lines: made('guide') };
         },
         preview: chapter.preview,
         selected,
@@ -152,13 +172,15 @@ export function Editor() {
         setLast,
         kept,
         setKept,
+        toSheet,
+        told,
         lookAt: (x, y, scale) => sheet.current?.lookAt(x, y, scale),
     };
 
     return (
         <Shared desk={desk}>
             <div className="grid h-full grid-cols-[320px_minmax(0,1fr)_236px] grid-rows-[auto_minmax(0,1fr)]">
-                <header className="col-span-3 border-b border-rule bg-paper">
+                <header data-keys className="col-span-3 border-b border-rule bg-paper">
                     <div className="flex h-12 items-center gap-3 pr-2.5 pl-[18px]">
                         <Link to="/" className="flex items-center gap-3" aria-label="Sternbild, all sheets">
                             <Mark />
@@ -202,7 +224,7 @@ export function Editor() {
                     {work.kept !== null && <KeptBanner kept={work.kept} busy={work.busy} onRetry={() => void work.retry()} onDrop={work.drop} />}
                 </header>
                 <PlanPanel />
-                <main className="flex min-h-0 min-w-0 flex-col bg-ground">
+                <main data-keys className="flex min-h-0 min-w-0 flex-col bg-ground">
                     <Sheet handle={sheet}>
                         <Begin bring={bring} onBegun={() => sheet.current?.focus()} />
                     </Sheet>
@@ -224,12 +246,12 @@ export function Editor() {
 
 /** What the regions of the editor share, each part for those that hang on it. */
 function Shared({ desk, children }: { desk: Desk; children: ReactNode }) {
-    const { page, scene, picking, change, preview, select, askPlace } = desk;
-    const latest = useRef({ page, scene });
+    const { page, scene, asking, picking, change, preview, select, askPlace, toSheet, told } = desk;
+    const latest = useRef({ page, scene, asking });
     useLayoutEffect(() => {
-        latest.current = { page, scene };
+        latest.current = { page, scene, asking };
     });
-    const acts = useMemo<Acts>(() => ({ picking, change, preview, select, askPlace, now: () => latest.current }), [picking, change, preview, select, askPlace]);
+    const acts = useMemo<Acts>(() => ({ picking, change, preview, select, askPlace, toSheet, told, now: () => latest.current }), [picking, change, preview, select, askPlace, toSheet, told]);
     return (
         <ActsContext value={acts}>
             <PaletteContext value={page.plan.palette}>

@@ -27,8 +27,8 @@ export interface Desk {
     /** What is painted and not yet kept, and with which brush. */
     painter: Painter;
     change: (operations: Operation[]) => Promise<Problem | null>;
-    /** Ids of the parts that the last change made. */
-    added: () => string[];
+    /** Ids of what the last change made: parts, and lines to build on. */
+    added: () => { parts: string[]; lines: string[] };
     preview: (operations: Operation[] | null) => Promise<Problem | null>;
     selected: string | null;
     select: (step: string | null) => void;
@@ -66,13 +66,17 @@ export interface Desk {
     outlines: boolean;
     /** The result is shown with what it was constructed on. */
     constructed: boolean;
+    /** Puts the focus on the sheet, where keys are heard. */
+    toSheet: () => void;
+    /** What there is to be told of a change; it goes with the next one. */
+    told: Store<string | null>;
     /** Puts a place of the sheet into the middle of the view; enlarged to `scale` where that is more. */
     lookAt: (x: number, y: number, scale?: number) => void;
 }
 
 /** What can be done, and how things are when it is. Unlike the desk it stays the same object, so that sentences need not be drawn anew for each preview. */
-export interface Acts extends Pick<Desk, 'picking' | 'change' | 'preview' | 'select' | 'askPlace'> {
-    now: () => Pick<Desk, 'page' | 'scene'>;
+export interface Acts extends Pick<Desk, 'picking' | 'change' | 'preview' | 'select' | 'askPlace' | 'toSheet' | 'told'> {
+    now: () => Pick<Desk, 'page' | 'scene' | 'asking'>;
 }
 
 export const ActsContext = createContext<Acts | null>(null);

@@ -3,14 +3,11 @@ import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, done, type SheetEntry } from '../api/client';
-
-const MOST_TRIES = 4;
+import { Thumbnail } from './Thumbnail';
 
 /** One sheet in the list: its drawing as it is now, its name, and what can be done with it. */
 export function SheetCard({ sheet, onChanged, onDeleted }: { sheet: SheetEntry; onChanged: () => void; onDeleted: () => void }) {
     const [name, setName] = useState<string | null>(null);
-    /** How often its picture was asked for again: with many at once, some are told to come back. */
-    const [tries, setTries] = useState(0);
     const params = { path: { sheet: sheet.id } };
     const act = useMutation({ mutationFn: (work: () => Promise<unknown>) => work(), onSuccess: onChanged });
 
@@ -24,14 +21,7 @@ export function SheetCard({ sheet, onChanged, onDeleted }: { sheet: SheetEntry; 
     return (
         <li className="group flex flex-col gap-3">
             <Link to={`/sheets/${sheet.id}`} aria-label={`Open ${sheet.name}`} className="relative block aspect-[4/3] rounded border border-hairline bg-ground transition-colors hover:border-amber">
-                <img
-                    src={`/api/sheets/${sheet.id}/thumbnail.svg?revision=${sheet.revision}${tries === 0 ? '' : `&again=${String(tries)}`}`}
-                    alt=""
-                    onError={() => {
-                        if (tries < MOST_TRIES) setTimeout(() => setTries(tries + 1), 1000 * (tries + 1));
-                    }}
-                    className="absolute inset-4 size-[calc(100%-2rem)] bg-transparent object-contain drop-shadow-[0_1px_0_#cfc5b0]"
-                />
+                <Thumbnail sheet={sheet.id} revision={sheet.revision} />
             </Link>
             <div className="flex items-start gap-1">
                 <div className="min-w-0 flex-1">

@@ -1,6 +1,6 @@
-import { type CSSProperties, type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import { type CSSProperties, type KeyboardEvent, type PointerEvent, useLayoutEffect, useRef, useState } from 'react';
 import type { Field, Problem } from '../../api/client';
-import { problemText, wouldDo } from '../desk';
+import { problemText, useActs, wouldDo } from '../desk';
 import type { Fold } from './folds';
 import { numberAtHand } from './numberAtHand';
 
@@ -26,6 +26,7 @@ const REFERENCE = /^[a-z][a-z0-9]*\.(?!wide$|high$|area$|length$|value$)([a-z]+)
 
 /** A number edited in place: typed, stepped with the arrow keys, or dragged sideways. */
 export function LiveNumber({ label, raw, text, value, measure, onPreview, onCommit, wrong, offered }: Props) {
+    const { toSheet } = useActs();
     const [typed, setTyped] = useState<string | null>(null);
     const [problem, setProblem] = useState<string | null>(null);
     const [instead, setInstead] = useState<number | null>(null);
@@ -33,6 +34,12 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
     const scrub = useRef<{ x: number; from: number; moved: boolean } | null>(null);
     const typedNow = useRef<string | null>(null);
     const turn = useRef(0);
+    /** Whether it got the focus just now: what is written, which may differ from what was shown, is selected. */
+    const begun = useRef(false);
+    useLayoutEffect(() => {
+        if (begun.current && typed !== null) field.current?.select();
+        begun.current = false;
+    }, [typed]);
     // What stood there when typing began: only what differs from it is a change.
     const before = useRef('');
 
@@ -110,10 +117,12 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
     function onKeyDown(event: KeyboardEvent): void {
         event.stopPropagation();
         if (event.key === 'Enter') {
-            void commit().then(() => field.current?.select());
+            const taken = typedNow.current;
+            // Unless more was typed meanwhile.
+            void commit().then(() => document.activeElement === field.current && typedNow.current === taken && field.current?.select());
         } else if (event.key === 'Escape') {
             cancel();
-            field.current?.blur();
+            toSheet();
         } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
             event.preventDefault();
             stepBy(event, event.key === 'ArrowUp' ? 1 : -1);
@@ -159,12 +168,11 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
                 spellCheck={false}
                 autoComplete="off"
                 value={typed ?? shown}
-                onFocus={(event) => {
+                onFocus={() => {
                     before.current = written;
+                    begun.current = true;
                     type(written);
                     numberAtHand.set(put);
-                    const input = event.currentTarget;
-                    requestAnimationFrame(() => input.select());
                 }}
                 onChange={(event) => void tryOut(event.target.value)}
                 onBlur={() => {

@@ -1,4 +1,4 @@
-import type { CSSProperties } from 'react';
+import { type CSSProperties, useState } from 'react';
 import type { Field } from '../../api/client';
 import { stepOf, useDesk } from '../desk';
 import { numberAtHand } from './numberAtHand';
@@ -16,22 +16,31 @@ export interface Asked {
 
 /** A number or arithmetic, typed. */
 export function TypedInput({ label, shown = false, value, optional, onChange }: { label: string; shown?: boolean; value: unknown; optional: boolean; onChange: (value: number | string | null) => void }) {
-    const text = typeof value === 'number' || typeof value === 'string' ? String(value) : '';
+    // As it is typed: of "12." nothing but 12 is a number yet.
+    const [text, setText] = useState<string | null>(null);
+    const shownText = text ?? (typeof value === 'number' || typeof value === 'string' ? String(value) : '');
+    function type(next: string): void {
+        setText(next);
+        onChange(typed(next));
+    }
     return (
         <label className="flex items-center gap-2">
             {shown ? label : <span className="sr-only">{label}</span>}
             <input
                 className="boxed field-sizing max-w-72 min-w-10 px-2 tabular-nums"
                 spellCheck={false}
-                style={{ '--chars': Math.max(3, text.length) } as CSSProperties}
-                value={text}
+                style={{ '--chars': Math.max(3, shownText.length) } as CSSProperties}
+                value={shownText}
                 placeholder={optional ? 'any' : undefined}
-                onChange={(event) => onChange(typed(event.target.value))}
+                onChange={(event) => type(event.target.value)}
                 onFocus={(event) => {
                     const input = event.currentTarget;
-                    numberAtHand.set((name) => onChange(typed(input.value.slice(0, input.selectionStart ?? 0) + name + input.value.slice(input.selectionEnd ?? input.value.length))));
+                    numberAtHand.set((name) => type(input.value.slice(0, input.selectionStart ?? 0) + name + input.value.slice(input.selectionEnd ?? input.value.length)));
                 }}
-                onBlur={() => numberAtHand.set(null)}
+                onBlur={() => {
+                    setText(null);
+                    numberAtHand.set(null);
+                }}
             />
         </label>
     );

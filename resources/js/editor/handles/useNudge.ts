@@ -71,7 +71,7 @@ export function useNudge(show: (hover: Hover | null) => void): (arrow: Arrow, st
         void change(moving === null ? verb.operations({ [field]: [dx, dy] }) : [moving]).then((refused) => {
             settled(meantNow);
             if (refused !== null) show({ name: problemText(refused), handle: true });
-            else if (moving === null) picking.pickParts(added());
+            else if (moving === null) picking.pickParts(added().parts);
         });
     };
 }

@@ -38,7 +38,8 @@ const ZOOM = 1.25;
 
 /** The drawing: shows the scene, and turns pointer and keys into picks. */
 export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children: ReactNode }) {
-    const { page, scene, picking, gridsShown, measuresShown, selected, outlines, constructed, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed, drawingIn, painter } = useDesk();
+    const { page, scene, picking, gridsShown, measuresShown, selected, outlines, constructed, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed, drawingIn, painter, told, finishAsking } = useDesk();
+    const saidOfChange = useSyncExternalStore(told.subscribe, told.get);
     const { mode, on } = usePick(picking);
     const palette = usePalette();
     const box = useRef<HTMLDivElement>(null);
@@ -105,7 +106,9 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
             walk.arrow(event.key as Arrow, event.shiftKey);
         } else if (event.key === 'Enter') {
             event.preventDefault();
-            walk.press();
+            // Where the keys have walked to is picked first.
+            if (asking !== null && placeWanted === null && !walk.isUnderWay) finishAsking.get()?.();
+            else walk.press();
         }
     }
 
@@ -163,6 +166,11 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                 {outlines && <PlaceReadout seen={seen} scene={scene} />}
                 {children}
                 <BringDrawing open={bringing.drawing !== null} given={bringing.drawing} onOpen={(open) => !open && bringing.putAway()} onClosed={() => box.current?.focus()} />
+                {saidOfChange !== null && (
+                    <p role="status" className="pointer-events-none absolute top-3 left-1/2 max-w-[90%] -translate-x-1/2 rounded bg-honey px-3 py-1.5 text-[13px] leading-snug text-umber shadow">
+                        {saidOfChange}
+                    </p>
+                )}
                 {bringing.said !== null && (
                     <p role="status" className="pointer-events-none absolute top-3 left-1/2 -translate-x-1/2 rounded bg-paper px-3 py-1.5 text-[13px] shadow">
                         {bringing.said}

@@ -6,7 +6,7 @@ const MODES: PickMode[] = ['cells', 'points', 'lines', 'parts', 'paint'];
 
 /** What the pointer picks, and how far it reaches. */
 export function PickModes() {
-    const { scene, picking, drawingIn, drawIn } = useDesk();
+    const { scene, picking, drawingIn, drawIn, toSheet } = useDesk();
     const inCells = stepOf(scene, drawingIn ?? '')?.cell !== undefined;
     const pick = usePick(picking);
     const tilings = scene.steps.filter((step) => (step.role === 'grid' || step.role === 'overlay') && !step.hidden);
@@ -18,7 +18,10 @@ export function PickModes() {
             <span role="radiogroup" aria-label="What the pointer picks" className="flex items-center gap-3.5">
                 Pick
                 {(scene.steps.some((step) => step.role === 'picture' && !step.hidden) ? [...MODES, 'trace' as const] : MODES).map((mode) => (
-                    <Choice key={mode} chosen={pick.mode === mode} onChoose={() => picking.setMode(mode)}>
+                    <Choice key={mode} chosen={pick.mode === mode} onChoose={() => {
+                            picking.setMode(mode);
+                            toSheet();
+                        }}>
                         {mode}
                     </Choice>
                 ))}

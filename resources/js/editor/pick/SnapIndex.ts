@@ -7,6 +7,9 @@ import { stepIn } from './pick';
 type SnapPlaces = Schemas['SnapPlaces'];
 type SnapGroup = Schemas['SnapGroup'];
 
+/** Two distances that differ by less, as a share, are the same. */
+const EVEN = 1e-2;
+
 /** A place that the pointer may mean. How a plan writes it is not always known here. */
 export interface Found {
     kind: Candidate['kind'];
@@ -33,7 +36,7 @@ export class SnapIndex {
     constructor(
         readonly revision: number,
         groups: SnapGroup[],
-        private readonly ranks: SnapPlaces['ranks'],
+        private readonly rule: Pick<SnapPlaces, 'ranks' | 'beside'>,
         private readonly grids: Line<GridShape>[],
         private readonly guides: Line<GuideShape>[],
     ) {
@@ -49,7 +52,12 @@ export class SnapIndex {
             ...this.grids.filter(({ id }) => !left.has(id)).flatMap((grid) => ofGrid(grid, x, y, reach, allowed)),
             ...this.guides.filter(({ id }) => !left.has(id)).flatMap((guide) => along(guide, x, y, reach, allowed)),
         ].filter((one) => allowed.has(one.kind) && one.distance <= reach && !one.of.some((id) => left.has(stepIn(id))));
-        return found.sort((a, b) => this.rank(a) - this.rank(b) || a.distance - b.distance);
+        found.sort((a, b) => Number(isAlong(a)) - Number(isAlong(b)) || a.distance - b.distance || this.rank(a) - this.rank(b));
+        const [nearest] = found;
+        if (nearest === undefined) return [];
+        const beside = (one: Found): boolean => !isAlong(one) && Math.hypot(one.at[0] - nearest.at[0], one.at[1] - nearest.at[1]) <= reach * this.rule.beside;
+        const best = found.reduce((winner, one) => (beside(one) && this.rank(one) < this.rank(winner) ? one : winner), nearest);
+        return [best, ...found.filter((one) => one !== best)];
     }
 
     /** Why the first of them won. */
@@ -57,12 +65,12 @@ export class SnapIndex {
         const [first, second] = found;
         if (first === undefined) return 'nothing within reach';
         if (second === undefined) return 'the only one within reach';
-        if (this.rank(first) === this.rank(second)) return `the nearest of ${found.length} within reach`;
-        return this.rank(first) === 0 ? 'an intersection beats all else within reach' : 'a point beats a place along an edge';
+        if (isAlong(second) && !isAlong(first)) return 'a point goes before a place along an edge';
+        return first.distance - second.distance > EVEN * first.distance ? 'an intersection goes before what lies right beside it' : `the nearest of ${found.length} within reach`;
     }
 
     private rank(found: Found): number {
-        return this.ranks[found.kind] ?? 0;
+        return this.rule.ranks[found.kind] ?? 0;
     }
 
     private points(x: number, y: number, reach: number): Owned[] {
@@ -94,6 +102,11 @@ export class SnapIndex {
         index.finish();
         return index;
     }
+}
+
+/** One of any number of places along a line, and no point. */
+function isAlong({ kind }: Found): boolean {
+    return kind === 'edge';
 }
 
 type Owned = Found & { of: readonly string[] };

@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
-import type { Candidate } from '../../api/client';
+import type { Candidate, Step } from '../../api/client';
+import { partShape } from '../scene/geometry';
 
 export type PickMode = 'points' | 'cells' | 'parts' | 'lines' | 'paint' | 'trace';
 
@@ -105,7 +106,7 @@ export class Picking {
         this.tell(null, { parts: toggled(this.current.parts, id), near });
     }
 
-    toggleLine(id: string, near: [number, number]): void {
+    toggleLine(id: string, near: [number, number] | null): void {
         this.tell(null, { lines: toggled(this.current.lines, id), near });
     }
 
@@ -120,6 +121,29 @@ export class Picking {
         this.cells.clear();
         this.runs.clear();
         this.tell(null, { mode: 'parts', parts, points: [], lines: [] });
+    }
+
+    /** Lets go of what is not there any more. */
+    keep(isThere: (name: string) => boolean): void {
+        const { parts, points, lines } = this.current;
+        const kept = {
+            parts: parts.filter(isThere),
+            lines: lines.filter(isThere),
+            points: points.filter(({ raw }) => typeof raw !== 'string' || isThere(stepIn(raw))),
+        };
+        const gone = [...this.cells.keys()].filter((grid) => !isThere(grid));
+        if (gone.length === 0 && kept.parts.length === parts.length && kept.lines.length === lines.length && kept.points.length === points.length) return;
+        for (const grid of gone) {
+            this.cells.delete(grid);
+            for (const run of this.runs.keys()) if (run.startsWith(`${grid}#`)) this.runs.delete(run);
+        }
+        this.tell(null, kept);
+    }
+
+    pickLines(lines: string[]): void {
+        this.cells.clear();
+        this.runs.clear();
+        this.tell(null, { mode: 'lines', lines, parts: [], points: [] });
     }
 
     setHeld(held: boolean): void {
@@ -195,6 +219,13 @@ export function placeIn(name: string): [number, number] | null {
 export function copyIn(name: string): number | null {
     const [, copy] = /\[(\d+)\]/.exec(name) ?? [];
     return copy === undefined ? null : Number(copy);
+}
+
+/** Whether there is what is named: the step, and of a repeat so many copies. */
+export function isThere(steps: ReadonlyMap<string, Step>, name: string): boolean {
+    const step = steps.get(stepIn(name));
+    const copies = partShape(step?.geometry)?.copies;
+    return step !== undefined && (copies == null || (copyIn(name) ?? 1) <= copies);
 }
 
 /** The step, what stands between, and the rest: `g1#2,3` in three. */

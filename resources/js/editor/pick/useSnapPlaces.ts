@@ -22,14 +22,14 @@ export function useSnapPlaces(page: SheetPage | undefined): SnapIndex | null {
     });
 
     return useMemo(() => {
-        return page === undefined || data === undefined || !data.complete ? null : indexOf(page, data.all, data.ranks);
+        return page === undefined || data === undefined || !data.complete ? null : indexOf(page, data.all, data);
         // The data are of this very revision; the page changes with it.
         // eslint-disable-next-line react-hooks/exhaustive-deps
     }, [data]);
 }
 
 /** The index of what is shown on a page. */
-export function indexOf({ revision, scene }: Pick<SheetPage, 'revision' | 'scene'>, groups: Schemas['SnapGroup'][], ranks: Schemas['SnapPlaces']['ranks']): SnapIndex {
+export function indexOf({ revision, scene }: Pick<SheetPage, 'revision' | 'scene'>, groups: Schemas['SnapGroup'][], rule: Pick<Schemas['SnapPlaces'], 'ranks' | 'beside'>): SnapIndex {
     const shown = scene.steps.filter((step) => !step.hidden && !step.usedUp);
     const grids = shown.flatMap(({ id, label, geometry }): Line<GridShape>[] => {
         const shape = gridShape(geometry);
@@ -39,5 +39,5 @@ export function indexOf({ revision, scene }: Pick<SheetPage, 'revision' | 'scene
         const shape = guideShape(geometry);
         return shape === undefined ? [] : [{ id, label, shape }];
     });
-    return new SnapIndex(revision, groups, ranks, grids, guides);
+    return new SnapIndex(revision, groups, rule, grids, guides);
 }

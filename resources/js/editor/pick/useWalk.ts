@@ -14,6 +14,8 @@ export interface Walk {
     /** Picks what the keyboard, or the pointer, is on. */
     press: () => void;
     leave: () => void;
+    /** Whether keys have walked somewhere that is not picked yet. */
+    isUnderWay: boolean;
 }
 
 /** Walking over cells, points, lines or parts with the arrow keys. */
@@ -22,6 +24,7 @@ export function useWalk({ hits, wantsPoint, cell: cellHover }: HitWork, putting:
     const pick = usePick(picking);
     const [cursor, setCursor] = useState<{ grid: string; address: string } | null>(null);
     const [point, setPoint] = useState<number | null>(null);
+    const [isUnderWay, setUnderWay] = useState(false);
 
     function walkCells(arrow: Arrow, picks: boolean): void {
         const grid = hits.tilings.find((one) => one.id === cursor?.grid) ?? hits.tilings[0];
@@ -62,7 +65,9 @@ export function useWalk({ hits, wantsPoint, cell: cellHover }: HitWork, putting:
 
     return {
         cursor,
+        isUnderWay,
         arrow: (arrow, picks) => {
+            setUnderWay(!picks);
             const step = arrow === 'ArrowRight' || arrow === 'ArrowUp' ? 1 : -1;
             if (wantsPoint) walkPoints(arrow);
             else if (pick.mode === 'parts') walkParts(step);
@@ -70,6 +75,7 @@ export function useWalk({ hits, wantsPoint, cell: cellHover }: HitWork, putting:
             else walkCells(arrow, picks);
         },
         press: () => {
+            setUnderWay(false);
             if (wantsPoint) putting.point(hover?.point);
             else if (hover?.line !== undefined) putting.line(hover.line, [scene.sheet.width / 2, scene.sheet.height / 2]);
             else if (pick.mode === 'parts' && hover?.part !== undefined) putting.part(hover.part);
@@ -84,6 +90,7 @@ export function useWalk({ hits, wantsPoint, cell: cellHover }: HitWork, putting:
         leave: () => {
             setCursor(null);
             setPoint(null);
+            setUnderWay(false);
         },
     };
 }

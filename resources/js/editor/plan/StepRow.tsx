@@ -5,6 +5,7 @@ import type { Finding, Kind, Operation, Step, Piece } from '../../api/client';
 import { useActs } from '../desk';
 import { LiveField } from '../fields/LiveField';
 import { Dots } from './Dots';
+import { hangsOn } from './hangsOn';
 
 interface Props {
     step: Step;
@@ -38,7 +39,7 @@ function isChange(given: unknown): boolean {
 }
 
 function Sentence({ step, number, kind, findings, up, down, isSelected, refused: notMoved, beginsChapter }: Props) {
-    const { change, select, picking } = useActs();
+    const { change, select, picking, toSheet, told, now } = useActs();
     const { setNodeRef: setDragged, listeners, isDragging } = useDraggable({ id: step.id });
     const { setNodeRef: setDropped, isOver, rect, active } = useDroppable({ id: step.id });
     const landing = !isOver || isDragging ? '' : landingAt(rect.current?.top, active?.rect.current.initial?.top);
@@ -70,8 +71,21 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
     }
 
     function pickIt(): void {
+        const { asking } = now();
+        const { mode } = picking.get();
+        // It answers what is asked for; what the verb is about stays picked.
+        if (asking !== null && step.role === 'part' && mode === 'parts') return picking.togglePart(step.id);
+        if (asking !== null && (step.role === 'grid' || step.role === 'guide') && mode === 'lines') return picking.toggleLine(step.id, null);
         select(isSelected ? null : step.id);
         if (step.role === 'part' && !isSelected) picking.pickParts([step.id]);
+    }
+
+    /** What hangs on it is told; the focus goes to the sheet, since the sentence goes. */
+    async function remove(): Promise<void> {
+        const hanging = hangsOn(now().scene, step);
+        await run([{ op: 'remove', ids: [step.id] }]);
+        if (hanging !== null) told.set(hanging);
+        toSheet();
     }
 
     function onKeyDown(event: KeyboardEvent): void {
@@ -184,7 +198,7 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                                 Begin a chapter here
                             </DropdownMenu.Item>
                         )}
-                        <DropdownMenu.Item className="menu-item text-brick" onSelect={() => void run([{ op: 'remove', ids: [step.id] }])}>
+                        <DropdownMenu.Item className="menu-item text-brick" onSelect={() => void remove()}>
                             Delete
                         </DropdownMenu.Item>
                     </DropdownMenu.Content>

@@ -38,7 +38,7 @@ export function useTracing({ box, view, pan, panning, show }: { box: RefObject<H
         if (tracer === undefined || picture === undefined || places.length < tracer.offer.least) return;
         void change([traced(tracer, picture.id, places, reach, view.scale, snaps ? settling(tracer, scene, page.plan) : {})]).then((refused) => {
             if (refused !== null) show({ name: problemText(refused), handle: true });
-            else select(added()[0] ?? null);
+            else select(added().lines[0] ?? null);
         });
     }
 

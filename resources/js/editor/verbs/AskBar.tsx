@@ -1,4 +1,4 @@
-import { createElement, type FormEvent, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { createElement, type FormEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import type { Operation } from '../../api/client';
 import { problemText, useDesk, wouldDo } from '../desk';
 import type { Asked } from '../fields/asked';
@@ -52,8 +52,20 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
     }, [said, preview]);
 
     useEffect(() => {
-        if (asksFirst.current) form.current?.querySelector<HTMLElement>('input, button, select')?.focus();
+        if (!asksFirst.current) return;
+        const first = form.current?.querySelector<HTMLElement>('[data-questions] :is(input, button, select, [role=button])') ?? form.current?.querySelector<HTMLElement>('button.solid');
+        const chosen = first instanceof HTMLInputElement && first.type === 'radio' ? form.current?.querySelector<HTMLElement>(`[name="${CSS.escape(first.name)}"]:checked`) : null;
+        (chosen ?? first)?.focus();
     }, []);
+
+    /** Enter does what is asked from wherever the focus is, but on a button that says what it does; what opens does so by the space bar. */
+    function onEnter(event: KeyboardEvent): void {
+        const into = event.target as HTMLElement;
+        if (event.key !== 'Enter' || !event.currentTarget.contains(into) || into.tagName === 'BUTTON') return;
+        event.preventDefault();
+        event.stopPropagation();
+        if (verb.needs === 0) onDo();
+    }
 
     function submit(event: FormEvent): void {
         event.preventDefault();
@@ -66,6 +78,7 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
                 ref={form}
                 className="flex min-h-[89px] items-center gap-4"
                 onSubmit={submit}
+                onKeyDownCapture={onEnter}
                 onKeyDown={(event) => {
                     if (event.key === 'Escape') {
                         event.preventDefault();
@@ -83,6 +96,7 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
                     {verb.needs === 0 && !verb.full && verb.asks.length === 0 && (
                         <p className="text-slate">{verb.bends === null ? 'Pick more, or do it.' : 'Click more places; press and pull for an arc; the first place again ends it.'}</p>
                     )}
+                    <div data-questions className="contents">
                     {verb.asks.map((name) => {
                         const field = verb.kind?.fields.find((one) => one.name === name);
                         const idle = field === undefined || (field.when !== null && asking.answers[field.when.field] !== field.when.is);
@@ -92,6 +106,7 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
                             </span>
                         );
                     })}
+                    </div>
                     {/* Of one line whatever it says: what is pressed must not move under the pointer. */}
                     <p className="h-[18px] basis-full truncate text-[12.5px] leading-[18px] text-slate" title={help}>
                         {[verb.says, help].filter(Boolean).join(' ')}

@@ -1,10 +1,10 @@
 import { Tooltip } from 'radix-ui';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { AskBar } from './AskBar';
 import { problemText, useDesk } from '../desk';
 import { Keys } from './Keys';
 import { type Done, keepOn, MODE_OF } from './KeepOn';
-import { type Pick, type PickMode, usePick } from '../pick/pick';
+import { type Pick, usePick } from '../pick/pick';
 import { memberLabel } from '../pick/useHits';
 import { PaintBar } from '../paint/PaintBar';
 import { TraceBar } from '../trace/TraceBar';
@@ -26,13 +26,15 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     const desk = useDesk();
     const { page, scene, kinds, picking, selected, change, preview, select, added, last, setLast, kept, setKept, asking, setAsking, finishAsking, pointed, workOn, drawIn } = desk;
     const pick = usePick(picking);
-    const [problem, setProblem] = useState<string | null>(null);
+    // What was refused is told as long as what was picked, and what there is, are what they were.
+    const [refusal, setRefusal] = useState<{ text: string; pick: Pick; revision: number } | null>(null);
+    const problem = refusal?.pick === pick && refusal.revision === page.revision ? refusal.text : null;
+    const setProblem = useCallback((text: string | null): void => setRefusal(text === null ? null : { text, pick: picking.get(), revision: page.revision }), [picking, page.revision]);
     const [colour, setColour] = useState<string | null>(null);
     const [opened, setOpened] = useState<Partial<Record<string, Family>>>({});
     const [naming, setNaming] = useState(false);
     const [saying, setSaying] = useState(false);
     const [keys, setKeys] = useState(false);
-    const bar = useRef<HTMLElement>(null);
     const verbs = useMemo(
         () => verbsFor({ page, scene, kinds, pick, picking, selected, colour }),
         [page, scene, kinds, pick, picking, selected, colour],
@@ -72,15 +74,26 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         setOpened((old) => ({ ...old, [sort]: verb.family }));
         setProblem(null);
         setAsking(null);
-        select(null);
-        // What was made is picked, ready for the next verb; a look ends the sentence.
-        const made = verb.picks ? added().at(-1) : undefined;
-        const next: PickMode = verb.cuts ? 'cells' : pick.mode === 'parts' ? 'cells' : pick.mode;
-        if (made !== undefined && !looks) picking.pickParts([made]);
-        else picking.setMode(next);
-        // What was made at a corner goes on to be pulled.
-        if (made !== undefined && verb.from === 'points') select(made);
+        pickMade(verb, looks);
         onDone();
+    }
+
+    /** What was made is picked, ready for the next verb; what only looks otherwise, or lies elsewhere among others, stays picked. */
+    function pickMade(verb: Verb, looks: boolean): void {
+        const { parts, lines } = added();
+        if (verb.cuts === true) {
+            picking.setMode('cells');
+            select(null);
+        } else if (parts.length > 0 && !looks) {
+            picking.pickParts(parts);
+            select(parts.at(-1) ?? null);
+        } else if (lines.length > 0 && !looks && verb.from !== null && verb.from !== 'ground') {
+            picking.pickLines(lines.slice(-1));
+            select(lines.at(-1) ?? null);
+        } else if (pick.mode === 'points') {
+            // What was picked there may lie elsewhere now.
+            picking.clear();
+        }
     }
 
     function begin(verb: Verb): void {
@@ -130,7 +143,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         // The next may be picked while this one is on its way.
         picking.clear();
         void change(operations).then((refused) => setProblem(refused === null ? null : problemText(refused)));
-    }, [kept, pick, count, verbs, picking, change]);
+    }, [kept, pick, count, verbs, picking, change, setProblem]);
 
     function doAgain(): void {
         if (again !== undefined && last !== null) void run(again, { ...again.start, ...last.answers });
@@ -139,7 +152,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
             const into = event.target as HTMLElement | null;
-            if (into === null || !listensTo(into, bar.current) || event.ctrlKey || event.metaKey || event.altKey || asking !== null || into.closest('input, select, textarea, [role=menu], [role=dialog]')) return;
+            if (into === null || !listensTo(into) || event.ctrlKey || event.metaKey || event.altKey || asking !== null) return;
             if (event.key === '/') {
                 event.preventDefault();
                 setSaying(true);
@@ -197,7 +210,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
 
     if (kept !== null) {
         return (
-            <section ref={bar} aria-label="Verbs" className="flex h-[110px] shrink-0 items-center gap-4 border-t border-rule bg-paper px-4 py-2.5">
+            <section aria-label="Verbs" className="flex h-[110px] shrink-0 items-center gap-4 border-t border-rule bg-paper px-4 py-2.5">
                 <h2 className="font-serif text-[19px] leading-none font-semibold">{kept.label}</h2>
                 <p role="status" className="min-w-0 flex-1 text-[13px] text-slate">
                     {problem ?? keptText(kept, verbs, count)}
@@ -233,11 +246,10 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         />
     );
 
-    const listens = (target: EventTarget | null): boolean => listensTo(target, bar.current);
     if (pick.mode === 'paint') {
         return (
-            <section ref={bar} aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
-                <PaintBar listens={listens}>{sayIt}</PaintBar>
+            <section aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
+                <PaintBar listens={listensTo}>{sayIt}</PaintBar>
                 <Keys open={keys} onOpen={setKeys} onClosed={onDone} />
             </section>
         );
@@ -245,8 +257,8 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
 
     if (pick.mode === 'trace') {
         return (
-            <section ref={bar} aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
-                <TraceBar listens={listens}>{sayIt}</TraceBar>
+            <section aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
+                <TraceBar listens={listensTo}>{sayIt}</TraceBar>
                 <Keys open={keys} onOpen={setKeys} onClosed={onDone} />
             </section>
         );
@@ -254,7 +266,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
 
     const picked = describePick(pick, (id) => scene.steps.find((step) => step.id === id)?.label ?? id);
     return (
-        <section ref={bar} aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
+        <section aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
             <div className="flex h-7 items-center gap-4 text-[13px] text-slate">
                 <span aria-live="polite" className="min-w-0 shrink truncate text-ink" data-picked={count} title={picked}>
                     {picked === '' ? <span className="text-slate">With nothing picked</span> : `With ${picked}`}
@@ -318,9 +330,9 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     );
 }
 
-/** Whether single keys are for the verbs: on the sheet and on the verbs only (WCAG 2.1.4). */
-function listensTo(target: EventTarget | null, bar: HTMLElement | null): boolean {
-    return target instanceof HTMLElement && (target.getAttribute('role') === 'application' || bar?.contains(target) === true);
+/** Whether single keys are for the verbs: on the sheet, and on what stands above and below it, but in no field (WCAG 2.1.4). */
+function listensTo(target: EventTarget | null): boolean {
+    return target instanceof HTMLElement && target.closest('[data-keys]') !== null && target.closest('input, select, textarea, [contenteditable], [role=menu], [role=dialog], form') === null;
 }
 
 /** What a verb that is kept on waits for. */

@@ -60,7 +60,7 @@ export function pointVerbs(pick: Pick, selected: string | null): Verb[] {
             kind: { fields: asks } as unknown as Kind,
             asks: asks.map((field) => field.name),
             start: Object.fromEntries(asks.map((field) => [field.name, field.name === 'cells' ? [1, 0] : ['sheet.width/10', 0]])),
-            from: 'points', picks: false, full: false, bends: null,
+            from: 'points', full: false, bends: null,
             wants: needs === 0 ? null : `pick ${needs === 1 ? 'one more point' : `${needs} more points`}`,
             operations: (answers) => [{ op: 'arrange', points: pick.points.map((point) => point.at), way, ...(selected === null ? {} : { of: selected }), ...answers }],
         };

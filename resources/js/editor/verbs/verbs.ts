@@ -31,8 +31,6 @@ export interface Verb {
     start: Record<string, unknown>;
     /** From what it is made; null where it is for the pick at hand only. */
     from: Offer['from'] | null;
-    /** Whether what it makes is picked afterwards. */
-    picks: boolean;
     /** The first step of the chapter that is worked on afterwards. */
     opens?: string;
     /** The repeat in whose sectors is drawn from then on. */
@@ -233,7 +231,7 @@ function fromParts(bench: Bench, kind: Kind, offer: Offer, ids: string[], first:
     return verb(kind, offer, bench, grid ?? null, (step) => {
         if (offer.each !== null) return forEach(bench, offer, takes, ids, step);
         // A look that the same parts have already is changed, not said twice.
-        const twin = first !== null || offer.replaces === null ? undefined : twinOf(bench.page, kind.kind, takes, ids, offer.replaces);
+        const twin = first !== null || offer.replaces === null ? undefined : twinOf(bench, kind.kind, takes, ids, offer.replaces);
         if (twin !== undefined) {
             return offer.asks.map((field) => ({ op: 'set' as const, id: twin, field, value: nested(step, field) }));
         }
@@ -303,7 +301,7 @@ function intoOwner(bench: Bench, kind: Kind, offer: Offer): Verb {
         const value = [...present.filter((one) => !picked.some((other) => same(one, other))), ...picked.filter((one) => !present.some((other) => same(one, other)))];
         return [{ op: 'set', id: owner, field, value: value.length === 0 ? null : value }];
     });
-    return { ...made, picks: false };
+    return made;
 }
 
 /** Draws in the sectors of a repeat, or in the cells of a pattern: what is drawn in any of them comes into the first one, and so into all. */
@@ -368,7 +366,6 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
         asks: offer.asks,
         start,
         from: offer.from,
-        picks: offer.from === 'cells' || offer.from === 'parts' || JSON.stringify(offer.preset).includes('"{owner}"'),
         cuts: kind.makes === 'overlay',
         needs: 0,
         wants: null,
@@ -388,7 +385,7 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
 }
 
 function plainVerb(name: string, label: string, says: string, family: Family, key: number, operations: () => Operation[]): Verb {
-    return { name, label, says, family, key, asks: [], start: {}, from: 'cells', picks: false, needs: 0, wants: null, full: false, bends: null, operations };
+    return { name, label, says, family, key, asks: [], start: {}, from: 'cells', needs: 0, wants: null, full: false, bends: null, operations };
 }
 
 /** What can be done at all, with what is to be picked for it and the words by which people look for it. */
@@ -444,8 +441,24 @@ function targetPart(page: SheetPage, scene: Scene, kind: string, selected: strin
     return chosen === undefined ? undefined : stepOf(scene, chosen.id);
 }
 
-function twinOf(page: SheetPage, kind: string, takes: string, ids: string[], field: string): string | undefined {
-    return page.plan.steps.findLast((step) => step.kind === kind && JSON.stringify(step[takes]) === JSON.stringify(ids) && nested(step, field) !== undefined)?.id;
+/** The step that says the same of the same already; one that speaks later of what they are part of, or made of, covers it. */
+function twinOf({ page, scene }: Bench, kind: string, takes: string, ids: string[], field: string): string | undefined {
+    const under = (all: string[]): Set<string> => {
+        const found = new Set<string>();
+        for (let open = all.map(stepIn); open.length > 0; ) {
+            const id = open.pop() ?? '';
+            if (!found.has(id)) open.push(...(stepOf(scene, id)?.of ?? []));
+            found.add(id);
+        }
+        return found;
+    };
+    const mine = under(ids);
+    const said = page.plan.steps.filter((step) => step.kind === kind && nested(step, field) !== undefined && Array.isArray(step[takes]));
+    const last = said.findLast((step) => {
+        const names = (step[takes] as unknown[]).filter((one): one is string => typeof one === 'string');
+        return names.some((name) => mine.has(stepIn(name))) || ids.some((id) => under(names).has(stepIn(id)));
+    });
+    return last !== undefined && JSON.stringify(last[takes]) === JSON.stringify(ids) ? last.id : undefined;
 }
 
 /** `{center}`, `{count}`, `{colour}` and the like of a preset, replaced by what fits. */
