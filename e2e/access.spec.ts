@@ -3,101 +3,32 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
-/** @param but what is left out: numbers in a sentence may be as small as its letters (WCAG 2.5.8, inline), which axe takes for targets that stand alone */
-async function isAccessible(page: Page, but?: string): Promise<void> {
-    // What fades in is measured once it is there.
-    await page.evaluate(() => Promise.all(document.getAnimations().map((animation) => animation.finished)));
-    const axe = new AxeBuilder({ page });
-    if (but !== undefined) axe.exclude(but);
-    const { violations } = await axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
+/** A screen that people meet, and the way there from a page that is signed in. */
+interface Screen {
+    name: string;
+    open: (page: Page, desk: DeskPage) => Promise<unknown>;
+    /** What is left out: numbers in a sentence may be as small as its letters (WCAG 2.5.8, inline), which axe takes for targets that stand alone. */
+    but?: string;
 }
 
-test('every screen is accessible', async ({ page, browser, baseURL }) => {
-    const outside = await browser.newContext({ baseURL, storageState: { cookies: [], origins: [] } });
-    const door = await outside.newPage();
-    for (const way of ['/sign-in', '/register', '/forgot', '/mailbox?to=nobody@sternbild.test', '/confirm/x', '/reset/x']) {
-        await door.goto(way);
-        await door.getByRole('button').first().waitFor();
-        await isAccessible(door);
-    }
-    await outside.close();
+const PLAN = '[aria-label="Plan"]';
 
-    const desk = new DeskPage(page);
-    await page.goto('/');
-    await page.getByRole('link', { name: 'Open Harbour Square floor rosette', exact: true }).waitFor();
-    await isAccessible(page);
-    await page.getByRole('button', { name: 'New sheet' }).click();
-    await isAccessible(page);
-    await page.keyboard.press('Escape');
-    await page.getByTitle('Your account').click();
-    await page.getByRole('button', { name: 'Delete the account…' }).click();
-    await isAccessible(page);
-    await page.keyboard.press('Escape');
-    await page.getByRole('link', { name: 'Open Harbour Square floor rosette', exact: true }).click();
-    await desk.revision(1);
-    await isAccessible(page);
-    await page.getByRole('button', { name: 'Hand over' }).click();
-    await isAccessible(page);
-    await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'Ready constructions' }).click();
-    await page.getByText('Seven circles', { exact: true }).waitFor();
-    await isAccessible(page);
-    await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'Polar grid' }).click();
-    await isAccessible(page);
-    await page.goto('/');
-    await page.getByRole('link', { name: 'Open Velmora mark', exact: true }).click();
-    await desk.revision(1);
-    await page.getByRole('radio', { name: 'points' }).click();
-    await page.mouse.click(...(await desk.at(400, 400)));
-    await page.locator('[data-picked="1"]').waitFor();
-    await isAccessible(page);
-    await page.getByRole('button', { name: 'Outlines' }).click();
-    await page.getByText('meet').waitFor();
-    await isAccessible(page);
-    await page.getByRole('button', { name: 'In colour' }).click();
-    await page.getByRole('button', { name: /^Step 2, / }).click();
-    await page.getByRole('radio', { name: 'lines' }).click();
-    await page.locator('.handle').first().waitFor();
-    await isAccessible(page);
-    await desk.sheet.focus();
-    for (const [key, what] of [['?', page.getByRole('heading', { name: 'Keys' })], ['/', page.getByRole('listbox')]] as const) {
-        await page.keyboard.press(key);
-        await what.waitFor();
-        await isAccessible(page);
-        await page.keyboard.press('Escape');
-        await what.waitFor({ state: 'detached' });
-    }
-    await desk.newSheet('States');
-    const ways = page.getByRole('region', { name: 'Four ways to begin' });
-    await ways.waitFor();
-    await isAccessible(page);
-    await ways.getByRole('button', { name: /^An example/ }).click();
-    await page.getByRole('button', { name: /^Velmora mark/ }).waitFor();
-    await isAccessible(page);
-    await page.keyboard.press('Escape');
-    await ways.getByRole('button', { name: 'Show me in five steps' }).click();
-    await isAccessible(page);
-    await page.getByRole('radio', { name: 'points' }).click();
-    await page.mouse.click(...(await desk.at(400, 400)));
-    await desk.verb('make', 'Outline…');
-    await page.getByText('pick 2 more points').waitFor();
-    await isAccessible(page);
-    await page.goto('/');
-    await page.getByRole('link', { name: 'Open Wayfinding icons', exact: true }).click();
-    await page.getByRole('button', { name: 'Work on it' }).nth(1).click();
-    await isAccessible(page);
-    await page.getByRole('button', { name: 'Hand over' }).click();
-    await page.getByText('Set', { exact: true }).click();
-    await isAccessible(page);
-    await page.goto('/sheets/00000000-0000-4000-8000-000000000000');
-    await page.getByRole('heading', { name: 'No such sheet' }).waitFor();
-    await isAccessible(page);
-});
+/** Without an account, or with one that is not signed in. */
+const OUTSIDE: Screen[] = ['/sign-in', '/register', '/forgot', '/mailbox?to=nobody@sternbild.test', '/confirm/x', '/reset/x'].map((way) => ({
+    name: way,
+    open: async (page) => {
+        await page.goto(way);
+        await page.getByRole('button').first().waitFor();
+    },
+}));
 
-test('painting, frames and pixels to hand over are accessible', async ({ page }) => {
-    const desk = new DeskPage(page);
+async function sample(page: Page, desk: DeskPage, name: string): Promise<void> {
+    await desk.sheets();
+    await page.getByRole('link', { name: `Open ${name}`, exact: true }).first().click();
+    await desk.revision(1);
+}
+
+async function painted(desk: DeskPage): Promise<void> {
     await desk.bring('Painted', {
         format: 'sternbild-plan', version: 1, sheet: { width: 640, height: 320, unit: 'px', background: 'night' }, palette: { night: '#2a3a5e', ink: '#131830', lamp: '#ffd97f', coat: '#3f6f7f', skin: '#e8b98f', brass: '#f2c14e' }, values: {},
         steps: [
@@ -107,42 +38,247 @@ test('painting, frames and pixels to hand over are accessible', async ({ page })
             { id: 'd2', kind: 'dots', on: 'g1', ring: { center: [24, 8], diameter: 9 }, colour: 'skin' },
         ],
     });
-    await page.getByRole('button', { name: 'Frame 2' }).click();
-    await isAccessible(page, '[aria-label="Plan"]');
-    await desk.sheet.press('0');
-    for (const way of ['dither', 'area', 'ring']) {
-        await page.getByRole('radio', { name: way }).click();
-        await isAccessible(page, '[aria-label="Plan"]');
-    }
-    await page.getByRole('radio', { name: 'block' }).click();
-    await desk.dragAcross(await desk.at(410, 50), await desk.at(510, 150));
-    await page.getByRole('button', { name: 'Turn', exact: true }).waitFor();
-    await isAccessible(page, '[aria-label="Plan"]');
-    await page.getByRole('button', { name: 'Hand over' }).click();
-    await page.getByText('Pixels', { exact: true }).click();
-    await isAccessible(page, '[aria-label="Plan"]');
-});
+}
 
-test('following lines of a picture, its sentence with all it can say, and bringing a drawing are accessible', async ({ page }) => {
-    const desk = new DeskPage(page);
+async function brush(page: Page, desk: DeskPage, way: string): Promise<void> {
+    await painted(desk);
+    await page.getByRole('button', { name: 'Frame 2' }).click();
+    await desk.sheet.press('0');
+    await page.getByRole('radio', { name: way }).click();
+}
+
+/** A picture under the sheet, from an SVG file of which something is left out. */
+async function referenced(page: Page, desk: DeskPage): Promise<void> {
     await desk.newSheet('References');
-    await desk.bringIn('sketch');
-    await page.getByText('Waves and moon').waitFor();
-    await isAccessible(page);
-    await page.keyboard.press('Escape');
     await desk.bringIn('drawing');
     const svg = '<svg xmlns="http://www.w3.org/2000/svg" width="80" height="80"><text>K</text><circle cx="40" cy="40" r="30"/></svg>';
     await page.getByLabel('SVG file').setInputFiles({ name: 'mark.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(svg) });
-    await page.getByRole('button', { name: 'Bring it in' }).click();
-    await page.getByRole('region', { name: 'What is left out' }).waitFor();
-    await isAccessible(page);
-    await page.getByRole('radio', { name: 'As a picture, to be traced' }).check();
-    await page.getByRole('button', { name: 'Bring it in' }).click();
-    await page.getByRole('button', { name: 'Bring in the rest' }).click();
-    await desk.revision(2);
-    await page.getByRole('button', { name: 'More for step 1, picture 1' }).click();
-    await page.getByRole('menuitem', { name: 'Say all of it' }).click();
-    await page.getByRole('radio', { name: 'trace' }).click();
-    await page.getByRole('radio', { name: 'circle', exact: true }).click();
-    await isAccessible(page, '[aria-label="Plan"]');
+}
+
+const WAYS = (page: Page) => page.getByRole('region', { name: 'Four ways to begin' });
+
+const SCREENS: Screen[] = [
+    { name: 'the list of sheets', open: async (_, desk) => desk.sheets() },
+    {
+        name: 'a new sheet',
+        open: async (page, desk) => {
+            await desk.sheets();
+            await page.getByRole('button', { name: 'New sheet' }).click();
+            await page.getByRole('dialog').waitFor();
+        },
+    },
+    {
+        name: 'the account, about to be deleted',
+        open: async (page, desk) => {
+            await desk.sheets();
+            await page.getByTitle('Your account').click();
+            await page.getByRole('button', { name: 'Delete the account…' }).click();
+        },
+    },
+    { name: 'a sheet', open: (page, desk) => sample(page, desk, 'Harbour Square floor rosette') },
+    {
+        name: 'handing over',
+        open: async (page, desk) => {
+            await sample(page, desk, 'Harbour Square floor rosette');
+            await page.getByRole('button', { name: 'Hand over' }).click();
+        },
+    },
+    {
+        name: 'ready constructions',
+        open: async (page, desk) => {
+            await sample(page, desk, 'Harbour Square floor rosette');
+            await page.getByRole('button', { name: 'Ready constructions' }).click();
+            await page.getByText('Seven circles', { exact: true }).waitFor();
+        },
+    },
+    {
+        name: 'a verb that asks',
+        open: async (page, desk) => {
+            await sample(page, desk, 'Harbour Square floor rosette');
+            await page.getByRole('button', { name: 'Polar grid' }).click();
+        },
+    },
+    {
+        name: 'a picked point',
+        open: async (page, desk) => {
+            await sample(page, desk, 'Velmora mark');
+            await page.getByRole('radio', { name: 'points' }).click();
+            await page.mouse.click(...(await desk.at(400, 400)));
+            await page.locator('[data-picked="1"]').waitFor();
+        },
+    },
+    {
+        name: 'outlines',
+        open: async (page, desk) => {
+            await sample(page, desk, 'Velmora mark');
+            await page.getByRole('radio', { name: 'points' }).click();
+            await page.mouse.click(...(await desk.at(400, 400)));
+            await page.getByRole('button', { name: 'Outlines' }).click();
+            await page.getByText('meet').waitFor();
+        },
+    },
+    {
+        name: 'handles',
+        open: async (page, desk) => {
+            await sample(page, desk, 'Velmora mark');
+            await page.getByRole('button', { name: /^Step 2, / }).click();
+            await page.getByRole('radio', { name: 'lines' }).click();
+            await page.locator('.handle').first().waitFor();
+        },
+    },
+    {
+        name: 'all keys',
+        open: async (page, desk) => {
+            await sample(page, desk, 'Velmora mark');
+            await desk.sheet.press('?');
+            await page.getByRole('heading', { name: 'Keys' }).waitFor();
+        },
+    },
+    {
+        name: 'a verb is said',
+        open: async (page, desk) => {
+            await sample(page, desk, 'Velmora mark');
+            await desk.sheet.press('/');
+            await page.getByRole('listbox').waitFor();
+        },
+    },
+    {
+        name: 'an empty sheet',
+        open: async (page, desk) => {
+            await desk.newSheet('States');
+            await WAYS(page).waitFor();
+        },
+    },
+    {
+        name: 'examples',
+        open: async (page, desk) => {
+            await desk.newSheet('States');
+            await WAYS(page).getByRole('button', { name: /^An example/ }).click();
+            await page.getByRole('button', { name: /^Velmora mark/ }).waitFor();
+        },
+    },
+    {
+        name: 'the first steps',
+        open: async (page, desk) => {
+            await desk.newSheet('States');
+            await WAYS(page).getByRole('button', { name: 'Show me in five steps' }).click();
+        },
+    },
+    {
+        name: 'more has to be picked',
+        open: async (page, desk) => {
+            await desk.newSheet('States');
+            await WAYS(page).getByRole('button', { name: 'Show me in five steps' }).click();
+            await page.getByRole('radio', { name: 'points' }).click();
+            await page.mouse.click(...(await desk.at(400, 400)));
+            await desk.verb('make', 'Outline…');
+            await page.getByText('pick 2 more points').waitFor();
+        },
+    },
+    {
+        name: 'a chapter by itself',
+        open: async (page, desk) => {
+            await sample(page, desk, 'Wayfinding icons');
+            await page.getByRole('button', { name: 'Work on it' }).nth(1).click();
+        },
+    },
+    {
+        name: 'handing over a set',
+        open: async (page, desk) => {
+            await sample(page, desk, 'Wayfinding icons');
+            await page.getByRole('button', { name: 'Hand over' }).click();
+            await page.getByText('Set', { exact: true }).click();
+        },
+    },
+    {
+        name: 'no such sheet',
+        open: async (page) => {
+            await page.goto('/sheets/00000000-0000-4000-8000-000000000000');
+            await page.getByRole('heading', { name: 'No such sheet' }).waitFor();
+        },
+    },
+    {
+        name: 'frames',
+        but: PLAN,
+        open: async (page, desk) => {
+            await painted(desk);
+            await page.getByRole('button', { name: 'Frame 2' }).click();
+        },
+    },
+    ...['dither', 'area', 'ring'].map((way): Screen => ({ name: `the brush: ${way}`, but: PLAN, open: (page, desk) => brush(page, desk, way) })),
+    {
+        name: 'a block of cells',
+        but: PLAN,
+        open: async (page, desk) => {
+            await brush(page, desk, 'block');
+            await desk.dragAcross(await desk.at(410, 50), await desk.at(510, 150));
+            await page.getByRole('button', { name: 'Turn', exact: true }).waitFor();
+        },
+    },
+    {
+        name: 'handing over pixels',
+        but: PLAN,
+        open: async (page, desk) => {
+            await painted(desk);
+            await page.getByRole('button', { name: 'Hand over' }).click();
+            await page.getByText('Pixels', { exact: true }).click();
+        },
+    },
+    {
+        name: 'the scanner',
+        open: async (page, desk) => {
+            await desk.newSheet('References');
+            await desk.bringIn('sketch');
+            await page.getByText('Waves and moon').waitFor();
+        },
+    },
+    {
+        name: 'a drawing of which something is left out',
+        open: async (page, desk) => {
+            await referenced(page, desk);
+            await page.getByRole('button', { name: 'Bring it in' }).click();
+            await page.getByRole('region', { name: 'What is left out' }).waitFor();
+        },
+    },
+    {
+        name: 'following lines of a picture, with all that its sentence can say',
+        but: PLAN,
+        open: async (page, desk) => {
+            await referenced(page, desk);
+            await page.getByRole('radio', { name: 'As a picture, to be traced' }).check();
+            await page.getByRole('button', { name: 'Bring it in' }).click();
+            await page.getByRole('button', { name: 'Bring in the rest' }).click();
+            await desk.revision(2);
+            await page.getByRole('button', { name: 'More for step 1, picture 1' }).click();
+            await page.getByRole('menuitem', { name: 'Say all of it' }).click();
+            await page.getByRole('radio', { name: 'trace' }).click();
+            await page.getByRole('radio', { name: 'circle', exact: true }).click();
+        },
+    },
+];
+
+async function isAccessible(page: Page, but?: string): Promise<void> {
+    // What fades in is measured once it is there.
+    await page.evaluate(() => Promise.all(document.getAnimations().map((animation) => animation.finished)));
+    const axe = new AxeBuilder({ page });
+    if (but !== undefined) axe.exclude(but);
+    const { violations } = await axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
+}
+
+for (const { name, open, but } of SCREENS) {
+    test(`accessible: ${name}`, async ({ page }) => {
+        await open(page, new DeskPage(page));
+        await isAccessible(page, but);
+    });
+}
+
+test.describe('outside', () => {
+    test.use({ storageState: { cookies: [], origins: [] } });
+    for (const { name, open } of OUTSIDE) {
+        test(`accessible: ${name}`, async ({ page }) => {
+            await open(page, new DeskPage(page));
+            await isAccessible(page);
+        });
+    }
 });

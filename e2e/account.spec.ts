@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import type { Browser, Page } from '@playwright/test';
 import { expect, test } from './journey';
 import { openAccount, signIn } from './door';
+import { type } from './type';
 
 const PASSWORD = 'quay and bollard';
 
@@ -16,7 +17,7 @@ test('an account: another password signs other devices out, sheets are taken hom
     const page = await device(browser);
     await openAccount(page, 'Ines Varga', email, PASSWORD);
     await page.getByRole('button', { name: 'New sheet' }).click();
-    await page.getByLabel('Name', { exact: true }).fill('Quay');
+    await type(page.getByLabel('Name', { exact: true }), 'Quay');
     await page.getByRole('button', { name: 'Make the sheet' }).click();
     await page.waitForURL(/sheets\//);
     const other = await device(browser);
@@ -25,11 +26,11 @@ test('an account: another password signs other devices out, sheets are taken hom
 
     await page.goto('/');
     await page.getByRole('button', { name: 'Ines Varga' }).click();
-    await page.getByLabel('Password so far').fill('a guess');
-    await page.getByLabel('New password').fill('lantern and buoy');
+    await type(page.getByLabel('Password so far'), 'a guess');
+    await type(page.getByLabel('New password'), 'lantern and buoy');
     await page.getByRole('button', { name: 'Change the password' }).press('Enter');
     await expect(page.getByText('This is not the password of the account.')).toBeVisible();
-    await page.getByLabel('Password so far').fill(PASSWORD);
+    await type(page.getByLabel('Password so far'), PASSWORD);
     await page.getByLabel('New password').press('Enter');
     await expect(page.getByText('The password is changed.')).toBeVisible();
 
@@ -54,7 +55,7 @@ test('an account: another password signs other devices out, sheets are taken hom
     await signIn(page, email, 'lantern and buoy');
     await page.getByRole('button', { name: 'Ines Varga' }).click();
     await page.getByRole('button', { name: 'Delete the account…' }).click();
-    await page.getByLabel('Your password, to be sure').fill('lantern and buoy');
+    await type(page.getByLabel('Your password, to be sure'), 'lantern and buoy');
     await page.getByRole('button', { name: 'Delete everything' }).click();
     await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
     await signIn(page, email, 'lantern and buoy');
@@ -70,7 +71,7 @@ test('a forgotten password is set anew by a letter, which is good once; others l
     const asks = async (address: string) => {
         await other.goto('/sign-in');
         await other.getByRole('link', { name: 'Forgot the password?' }).press('Enter');
-        await other.getByLabel('E-mail address').fill(address);
+        await type(other.getByLabel('E-mail address'), address);
         await other.getByRole('button', { name: 'Send the letter' }).press('Enter');
         return (await other.getByRole('status').textContent())?.replace(address, '…');
     };
@@ -79,14 +80,14 @@ test('a forgotten password is set anew by a letter, which is good once; others l
     const link = other.getByRole('link', { name: /\/reset\// });
     const address = new URL((await link.textContent()) ?? '').pathname;
     await link.click();
-    await other.getByLabel('New password').fill('lantern and buoy');
+    await type(other.getByLabel('New password'), 'lantern and buoy');
     await other.getByLabel('New password').press('Enter');
     await expect(other.getByText('No sheet yet')).toBeVisible();
 
     await page.reload();
     await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
     await page.goto(address);
-    await page.getByLabel('New password').fill('another attempt');
+    await type(page.getByLabel('New password'), 'another attempt');
     await page.getByRole('button', { name: 'Set it and come in' }).click();
     await expect(page.getByRole('alert')).toContainText('not good any more');
     await signIn(page, email, 'lantern and buoy');
@@ -95,9 +96,9 @@ test('a forgotten password is set anew by a letter, which is good once; others l
     // Somebody else tries to open an account with the same address: only its owner learns that there is one.
     const third = await device(browser);
     await third.goto('/register');
-    await third.getByLabel('Name').fill('Somebody');
-    await third.getByLabel('E-mail address').fill(email);
-    await third.getByLabel('Password').fill('a long password');
+    await type(third.getByLabel('Name'), 'Somebody');
+    await type(third.getByLabel('E-mail address'), email);
+    await type(third.getByLabel('Password'), 'a long password');
     await third.getByRole('button', { name: 'Open the account' }).click();
     await expect(third.getByText(`A letter is on its way to ${email}`)).toBeVisible();
     await third.getByRole('link', { name: 'Open the simulated mailbox' }).click();

@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 const sheet = { format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {} };
 const grid = { id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 8, rows: 8, cell: [100, 100] };
@@ -42,7 +43,7 @@ test('corners of a bar moved by whole cells and brought into a row, by keyboard'
     await desk.sheet.press('0');
     await desk.sheet.press('9');
     await desk.sheet.press('8');
-    await page.getByLabel('cells, across', { exact: true }).fill('2');
+    await type(page.getByLabel('cells, across', { exact: true }), '2');
     await page.keyboard.press('Enter');
     await desk.revision(2);
     expect((await desk.stored()).plan.steps[1]).toMatchObject({ points: ['g1@1,1', 'g1@5,1', 'g1@5,2', 'g1@1,3'] });

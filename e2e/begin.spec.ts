@@ -1,6 +1,7 @@
 import { expect, test } from './journey';
 import { readFile } from 'node:fs/promises';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('a first sheet offers four ways to begin, and a walk that is done by doing it', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -63,10 +64,10 @@ test('chapters are handed over as an icon set', async ({ page }) => {
     await page.getByText('Set', { exact: true }).click();
     await expect(page.getByRole('checkbox', { name: 'Ferry' })).toBeChecked();
     await page.getByRole('checkbox', { name: 'Colour' }).uncheck();
-    await page.getByLabel('Sizes').fill('16, 2x');
+    await type(page.getByLabel('Sizes'), '16, 2x');
     await page.getByRole('button', { name: 'Save the file' }).click();
     await expect(page.getByRole('alert')).toHaveText('A size is a whole number of pixels from 1 to 2048.');
-    await page.getByLabel('Sizes').fill('16, 24');
+    await type(page.getByLabel('Sizes'), '16, 24');
     const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the file' }).click()]);
     expect(file.suggestedFilename()).toBe('wayfinding-icons.zip');
     const names = await namesIn(await file.path());

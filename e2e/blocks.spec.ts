@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('blocks are raised on an isometric grid, one height each, lit from the upper left, and a canal is sunk beside them', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -15,7 +16,7 @@ test('blocks are raised on an isometric grid, one height each, lit from the uppe
     await page.getByRole('radio', { name: 'cells' }).click();
     await desk.dragAcross(await cell(3, 3), await cell(5, 3));
     await desk.verb('shape', 'Block…');
-    await page.getByLabel('height', { exact: true }).fill('2');
+    await type(page.getByLabel('height', { exact: true }), '2');
     await page.getByRole('radio', { name: 'stone' }).check({ force: true });
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
@@ -25,7 +26,7 @@ test('blocks are raised on an isometric grid, one height each, lit from the uppe
 
     // One height for each, in the sentence; then light from the other side.
     const heights = page.getByLabel('height of block 1', { exact: true });
-    await heights.fill('1 2 3');
+    await type(heights, '1 2 3');
     await heights.press('Enter');
     await desk.revision(3);
     expect((await last())?.['up']).toEqual([1, 2, 3]);
@@ -40,7 +41,7 @@ test('blocks are raised on an isometric grid, one height each, lit from the uppe
     await desk.sheet.press('/');
     await page.keyboard.type('canal');
     await page.keyboard.press('Enter');
-    await page.getByLabel('depth', { exact: true }).fill('0.5');
+    await type(page.getByLabel('depth', { exact: true }), '0.5');
     await page.keyboard.press('Enter');
     await desk.revision(5);
     const pit = await last();
@@ -52,7 +53,7 @@ test('blocks are raised on an isometric grid, one height each, lit from the uppe
     await desk.sheet.press('/');
     await page.keyboard.type('touches of light');
     await page.keyboard.press('Enter');
-    await page.getByLabel('share', { exact: true }).fill('1');
+    await type(page.getByLabel('share', { exact: true }), '1');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(6);
     expect(await last()).toMatchObject({ kind: 'speckle', of: block?.id, share: 1 });
@@ -75,7 +76,7 @@ test('a block moves along its axes by arrow keys and by its handles, and becomes
     await page.getByRole('radio', { name: 'cells' }).click();
     await desk.dragAcross(await cell(3, 3), await cell(4, 3));
     await desk.verb('shape', 'Block…');
-    await page.getByLabel('height', { exact: true }).fill('1.5');
+    await type(page.getByLabel('height', { exact: true }), '1.5');
     await page.getByRole('radio', { name: 'stone' }).check({ force: true });
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);

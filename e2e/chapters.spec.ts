@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 /** A sheet of two squares and two discs, in two chapters. */
 const PLAN = {
@@ -45,7 +46,7 @@ test('a chapter is named, worked on alone, moved as a whole, folded and dissolve
     await chapter('Discs').hover();
     await chapter('Discs').getByRole('button', { name: 'More for chapter Discs' }).click();
     await page.getByRole('menuitem', { name: 'Rename' }).click();
-    await page.getByLabel('Name of chapter Discs').fill('Dots');
+    await type(page.getByLabel('Name of chapter Discs'), 'Dots');
     await page.getByLabel('Name of chapter Discs').press('Enter');
     await desk.revision(3);
     await page.getByRole('button', { name: 'More for step 7, disc 2' }).click({ force: true });
@@ -96,7 +97,7 @@ test('a plan of 300 steps is scrolled, searched and edited at its end; like sent
     expect(await plan.locator('[data-step]').count()).toBeLessThan(60);
     await plan.getByText('150 circles on grid 1').click();
     await expect(plan.locator('[data-step="c0"]')).toBeVisible();
-    await page.getByLabel('Find in the plan').fill('square 148');
+    await type(page.getByLabel('Find in the plan'), 'square 148');
     await expect(plan.locator('[data-step]')).toHaveCount(1);
     await plan.getByRole('button', { name: 'Step 300, square 148', exact: true }).click();
     await page.getByLabel('Find in the plan').press('Escape');

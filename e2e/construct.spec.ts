@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('two grids and a circle are laid over one another, cells of the overlay become a part, and the part follows the grid', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -11,7 +12,7 @@ test('two grids and a circle are laid over one another, cells of the overlay bec
     await desk.revision(3);
     await desk.pick('points', [[400, 400]]);
     await desk.verb('guide', 'Circle, centre and radius');
-    await page.getByLabel('radius', { exact: true }).fill('150');
+    await type(page.getByLabel('radius', { exact: true }), '150');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(4);
     // The circle, the polar grid by its rim and the rectangular one by its frame.
@@ -74,11 +75,12 @@ test('a circle is dragged until it touches another, and a third one touches both
     for (const [x, y, radius] of [[250, 400, 150], [600, 200, 80]] as const) {
         await desk.pick('points', [[x, y]]);
         await desk.verb('guide', 'Circle, centre and radius');
-        await page.getByLabel('radius', { exact: true }).fill(String(radius));
+        await type(page.getByLabel('radius', { exact: true }), String(radius));
         await page.getByRole('button', { name: 'Do it' }).click();
         await desk.revision(++revision);
     }
-    await page.getByRole('radio', { name: 'lines' }).click();
+    // Not by the handles of the one that was just made.
+    await desk.sheet.press('Escape');
     // By its right side, to where it lies 234 to the right of the other's centre; 230 would touch.
     await page.mouse.move(...(await desk.at(680, 200)));
     await page.mouse.down();
@@ -92,7 +94,7 @@ test('a circle is dragged until it touches another, and a third one touches both
 
     await desk.pick('lines', [[250, 250], [x, y - 80]]);
     await desk.verb('guide', 'Touching circle');
-    await page.getByLabel('radius', { exact: true }).fill('60');
+    await type(page.getByLabel('radius', { exact: true }), '60');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
     const { scene, plan } = await desk.stored();
@@ -110,7 +112,7 @@ test('outlines alone show by how much two circles miss, and the finding lets the
     for (const [x, radius] of [[250, 150], [550, '149.6']] as const) {
         await desk.pick('points', [[x, 400]]);
         await desk.verb('guide', 'Circle, centre and radius');
-        await page.getByLabel('radius', { exact: true }).fill(String(radius));
+        await type(page.getByLabel('radius', { exact: true }), String(radius));
         await page.getByRole('button', { name: 'Do it' }).click();
         await desk.revision(++revision);
     }

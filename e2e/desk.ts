@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { type } from './type';
 
 export interface StoredPlan {
     sheet: Record<string, unknown>;
@@ -47,7 +48,7 @@ export class DeskPage {
     async fillInNewSheet(name: string, plan?: unknown): Promise<void> {
         await this.page.goto('/');
         await this.page.getByRole('button', { name: 'New sheet' }).click();
-        await this.page.getByLabel('Name', { exact: true }).fill(name);
+        await type(this.page.getByLabel('Name', { exact: true }), name);
         if (plan !== undefined) await this.page.getByLabel('Or bring a plan').setInputFiles({ name: `${name}.json`, mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(plan)) });
         await this.page.getByRole('button', { name: plan === undefined ? 'Make the sheet' : 'Bring in the plan' }).click();
         await expect(this.sheet).toBeVisible();
@@ -162,8 +163,7 @@ export class DeskPage {
     /** Types a number in its sentence. */
     async setNumber(label: string, value: string): Promise<void> {
         const field = this.page.getByLabel(label, { exact: true });
-        await field.click();
-        await field.fill(value);
+        await type(field, value);
         await field.press('Enter');
     }
 }

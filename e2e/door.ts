@@ -1,11 +1,12 @@
 import { expect, type Page } from '@playwright/test';
+import { type } from './type';
 
 /** Opens an account: with the form, the letter in the simulated mailbox, and the link in it. */
 export async function openAccount(page: Page, name: string, email: string, password: string): Promise<void> {
     await page.goto('/register');
-    await page.getByLabel('Name').fill(name);
-    await page.getByLabel('E-mail address').fill(email);
-    await page.getByLabel('Password').fill(password);
+    await type(page.getByLabel('Name'), name);
+    await type(page.getByLabel('E-mail address'), email);
+    await type(page.getByLabel('Password'), password);
     await page.getByRole('button', { name: 'Open the account' }).click();
     await comeIn(page);
 }
@@ -20,7 +21,7 @@ export async function comeIn(page: Page): Promise<void> {
 
 export async function signIn(page: Page, email: string, password: string): Promise<void> {
     await page.goto('/sign-in');
-    await page.getByLabel('E-mail address').fill(email);
-    await page.getByLabel('Password').fill(password);
+    await type(page.getByLabel('E-mail address'), email);
+    await type(page.getByLabel('Password'), password);
     await page.getByRole('button', { name: 'Sign in' }).click();
 }

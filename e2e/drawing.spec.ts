@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 async function laidGrid(desk: DeskPage, name: string): Promise<void> {
     await desk.newSheet(name);
@@ -76,7 +77,7 @@ test('ways are bent, points put on and taken out, several moved together, number
 
     await desk.pick('points', [[560, 560]]);
     await desk.verb('make', 'Disc, centre and radius');
-    await page.getByLabel('radius', { exact: true }).fill('40');
+    await type(page.getByLabel('radius', { exact: true }), '40');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(8);
     await page.getByRole('radio', { name: 'parts' }).click();
@@ -132,7 +133,7 @@ test('a copy and a piece are picked by themselves; picked parts go along the gri
     await desk.revision(3);
     await desk.pick('parts', [[120, 120]]);
     await desk.verb('copy', 'Along…');
-    await page.getByLabel('way, across', { exact: true }).fill('160');
+    await type(page.getByLabel('way, across', { exact: true }), '160');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(4);
     await page.getByRole('radio', { name: 'parts' }).click();

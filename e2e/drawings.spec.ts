@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 /** A mark as another program would save it: a ring as cubics, a band clipped by it, a word, a stroke. */
 const MARK = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 400 400" width="400" height="400">
@@ -35,7 +36,7 @@ test('a finished mark is brought in as parts, told what is left out, taken furth
     // What came in is built on like anything else: its ring is drawn in.
     await desk.pick('parts', [[75, 200]]);
     await desk.verb('shape', 'Inset…');
-    await page.getByLabel('distance', { exact: true }).fill('10');
+    await type(page.getByLabel('distance', { exact: true }), '10');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(3);
     expect((await desk.measures((await steps()).at(-1)?.id ?? ''))['area']).toBeCloseTo(Math.PI * (140 ** 2 - 110 ** 2), -1);
@@ -65,7 +66,7 @@ test('a drawing becomes a sheet of its own; what is none is refused by name, and
     await page.goto('/');
     await page.getByRole('button', { name: 'New sheet' }).click();
     const input = page.getByLabel('Or bring a plan, or an SVG drawing');
-    await page.getByLabel('Name', { exact: true }).fill('Harbour mark');
+    await type(page.getByLabel('Name', { exact: true }), 'Harbour mark');
     await input.setInputFiles({ name: 'bomb.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<!DOCTYPE svg [<!ENTITY a "b">]><svg xmlns="http://www.w3.org/2000/svg"/>') });
     await page.getByRole('button', { name: 'Bring in the drawing' }).click();
     await expect(page.getByText('The file declares entities')).toBeVisible();

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 /** Discs half over one another: just within what may be made, so that it takes a while. */
 const SLOW = {
@@ -21,10 +22,10 @@ test('a picture that takes long tells how far it is, is cancelled by a key, and 
     await desk.bring('Harbour discs', SLOW);
     await page.getByRole('button', { name: 'Hand over' }).click();
     await page.getByText('PNG', { exact: true }).click();
-    await page.getByLabel('Scale').fill('9');
+    await type(page.getByLabel('Scale'), '9');
     await page.getByLabel('Scale').press('Enter');
     await expect(page.getByText('half transparent or blended figures')).toBeVisible();
-    await page.getByLabel('Scale').fill('5');
+    await type(page.getByLabel('Scale'), '5');
     const asked = page.waitForResponse((answer) => answer.url().endsWith('/exports') && answer.status() === 202);
     await page.getByLabel('Scale').press('Enter');
     const { id } = (await (await asked).json()) as { id: string };
@@ -34,7 +35,7 @@ test('a picture that takes long tells how far it is, is cancelled by a key, and 
     const state = async () => ((await (await page.request.get(`/api/exports/${id}`)).json()) as { state: string }).state;
     expect(await state()).toBe('cancelled');
 
-    await page.getByLabel('Scale').fill('0.5');
+    await type(page.getByLabel('Scale'), '0.5');
     const saving = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save the file' }).click();
     const download = await saving;

@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 async function point(desk: DeskPage, number: number, x: number, y: number): Promise<void> {
     await desk.page.mouse.click(...(await desk.at(x, y)));
@@ -47,7 +48,7 @@ test('golden squares are cut, their circles cut cells in an overlay, and more sq
     await desk.newSheet('Golden');
     await page.getByRole('button', { name: 'Golden grid' }).click();
     await page.locator('label', { hasText: /^squares$/ }).click();
-    await page.getByLabel('depth', { exact: true }).fill('4');
+    await type(page.getByLabel('depth', { exact: true }), '4');
     await page.getByLabel('circles', { exact: true }).check();
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);

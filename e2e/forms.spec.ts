@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('a track sign: a plate drawn in, its corners rounded, a bar bent along a way, kept clear of the plate', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -14,14 +15,14 @@ test('a track sign: a plate drawn in, its corners rounded, a bar bent along a wa
     await desk.revision(3);
     await desk.pick('parts', [[400, 400]]);
     await desk.verb('shape', 'Inset…');
-    await page.getByLabel('distance', { exact: true }).fill('20');
+    await type(page.getByLabel('distance', { exact: true }), '20');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(4);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'inset', of: ['p1'], distance: 20 });
     expect((await desk.measures('i1'))['area']).toBeCloseTo(280 ** 2, 6);
 
     await desk.verb('shape', 'Round…');
-    await page.getByLabel('radius', { exact: true }).fill('40');
+    await type(page.getByLabel('radius', { exact: true }), '40');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(5);
     expect((await desk.measures('f1'))['area']).toBeCloseTo(280 ** 2 - (4 - Math.PI) * 40 ** 2, 6);
@@ -32,7 +33,7 @@ test('a track sign: a plate drawn in, its corners rounded, a bar bent along a wa
     await desk.revision(6);
     await desk.pick('lines', [[160, 400]]);
     await desk.verb('shape', 'Band…');
-    await page.getByLabel('width', { exact: true }).fill('60');
+    await type(page.getByLabel('width', { exact: true }), '60');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(7);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'band', width: 60 });
@@ -41,7 +42,7 @@ test('a track sign: a plate drawn in, its corners rounded, a bar bent along a wa
     // The plate, picked first, is kept clear of the bar.
     await desk.pick('parts', [[500, 300], [160, 400]]);
     await desk.verb('combine', 'Clear of the others…');
-    await page.getByLabel('distance', { exact: true }).fill('10');
+    await type(page.getByLabel('distance', { exact: true }), '10');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(8);
     const whole = 280 ** 2 - (4 - Math.PI) * 40 ** 2;
@@ -74,7 +75,7 @@ test('a band and an inset by keyboard alone, found by everyday words', async ({ 
     await page.keyboard.press('/');
     await page.keyboard.type('corner radius');
     await page.keyboard.press('Enter');
-    await page.getByLabel('radius', { exact: true }).fill('50');
+    await type(page.getByLabel('radius', { exact: true }), '50');
     await page.keyboard.press('Enter');
     await desk.revision(2);
     expect((await desk.measures('f1'))['area']).toBeCloseTo(400 ** 2 - (4 - Math.PI) * 50 ** 2, 6);
@@ -93,7 +94,7 @@ test('in-betweens lie between two picked parts, in size and colour, and follow t
     });
     await desk.pick('parts', [[100, 400], [660, 400]]);
     await desk.verb('copy', 'In-betweens…');
-    await page.getByLabel('steps', { exact: true }).fill('3');
+    await type(page.getByLabel('steps', { exact: true }), '3');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'between', of: ['p1', 'p2'], steps: 3 });
@@ -111,10 +112,10 @@ test('a corner is picked, rounded, and pulled; where it is too large the largest
     });
     await desk.pick('points', [[600, 200]]);
     await desk.verb('shape', 'Round them…');
-    await page.getByLabel('radius', { exact: true }).fill('400');
+    await type(page.getByLabel('radius', { exact: true }), '400');
     await page.getByRole('button', { name: /^Make it (299\.9|300)/ }).click();
     await expect(page.getByLabel('radius', { exact: true })).toHaveValue(/^(299\.9|300)/);
-    await page.getByLabel('radius', { exact: true }).fill('60');
+    await type(page.getByLabel('radius', { exact: true }), '60');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'round', of: ['p1'], radius: 60 });
@@ -140,9 +141,9 @@ test('a run is drawn with a broad nib', async ({ page }) => {
     });
     await desk.pick('lines', [[400, 400]]);
     await desk.verb('shape', 'Broad nib…');
-    await page.getByLabel('width', { exact: true }).fill('40');
-    await page.getByLabel('thickness of the nib', { exact: true }).fill('10');
-    await page.getByLabel('angle of the nib', { exact: true }).fill('45');
+    await type(page.getByLabel('width', { exact: true }), '40');
+    await type(page.getByLabel('thickness of the nib', { exact: true }), '10');
+    await type(page.getByLabel('angle of the nib', { exact: true }), '45');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'band', width: 40, nib: { angle: 45, thin: 10 } });

@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('a golden mark of seven: circles set to touch, turned pieces, gradients that turn with them, a shadow of what a piece and its turned copy share', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -26,7 +27,7 @@ test('a golden mark of seven: circles set to touch, turned pieces, gradients tha
     await next();
     await desk.pick('lines', [[308, 98]]);
     await desk.verb('make', 'Touching disc');
-    await page.getByLabel('radius', { exact: true }).fill('80.344');
+    await type(page.getByLabel('radius', { exact: true }), '80.344');
     await page.getByRole('button', { name: /^place: / }).click();
     await page.getByRole('button', { name: 'a place clicked on the sheet' }).click();
     await page.mouse.click(...(await desk.at(440, 190)));
@@ -35,7 +36,7 @@ test('a golden mark of seven: circles set to touch, turned pieces, gradients tha
     // A third circle that touches both.
     await desk.pick('lines', [[308, 98]]);
     await desk.verb('guide', 'Touching circle');
-    await page.getByLabel('radius', { exact: true }).fill('49.66');
+    await type(page.getByLabel('radius', { exact: true }), '49.66');
     await doIt();
     expect(await step(-1)).toMatchObject({ kind: 'guide.circle', touching: ['c1'], radius: 49.66 });
 
@@ -54,7 +55,7 @@ test('a golden mark of seven: circles set to touch, turned pieces, gradients tha
     await page.getByRole('button', { name: /^fill of look 1: / }).click();
     for (let k = 0; k < 3; k++) await page.getByRole('button', { name: 'Add a stop' }).click();
     await page.getByLabel('Colour of stop 2').selectOption('copper');
-    await page.getByLabel('Position of stop 2').fill('0.3');
+    await type(page.getByLabel('Position of stop 2'), '0.3');
     await page.keyboard.press('Enter');
     await page.getByRole('radio', { name: 'parts' }).click();
     await next();
@@ -98,7 +99,7 @@ test('a golden mark of seven: circles set to touch, turned pieces, gradients tha
     await page.getByRole('radio', { name: 'parts' }).click();
     await desk.pick('parts', [[276, 190], [310, 190]]);
     await desk.verb('copy', 'Around…');
-    await page.getByLabel('count', { exact: true }).fill('7');
+    await type(page.getByLabel('count', { exact: true }), '7');
     await page.getByRole('radio', { name: 'over the next one clockwise', exact: true }).check({ force: true });
     await doIt();
     expect(await step(-1)).toMatchObject({ kind: 'repeat.around', count: 7, lap: 'clockwise' });
@@ -115,7 +116,7 @@ test('a golden mark of seven: circles set to touch, turned pieces, gradients tha
     const disc = (await desk.measures(core))['area'] ?? 0;
     await desk.pick('parts', [[400, 400], [276, 190]]);
     await desk.verb('combine', 'Clear of the others…');
-    await page.getByLabel('distance', { exact: true }).fill('6');
+    await type(page.getByLabel('distance', { exact: true }), '6');
     await doIt();
     const star = await step(-1);
     expect(star).toMatchObject({ kind: 'gap', behind: [core], front: [seven], distance: 6 });

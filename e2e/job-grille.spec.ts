@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('a woven gate grille: bands between places of a 45° field, all corners rounded at once, over and under, darkened where they dive', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -24,7 +25,7 @@ test('a woven gate grille: bands between places of a 45° field, all corners rou
     // Both become bands in one go, and with them their corners round.
     await desk.pick('parts', [place(2, 5), place(5, 2)]);
     await desk.verb('shape', 'Band…');
-    await page.getByLabel('width', { exact: true }).fill('20');
+    await type(page.getByLabel('width', { exact: true }), '20');
     await page.getByRole('button', { name: 'Do it' }).click();
     await next();
     await page.getByLabel('corners of band 1', { exact: true }).selectOption('round');
@@ -34,7 +35,7 @@ test('a woven gate grille: bands between places of a 45° field, all corners rou
     // Over and under in turn, with a clearance.
     await desk.pick('parts', [place(1.5, 4)]);
     await desk.verb('combine', 'Weave…');
-    await page.getByLabel('clearance', { exact: true }).fill('4');
+    await type(page.getByLabel('clearance', { exact: true }), '4');
     await page.getByRole('button', { name: 'Do it' }).click();
     await next();
     const woven = await desk.measures('w1');
@@ -45,7 +46,7 @@ test('a woven gate grille: bands between places of a 45° field, all corners rou
     await desk.pick('parts', [place(1.5, 4)]);
     await desk.verb('combine', 'Shade…');
     await page.getByRole('radio', { name: 'night' }).check({ force: true });
-    await page.getByLabel('reach', { exact: true }).fill('16');
+    await type(page.getByLabel('reach', { exact: true }), '16');
     await page.getByRole('button', { name: 'Do it' }).click();
     await next();
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'shade', of: 'w1', colour: 'night', reach: 16 });
@@ -54,12 +55,12 @@ test('a woven gate grille: bands between places of a 45° field, all corners rou
     // A border of another colour, and one crossing the other way round by a click.
     await desk.pick('points', [[400, 400]]);
     await desk.verb('guide', 'Circle, centre and radius');
-    await page.getByLabel('radius', { exact: true }).fill('360');
+    await type(page.getByLabel('radius', { exact: true }), '360');
     await page.getByRole('button', { name: 'Do it' }).click();
     await next();
     await desk.pick('lines', [[400, 40]]);
     await desk.verb('shape', 'Band…');
-    await page.getByLabel('width', { exact: true }).fill('24');
+    await type(page.getByLabel('width', { exact: true }), '24');
     await page.getByRole('button', { name: 'Do it' }).click();
     await next();
     await desk.pick('parts', [[400, 40]]);

@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('a harbour gull gridded with circles: bars, crescents, merged regions, an even clearance, one colour, then two', async ({ page }) => {
     test.slow();
@@ -22,8 +23,8 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
     for (const [x, y, wide, high] of [[240, 560, 48, 160], [560, 560, 40, 160], [80, 720, 640, 44]] as const) {
         await desk.pick('points', [[x, y]]);
         await desk.verb('make', 'Rectangle of a size');
-        await page.getByLabel('size, across', { exact: true }).fill(String(wide));
-        await page.getByLabel('size, down', { exact: true }).fill(String(high));
+        await type(page.getByLabel('size, across', { exact: true }), String(wide));
+        await type(page.getByLabel('size, down', { exact: true }), String(high));
         await doIt();
     }
     await desk.pick('parts', [[242, 600]]);
@@ -45,7 +46,7 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
     for (const [x, y, radius] of [[240, 320, 150], [240, 400, 150], [480, 320, 40]] as const) {
         await desk.pick('points', [[x, y]]);
         await desk.verb('guide', 'Circle, centre and radius');
-        await page.getByLabel('radius', { exact: true }).fill(String(radius));
+        await type(page.getByLabel('radius', { exact: true }), String(radius));
         await doIt();
     }
     for (const circle of ['circle 1', 'circle 2']) {
@@ -78,13 +79,13 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
     // The body passes in front of the wing, with an even clearance.
     await desk.pick('points', [[400, 400]]);
     await desk.verb('make', 'Disc, centre and radius');
-    await page.getByLabel('radius', { exact: true }).fill('90');
+    await type(page.getByLabel('radius', { exact: true }), '90');
     await doIt();
     const body = (await last())?.id ?? '';
     const before = (await desk.measures(wing))['area'] ?? 0;
     await desk.pick('parts', [[160, 220], [400, 400]]);
     await desk.verb('combine', 'Clear of the others…');
-    await page.getByLabel('distance', { exact: true }).fill('a/4');
+    await type(page.getByLabel('distance', { exact: true }), 'a/4');
     await doIt();
     const clear = await last();
     expect(clear).toMatchObject({ kind: 'gap', behind: [wing], front: [body], distance: 'm1.value/4' });

@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('the K of line K on two grids: bars, copies, corners moved and aligned, joined, outlined, and the same as a shape', async ({ page }) => {
     test.slow();
@@ -21,8 +22,8 @@ test('the K of line K on two grids: bars, copies, corners moved and aligned, joi
     await laid('Rectangular grid');
     await laid('Two-axis grid');
     await page.getByRole('button', { name: /^origin of grid 2/ }).click();
-    await page.getByLabel('Across', { exact: true }).fill('80');
-    await page.getByLabel('Down', { exact: true }).fill('400');
+    await type(page.getByLabel('Across', { exact: true }), '80');
+    await type(page.getByLabel('Down', { exact: true }), '400');
     await page.getByRole('button', { name: 'Set', exact: true }).click();
     await desk.revision(++revision);
     await set('axes of grid 2, across', '45');
@@ -38,14 +39,14 @@ test('the K of line K on two grids: bars, copies, corners moved and aligned, joi
     await desk.revision(++revision);
     await desk.pick('points', [[160, 80], [320, 80]]);
     await desk.verb('order', 'Move by cells…');
-    await page.getByLabel('cells, across', { exact: true }).fill('0');
-    await page.getByLabel('cells, down', { exact: true }).fill('1');
+    await type(page.getByLabel('cells, across', { exact: true }), '0');
+    await type(page.getByLabel('cells, down', { exact: true }), '1');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
     await desk.pick('points', [[160, 720]]);
     await desk.verb('order', 'Move by cells…');
-    await page.getByLabel('cells, across', { exact: true }).fill('0');
-    await page.getByLabel('cells, down', { exact: true }).fill('-1');
+    await type(page.getByLabel('cells, across', { exact: true }), '0');
+    await type(page.getByLabel('cells, down', { exact: true }), '-1');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
     await desk.pick('points', [[160, 640], [320, 720]]);
@@ -59,7 +60,7 @@ test('the K of line K on two grids: bars, copies, corners moved and aligned, joi
     await desk.revision(++revision);
     await desk.pick('parts', [slanted(3, 6)]);
     await desk.verb('place', 'Turn…');
-    await page.getByLabel('angle', { exact: true }).fill('90');
+    await type(page.getByLabel('angle', { exact: true }), '90');
     await page.getByRole('button', { name: /^about: / }).click();
     await page.getByRole('button', { name: 'a place clicked on the sheet' }).click();
     await page.mouse.click(...(await desk.at(320, 400)));
@@ -81,15 +82,15 @@ test('the K of line K on two grids: bars, copies, corners moved and aligned, joi
     await desk.revision(++revision);
     await desk.pick('points', [slanted(5, 7), slanted(6, 7)]);
     await desk.verb('order', 'Move by…');
-    await page.getByLabel('way, across', { exact: true }).fill('20');
-    await page.getByLabel('way, down', { exact: true }).fill('-20');
+    await type(page.getByLabel('way, across', { exact: true }), '20');
+    await type(page.getByLabel('way, down', { exact: true }), '-20');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ points: [expect.any(String), { of: expect.any(String), by: [20, -20] }, { of: expect.any(String), by: [20, -20] }, expect.any(String)] });
     await desk.pick('parts', [[540, 360]]);
     await desk.verb('place', 'Move by…');
-    await page.getByLabel('way, across', { exact: true }).fill('60');
-    await page.getByLabel('way, down', { exact: true }).fill('60');
+    await type(page.getByLabel('way, across', { exact: true }), '60');
+    await type(page.getByLabel('way, down', { exact: true }), '60');
     await page.getByLabel('copy', { exact: true }).check();
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
@@ -97,12 +98,12 @@ test('the K of line K on two grids: bars, copies, corners moved and aligned, joi
     // In outline with round corners and ends, and the same as a shape.
     await desk.pick('parts', [[200, 300]]);
     await desk.verb('look', 'Stroke');
-    await page.getByLabel('stroke width', { exact: true }).fill('12');
+    await type(page.getByLabel('stroke width', { exact: true }), '12');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
     await desk.pick('parts', [[200, 300]]);
     await desk.verb('shape', 'Band…');
-    await page.getByLabel('width', { exact: true }).fill('12');
+    await type(page.getByLabel('width', { exact: true }), '12');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
     const band = (await desk.stored()).plan.steps.at(-1);

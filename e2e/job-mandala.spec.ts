@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on in any of them, with other counts, and varied', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -73,7 +74,7 @@ test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on i
     await doIt();
     await desk.pick('parts', [[400, 400 - 60 * 0.5]]);
     await desk.verb('copy', 'Around…');
-    await page.getByLabel('count', { exact: true }).fill('g1.sectors/2');
+    await type(page.getByLabel('count', { exact: true }), 'g1.sectors/2');
     await doIt();
     await desk.setNumber('sectors of grid 1', '18');
     await next();

@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('petals over and under all the way round, a second ring the other way, twice the folds, veins that stop where the petal dives', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -19,14 +20,14 @@ test('petals over and under all the way round, a second ring the other way, twic
     // A petal with its vein, eight times, each over the next one clockwise, with a clearance.
     await desk.pick('parts', [[400, 80], [340, 120]]);
     await desk.verb('copy', 'Around…');
-    await page.getByLabel('count', { exact: true }).fill('8');
+    await type(page.getByLabel('count', { exact: true }), '8');
     await page.getByRole('radio', { name: 'over the next one clockwise', exact: true }).check({ force: true });
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
     // A second ring the other way round.
     await desk.pick('parts', [[400, 280]]);
     await desk.verb('copy', 'Around…');
-    await page.getByLabel('count', { exact: true }).fill('8');
+    await type(page.getByLabel('count', { exact: true }), '8');
     await page.getByRole('radio', { name: 'over the next one counterclockwise', exact: true }).check({ force: true });
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);

@@ -5,6 +5,7 @@ import { converter } from 'culori';
 import { PNG } from 'pngjs';
 import { DeskPage } from './desk';
 import { unzipped } from './zip';
+import { type } from './type';
 
 type Cell = [column: number, row: number];
 
@@ -20,7 +21,7 @@ class Brush {
 
     async laid(columns: number, rows: number): Promise<void> {
         await this.page.getByRole('button', { name: 'Pixel grid' }).click();
-        for (const [label, value] of [['columns', columns], ['rows', rows], ['cell', this.size]] as const) await this.page.getByLabel(label, { exact: true }).fill(String(value));
+        for (const [label, value] of [['columns', columns], ['rows', rows], ['cell', this.size]] as const) await type(this.page.getByLabel(label, { exact: true }), String(value));
         await this.page.getByRole('button', { name: 'Do it' }).click();
         await this.done();
     }
@@ -61,8 +62,8 @@ class Brush {
 
     async colour(name: string, hex: string): Promise<void> {
         await this.page.getByRole('button', { name: 'Add a colour' }).click();
-        await this.page.getByLabel('Name', { exact: true }).fill(name);
-        await this.page.getByLabel('Colour as #rrggbb').fill(hex);
+        await type(this.page.getByLabel('Name', { exact: true }), name);
+        await type(this.page.getByLabel('Colour as #rrggbb'), hex);
         await this.page.getByRole('button', { name: 'Add', exact: true }).click();
         await this.done();
     }
@@ -71,7 +72,7 @@ class Brush {
         await this.page.getByRole('button', { name: 'Add a ramp' }).click();
         await this.page.getByLabel('From').selectOption(from);
         await this.page.getByLabel('To').selectOption(to);
-        await this.page.getByLabel('Colours').fill(String(colours));
+        await type(this.page.getByLabel('Colours'), String(colours));
         await this.page.getByRole('button', { name: 'Add', exact: true }).click();
         await this.done();
     }
@@ -79,7 +80,7 @@ class Brush {
     async taken(form: string, scale: number): Promise<Buffer> {
         await this.page.getByRole('button', { name: 'Hand over' }).click();
         await this.page.getByText('Pixels', { exact: true }).click();
-        await this.page.getByLabel('Pixels to a cell').fill(String(scale));
+        await type(this.page.getByLabel('Pixels to a cell'), String(scale));
         await this.page.getByRole('group', { name: 'Form of the picture' }).getByText(form, { exact: true }).click();
         const download = this.page.waitForEvent('download');
         await this.page.getByRole('button', { name: 'Save the file' }).click();
@@ -163,9 +164,9 @@ test('a conductor in four frames: half of it mirrored, counted rings, doubled co
     expect(shades).toHaveLength(2);
     await desk.pick('lines', [[0, 300]]);
     await desk.verb('guide', 'Frames…');
-    await page.getByLabel('size of a frame, across', { exact: true }).fill('40');
-    await page.getByLabel('size of a frame, down', { exact: true }).fill('96');
-    await page.getByLabel('frames', { exact: true }).fill('1');
+    await type(page.getByLabel('size of a frame, across', { exact: true }), '40');
+    await type(page.getByLabel('size of a frame, down', { exact: true }), '96');
+    await type(page.getByLabel('frames', { exact: true }), '1');
     await page.getByRole('button', { name: 'Do it' }).click();
     await brush.done();
 
@@ -182,7 +183,7 @@ test('a conductor in four frames: half of it mirrored, counted rings, doubled co
     // Half of the coat, mirrored about the edge between columns 20 and 21; straight lines from the last place.
     await brush.way('cell by cell');
     await page.getByLabel('Whether the brush is mirrored').selectOption('left to right');
-    await page.getByLabel('Column that the mirror runs at').fill('20.5');
+    await type(page.getByLabel('Column that the mirror runs at'), '20.5');
     await brush.put([14, 34]);
     await page.keyboard.down('Shift');
     await brush.put([9, 44], [9, 70], [20, 70]);
@@ -279,9 +280,9 @@ test('a workspace in blocks: shaded blocks of six cells, crosses, curves on its 
     const run = (await desk.stored()).plan.steps[1];
     expect(run).toMatchObject({ kind: 'guide.run', points: ['g1@7,4', 'g1@12,9', 'g1@17,14'] });
     await desk.verb('shape', 'Broad nib…');
-    await page.getByLabel('width', { exact: true }).fill('96');
-    await page.getByLabel('thickness of the nib', { exact: true }).fill('24');
-    await page.getByLabel('angle of the nib', { exact: true }).fill('-35');
+    await type(page.getByLabel('width', { exact: true }), '96');
+    await type(page.getByLabel('thickness of the nib', { exact: true }), '24');
+    await type(page.getByLabel('angle of the nib', { exact: true }), '-35');
     await page.getByRole('button', { name: 'Do it' }).click();
     await brush.done();
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'band', width: 96, nib: { angle: -35, thin: 24 } });

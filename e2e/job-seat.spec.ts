@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('a seat fabric: three faces with rows by count, turned onto one another, repeated without a gap, an empty face over the same pattern behind, its tile handed over', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -21,7 +22,7 @@ test('a seat fabric: three faces with rows by count, turned onto one another, re
         await page.getByRole('button', { name: new RegExp(`^More for step \\d+, ${label}$`) }).focus();
         await page.keyboard.press('Enter');
         await page.getByRole('menuitem', { name: 'Rename' }).click();
-        await page.getByLabel(`Name of ${label}`).fill(name);
+        await type(page.getByLabel(`Name of ${label}`), name);
         await page.keyboard.press('Enter');
         await next();
     };
@@ -62,7 +63,7 @@ test('a seat fabric: three faces with rows by count, turned onto one another, re
     await lozenge(7, 2);
     await desk.pick('parts', [top(0.5, 2.5), top(7.5, 2.5)]);
     await desk.verb('copy', 'In-betweens…');
-    await page.getByLabel('steps', { exact: true }).fill('2');
+    await type(page.getByLabel('steps', { exact: true }), '2');
     await doIt();
     const lozenges = await made();
     await desk.setNumber('steps of in-betweens 1', '5');
@@ -71,12 +72,12 @@ test('a seat fabric: three faces with rows by count, turned onto one another, re
     for (const right of [1, 7]) {
         await desk.pick('points', [top(right, 1)]);
         await desk.verb('make', 'Disc, centre and radius');
-        await page.getByLabel('radius', { exact: true }).fill('side/4');
+        await type(page.getByLabel('radius', { exact: true }), 'side/4');
         await doIt();
     }
     await desk.pick('parts', [top(1, 1), top(7, 1)]);
     await desk.verb('copy', 'In-betweens…');
-    await page.getByLabel('steps', { exact: true }).fill('8');
+    await type(page.getByLabel('steps', { exact: true }), '8');
     await doIt();
     expect((await plan()).steps.filter(({ kind }) => kind === 'between')).toMatchObject([{ id: lozenges, steps: 5 }, { steps: 8 }]);
 
@@ -86,7 +87,7 @@ test('a seat fabric: three faces with rows by count, turned onto one another, re
     await next();
     await desk.pick('parts', [top(1, 1)]);
     await desk.verb('copy', 'Around…');
-    await page.getByLabel('count', { exact: true }).fill('2');
+    await type(page.getByLabel('count', { exact: true }), '2');
     await page.getByRole('button', { name: /^centre: / }).click();
     await page.getByRole('button', { name: 'a place clicked on the sheet' }).click();
     await page.mouse.click(...(await desk.at(...top(4, 4))));
@@ -96,7 +97,7 @@ test('a seat fabric: three faces with rows by count, turned onto one another, re
     for (const degrees of [120, 240]) {
         await desk.pick('parts', [top(1, 1)]);
         await desk.verb('place', 'Turn…');
-        await page.getByLabel('angle', { exact: true }).fill(String(degrees));
+        await type(page.getByLabel('angle', { exact: true }), String(degrees));
         await page.getByLabel('copy', { exact: true }).check();
         await page.getByRole('button', { name: /^about: / }).click();
         await page.getByRole('button', { name: 'a place clicked on the sheet' }).click();
@@ -113,7 +114,7 @@ test('a seat fabric: three faces with rows by count, turned onto one another, re
     // The whole is repeated hexagonally: the way is as wide as the top face, and nothing is nudged.
     await desk.pick('parts', [top(4, 6.5), top(1, 1), ...[120, 240].flatMap((degrees) => [turned(top(4, 6.5), degrees), turned(top(1, 1), degrees)])]);
     await desk.verb('copy', 'Pattern…');
-    await page.getByRole('region', { name: 'Pattern…' }).getByLabel('way, across', { exact: true }).fill('p1.wide');
+    await type(page.getByRole('region', { name: 'Pattern…' }).getByLabel('way, across', { exact: true }), 'p1.wide');
     await page.getByRole('button', { name: /^group: / }).click();
     await page.getByRole('button', { name: 'p1, hexagonal' }).click();
     await doIt();
@@ -131,7 +132,7 @@ test('a seat fabric: three faces with rows by count, turned onto one another, re
     await next();
     await desk.pick('parts', [top(4, 6.5)]);
     await desk.verb('place', 'Resize…');
-    await page.getByLabel('factor', { exact: true }).fill('2');
+    await type(page.getByLabel('factor', { exact: true }), '2');
     await page.getByLabel('copy', { exact: true }).check();
     await page.getByRole('button', { name: /^about: / }).click();
     await page.getByRole('button', { name: 'a place clicked on the sheet' }).click();
@@ -140,7 +141,7 @@ test('a seat fabric: three faces with rows by count, turned onto one another, re
     const behind = await made();
     await desk.pick('parts', [[400, 392]]);
     await desk.verb('look', 'Opacity…');
-    await page.getByLabel('opacity', { exact: true }).fill('0.2');
+    await type(page.getByLabel('opacity', { exact: true }), '0.2');
     await doIt();
     await desk.pick('parts', [[400, 392]]);
     await desk.verb('order', 'To the back');
@@ -160,7 +161,7 @@ test('a seat fabric: three faces with rows by count, turned onto one another, re
     await page.getByText('Tile', { exact: true }).last().click();
     await page.getByText('PNG', { exact: true }).last().click();
     await page.getByRole('checkbox').first().check();
-    await page.getByRole('textbox', { name: 'Width px' }).fill('200');
+    await type(page.getByRole('textbox', { name: 'Width px' }), '200');
     await page.getByRole('button', { name: '209 × 362' }).click();
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save the file' }).click();

@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('a spiral mark on a triangular grid: ring, branch lines, even gaps, six colours; side, count and gap changed afterwards', async ({ page }) => {
     test.slow();
@@ -17,9 +18,9 @@ test('a spiral mark on a triangular grid: ring, branch lines, even gaps, six col
     for (const sides of [5, 2]) {
         await desk.pick('points', [[500, 500]]);
         await desk.verb('make', 'Polygon');
-        await page.getByLabel('radius', { exact: true }).fill(`${sides}*g1.side`);
-        await page.getByLabel('corners', { exact: true }).fill('6');
-        await page.getByLabel('turn', { exact: true }).fill('90');
+        await type(page.getByLabel('radius', { exact: true }), `${sides}*g1.side`);
+        await type(page.getByLabel('corners', { exact: true }), '6');
+        await type(page.getByLabel('turn', { exact: true }), '90');
         await page.getByRole('button', { name: 'Do it' }).click();
         await desk.revision(++revision);
     }
@@ -35,7 +36,7 @@ test('a spiral mark on a triangular grid: ring, branch lines, even gaps, six col
     await desk.revision(++revision);
     await desk.pick('lines', [ray(0, 2.5)]);
     await desk.verb('copy', 'Around…');
-    await page.getByLabel('count', { exact: true }).fill('turns');
+    await type(page.getByLabel('count', { exact: true }), 'turns');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
 
@@ -49,7 +50,7 @@ test('a spiral mark on a triangular grid: ring, branch lines, even gaps, six col
     expect((await desk.measures(split))['pieces']).toBe(6);
     await desk.pick('parts', [ray(0.5, 3.5)]);
     await desk.verb('shape', 'Inset…');
-    await page.getByLabel('distance', { exact: true }).fill('gap/2');
+    await type(page.getByLabel('distance', { exact: true }), 'gap/2');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
     const perimeter = (await desk.measures(split))['perimeter'] ?? 0;

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 type Place = [number, number];
 
@@ -72,7 +73,7 @@ test('a mark is traced from two pictures, from an empty sheet to its file, and t
     // Arcs along the outline, each tangent to the one before, as few as lie within 2.5 px of the line.
     await page.getByRole('radio', { name: 'trace' }).click();
     await page.getByLabel('The picture whose lines are followed').selectOption(heron ?? '');
-    await page.getByLabel('How far to either side a line is looked for').fill('11');
+    await type(page.getByLabel('How far to either side a line is looked for'), '11');
     await page.getByRole('radio', { name: 'arcs', exact: true }).click();
     for (const line of [BACK, BELLY]) {
         await follow(desk, line);
@@ -80,7 +81,7 @@ test('a mark is traced from two pictures, from an empty sheet to its file, and t
     }
     // The glass of the lamp, in its own picture.
     await page.getByLabel('The picture whose lines are followed').selectOption(lamp ?? '');
-    await page.getByLabel('How far to either side a line is looked for').fill('8');
+    await type(page.getByLabel('How far to either side a line is looked for'), '8');
     await page.getByRole('radio', { name: 'circle', exact: true }).click();
     await follow(desk, circle(602, 256, 30));
     await next();
@@ -97,9 +98,9 @@ test('a mark is traced from two pictures, from an empty sheet to its file, and t
     // Drawn with a broad nib along both, the glass as a disc.
     await desk.pick('lines', [[361, 240], [322, 240]]);
     await desk.verb('shape', 'Broad nib…');
-    await page.getByLabel('width', { exact: true }).fill('24');
-    await page.getByLabel('thickness of the nib', { exact: true }).fill('7');
-    await page.getByLabel('angle of the nib', { exact: true }).fill('60');
+    await type(page.getByLabel('width', { exact: true }), '24');
+    await type(page.getByLabel('thickness of the nib', { exact: true }), '7');
+    await type(page.getByLabel('angle of the nib', { exact: true }), '60');
     await page.getByRole('button', { name: 'Do it' }).click();
     await next();
     expect((await stored()).at(-1)).toMatchObject({ kind: 'band', of: [back?.id, belly?.id], width: 24, nib: { angle: 60, thin: 7 } });
@@ -126,7 +127,7 @@ test('a mark is traced from two pictures, from an empty sheet to its file, and t
     expect(areas.reduce((sum, one) => sum + one, 0)).toBeCloseTo(area, 0);
     await desk.pick('parts', [[361, 240]]);
     await desk.verb('shape', 'Inset…');
-    await page.getByLabel('distance', { exact: true }).fill('-2');
+    await type(page.getByLabel('distance', { exact: true }), '-2');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(3);
     expect((await desk.measures((await stored()).at(-1)?.id ?? ''))['area']).toBeGreaterThan(Math.min(...areas) * 1.1);
@@ -174,7 +175,8 @@ test('a pencil sketch from the scanner is gridded with circles that are fitted t
     expect(radius(second?.id)).toBeCloseTo(radius(first?.id), 9);
     expect(radius(third?.id)).toBeCloseTo(radius(first?.id), 9);
     expect(Math.abs(radius(first?.id) - 15 * unit)).toBeLessThan(1.5);
-    // Its sentence says so: circles that are alike are told in one line, which is unfolded.
+    // Its sentence says so; with none of them picked, circles that are alike are told in one line, which is unfolded.
+    await desk.sheet.press('Escape');
     await page.getByRole('button', { name: /^2 4 circles on picture 1/ }).click();
     await expect(page.getByRole('listitem').filter({ hasText: /as large as\s+circle.*, at a cost of = [\d.]+\spx/ })).toHaveCount(2);
     await expect(page.getByRole('listitem').filter({ hasText: /as large as\s+circle\s1, but that would cost too much\./ })).toHaveCount(1);

@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 const lamps = {
     format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140', lagoon: '#0f6e84' }, values: {},
@@ -31,7 +32,7 @@ test('a look is given on, named, and given to others; dashes, opacity and blendi
     await desk.revision(5);
     await desk.pick('parts', [[650, 400]]);
     await desk.verb('look', 'Opacity…');
-    await page.getByLabel('opacity', { exact: true }).fill('0.4');
+    await type(page.getByLabel('opacity', { exact: true }), '0.4');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(6);
     await desk.pick('parts', [[650, 400]]);
@@ -54,9 +55,9 @@ test('a colour is set by hue, saturation and brightness, and its contrast is tol
     await desk.bring('Colours', lamps);
     await page.getByRole('button', { name: 'Colour lagoon, #0f6e84' }).click();
     await expect(page.getByText('with white 5.85 : 1')).toBeVisible();
-    await page.getByLabel('Hue, degrees').fill('0');
-    await page.getByLabel('Saturation, per cent').fill('100');
-    await page.getByLabel('Brightness, per cent').fill('100');
+    await type(page.getByLabel('Hue, degrees'), '0');
+    await type(page.getByLabel('Saturation, per cent'), '100');
+    await type(page.getByLabel('Brightness, per cent'), '100');
     await expect(page.getByLabel('Colour as #rrggbb')).toHaveValue('#ff0000');
     // 3.998 of 21, as WCAG counts pure red on white (recalled).
     await expect(page.getByText('with white 3.99 : 1 (large things only)')).toBeVisible();

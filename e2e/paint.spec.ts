@@ -3,6 +3,7 @@ import { expect, test } from './journey';
 import { PNG } from 'pngjs';
 import { DeskPage } from './desk';
 import { unzipped } from './zip';
+import { type } from './type';
 
 test('cells are painted stroke by stroke, a line and a ring of dots stay numbers, a dither mixes two colours', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -52,7 +53,7 @@ test('cells are painted stroke by stroke, a line and a ring of dots stay numbers
     expect((await desk.measures(line?.id ?? ''))['area']).toBe(11 * 1600);
     await pickCells([[14, 6]]);
     await desk.verb('make', 'Ring of dots');
-    await page.getByLabel('diameter', { exact: true }).fill('7');
+    await type(page.getByLabel('diameter', { exact: true }), '7');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(6);
     const ring = (await steps()).at(-1);
@@ -119,7 +120,7 @@ test('a brush paints by strokes: lines, rings, areas, mirrored, in another colou
     await page.mouse.click(...(await cell(2, 22)));
     await desk.revision(7);
     expect((await painted())['glow']).toContain('2,22 31,22');
-    await page.getByLabel('Column that the mirror runs at').fill('4.5');
+    await type(page.getByLabel('Column that the mirror runs at'), '4.5');
     await page.mouse.click(...(await cell(3, 23)));
     await desk.revision(8);
     expect((await painted())['glow']).toContain('3,23 6,23');
@@ -236,9 +237,9 @@ test('frames are copied, changed, put in order, played, and handed over as one p
     const cells = async () => ((await desk.stored()).plan.steps.find((step) => step.kind === 'paint')?.['cells'] ?? {}) as Record<string, string>;
     await desk.pick('lines', [[0, 70]]);
     await desk.verb('guide', 'Frames…');
-    await page.getByLabel('size of a frame, across', { exact: true }).fill('8');
-    await page.getByLabel('size of a frame, down', { exact: true }).fill('8');
-    await page.getByLabel('frames', { exact: true }).fill('1');
+    await type(page.getByLabel('size of a frame, across', { exact: true }), '8');
+    await type(page.getByLabel('size of a frame, down', { exact: true }), '8');
+    await type(page.getByLabel('frames', { exact: true }), '1');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
 
@@ -262,7 +263,7 @@ test('frames are copied, changed, put in order, played, and handed over as one p
     // As one picture, two pixels to a cell, with what lies where beside it.
     await page.getByRole('button', { name: 'Hand over' }).click();
     await page.getByText('Pixels', { exact: true }).click();
-    await page.getByLabel('Pixels to a cell').fill('2');
+    await type(page.getByLabel('Pixels to a cell'), '2');
     await page.getByText('PNG and JSON').click();
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save the file' }).click();

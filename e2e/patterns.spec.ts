@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('a lozenge is repeated all over the sheet with sixth turns and mirrors, its cell made wider by a number, and another one along a border', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -9,7 +10,7 @@ test('a lozenge is repeated all over the sheet with sixth turns and mirrors, its
     });
     await desk.pick('parts', [[427, 387]]);
     await desk.verb('copy', 'Pattern…');
-    await page.getByRole('region', { name: 'Pattern…' }).getByLabel('way, across', { exact: true }).fill('100');
+    await type(page.getByRole('region', { name: 'Pattern…' }).getByLabel('way, across', { exact: true }), '100');
     await page.getByRole('button', { name: /^group: / }).click();
     await page.getByRole('button', { name: 'p6m, sixth turns and mirrors' }).click();
     await page.getByRole('button', { name: 'Do it' }).click();
@@ -24,7 +25,7 @@ test('a lozenge is repeated all over the sheet with sixth turns and mirrors, its
     // Twice as wide a cell, a quarter as many.
     const way = page.getByLabel(/^way of pattern 1/).first();
     await way.click();
-    await way.fill('200');
+    await type(way, '200');
     await way.press('Enter');
     await desk.revision(3);
     expect((await desk.measures(id))['pieces'] ?? 0).toBeLessThan(many / 2);
@@ -32,7 +33,7 @@ test('a lozenge is repeated all over the sheet with sixth turns and mirrors, its
     // A border like footprints.
     await desk.pick('parts', [[116, 697]]);
     await desk.verb('copy', 'Frieze…');
-    await page.getByLabel('count', { exact: true }).fill('5');
+    await type(page.getByLabel('count', { exact: true }), '5');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(4);
     const frieze = (await desk.stored()).plan.steps.at(-1);
@@ -86,8 +87,8 @@ test('what is drawn in any cell is drawn in all of them; copies take colours by 
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(5);
     await page.getByRole('button', { name: /^fill of look 1: / }).click();
-    await page.getByLabel('Times as large').fill('0.5');
-    await page.getByLabel('Turned by').fill('30');
+    await type(page.getByLabel('Times as large'), '0.5');
+    await type(page.getByLabel('Turned by'), '30');
     await page.keyboard.press('Enter');
     await page.getByRole('radio', { name: 'parts' }).click();
     await desk.revision(6);

@@ -5,6 +5,7 @@ import { expect, test } from './journey';
 import { PNG } from 'pngjs';
 import { DeskPage } from './desk';
 import { unzipped } from './zip';
+import { type } from './type';
 
 const VIEW = 'core/tests/fixtures/harbour.png';
 
@@ -38,7 +39,7 @@ test('a view of the harbour light becomes cells: brought in, fitted, sampled in 
     // Every cell's colour at once, held to six; then to the palette.
     await desk.pick('lines', [[0, 100]]);
     await desk.verb('make', 'Sample the picture…');
-    await page.getByLabel('colours', { exact: true }).fill('6');
+    await type(page.getByLabel('colours', { exact: true }), '6');
     await page.getByLabel('colours', { exact: true }).press('Tab');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(5);
@@ -64,7 +65,7 @@ test('a view of the harbour light becomes cells: brought in, fitted, sampled in 
 
     await page.getByRole('button', { name: 'Hand over' }).click();
     await page.getByText('Pixels', { exact: true }).click();
-    await page.getByLabel('Pixels to a cell').fill('8');
+    await type(page.getByLabel('Pixels to a cell'), '8');
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save the file' }).click();
     const png = PNG.sync.read(await readFile(await (await download).path()));
@@ -151,11 +152,11 @@ test('a photograph of a sketch is straightened by itself, evened out, cropped, f
     await page.getByRole('button', { name: 'with its light as it is' }).click();
     await desk.revision(4);
     expect((await pictures())[0]?.['even']).toBe(true);
-    await page.getByLabel('crop of picture 1, left').fill('0.1');
+    await type(page.getByLabel('crop of picture 1, left'), '0.1');
     await page.getByLabel('crop of picture 1, left').press('Enter');
     // Its width gives way.
     await expect.poll(async () => (await pictures())[0]?.['crop']).toEqual([0.1, 0, 0.9, 1]);
-    await page.getByLabel('crop of picture 1, width').fill('0.8');
+    await type(page.getByLabel('crop of picture 1, width'), '0.8');
     await page.getByLabel('crop of picture 1, width').press('Enter');
     await expect.poll(async () => (await pictures())[0]?.['crop']).toEqual([0.1, 0, 0.8, 1]);
 

@@ -3,6 +3,7 @@ import { expect, test } from './journey';
 import { PNG } from 'pngjs';
 import { svgPathProperties } from 'svg-path-properties';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 /** Rings 2 to 4 of a polar grid of radius 320 with 5 rings. */
 const PETALS = Math.PI * (256 ** 2 - 64 ** 2);
@@ -52,7 +53,7 @@ test('a rosette by pointer: grid, cells, part, repeat, colour, twelve sectors, f
 
     await page.getByRole('button', { name: 'Hand over' }).click();
     await page.locator('label', { hasText: /^PNG$/ }).click();
-    await page.getByLabel('Scale').fill('1');
+    await type(page.getByLabel('Scale'), '1');
     saving = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save the file' }).click();
     const png = PNG.sync.read(await readFile(await (await saving).path()));

@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('numbers are typed, stepped, dragged and worked out in the sentence; wrong ones say why beside the number', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -30,7 +31,7 @@ test('numbers are typed, stepped, dragged and worked out in the sentence; wrong 
 
     // The sheet follows while a number is typed, before it is taken.
     await rings.click();
-    await rings.fill('3');
+    await type(rings, '3');
     await desk.sheet.hover();
     await page.mouse.move(...(await desk.around(300, 0)));
     await expect(page.getByText('ring 3, sector 1')).toBeVisible();
@@ -56,7 +57,7 @@ test('steps are named, muted, hidden, moved, deleted and brought back', async ({
     };
 
     await menu('2, part 1', 'Rename');
-    await page.getByLabel('Name of part 1').fill('petal');
+    await type(page.getByLabel('Name of part 1'), 'petal');
     await page.keyboard.press('Enter');
     await desk.revision(5);
     await menu('3, part 2', 'Move up');
@@ -106,6 +107,9 @@ test('cells are picked in whole rings, added to a part and taken from it', async
     await page.getByRole('button', { name: 'Add to part 1' }).click();
     await desk.revision(5);
     expect((await desk.stored()).plan.steps[1]).toMatchObject({ cells: ['g1#5,*', 'g1#4,1'] });
+    // What was added is picked still.
+    await expect(page.locator('[data-picked="1"]')).toBeVisible();
+    await desk.sheet.press('Escape');
     await page.mouse.click(...(await desk.around(288, 180)));
     await page.getByRole('button', { name: 'Take from part 1' }).click();
     await desk.revision(6);
@@ -122,14 +126,14 @@ test('palette colours are named, changed and used by many', async ({ page }) => 
     await page.getByRole('link', { name: 'Open Harbour Square floor rosette, copy' }).first().click();
     await desk.revision(1);
     await page.getByRole('button', { name: /^Colour lagoon/ }).click();
-    await page.getByLabel('Name', { exact: true }).fill('harbour');
-    await page.getByLabel('Colour as #rrggbb').fill('blue');
+    await type(page.getByLabel('Name', { exact: true }), 'harbour');
+    await type(page.getByLabel('Colour as #rrggbb'), 'blue');
     await page.getByRole('button', { name: 'Set' }).click();
     await expect(page.getByRole('alert').filter({ hasText: 'a colour as #rrggbb' })).toBeVisible();
     // By eye, with the arrow keys: the text follows.
     await page.getByRole('slider', { name: 'Hue' }).press('ArrowRight');
     await expect(page.getByLabel('Colour as #rrggbb')).toHaveValue(/^#[0-9a-f]{6}$/);
-    await page.getByLabel('Colour as #rrggbb').fill('#22668a');
+    await type(page.getByLabel('Colour as #rrggbb'), '#22668a');
     await page.getByRole('button', { name: 'Set' }).click();
     await desk.revision(2);
     const { plan } = await desk.stored();
@@ -147,14 +151,15 @@ test('sentences are found by what they say, and keep their numbers', async ({ pa
     const rows = page.getByRole('navigation', { name: 'Plan' }).locator('[data-step]');
     // Of a long plan only those in view are drawn.
     await expect(page.getByText(`${plan.steps.length} steps`)).toBeVisible();
-    await page.getByLabel('Find in the plan').fill('Cut ');
+    await type(page.getByLabel('Find in the plan'), 'Cut ');
     const cuts = plan.steps.filter((step) => step.kind === 'cut').map((step) => step.id);
     await expect(rows).toHaveCount(cuts.length);
     expect(await rows.evaluateAll((found) => found.map((row) => row.getAttribute('data-step')))).toEqual(cuts);
     await expect(page.getByText(`${cuts.length} of ${plan.steps.length}`, { exact: true })).toBeVisible();
     const first = plan.steps.findIndex((step) => step.kind === 'cut') + 1;
     await expect(rows.first().getByRole('button', { name: new RegExp(`^Step ${first}, `) })).toBeVisible();
-    await page.getByLabel('Find in the plan').fill('no such words');
+    await page.keyboard.press('ControlOrMeta+a');
+    await type(page.getByLabel('Find in the plan'), 'no such words');
     await expect(page.getByText('No sentence says that.')).toBeVisible();
     await page.getByLabel('Find in the plan').press('Escape');
     await expect(rows.first()).toHaveAttribute('data-step', plan.steps[0]?.id ?? '');

@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('an icon is drawn from points of a grid, bent, cut, put in a row, and follows the grid', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -20,7 +21,7 @@ test('an icon is drawn from points of a grid, bent, cut, put in a row, and follo
     await page.getByRole('button', { name: /^bends of outline 1/ }).click();
     await page.getByLabel('Way 1', { exact: true }).selectOption('bulge');
     await desk.revision(4);
-    await page.getByLabel('Bulge of way 1').fill('1');
+    await type(page.getByLabel('Bulge of way 1'), '1');
     await page.getByLabel('Bulge of way 1').press('Enter');
     await desk.revision(5);
     await page.keyboard.press('Escape');
@@ -28,7 +29,7 @@ test('an icon is drawn from points of a grid, bent, cut, put in a row, and follo
 
     await desk.pick('points', [[240, 240]]);
     await desk.verb('make', 'Disc, centre and radius');
-    await page.getByLabel('radius', { exact: true }).fill('40');
+    await type(page.getByLabel('radius', { exact: true }), '40');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(6);
     await desk.pick('parts', [[180, 300], [240, 240]]);
@@ -41,7 +42,7 @@ test('an icon is drawn from points of a grid, bent, cut, put in a row, and follo
 
     // What was made is picked; the next verb goes on with it.
     await desk.verb('copy', 'Along…');
-    await page.getByLabel('way, across', { exact: true }).fill('g1.cellw*2.5');
+    await type(page.getByLabel('way, across', { exact: true }), 'g1.cellw*2.5');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(8);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'repeat.along', of: ['k1'], by: ['g1.cellw*2.5', 0], count: 3 });
@@ -72,7 +73,7 @@ test('parts are joined, turned as a copy, mirrored and split by keyboard alone',
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press('Enter');
     for (const key of ['0', '6', '3']) await page.keyboard.press(key);
-    await page.getByLabel('angle', { exact: true }).fill('45');
+    await type(page.getByLabel('angle', { exact: true }), '45');
     await page.getByLabel('copy').press('Space');
     await page.getByRole('button', { name: 'Do it' }).press('Enter');
     await desk.revision(4);
@@ -107,12 +108,12 @@ test('a guide is repeated around, its copies cut a part, and one of the pieces i
     await page.getByRole('radio', { name: 'lines' }).click();
     await page.mouse.click(...(await desk.at(400, 250)));
     await desk.verb('copy', 'Around…');
-    await page.getByLabel('count', { exact: true }).fill('5');
+    await type(page.getByLabel('count', { exact: true }), '5');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(3);
     await desk.pick('points', [[400, 400]]);
     await desk.verb('make', 'Disc, centre and radius');
-    await page.getByLabel('radius', { exact: true }).fill('200');
+    await type(page.getByLabel('radius', { exact: true }), '200');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(4);
     await desk.pick('parts', [[420, 380]]);

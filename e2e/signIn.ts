@@ -1,5 +1,6 @@
 import { mkdir } from 'node:fs/promises';
 import { chromium, type FullConfig } from '@playwright/test';
+import { type } from './type';
 
 /** One for each worker; bin/test brings them in. */
 export const DESIGNERS = ['demo@sternbild.test', 'second@sternbild.test'];
@@ -20,8 +21,8 @@ export default async function signIn(config: FullConfig): Promise<void> {
     for (const [worker, address] of DESIGNERS.slice(0, config.workers).entries()) {
         const page = await browser.newPage({ baseURL: use.baseURL });
         await page.goto('/sign-in');
-        await page.getByLabel('E-mail address').fill(address);
-        await page.getByLabel('Password').fill('polar grid');
+        await type(page.getByLabel('E-mail address'), address);
+        await type(page.getByLabel('Password'), 'polar grid');
         await page.getByRole('button', { name: 'Sign in' }).click();
         await page.getByRole('heading', { name: 'Sheets' }).waitFor();
         await page.context().storageState({ path: signedIn(worker) });

@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
 import { comeIn, openAccount } from './door';
+import { type } from './type';
 
 function run(variable: string): void {
     const command = process.env[variable];
@@ -58,12 +59,12 @@ test('another person’s sheet cannot be opened', async ({ page, browser, baseUR
     await door.goto(page.url());
     await expect(door.getByRole('heading', { name: 'Sign in' })).toBeVisible();
     await door.getByRole('link', { name: 'Open an account' }).click();
-    await door.getByLabel('Name').fill('Bo');
-    await door.getByLabel('E-mail address').fill(`bo${Date.now()}@sternbild.test`);
-    await door.getByLabel('Password').fill('short');
+    await type(door.getByLabel('Name'), 'Bo');
+    await type(door.getByLabel('E-mail address'), `bo${Date.now()}@sternbild.test`);
+    await type(door.getByLabel('Password'), 'short');
     await door.getByRole('button', { name: 'Open the account' }).click();
     await expect(door.getByText('at least 10 characters')).toBeVisible();
-    await door.getByLabel('Password').fill('a long password');
+    await type(door.getByLabel('Password'), 'a long password');
     await door.getByRole('button', { name: 'Open the account' }).click();
     await comeIn(door);
     await door.goto(page.url());
@@ -112,10 +113,10 @@ test('a session that ends in mid-edit keeps the change, which is made after sign
     await expect(banner).toContainText('Your change is kept');
     await expect(page.getByText('Not saved', { exact: true })).toBeVisible();
     await expect(banner.getByLabel('E-mail address')).toHaveValue(email);
-    await banner.getByLabel('Password').fill('not this one');
+    await type(banner.getByLabel('Password'), 'not this one');
     await banner.getByRole('button', { name: 'Sign in' }).click();
     await expect(banner).toContainText('No account has this e-mail address and password.');
-    await banner.getByLabel('Password').fill('a long password');
+    await type(banner.getByLabel('Password'), 'a long password');
     await page.keyboard.press('Enter');
     await desk.revision(3);
     await expect(banner).toHaveCount(0);

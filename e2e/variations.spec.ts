@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('twelve variations side by side: what varies is chosen, one is kept as a sheet, another taken over and undone', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -17,7 +18,7 @@ test('twelve variations side by side: what varies is chosen, one is kept as a sh
     await expect(dialog.getByRole('img')).toHaveCount(12);
     await dialog.getByRole('button', { name: 'radius of grid 1' }).click();
     await dialog.getByRole('button', { name: 'rings of grid 1' }).click();
-    await dialog.getByLabel('Lot').fill('7');
+    await type(dialog.getByLabel('Lot'), '7');
     await expect(dialog.getByText('12 of the lot 7')).toBeVisible();
     await dialog.getByRole('button', { name: 'Keep variation 2 as a sheet' }).click();
     await expect(dialog.getByText('Kept as Floor star, 7.2')).toBeVisible();

@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 async function view(desk: DeskPage): Promise<[number, number, number]> {
     const [scale = 0, x = 0, y = 0] = ((await desk.sheet.getAttribute('data-view')) ?? '').split(' ').map(Number);
@@ -80,10 +81,10 @@ test('named numbers carry through the plan; parts are stroked and ordered', asyn
     const desk = new DeskPage(page);
     await desk.newSheet('Values');
     await page.getByRole('button', { name: 'Name a number' }).click();
-    await page.getByLabel('Name of the number').fill('sin');
+    await type(page.getByLabel('Name of the number'), 'sin');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('alert').filter({ hasText: 'arithmetic does not use otherwise' })).toBeVisible();
-    await page.getByLabel('Name of the number').fill('bar');
+    await type(page.getByLabel('Name of the number'), 'bar');
     await page.keyboard.press('Enter');
     await desk.revision(2);
     await desk.setNumber('value bar', '40');
@@ -104,7 +105,7 @@ test('named numbers carry through the plan; parts are stroked and ordered', asyn
     await page.mouse.click(...(await desk.around(180, 0)));
     await desk.verb('look', 'Stroke');
     await page.locator('label[title="brick"]').click();
-    await page.getByLabel('stroke width', { exact: true }).fill('bar/10');
+    await type(page.getByLabel('stroke width', { exact: true }), 'bar/10');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(8);
     await page.getByRole('radio', { name: 'parts' }).click();

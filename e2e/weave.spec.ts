@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { type } from './type';
 
 test('two rows of rails are woven, and a crossing is swapped by a click; lobes lie over one another all the way round', async ({ page }) => {
     const desk = new DeskPage(page);
@@ -13,8 +14,8 @@ test('two rows of rails are woven, and a crossing is swapped by a click; lobes l
     });
     await desk.pick('lines', [[200, 300], [200, 500], [300, 200], [500, 200]]);
     await desk.verb('combine', 'Weave…');
-    await page.getByLabel('width', { exact: true }).fill('40');
-    await page.getByLabel('clearance', { exact: true }).fill('6');
+    await type(page.getByLabel('width', { exact: true }), '40');
+    await type(page.getByLabel('clearance', { exact: true }), '6');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'weave', of: ['c1', 'c2', 'c3', 'c4'], width: 40, gap: 6 });
@@ -37,7 +38,7 @@ test('two rows of rails are woven, and a crossing is swapped by a click; lobes l
     // Six discs around the middle, each over the next one.
     await desk.pick('parts', [[400, 340]]);
     await desk.verb('copy', 'Around…');
-    await page.getByLabel('count', { exact: true }).fill('6');
+    await type(page.getByLabel('count', { exact: true }), '6');
     await page.getByRole('radio', { name: 'over the next one clockwise', exact: true }).check({ force: true });
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(5);

@@ -25,7 +25,7 @@ fi
 
 # Debian's packages the application runs on, and those its tests add.
 PACKAGES_RUN=(procps util-linux php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-curl php8.2-zip php8.2-gd php8.2-imagick php-apcu postgresql-15 nginx-light librsvg2-bin)
-PACKAGES_TEST=(chromium python3-pil python3-shapely python3-svgelements)
+PACKAGES_TEST=(chromium-headless-shell python3-pil python3-shapely python3-svgelements)
 
 PG_BIN=/usr/lib/postgresql/15/bin
 PHP_FPM=/usr/sbin/php-fpm8.2

@@ -16,6 +16,9 @@ use Sternbild\Core\Shape\Combination;
 /** What lies wholly behind others, and details that are gone when they are shown small. */
 final class Unseen
 {
+    /** So many of what lies over a thing are named. */
+    private const NAMED = 3;
+
     /** How many times as large as the smallest size the next one is: 24 px beside 16. */
     private const LARGER = 1.5;
 
@@ -38,26 +41,62 @@ final class Unseen
                 continue;
             }
             try {
-                $left = Combination::cut([$figure->outlines, array_merge(...array_map(static fn (Seen $other): array => $other->outlines, $over))], $plan->tolerance());
+                $left = self::left($figure, $over, $plan);
             } catch (Unworkable) {
                 continue;
             }
-            $rest = array_sum(array_map(static fn (Outline $outline): float => abs($outline->area()), $left));
-            if ($rest <= $plan->tolerance()->distance * $figure->figure->perimeter()) {
+            if ($left <= 0.0) {
                 $hidden[$figure->id] = ($hidden[$figure->id] ?? 0) + 1;
-                $behind[$figure->id] = $over[0]->id;
+                $behind[$figure->id] = self::covering($figure, $over, $plan);
             }
         }
         $findings = [];
         foreach ($seen as $figure) {
             if (($hidden[$figure->id] ?? 0) === $figure->of) {
-                $findings[] = Finding::note($figure->id, Sort::Hidden->value, "lies wholly behind {$labels[$behind[$figure->id]]}")->at($figure->bounds->center(), sqrt($figure->figure->area()))
+                $names = array_map(static fn (string $id): string => $labels[$id], $behind[$figure->id]);
+                $last = array_pop($names);
+                $findings[] = Finding::note($figure->id, Sort::Hidden->value, 'lies wholly behind '.($names === [] ? '' : implode(', ', $names).' and ')."$last")->at($figure->bounds->center(), sqrt($figure->figure->area()))
                     ->with(new Remedy('Hide it', [['op' => 'set', 'id' => $figure->id, 'field' => 'hidden', 'value' => true]]));
                 unset($hidden[$figure->id]);
             }
         }
 
         return $findings;
+    }
+
+    /**
+     * What hides it: the frontmost that does so alone, else all that lie over it.
+     *
+     * @param  non-empty-list<Seen>  $over  from back to front
+     * @return non-empty-list<string> their ids
+     */
+    private static function covering(Seen $figure, array $over, Plan $plan): array
+    {
+        foreach (array_reverse($over) as $one) {
+            try {
+                if (self::isWithin($figure->bounds, [$one->bounds]) && self::left($figure, [$one], $plan) <= 0.0) {
+                    return [$one->id];
+                }
+            } catch (Unworkable) {
+                continue;
+            }
+        }
+
+        return array_slice(array_values(array_unique(array_map(static fn (Seen $one): string => $one->id, array_reverse($over)))), 0, self::NAMED);
+    }
+
+    /**
+     * What of a figure others leave to be seen, beyond what a line along its edge is; sheet units squared.
+     *
+     * @param  non-empty-list<Seen>  $over
+     *
+     * @throws Unworkable
+     */
+    private static function left(Seen $figure, array $over, Plan $plan): float
+    {
+        $left = Combination::cut([$figure->outlines, array_merge(...array_map(static fn (Seen $other): array => $other->outlines, $over))], $plan->tolerance());
+
+        return array_sum(array_map(static fn (Outline $outline): float => abs($outline->area()), $left)) - $plan->tolerance()->distance * $figure->figure->perimeter();
     }
 
     /**

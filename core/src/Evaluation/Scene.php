@@ -16,6 +16,7 @@ use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Sector;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Figure;
@@ -228,7 +229,15 @@ final readonly class Scene
             }
         }
 
-        return new Snapper($guides, array_filter($this->grids(), $this->isShown(...), ARRAY_FILTER_USE_KEY), $labels + $this->labels, $this->plan->tolerance(), $parts, $frames, $sources);
+        $centres = [];
+        foreach (array_keys($parts) as $id) {
+            $sector = Sector::ofRepeat($this->known, $this->plan->steps[$id]);
+            if ($sector !== null) {
+                $centres[$id] = [$sector->center, $this->plan->steps[$id]->raw('center')];
+            }
+        }
+
+        return new Snapper($guides, array_filter($this->grids(), $this->isShown(...), ARRAY_FILTER_USE_KEY), $labels + $this->labels, $this->plan->tolerance(), $parts, $frames, $sources, $centres);
     }
 
     /**

@@ -7,7 +7,7 @@ namespace Sternbild\Core\Plan;
 use Sternbild\Core\Geometry\Angle;
 
 /**
- * Arithmetic as designers type it into a number field: `360/10`, `800/phi`, `bar*2`, `12 mm`.
+ * Arithmetic as designers type it into a number field: `360/10`, `800/phi`, `bar*2`, `12 mm`, `20%`.
  *
  * Precedence from loose to tight: sum, product, sign, power (to the right). So −2^2 is −4. Angles are degrees.
  */
@@ -92,7 +92,7 @@ final class Arithmetic
             $kind = match (true) {
                 preg_match('/\G(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?/', $plain, $found, 0, $offset) === 1 => 'number',
                 preg_match('/\G[A-Za-z][A-Za-z0-9_]*(?:\.[A-Za-z][A-Za-z0-9_]*)*/', $plain, $found, 0, $offset) === 1 => 'name',
-                preg_match('/\G[-+*\/^(),]/', $plain, $found, 0, $offset) === 1 => 'sign',
+                preg_match('/\G[-+*\/^(),%]/', $plain, $found, 0, $offset) === 1 => 'sign',
                 default => throw new ArithmeticFault('is not arithmetic: “'.mb_strimwidth($text, 0, 40, '…').'”'),
             };
             $tokens[] = [$kind, $found[0]];
@@ -223,6 +223,9 @@ final class Arithmetic
 
     private function withSuffix(float $number): float
     {
+        if ($this->take('%')) {
+            return $number / 100;
+        }
         [$kind, $text] = $this->tokens[$this->at];
         $suffix = $kind === 'name' ? Unit::tryFrom($text) : null;
         if ($suffix === null) {

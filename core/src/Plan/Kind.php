@@ -45,6 +45,21 @@ abstract class Kind
     /** @return list<Field> */
     abstract public function fields(): array;
 
+    /** @var list<string>|null */
+    private ?array $askedFor = null;
+
+    /** @return list<string> the fields that at least half of the ways of making a step ask for */
+    final public function askedFor(): array
+    {
+        if ($this->askedFor === null) {
+            $asking = array_filter(array_map(static fn (Offer $offer): array => $offer->asks, $this->offers()));
+            $counts = array_count_values(array_merge(...array_values($asking)));
+            $this->askedFor = array_map(strval(...), array_keys(array_filter($counts, static fn (int $count): bool => 2 * $count >= count($asking))));
+        }
+
+        return $this->askedFor;
+    }
+
     /**
      * The sentence: plain words, `{field}` for a parameter, `[…]` for what is left out while its parameters are not given,
      * and `{=value}` for a number that it comes to, `{=value|words|others}` with words before it, and others where it comes to none.

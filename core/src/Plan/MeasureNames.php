@@ -12,8 +12,11 @@ final readonly class MeasureNames
 {
     private const TYPES = ['number', 'pair', 'place', 'places'];
 
-    /** @param  array<string, string>  $ids  of the steps, by name, the longest first */
-    private function __construct(private array $ids)
+    /**
+     * @param  array<string, string>  $ids  of the measures, by name, the longest first
+     * @param  array<string, string>  $parts  of all steps, by name, the longest first: what they measure is said behind a point
+     */
+    private function __construct(private array $ids, private array $parts)
     {
     }
 
@@ -23,19 +26,25 @@ final readonly class MeasureNames
      */
     public static function of(array $steps, array $values, Kinds $kinds): self
     {
-        $ids = $counts = [];
+        $ids = $parts = $counts = [];
         foreach ($steps as $step) {
             $kind = is_string($step['kind'] ?? null) ? $kinds->get($step['kind']) : null;
-            if ($kind?->makes() === Role::Measure) {
-                $counts[$kind->word()] = ($counts[$kind->word()] ?? 0) + 1;
-                $name = $step['name'] ?? null;
-                $ids[is_string($name) ? $name : "{$kind->word()} {$counts[$kind->word()]}"] = StepList::idOf($step);
+            if ($kind === null) {
+                continue;
+            }
+            $counts[$kind->word()] = max(($counts[$kind->word()] ?? 0) + 1, is_int($step['number'] ?? null) ? $step['number'] : 1);
+            $name = is_string($step['name'] ?? null) ? $step['name'] : "{$kind->word()} {$counts[$kind->word()]}";
+            $parts[$name] = StepList::idOf($step);
+            if ($kind->makes() === Role::Measure) {
+                $ids[$name] = $ids[StepList::idOf($step)] = StepList::idOf($step);
             }
         }
         $ids = array_diff_key($ids, $values, array_flip(Arithmetic::reserved()));
-        uksort($ids, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));
+        $longestFirst = static fn (int|string $a, int|string $b): int => strlen((string) $b) <=> strlen((string) $a);
+        uksort($ids, $longestFirst);
+        uksort($parts, $longestFirst);
 
-        return new self($ids);
+        return new self($ids, $parts);
     }
 
     /**
@@ -44,9 +53,6 @@ final readonly class MeasureNames
      */
     public function spelt(array $step, Kind $kind): array
     {
-        if ($this->ids === []) {
-            return $step;
-        }
         foreach ($kind->fields() as $field) {
             [$outer, $inner] = [...explode('.', $field->name, 2), null];
             if ($inner === null && isset($step[$outer])) {
@@ -71,8 +77,15 @@ final readonly class MeasureNames
 
     private function replaced(string $text): string
     {
-        $names = implode('|', array_map(static fn (string|int $name): string => preg_quote((string) $name, '/'), array_keys($this->ids)));
+        if (preg_match('/\p{L}/u', $text) !== 1) {
+            return $text;
+        }
+        $any = static fn (array $names): string => '(?:'.implode('|', array_map(static fn (string|int $name): string => preg_quote((string) $name, '/'), array_keys($names))).')';
+        if ($this->parts !== []) {
+            $text = preg_replace_callback("/(?<![\p{L}\p{N}_.])({$any($this->parts)})(?=\.\p{L})/u", fn (array $found): string => $this->parts[$found[1]], $text) ?? $text;
+        }
 
-        return preg_replace_callback("/(?<![\p{L}\p{N}_.])(?:$names)(?![\p{L}\p{N}_.(])/u", fn (array $found): string => "{$this->ids[$found[0]]}.value", $text) ?? $text;
+        return $this->ids === [] ? $text
+            : preg_replace_callback("/(?<![\p{L}\p{N}_.])({$any($this->ids)})(?![\p{L}\p{N}_.(])/u", fn (array $found): string => "{$this->ids[$found[1]]}.value", $text) ?? $text;
     }
 }

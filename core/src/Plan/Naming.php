@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
+use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\Numerals;
 use Sternbild\Core\Plan\Field\PlaceField;
 
@@ -101,7 +102,7 @@ final readonly class Naming
         }
 
         return implode(', ', array_map(
-            static fn (mixed $one): string => is_string($one) ? $one : Numerals::plain(is_int($one) || is_float($one) ? (float) $one : 0.0),
+            fn (mixed $one): string => is_string($one) ? NumberField::withNames($one, $this->labels) : Numerals::told(is_int($one) || is_float($one) ? (float) $one : 0.0),
             $raw,
         ));
     }
@@ -109,7 +110,7 @@ final readonly class Naming
     /** @param  array<array-key, mixed>  $raw */
     private function composed(array $raw): string
     {
-        $number = static fn (mixed $one): string => is_string($one) ? $one : Numerals::plain(is_int($one) || is_float($one) ? (float) $one : 0.0);
+        $number = fn (mixed $one): string => is_string($one) ? NumberField::withNames($one, $this->labels) : Numerals::told(is_int($one) || is_float($one) ? (float) $one : 0.0);
         $both = is_array($raw['between'] ?? null) ? array_values($raw['between']) : [];
 
         return match (true) {
@@ -123,6 +124,6 @@ final readonly class Naming
     /** @param  list<float>  $numbers */
     private static function numbers(array $numbers): string
     {
-        return implode(', ', array_map(Numerals::plain(...), $numbers));
+        return implode(', ', array_map(Numerals::told(...), $numbers));
     }
 }

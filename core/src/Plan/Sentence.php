@@ -13,8 +13,8 @@ final class Sentence
     /**
      * @param  array<string, string>  $labels  of the steps
      * @param  array<string, float>  $numbers  what the step's numbers came to, where it has a result
-     * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null}>
-     *                                                                                                                `optional` pieces are left out while nothing of theirs is `said`
+     * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}>
+     *                                                                                                                `optional` pieces are left out while nothing of theirs is `said`; what is `usual` is said though the plan does not say it
      */
     public static function pieces(Step $step, Plan $plan, array $labels, array $numbers): array
     {
@@ -29,6 +29,8 @@ final class Sentence
         $pieces = [];
         foreach (self::parsed($template) as [$optional, $named, $parts]) {
             $said = ! $optional || array_filter($named, $step->says(...)) !== [];
+            $isUsual = ! $said && array_filter($named, static fn (string $name): bool => self::staysSaid($fields[$name] ?? null, $step)) !== [];
+            $begun = count($pieces);
             foreach ($parts as [$name, $text]) {
                 if (str_starts_with($name ?? '', '=')) {
                     [$name, $text] = [null, self::result((string) $name, $plan, $numbers)];
@@ -37,9 +39,46 @@ final class Sentence
                     ? ['text' => $text, 'field' => null, 'raw' => null, 'value' => null, 'optional' => $optional, 'said' => $said, 'items' => null]
                     : self::parameter($fields[$name], $step, $plan, $labels, $numbers, $optional, $said);
             }
+            for ($k = $begun; $isUsual && $k < count($pieces); $k++) {
+                $pieces[$k] = [...$pieces[$k], 'said' => true, 'usual' => true];
+            }
+        }
+
+        return self::counted($pieces);
+    }
+
+    /** Numbers and choices that are asked for before the step is made are found again in its sentence, also where they are what they usually are. */
+    private static function staysSaid(?Field $field, Step $step): bool
+    {
+        return $field !== null && $field->default !== null && in_array($field->type(), ['number', 'pair', 'choice', 'switch'], true)
+            && in_array($field->name, $step->kind->askedFor(), true) && $field->means($step);
+    }
+
+    /**
+     * Of one thing the word behind its number says one.
+     *
+     * @param  list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}>  $pieces
+     * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}>
+     */
+    private static function counted(array $pieces): array
+    {
+        foreach ($pieces as $k => $piece) {
+            $number = $pieces[$k - 1] ?? null;
+            if ($piece['field'] === null && $number !== null && $number['field'] !== null && $number['text'] === '1' && preg_match('/^ (\p{L}{2,}[^s\W]s)\b/u', $piece['text'], $found) === 1 && $found[1] !== 'times') {
+                $pieces[$k]['text'] = ' '.self::singular($found[1]).substr($piece['text'], 1 + strlen($found[1]));
+            }
         }
 
         return $pieces;
+    }
+
+    private static function singular(string $word): string
+    {
+        return match (true) {
+            str_ends_with($word, 'ies') => substr($word, 0, -3).'y',
+            preg_match('/(x|ch|sh|ss)es$/', $word) === 1 => substr($word, 0, -2),
+            default => substr($word, 0, -1),
+        };
     }
 
     /**
@@ -85,7 +124,7 @@ final class Sentence
      */
     public static function text(Step $step, Plan $plan, array $labels): string
     {
-        $said = array_filter(self::pieces($step, $plan, $labels, []), static fn (array $piece): bool => $piece['said']);
+        $said = array_filter(self::pieces($step, $plan, $labels, []), static fn (array $piece): bool => $piece['said'] && ! isset($piece['usual']));
         $text = implode('', array_column($said, 'text'));
 
         return $step->name === null ? $text : "{$step->name}: $text";
@@ -94,7 +133,7 @@ final class Sentence
     /**
      * @param  array<string, string>  $labels
      * @param  array<string, float>  $numbers
-     * @return array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null}
+     * @return array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}
      */
     private static function parameter(Field $field, Step $step, Plan $plan, array $labels, array $numbers, bool $optional, bool $said): array
     {

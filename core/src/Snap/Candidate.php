@@ -28,7 +28,7 @@ final readonly class Candidate
 
     /**
      * @param  'intersection'|'corner'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'part-centre'|'end'|'edge'  $kind
-     * @param  string|array{float, float}  $raw  how a plan writes it
+     * @param  string|array<array-key, mixed>  $raw  how a plan writes it
      * @param  string  $name  how people read it
      * @param  float  $distance  from the place asked about, sheet units
      */

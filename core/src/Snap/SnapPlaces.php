@@ -105,7 +105,7 @@ final class SnapPlaces
     /**
      * @param  non-empty-list<string>  $of
      * @param  list<Candidate>  $candidates
-     * @return list<array{of: non-empty-list<string>, kind: string, name: string, raws: list<string|array{float, float}>, places: list<float>}>
+     * @return list<array{of: non-empty-list<string>, kind: string, name: string, raws: list<string|array<array-key, mixed>>, places: list<float>}>
      */
     private static function sorted(array $of, array $candidates): array
     {

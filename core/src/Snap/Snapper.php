@@ -54,6 +54,7 @@ final class Snapper
      * @param  array<string, Part>  $parts
      * @param  array<string, array{string, Grid}>  $frames  for parts the grid in whose coordinates their corners are held, with its id
      * @param  array<string, array<string, Part>>  $sources  for parts those that they were made of, by how plans name them
+     * @param  array<string, array{Vec, mixed}>  $centres  for parts that go all the way around a centre where that is, and how the plan writes it
      */
     public function __construct(
         public readonly array $guides,
@@ -63,6 +64,7 @@ final class Snapper
         public readonly array $parts = [],
         private readonly array $frames = [],
         private readonly array $sources = [],
+        private readonly array $centres = [],
     ) {
     }
 
@@ -346,7 +348,8 @@ final class Snapper
     {
         $found = [];
         if (isset($allowed['part-centre'])) {
-            $found[] = $this->candidate('part-centre', $part->bounds()->center(), "$id!", "the centre of {$this->labels[$id]}", $place);
+            [$center, $raw] = $this->centres[$id] ?? [$part->bounds()->center(), "$id!"];
+            $found[] = $this->candidate('part-centre', $center, $raw, "the centre of {$this->labels[$id]}", $place);
         }
         foreach (isset($allowed['corner']) ? $part->corners() : [] as $corner) {
             if (abs($corner->x - $place->x) <= $reach && abs($corner->y - $place->y) <= $reach) {
@@ -378,7 +381,7 @@ final class Snapper
         return rtrim(rtrim(sprintf('%.9F', $number + 0.0), '0'), '.');
     }
 
-    /** @param  string|array{float, float}  $raw */
+    /** @param  string|array<array-key, mixed>  $raw */
     private function candidate(string $kind, Vec $at, string|array $raw, string $name, Vec $place): Candidate
     {
         /** @var 'intersection'|'corner'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'part-centre'|'end'|'edge' $kind */

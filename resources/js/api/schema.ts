@@ -3260,6 +3260,8 @@ export interface components {
             optional: boolean;
             said: boolean;
             items: string[] | null;
+            /** @description Said though the plan does not say it: what it usually is. */
+            usual?: boolean;
         };
         /** @description How a grid is shown; every other block of so many cells is shaded. */
         Shown: {

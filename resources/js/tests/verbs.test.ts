@@ -219,5 +219,8 @@ describe('verbs', () => {
         expect(rank('turn')[0]).toBe('Turn…');
         expect(rank('rotate')).toContain('Turn…');
         expect(rank('xyzzy')).toEqual([]);
+        expect(rank('ring')[0]).not.toBe('Polar grid');
+        expect(rank('ring')).not.toContain('Move to…');
+        expect(rank('(')).toEqual([]);
     });
 });

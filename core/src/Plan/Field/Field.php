@@ -8,6 +8,7 @@ use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
+use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Plan\Unusable;
 
 /** A parameter as a kind of step declares it: what may stand in the plan, what it means, and how a sentence says it. */
@@ -41,6 +42,12 @@ abstract class Field
 
     /** Which editor the interface shows: number, pair, place, choice, switch, steps, step, cells, colour, paint. */
     abstract public function type(): string;
+
+    /** Whether it means anything in a step, as that says the field on which this hangs. */
+    final public function means(Step $step): bool
+    {
+        return $this->when === null || $step->raw($this->when['field']) === $this->when['is'];
+    }
 
     /** @throws Unusable when it has not the form of such a parameter */
     abstract public function check(mixed $raw, string $pointer): void;

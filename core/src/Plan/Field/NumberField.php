@@ -192,17 +192,21 @@ final class NumberField extends Field
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
-        return is_string($raw) ? self::withNames($raw, $labels) : Numerals::plain(is_int($raw) || is_float($raw) ? (float) $raw : 0.0);
+        return is_string($raw) ? self::withNames($raw, $labels) : Numerals::told(is_int($raw) || is_float($raw) ? (float) $raw : 0.0);
     }
 
     /**
-     * Measures by their names, as they are typed.
+     * Measures, and what parts measure, by their names, as they are typed.
      *
      * @param  array<string, string>  $labels
      */
-    private static function withNames(string $arithmetic, array $labels): string
+    public static function withNames(string $arithmetic, array $labels): string
     {
-        return preg_replace_callback('/(?<![A-Za-z0-9_.])([a-z][a-z0-9]*)\.value(?![A-Za-z0-9_])/', static fn (array $found): string => $labels[$found[1]] ?? $found[0], $arithmetic) ?? $arithmetic;
+        return preg_replace_callback(
+            '/(?<![A-Za-z0-9_.])([a-z][a-z0-9]*)\.(value|wide|high|area|length)(?![A-Za-z0-9_])/',
+            static fn (array $found): string => isset($labels[$found[1]]) ? $labels[$found[1]].($found[2] === 'value' ? '' : ".$found[2]") : $found[0],
+            $arithmetic,
+        ) ?? $arithmetic;
     }
 
     public function traits(): array

@@ -27,7 +27,7 @@ export function Examples({ bring, onBrought, trigger }: { bring: (plan: string) 
             trigger={trigger}
             title="Examples to take apart"
             says="The whole construction comes along, with its size; change any number of it and see what follows."
-            entries={list.data?.examples.map((one) => ({ ...one, says: `${one.steps} steps` }))}
+            entries={list.data?.examples.map((one) => ({ ...one, says: `${one.steps} ${one.steps === 1 ? 'step' : 'steps'}` }))}
             pending={list.isPending}
             failed={list.isError}
             onRetry={() => void list.refetch()}

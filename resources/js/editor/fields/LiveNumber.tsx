@@ -46,7 +46,7 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
     const isFormula = typeof raw === 'string' && Number.isNaN(Number(raw));
     const written = raw === null || raw === undefined ? '' : isFormula ? (text ?? raw) : String(raw);
     const unit = measure === 'angle' ? '°' : '';
-    const shown = isFormula && written !== raw ? written : isFormula ? (REFERENCE.exec(written)?.[1] ?? (value === null ? written : plain(value) + unit)) : written + (written === '' ? '' : unit);
+    const shown = isFormula && written !== raw ? written : isFormula ? (REFERENCE.exec(written)?.[1] ?? (value === null ? written : plain(value) + unit)) : told(written) + (written === '' ? '' : unit);
 
     /** What it is put by, a measure of the sheet, in the place of what is marked. */
     function put(name: string): void {
@@ -228,6 +228,11 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
             )}
         </span>
     );
+}
+
+/** With as many digits as are read at a glance; all of them are there to be edited. */
+function told(written: string): string {
+    return /\.\d{4,}$/.test(written) ? String(Number(Math.abs(Number(written)) < 1 ? Number(written).toPrecision(3) : Number(written).toFixed(3))) : written;
 }
 
 function plain(value: number): string {

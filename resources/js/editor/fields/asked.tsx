@@ -1,6 +1,7 @@
 import { type CSSProperties, useState } from 'react';
 import type { Field } from '../../api/client';
-import { stepOf, useDesk } from '../desk';
+import { useDesk } from '../desk';
+import { placeWords } from './placeWords';
 import { numberAtHand } from './numberAtHand';
 
 /** What a question before a step is made is given, whatever its type. */
@@ -60,13 +61,5 @@ export function typed(text: string): number | string | null {
 /** How people read a place that is not in the plan yet. */
 export function usePlaceText(): (value: unknown) => string {
     const { scene } = useDesk();
-    return (value) => {
-        if (Array.isArray(value)) {
-            const isMiddle = value[0] === 'sheet.width/2' && value[1] === 'sheet.height/2';
-            return isMiddle ? 'the centre of the sheet' : value.map((one: unknown) => (typeof one === 'number' ? Math.round(one * 100) / 100 : String(one))).join(', ');
-        }
-        if (typeof value !== 'string') return 'not given';
-        const centre = /^([a-z][a-z0-9]*)(@0|!)$/.exec(value);
-        return centre === null ? value : `the centre of ${stepOf(scene, centre[1] ?? '')?.label ?? value}`;
-    };
+    return (value) => placeWords(scene, value);
 }

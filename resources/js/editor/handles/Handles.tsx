@@ -8,8 +8,8 @@ import { type Hover, tellable } from '../pick/hover';
 import { usePick } from '../pick/pick';
 import { useSnapping } from '../pick/useSnapping';
 import type { Arrow } from '../scene/nearby';
-import { gridShape, handleShape } from '../scene/geometry';
-import { frameSaid, type Handle, handlesOf, inside, moved, type Pull, roughly, said, shifted, sideTaken, type Target, valueAt, withoutPoint, withPoint } from './handles';
+import { gridShape, handleShape, partShape } from '../scene/geometry';
+import { frameSaid, type Handle, handlesOf, hasRoom, inside, moved, movedBy, type Pull, roughly, said, shifted, sideTaken, type Target, valueAt, withoutPoint, withPoint } from './handles';
 
 /** A pointer that moved less, in pixels, has not dragged. */
 const STILL = 4;
@@ -34,7 +34,7 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
     if (step === undefined || isLocked || step.hidden || mode === 'points' || mode === 'trace' || placeWanted !== null || outlines || cellsInTheWay || asking !== null) return null;
 
     const grips = handleShape(step.geometry);
-    const handles = handlesOf(step, grips, kind);
+    const handles = handlesOf(step, grips, kind).filter((handle) => hasRoom(handle, view.scale));
 
     function spot(event: PointerEvent): [number, number] {
         const corner = (event.currentTarget as HTMLElement).parentElement?.getBoundingClientRect();
@@ -55,7 +55,7 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
         const drags = together(handle).map((one): [Handle, unknown] => {
             if (one.key === handle.key) return [one, valueAt(one, to, view.scale)];
             const counted = shifted(rawOf(one, of), rawOf(handle, of), to.raw, (id) => stepOf(scene, id)?.geometry);
-            return [one, counted?.raw ?? [tellable(one.at[0] + way[0], view.scale), tellable(one.at[1] + way[1], view.scale)]];
+            return [one, counted?.raw ?? movedBy(rawOf(one, of), way, view.scale)];
         });
         return moved(page.plan, of, kind, drags);
     }
@@ -176,7 +176,9 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
                 return [one, number];
             }
             const before = targets.get(one.key) ?? { raw: rawOf(one, of), at: one.at };
-            const next = (event.altKey ? null : onGrid(before.raw, event.key as Arrow)) ?? beside(before.at, towards, steps);
+            const free = beside(before.at, towards, steps);
+            const way = [towards[0] * steps, towards[1] * steps] as const;
+            const next = (event.altKey ? null : onGrid(before.raw, event.key as Arrow)) ?? (one.key === handle.key ? free : { ...free, raw: movedBy(before.raw, way, view.scale * 10) });
             targets.set(one.key, next);
             if (one.key === handle.key) tell(one, next, next.name);
             return [one, next.raw];
@@ -216,6 +218,7 @@ export function Handles({ view, show, onClick }: { view: View; show: (hover: Hov
 
     return (
         <div className="pointer-events-none absolute inset-0 overflow-hidden" role="group" aria-label={`Places of ${step.label}`}>
+            {step.usedUp && <UsedUp step={step} view={view} />}
             {held !== null && <Rough handle={handles.find(({ key }) => key === held.key)} handles={handles} at={held.at} view={view} />}
             {handles.map((handle) => {
                 const [x, y] = held?.key === handle.key ? held.at : handle.at;
@@ -278,6 +281,20 @@ function StopColour({ label, value, open, onClose, onChoose, children }: { label
                 </Popover.Content>
             </Popover.Portal>
         </Popover.Root>
+    );
+}
+
+/** What is not drawn by itself any more, since something was made of it: the outline that its places belong to. */
+function UsedUp({ step, view }: { step: Step; view: View }) {
+    const data = partShape(step.geometry)?.data;
+    return (
+        <svg className="absolute inset-0 h-full w-full fill-none stroke-slate" strokeDasharray="4 3" aria-hidden="true">
+            <g transform={`translate(${String(view.x)} ${String(view.y)}) scale(${String(view.scale)})`}>
+                {data?.figures.map(([number = 0, ...map], k) => (
+                    <path key={k} d={data.shapes[number]} transform={map.length === 0 ? undefined : `matrix(${map.join(' ')})`} vectorEffect="non-scaling-stroke" />
+                ))}
+            </g>
+        </svg>
     );
 }
 

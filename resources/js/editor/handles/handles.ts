@@ -145,6 +145,28 @@ export function moved(plan: Plan, step: Step, kind: Kind | undefined, drags: [Ha
     return [...values].map(([field, value]) => ({ op: 'set', id: step.id, field, value }));
 }
 
+/** A place moved by a way, as a plan writes it: what it was said by stays in it. */
+export function movedBy(raw: unknown, way: readonly [number, number], scale: number): unknown {
+    const told = way.map((one) => tellable(one, scale));
+    if (Array.isArray(raw)) return raw.map((one: unknown, k) => sum(one, told[k] ?? 0, scale));
+    if (raw !== null && typeof raw === 'object' && 'by' in raw && Array.isArray(raw.by)) return { ...raw, by: raw.by.map((one: unknown, k) => sum(one, told[k] ?? 0, scale)) };
+    return { of: raw, by: told };
+}
+
+/** Numbers are added up; what hangs on a name goes on hanging on it. */
+function sum(one: unknown, more: number, scale: number): unknown {
+    if (typeof one === 'number') return tellable(one + more, scale);
+    return more === 0 ? one : `(${String(one)}) + ${String(more)}`.replace('+ -', '- ');
+}
+
+/** How long on the screen the way has to be whose middle can be taken hold of beside its ends, in pixels. */
+const LEAST_WAY = 44;
+
+/** Whether there is room for it: in the middle of a short way its ends lie. */
+export function hasRoom({ pull }: Handle, scale: number): boolean {
+    return pull?.sort !== 'bulge' || Math.hypot((pull.to[0] ?? 0) - (pull.from[0] ?? 0), (pull.to[1] ?? 0) - (pull.from[1] ?? 0)) * scale >= LEAST_WAY;
+}
+
 /** The changes that put a point on the way that a handle bends; an arc is cut in two arcs of the same circle. */
 export function withPoint(plan: Plan, step: Step, kind: Kind | undefined, { pull, field, path, at }: Handle, scale: number): Operation[] | null {
     const [way] = path;

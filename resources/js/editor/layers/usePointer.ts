@@ -17,6 +17,9 @@ const STRIDE = 4;
 
 const MOST_STOPS = 200;
 
+/** What a press goes on as: `again` is one on a cell that is picked, a click that takes it out, or a pull that picks across. */
+type Held = 'pan' | 'add' | 'take' | 'again' | 'pull';
+
 interface Given {
     box: RefObject<HTMLElement | null>;
     /** Answers what lies where. */
@@ -37,15 +40,17 @@ function isSame(old: Hover | null, found: Hover | null): boolean {
 
 /** What the pointer does on the sheet: hovers, picks, picks on the way, pulls from one place to another, drags circles, moves the sheet. */
 export function usePointer({ box, canvas, view, pan, panning, hit, putting, show }: Given) {
-    const { scene, picking, placeWanted, asking, setAsking } = useDesk();
+    const { scene, picking, placeWanted, asking, setAsking, finishAsking } = useDesk();
     const { mode } = usePick(picking);
     const snapping = useSnapping(view);
     const circle = useCircleDrag(view, show);
-    const drag = useRef<{ kind: 'pan' | 'add' | 'take' | 'pull'; x: number; y: number; points: number } | null>(null);
+    const drag = useRef<{ kind: Held; x: number; y: number; points: number; cells: string } | null>(null);
     /** Where the pointer rests; nowhere while keys walk. */
     const rests = useRef<[number, number] | null>(null);
-    const held = (kind: 'pan' | 'add' | 'take' | 'pull', x: number, y: number) => ({ kind, x, y, points: picking.get().points.length });
+    const held = (kind: Held, x: number, y: number, cells = '') => ({ kind, x, y, points: picking.get().points.length, cells });
     const taking = useRef<Promise<unknown>>(Promise.resolve());
+    /** Whether the outline that is drawn is back where it began: it is done when the pointer lifts, perhaps with an arc as its last way. */
+    const closing = useRef(false);
     const { wantsPoint } = hit;
 
     function place(event: PointerEvent): [number, number] {
@@ -75,7 +80,9 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
     /** One after another, in the order of the clicks. */
     function takePlace(x: number, y: number): void {
         const found = snapping.take(x, y);
-        taking.current = taking.current.then(() => found).then((one) => putting.point(one?.point));
+        taking.current = taking.current.then(() => found).then((one) => {
+            closing.current = putting.point(one?.point);
+        });
     }
 
     function pickAt(x: number, y: number): void {
@@ -105,9 +112,9 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
         const found = under(x, y);
         // A circle can be dragged by its line; all else is picked at once.
         if (found?.line !== undefined && circle.take(found.line, x, y)) return;
-        if (found?.cells !== undefined) drag.current = held(putting.isPicked(found) ? 'take' : 'add', x, y);
+        if (found?.cells !== undefined) drag.current = held(!putting.isPicked(found) ? 'add' : event.altKey ? 'take' : 'again', x, y, found.cells.join());
         else if (found !== null) drag.current = held('pull', x, y);
-        pickAt(x, y);
+        if (drag.current?.kind !== 'again') pickAt(x, y);
     }
 
     /** Pressed at one place and let go at another: both are picked. */
@@ -118,6 +125,8 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
         const clicked = circle.drop();
         if (clicked !== null) {
             putting.line(clicked, onSheet(x, y));
+        } else if (now?.kind === 'again') {
+            pickAt(x, y);
         } else if (now?.kind === 'pull' && bends(now, x, y)) {
             // The way to the place that was pressed is bent already.
         } else if (now?.kind === 'pull' && Math.hypot(x - now.x, y - now.y) > PULL) {
@@ -125,7 +134,11 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
             if (wantsPoint) takePlace(x, y);
             else if (line !== undefined && line !== under(now.x, now.y)?.line) pickAt(x, y);
         }
-        inTurn(() => picking.setHeld(false));
+        inTurn(() => {
+            picking.setHeld(false);
+            if (closing.current) finishAsking.get()?.();
+            closing.current = false;
+        });
     }
 
     /** A fast pointer jumps; what lies on the way is picked, too. */
@@ -141,11 +154,13 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
     /** While an outline is drawn, pulling bends the way to the place that was pressed. */
     function bends(from: { x: number; y: number; points: number }, x: number, y: number): boolean {
         const { points } = picking.get();
-        const [before, pressed] = points.slice(-2);
-        if (!wantsPoint || asking?.verb.bends == null || before === undefined || pressed === undefined || points.length <= from.points) return false;
+        // Back where it began the last way is bent, from the last place to the first.
+        const [before, pressed] = closing.current ? [points.at(-1), points[0]] : points.slice(-2);
+        if (!wantsPoint || asking?.verb.bends == null || before === undefined || pressed === undefined || (points.length <= from.points && !closing.current)) return false;
         if (Math.hypot(x - from.x, y - from.y) <= PULL) return false;
         const bulge = bulgeTowards(before.at, pressed.at, onSheet(x, y));
-        setAsking((old) => old && { ...old, bends: bent(old.bends, points.length - 2, { bulge }) });
+        const way = points.length - (closing.current ? 1 : 2);
+        setAsking((old) => old && { ...old, bends: bent(old.bends, way, { bulge }) });
         show({ name: `bulge ${bulge}`, point: { raw: pressed.raw, name: '', at: pressed.at } });
         return true;
     }
@@ -182,9 +197,12 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
             // Pressed on one and drawn across others: all are picked, in that order.
             if (Math.hypot(x - now.x, y - now.y) > PULL) picking.togglePart(found.part);
         }
-        if (now !== null && now.kind !== 'pull') {
-            along({ ...now, kind: now.kind === 'take' ? 'take' : 'add' }, x, y);
-            drag.current = { ...now, x, y };
+        if (now?.kind === 'again' && found?.cells?.join() === now.cells) {
+            // A click as yet.
+        } else if (now !== null && now.kind !== 'pull') {
+            const kind = now.kind === 'take' ? 'take' : 'add';
+            along({ ...now, kind }, x, y);
+            drag.current = { ...now, kind, x, y };
         }
         show((old) => (isSame(old, found) ? old : found));
     }

@@ -265,7 +265,7 @@ export function usePainting({ box: frame, canvas, view, pan, panning, hit, show 
             painter.drop();
             painter.setBlock(null);
         } else if (event.key === 's') sample(standing() ?? atOf(hover));
-        else if (event.key === 'x') painter.set({ colour: painter.brush.before ?? painter.brush.colour });
+        else if (event.key === 'b') painter.set({ colour: painter.brush.before ?? painter.brush.colour });
         else if (event.key === 'e') painter.set({ colour: painter.brush.colour === 'none' ? (painter.brush.before ?? Object.keys(palette)[0] ?? 'none') : 'none' });
         else return false;
         event.preventDefault();

@@ -50,16 +50,20 @@ export class Hits {
         this.drawing = (worked === null ? scene.drawing : [...scene.drawing, ...scene.inside]).filter(({ id }) => worked === null || worked.has(id));
     }
 
-    partAt(prober: Prober, x: number, y: number): PartHit | undefined {
+    /** What lies there, from front to back. */
+    *partsAt(prober: Prober, x: number, y: number): Generator<PartHit> {
         this.index ??= this.built();
         const numbers = this.index.search(x, y, x, y).sort((a, b) => b - a);
         for (const number of numbers) {
             const { drawn, figure } = this.figures[number] ?? { drawn: -1, figure: 0 };
             const step = this.steps.get(this.drawing[drawn]?.id ?? '');
             const shape = partShape(step?.geometry);
-            if (step !== undefined && shape !== undefined && prober.isPointInPath(shape.path(figure), x, y)) return { step, shape, figure };
+            if (step !== undefined && shape !== undefined && prober.isPointInPath(shape.path(figure), x, y)) yield { step, shape, figure };
         }
-        return undefined;
+    }
+
+    partAt(prober: Prober, x: number, y: number): PartHit | undefined {
+        return this.partsAt(prober, x, y).next().value ?? undefined;
     }
 
     /** What the arrow keys go over: the parts, or the copies in them, from back to front. */

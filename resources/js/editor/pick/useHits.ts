@@ -32,8 +32,14 @@ export function useHits(): HitWork {
         try {
             switch (pick.mode) {
                 case 'parts': {
-                    const hit = hits.partAt(context, x, y);
-                    return hit === undefined ? null : part(context, hit, x, y, scale);
+                    let first: Hover | null = null;
+                    for (const hit of hits.partsAt(context, x, y)) {
+                        const found = part(context, hit, x, y, scale);
+                        first ??= found;
+                        // A verb that asks for more is given what lies below, where what lies on top is picked already.
+                        if (asking === null || !pick.parts.includes(found.part ?? '')) return found;
+                    }
+                    return first;
                 }
                 case 'lines': {
                     const step = hits.lineAt(context, x, y, scale);

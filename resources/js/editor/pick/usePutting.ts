@@ -6,15 +6,15 @@ import { type PickedPoint, stepIn } from './pick';
 export interface Putting {
     cells: (found: Hover, way: 'add' | 'take') => void;
     isPicked: (found: Hover) => boolean;
-    /** A place: for whoever asked for one, else picked. */
-    point: (point: PickedPoint | undefined) => void;
+    /** A place: for whoever asked for one, else picked. Says whether it is where what is drawn began. */
+    point: (point: PickedPoint | undefined) => boolean;
     line: (id: string, near: [number, number]) => void;
     part: (name: string, near?: [number, number]) => void;
 }
 
 /** Putting what was pointed at into the pick, or taking it out. */
 export function usePutting(): Putting {
-    const { scene, picking, placeWanted, askPlace, select, asking, finishAsking } = useDesk();
+    const { scene, picking, placeWanted, askPlace, select, asking } = useDesk();
     const shapeOf = ({ grid = '' }: Hover) => gridShape(stepOf(scene, grid)?.geometry);
 
     return {
@@ -31,22 +31,22 @@ export function usePutting(): Putting {
             return grid !== undefined && shape !== undefined && cells.every((cell) => picking.has(grid, shape.address(cell)));
         },
         point: (point) => {
-            if (point === undefined) return;
+            if (point === undefined) return false;
             // Of a place along a line that was not asked for only the coordinates are known.
             const raw = point.raw ?? point.at;
             const [first, ...rest] = picking.get().points;
             if (placeWanted === null && asking !== null && rest.length > 0 && JSON.stringify(first?.raw) === JSON.stringify(raw)) {
                 // Back where it began.
-                finishAsking.get()?.();
-                return;
+                return true;
             }
             if (placeWanted === null) {
                 picking.togglePoint({ ...point, raw });
-                return;
+                return false;
             }
             // Whoever asks may ask for another one at once.
             askPlace(null);
             placeWanted.take(raw, point.at);
+            return false;
         },
         line: (id, near) => {
             picking.toggleLine(id, near);

@@ -20,7 +20,7 @@ export interface Walk {
 
 /** Walking over cells, points, lines or parts with the arrow keys. */
 export function useWalk({ hits, wantsPoint, cell: cellHover }: HitWork, putting: Putting, hover: Hover | null, show: (hover: Hover | null) => void): Walk {
-    const { scene, picking } = useDesk();
+    const { scene, picking, finishAsking } = useDesk();
     const pick = usePick(picking);
     const [cursor, setCursor] = useState<{ grid: string; address: string } | null>(null);
     const [point, setPoint] = useState<number | null>(null);
@@ -76,7 +76,9 @@ export function useWalk({ hits, wantsPoint, cell: cellHover }: HitWork, putting:
         },
         press: () => {
             setUnderWay(false);
-            if (wantsPoint) putting.point(hover?.point);
+            if (wantsPoint) {
+                if (putting.point(hover?.point)) finishAsking.get()?.();
+            }
             else if (hover?.line !== undefined) putting.line(hover.line, [scene.sheet.width / 2, scene.sheet.height / 2]);
             else if (pick.mode === 'parts' && hover?.part !== undefined) putting.part(hover.part);
             else {

@@ -106,7 +106,7 @@ export function PlanPanel() {
                         onKeyDown={(event) => event.key === 'Escape' && setSought('')}
                     />
                     <span role="status" className="pointer-events-none absolute top-[22px] right-7 text-[12.5px] text-slate">
-                        {sought.trim() === '' ? `${scene.steps.length} steps` : `${rows.filter((row) => row.type === 'step').length} of ${scene.steps.length}`}
+                        {sought.trim() === '' ? `${scene.steps.length} ${scene.steps.length === 1 ? 'step' : 'steps'}` : `${rows.filter((row) => row.type === 'step').length} of ${scene.steps.length}`}
                     </span>
                 </div>
             )}

@@ -76,8 +76,8 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
         // It answers what is asked for; what the verb is about stays picked.
         if (asking !== null && step.role === 'part' && mode === 'parts') return picking.togglePart(step.id);
         if (asking !== null && (step.role === 'grid' || step.role === 'guide') && mode === 'lines') return picking.toggleLine(step.id, null);
-        select(isSelected ? null : step.id);
-        if (step.role === 'part' && !isSelected) picking.pickParts([step.id]);
+        select(step.id);
+        if (step.role === 'part') picking.pickParts([step.id]);
     }
 
     /** What hangs on it is told; the focus goes to the sheet, since the sentence goes. */
@@ -147,7 +147,7 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                     const shown = field === undefined ? piece.text : <LiveField step={step} piece={piece} field={field} findings={findings} />;
                     // Of one sort and with a key of its own, however the words around it change: what is being edited in it is not lost.
                     return (
-                        <span key={piece.field ?? k} className={mark === '' ? undefined : 'whitespace-nowrap'}>
+                        <span key={piece.field ?? k} className={`${mark === '' ? '' : 'whitespace-nowrap'} ${piece.usual === true ? 'text-slate' : ''}`}>
                             {shown}
                             {mark}
                         </span>

@@ -92,9 +92,16 @@ function inOne(steps: Step[], labels: ReadonlyMap<string, string>, kinds: Kind[]
     return `${steps.length} ${plural((kind?.label ?? '').toLowerCase())}${on.length === 0 ? '' : ` on ${on.join(' and ')}`}`;
 }
 
-export function plural(word: string): string {
+/** `parts from cells`, `circles`; what stands for several already stays. */
+export function plural(words: string): string {
+    const [word = '', ...rest] = words.split(/(?= (?:from|in|of|onto|along|around) )/);
+    return [pluralOf(word), ...rest].join('');
+}
+
+function pluralOf(word: string): string {
+    if (/[^s]s$/.test(word)) return word;
     if (/[^aeiou]y$/.test(word)) return word.replace(/y$/, 'ies');
-    return /(s|x|ch|sh)$/.test(word) ? `${word}es` : `${word}s`;
+    return /(ss|x|ch|sh)$/.test(word) ? `${word}es` : `${word}s`;
 }
 
 /** What a sentence says, to be searched. */

@@ -152,7 +152,9 @@ const HSB: [keyof Hsb, string, number][] = [['hue', 'Hue, degrees', 360], ['satu
 function HsbInputs({ colour, onChange }: { colour: string; onChange: (hex: string) => void }) {
     // A grey has no hue, and black no saturation: what was typed for them stays.
     const [typed, setTyped] = useState<Hsb | null>(null);
-    const shown = typed !== null && fromHsb(typed) === colour.toLowerCase() ? typed : toHsb(colour);
+    // As it is typed: the colour comes after it.
+    const [text, setText] = useState<{ name: keyof Hsb; text: string } | null>(null);
+    const shown = typed !== null && (text !== null || fromHsb(typed) === colour.toLowerCase()) ? typed : toHsb(colour);
     return (
         <div className="flex gap-2">
             {HSB.map(([name, label, most]) => (
@@ -164,8 +166,10 @@ function HsbInputs({ colour, onChange }: { colour: string; onChange: (hex: strin
                         aria-label={label}
                         min={0}
                         max={most}
-                        value={Math.round(shown[name])}
+                        value={text?.name === name ? text.text : Math.round(shown[name])}
+                        onBlur={() => setText(null)}
                         onChange={(event) => {
+                            setText({ name, text: event.target.value });
                             const next = { ...shown, [name]: Math.min(most, Math.max(0, event.target.valueAsNumber || 0)) };
                             setTyped(next);
                             onChange(fromHsb(next));

@@ -34,7 +34,7 @@ const PAGES: { title: string; keys: [keys: string[], does: string][] }[] = [
             [['Enter'], 'paint, or begin and end what is pulled'],
             [['E'], 'take away'],
             [['S'], 'take the colour of this cell'],
-            [['X'], 'the colour before'],
+            [['B'], 'the colour before'],
             [['Shift', 'click'], 'a line from the last cell'],
         ],
     },

@@ -11,7 +11,7 @@ import { TraceBar } from '../trace/TraceBar';
 import { Bring } from '../begin/Bring';
 import { ReadyOnes } from '../begin/ReadyOnes';
 import { SayIt } from './SayIt';
-import { answersOf, asked, withPointed } from './asking';
+import { answersOf, asked, enoughBent, withPointed } from './asking';
 import { VerbButton } from './VerbButton';
 import { answeredAnew, FAMILIES, type Family, type Saying, type Verb, verbsFor } from './verbs';
 
@@ -36,8 +36,8 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     const [saying, setSaying] = useState(false);
     const [keys, setKeys] = useState(false);
     const verbs = useMemo(
-        () => verbsFor({ page, scene, kinds, pick, picking, selected, colour }),
-        [page, scene, kinds, pick, picking, selected, colour],
+        () => verbsFor({ page, scene, kinds, pick, picking, selected, colour, asked: asking?.verb.name }),
+        [page, scene, kinds, pick, picking, selected, colour, asking?.verb.name],
     );
     const count = { cells: pick.count, parts: pick.parts.length, points: pick.points.length, lines: pick.lines.length, paint: 0, trace: 0 }[pick.mode];
     const sort = count === 0 ? 'ground' : pick.mode;
@@ -110,7 +110,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     }
 
     // What is asked for goes with the pick: more of it may have been picked since it was said.
-    const now = asking === null ? null : (verbs.find((verb) => verb.name === asking.verb.name) ?? asking.verb);
+    const now = asking === null ? null : enoughBent(verbs.find((verb) => verb.name === asking.verb.name) ?? asking.verb, asking, pick);
     const doIt = (): void => {
         if (asking !== null && now !== null && now.needs === 0) void run(now, answersOf({ ...asking, verb: now }));
     };
@@ -198,7 +198,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                 verb={now}
                 pointed={() => {
                     const more = withPointed(pick, pointed.get());
-                    return more === null ? undefined : verbsFor({ page, scene: page.scene, kinds, pick: more, picking, selected, colour }).find((verb) => verb.name === now.name);
+                    return more === null ? undefined : verbsFor({ page, scene: page.scene, kinds, pick: more, picking, selected, colour, asked: now.name }).find((verb) => verb.name === now.name);
                 }}
                 problem={problem}
                 onAnswer={(answers) => setAsking((old) => (old === null ? null : { ...old, answers: { ...old.answers, ...answers } }))}

@@ -24,6 +24,12 @@ export function answersOf({ verb, answers, bends }: Asking): Record<string, unkn
     return { ...Object.fromEntries(Object.entries(answers).map(([name, value]) => [name, idle.has(name) ? null : value])), ...bent };
 }
 
+/** Two places are an outline, too, where a way between them is bent. */
+export function enoughBent(verb: Verb, { bends }: Asking, pick: Pick): Verb {
+    const isEnough = verb.bends !== null && verb.needs > 0 && pick.points.length === 2 && bends.some((bend) => bend !== null);
+    return isEnough ? { ...verb, needs: 0, wants: null } : verb;
+}
+
 /** The pick as it would be with what is pointed at; null where that would change nothing. */
 export function withPointed(pick: Pick, pointed: Hover | null): Pick | null {
     if (pick.mode === 'points' && pointed?.point !== undefined && pointed.handle !== true) {

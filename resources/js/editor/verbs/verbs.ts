@@ -54,6 +54,8 @@ interface Bench {
     picking: Picking;
     selected: string | null;
     colour: string | null;
+    /** The verb that is asked for: it is there whatever else would stand in its place. */
+    asked?: string | undefined;
 }
 
 const NEW_PART = '+part';
@@ -66,19 +68,19 @@ export function verbsFor(bench: Bench): Verb[] {
         const suiting = offers(kinds, 'parts').filter(([, offer]) => (areCopies || !offer.copies) && (offer.only === null || pick.parts.every((id) => stepOf(bench.scene, stepIn(id))?.kind === offer.only)));
         const open = pick.parts.length === 1 ? opening(bench.scene, stepIn(pick.parts[0] ?? '')) : null;
         const inside = pick.parts.length === 1 ? drawingIn(bench.scene, stepIn(pick.parts[0] ?? '')) : null;
-        return [...enough(suiting, pick.parts.length, (kind, offer) => fromParts(bench, kind, offer, [...pick.parts], null)), ...[open, inside].filter((one) => one !== null)];
+        return [...enough(suiting, pick.parts.length, bench.asked, (kind, offer) => fromParts(bench, kind, offer, [...pick.parts], null)), ...[open, inside].filter((one) => one !== null)];
     }
     if (pick.mode === 'cells' && pick.count > 0) {
         return fromCells(bench);
     }
     if (pick.mode === 'points' && pick.points.length > 0) {
-        const made = enough(offers(kinds, 'points').filter(([kind, offer]) => isThere(offer, bench) && (!offer.into || ownerIs(bench, kind))), pick.points.length, (kind, offer) => offer.into ? intoOwner(bench, kind, offer) : verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
+        const made = enough(offers(kinds, 'points').filter(([kind, offer]) => isThere(offer, bench) && (!offer.into || ownerIs(bench, kind))), pick.points.length, bench.asked, (kind, offer) => offer.into ? intoOwner(bench, kind, offer) : verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
         return [...made, ...pointVerbs(pick, bench.selected)];
     }
     if (pick.mode === 'lines' && pick.lines.length > 0) {
         const suiting = offers(kinds, 'guides').filter(([kind, offer]) => suits(kind, offer, bench) && isThere(offer, bench));
         const fit = fitting(bench);
-        const made = enough(suiting, pick.lines.length, (kind, offer) =>
+        const made = enough(suiting, pick.lines.length, bench.asked, (kind, offer) =>
             verb(kind, offer, bench, pick.lines[0] ?? null, (step) => [{ op: 'add', step: { ...step, ...taken(kind, offer.takes ?? 'of', inPlanOrder(bench.page, pick.lines)) } }]),
         );
         return fit === null ? made : [...made, fit];
@@ -104,17 +106,22 @@ function fitting({ pick, page, scene }: Bench): Verb | null {
 }
 
 /** Those that take as many as are picked; and those that take more, as far as none of these stands at their number. */
-function enough(all: [Kind, Offer][], count: number, make: (kind: Kind, offer: Offer) => Verb): Verb[] {
+function enough(all: [Kind, Offer][], count: number, asked: string | undefined, make: (kind: Kind, offer: Offer) => Verb): Verb[] {
     const fitting = all.filter(([, offer]) => offer.least <= count && count <= offer.most);
     const taken = new Set(fitting.map(([, offer]) => place(offer)));
     const wanting = all
         .filter(([, offer]) => offer.least > count)
         .sort(([, a], [, b]) => a.least - b.least)
-        .filter(([, offer]) => !taken.has(place(offer)) && taken.add(place(offer)));
+        .filter(([kind, offer]) => nameOf(kind, offer) === asked || (!taken.has(place(offer)) && taken.add(place(offer))));
     return [
         ...fitting.map(([kind, offer]) => ({ ...make(kind, offer), full: offer.most === count })),
         ...wanting.map(([kind, offer]) => ({ ...make(kind, offer), needs: offer.least - count, wants: wanted(kind, offer, count) })),
     ];
+}
+
+/** By which a verb is known again with another pick. */
+function nameOf(kind: Kind, { label }: { label: string }): string {
+    return `${kind.kind} ${label}`;
 }
 
 /** Where an offer stands: in its family, at its number. */
@@ -356,7 +363,7 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
         start[field] = nested(preset, field) ?? kind.fields.find((one) => one.name === field)?.default ?? null;
     }
     return {
-        name: `${kind.kind} ${offer.label}`,
+        name: nameOf(kind, offer),
         label: offer.label,
         family: offer.family,
         key: offer.key,
@@ -418,7 +425,7 @@ export function sayings(kinds: Kind[]): Saying[] {
     const all = new Map<string, Saying>();
     for (const kind of kinds) {
         for (const { label, family, words, from, least } of kind.offers) {
-            const name = `${kind.kind} ${label}`;
+            const name = nameOf(kind, { label });
             if (!all.has(name)) all.set(name, { name, label, family, words, from, least });
         }
     }
@@ -475,7 +482,7 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
         case '{count}':
             return grid && about ? grid.id + about.count : 6;
         case '{centre}':
-            return near === null ? ['sheet.width/2', 'sheet.height/2'] : `${near}!`;
+            return near === null ? ['sheet.width/2', 'sheet.height/2'] : middleOf(bench, near);
         case '{lines}':
             return bench.scene.steps.filter((step) => (step.role === 'grid' || step.role === 'guide') && !step.usedUp).map((step) => step.id);
         case '{owner}':
@@ -492,6 +499,12 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
             return bench.page.plan.steps.findLast((step) => step.kind === kind)?.id;
         }
     }
+}
+
+/** The middle of a part; of copies all the way around a centre that centre, not the middle of their bounds. */
+function middleOf({ page, scene }: Bench, name: string): unknown {
+    const isAround = stepOf(scene, name)?.sector !== undefined;
+    return (isAround ? page.plan.steps.find((step) => step.id === name)?.['center'] : undefined) ?? `${name}!`;
 }
 
 /** The middle of the left side of what a part lies in. */

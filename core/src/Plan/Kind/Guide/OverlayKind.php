@@ -48,7 +48,7 @@ final class OverlayKind extends Kind
         return [
             new Offer(
                 label: 'Overlay', from: 'guides', family: Family::Make, key: 1,
-                words: 'cells, intersect lines, cut the plane, divide, live regions, faces, mesh',
+                words: 'cells, intersect lines, cut the plane, divide, regions, areas, faces, mesh',
                 says: 'Lays grids, guides and parts over one another: what they cut one another into are cells.',
                 picture: 'M6 12h24v24h-24zM20 24a11 11 0 1 0 22 0a11 11 0 1 0-22 0',
                 takes: 'of',

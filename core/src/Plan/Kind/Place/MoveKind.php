@@ -61,7 +61,7 @@ final class MoveKind extends TransformKind
             ),
             new Offer(
                 label: 'Centre on…', from: 'parts', family: Family::Order, key: 8,
-                words: 'align to centre, middle of the sheet, in the cell, on the grid, align to artboard, centre in',
+                words: 'align to centre, middle of the sheet, in the cell, on the grid, align to the sheet, centre in',
                 says: 'Moves what is picked so that its middle lies on a place: of a cell, a grid or the sheet.',
                 takes: 'of', preset: ['from' => '{centre}', 'to' => '{center}'], asks: ['to'],
             ),
