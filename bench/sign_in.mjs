@@ -3,7 +3,7 @@ import { chromium } from '@playwright/test';
 
 export async function signedIn(base) {
     const browser = await chromium.launch({
-        executablePath: '/usr/bin/chromium',
+        executablePath: '/usr/bin/chromium-headless-shell',
         args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
     });
     const page = await browser.newPage({ baseURL: base, viewport: { width: 1280, height: 800 } });

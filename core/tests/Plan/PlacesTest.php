@@ -49,7 +49,7 @@ final class PlacesTest extends TestCase
         yield 'a place of the first part of a copy' => ['r1[3].1@4', 420, 80, 'point 4 of part 1 of copy 3 of repeat 1', ['r1']];
         yield 'the centre of a part of a copy' => ['r1[2].2!', 500, 300, 'the centre of part 2 of copy 2 of repeat 1', ['r1']];
         yield 'a share of the way along a run' => ['c3@0.5', 100, 100, 'the place at 0.5 of run 1', ['c3']];
-        yield 'moved from another' => [['of' => 'p1@1', 'by' => [30, 'p1.high']], 50, 80, '30, p1.high from point 1 of frame', ['p1']];
+        yield 'moved from another' => [['of' => 'p1@1', 'by' => [30, 'p1.high']], 50, 80, '30, frame.high from point 1 of frame', ['p1']];
         yield 'at an angle and distance' => [['of' => [0, 0], 'angle' => 90, 'distance' => 50], 0, 50, '50 at 90° from 0, 0', []];
         yield 'on the way between two' => [['between' => ['c1!', [500, 0]], 'share' => 0.25], 350, 225, '0.25 of the way from the centre of circle 1 to 500, 0', ['c1']];
         yield 'in line with one, level with another' => [['column' => 'p2!', 'row' => 'g1@0,1'], 300, 200, 'in line with the centre of disc 1, level with column 0, row 1 of grid 1', ['p2', 'g1']];

@@ -31,4 +31,5 @@ class Measured {
 
 vi.stubGlobal('Path2D', Outline);
 vi.stubGlobal('DOMMatrix', function matrix() {});
-vi.stubGlobal('document', { createElementNS: () => new Measured() });
+// What is rendered has a document of its own.
+if (typeof window === 'undefined') vi.stubGlobal('document', { createElementNS: () => new Measured() });

@@ -1,7 +1,7 @@
 import './browser';
 import { describe, expect, it } from 'vitest';
 import type { Handles, Kind, Plan, Schemas, Step } from '../api/client';
-import { frameSaid, type Handle, handlesOf, moved, type Pull, roughly, said as saidIn, shifted, sideTaken, valueAt, withIn, withoutPoint, withPoint } from '../editor/handles/handles';
+import { frameSaid, type Handle, handlesOf, hasRoom, moved, movedBy, type Pull, roughly, said as saidIn, shifted, sideTaken, valueAt, withIn, withoutPoint, withPoint } from '../editor/handles/handles';
 import { Answers } from '../editor/scene/answers';
 import { handleShape } from '../editor/scene/geometry';
 import { inRepeat } from '../editor/plan/useWorkedOn';
@@ -55,6 +55,20 @@ describe('handles', () => {
         const before = plan({ [field.name]: ['g1@0,0', [4, 0], 'g1@2,2'] });
         expect(moved(before, step, kind, [[second, 'g1@5,5']])).toEqual([{ op: 'set', id: 's1', field: field.name, value: ['g1@0,0', 'g1@5,5', 'g1@2,2'] }]);
         expect(moved(before, step, kind, [[first, 'g1@1,1'], [second, [9, 9]]])).toEqual([{ op: 'set', id: 's1', field: field.name, value: ['g1@1,1', [9, 9], 'g1@2,2'] }]);
+    });
+
+    it('move by a way what goes with them, and leave what they were said by', () => {
+        expect(movedBy([10, 20], [5.04, 0], 1)).toEqual([15, 20]);
+        expect(movedBy(['column1', 20], [5, 0], 1)).toEqual(['(column1) + 5', 20]);
+        expect(movedBy(['column1', 'sheet.height/2'], [0, -4], 1)).toEqual(['column1', '(sheet.height/2) - 4']);
+        expect(movedBy('g1@3,4', [5, -2], 1)).toEqual({ of: 'g1@3,4', by: [5, -2] });
+        expect(movedBy({ of: 'g1@3,4', by: [1, 'bar'] }, [5, -2], 1)).toEqual({ of: 'g1@3,4', by: [6, '(bar) - 2'] });
+    });
+
+    it('in the middle of a way are there only where the way is long enough on the screen', () => {
+        const bulge = { pull: { sort: 'bulge', from: [0, 0], to: [30, 40] } } as unknown as Handle;
+        expect([0.5, 0.8, 1, 4].map((scale) => hasRoom(bulge, scale))).toEqual([false, false, true, true]);
+        expect(hasRoom({ pull: null } as unknown as Handle, 0.1)).toBe(true);
     });
 
     it('take a side of a frame as far as what is framed, and not past the other side; all of it is nothing said', () => {

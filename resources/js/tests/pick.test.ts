@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { dissected, Picking } from '../editor/pick/pick';
+import type { Step } from '../api/client';
+import { dissected, isThere, Picking } from '../editor/pick/pick';
 
 describe('the pick', () => {
     it('writes whole runs with a star, until one of their cells is taken out', () => {
@@ -41,5 +42,26 @@ describe('the pick', () => {
         leave();
         picking.clear();
         expect(told).toBe(2);
+    });
+
+    it('lets go of what is gone', () => {
+        const picking = new Picking();
+        const steps = new Map(['g1', 'p1'].map((id) => [id, { id, geometry: null } as unknown as Step]));
+        const keep = () => picking.keep((name) => isThere(steps, name));
+        picking.add('g1', '#', ['1,1'], 'g1#1,*');
+        picking.add('g2', '#', ['1,1', '2,1'], 'g2#1,*');
+        keep();
+        expect(picking.addresses()).toEqual(['g1#1,*']);
+        picking.pickParts(['p1', 'p2', 'p1~3,4', 'r1[2]']);
+        keep();
+        expect(picking.get().parts).toEqual(['p1', 'p1~3,4']);
+        picking.setMode('points');
+        for (const raw of ['p1@2', 'p9@2', [3, 4]]) picking.togglePoint({ raw, name: '', at: [3, 4] });
+        keep();
+        expect(picking.get().points.map(({ raw }) => raw)).toEqual(['p1@2', [3, 4]]);
+        let told = 0;
+        picking.subscribe(() => told++);
+        keep();
+        expect(told, 'Nothing is told where nothing went.').toBe(0);
     });
 });

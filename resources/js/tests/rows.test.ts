@@ -67,6 +67,7 @@ describe('lines of the plan', () => {
 
     it('have words for many', () => {
         expect(['circle', 'copy', 'run', 'arch', 'ray'].map(plural)).toEqual(['circles', 'copies', 'runs', 'arches', 'rays']);
+        expect(['part from cells', 'in-betweens', 'discs in cells', 'frames', 'cross of rays', 'repeat around'].map(plural)).toEqual(['parts from cells', 'in-betweens', 'discs in cells', 'frames', 'crosses of rays', 'repeats around']);
     });
 });
 

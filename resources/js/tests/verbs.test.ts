@@ -127,9 +127,9 @@ describe('verbs', () => {
     it('say where picked points lie, and whose they are where a step is selected', () => {
         const bench = { ...picked('points', 2), selected: 'p2' };
         const row = verbs(bench).find((verb) => verb.name === 'points into a row');
-        expect(row?.operations({})).toEqual([{ op: 'arrange', points: [[0, 0], [1, 0]], way: 'row', of: 'p2' }]);
+        expect(row?.operations({})).toEqual([{ op: 'arrange', points: ['g1@0,0', 'g1@1,0'], way: 'row', of: 'p2' }]);
         const cells = verbs(picked('points', 1)).find((verb) => verb.name === 'points by cells');
-        expect(cells?.operations({ cells: [2, 0] })).toEqual([{ op: 'arrange', points: [[0, 0]], way: 'shift', cells: [2, 0] }]);
+        expect(cells?.operations({ cells: [2, 0] })).toEqual([{ op: 'arrange', points: ['g1@0,0'], way: 'shift', cells: [2, 0] }]);
         expect(verbs(picked('points', 1)).find((verb) => verb.name === 'points spread')?.wants).toBe('pick 2 more points');
     });
 
@@ -172,6 +172,40 @@ describe('verbs', () => {
         const bench = picked('parts', 2, [{ id: 's1', kind: look?.kind.kind, of: ['p1', 'p2'], [field]: 'ink' }]);
         const verb = verbs(bench).find((one) => one.label === look?.offer.label);
         expect(verb?.operations({ ...verb.start, [field]: 'brick' })[0]).toMatchObject({ op: 'set', id: 's1', field, value: 'brick' });
+    });
+
+    it('say a look anew where another one covers what was said before', () => {
+        const [look] = kinds.flatMap((kind) => kind.offers.filter((offer) => offer.replaces !== null).map((offer) => ({ kind, offer })));
+        const field = look?.offer.replaces ?? '';
+        const copy = (id: string, of: string) => ({ id, kind: look?.kind.kind, of: [of], [field]: 'ink' });
+        const fill = (planned: Record<string, unknown>[], id: string) => {
+            const bench = picked('parts', 1, planned);
+            (bench.scene.steps as unknown[]).push({ id: 'r1', role: 'part', label: 'r1', of: ['p1'], geometry: null, usedUp: false });
+            bench.picking.pickParts([id]);
+            const verb = verbs(bench).find((one) => one.label === look?.offer.label);
+            return verb?.operations({ ...verb.start, [field]: 'brick' })[0]?.op;
+        };
+        expect(fill([copy('s1', 'r1[3]')], 'r1[3]')).toBe('set');
+        expect(fill([copy('s1', 'r1[3]'), copy('s2', 'r1')], 'r1[3]')).toBe('add');
+        expect(fill([copy('s1', 'p1'), copy('s2', 'r1')], 'p1')).toBe('add');
+        expect(fill([copy('s1', 'p1'), copy('s2', 'p2')], 'p1')).toBe('set');
+    });
+
+    it('turn copies all the way around about the centre that these have', () => {
+        const bench = picked('parts', 1, [{ id: 'r1', kind: '', center: 'g1@0' }]);
+        (bench.scene.steps as unknown[]).push({ id: 'r1', role: 'part', label: 'r1', of: ['p1'], geometry: null, usedUp: false, sector: { center: [1, 2], from: 0, angle: 60, mirrored: false } });
+        const about = (id: string): unknown => {
+            bench.picking.pickParts([id]);
+            return verbs(bench).find((one) => one.label === 'Turn…')?.start['about'];
+        };
+        expect([about('p1'), about('r1'), about('r1[2]')]).toEqual(['p1!', 'g1@0', 'r1[2]!']);
+    });
+
+    it('arrange points by their addresses, where they have one', () => {
+        const bench = picked('points', 0);
+        bench.picking.setMode('points');
+        for (const raw of ['g1@3,1', [4, 5]]) bench.picking.togglePoint({ raw, name: 'point', at: [4, 5] });
+        expect(verbs(bench).find((verb) => verb.name === 'points into a row')?.operations({})).toMatchObject([{ points: ['g1@3,1', [4, 5]] }]);
     });
 
     it('of tens of thousands of cells list none before they are done', () => {

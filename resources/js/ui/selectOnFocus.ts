@@ -4,7 +4,7 @@ function isTyped(target: EventTarget | null): target is HTMLInputElement {
     return target instanceof HTMLInputElement && TYPED.has(target.getAttribute('type') ?? '');
 }
 
-/** In every field: what stands there is selected when it gets the focus, so that what is typed takes its place. Returns what ends that. */
+/** In every field: what stands there is selected when it gets the focus, and after Enter, so that what is typed takes its place. Returns what ends that. */
 export function selectOnFocus(page: Document): () => void {
     let pressed: EventTarget | null = null;
     function down(event: Event): void {
@@ -18,9 +18,13 @@ export function selectOnFocus(page: Document): () => void {
         if (isTyped(pressed) && pressed === event.target && pressed === page.activeElement && pressed.selectionStart === pressed.selectionEnd) pressed.select();
         pressed = null;
     }
-    const heard = [['mousedown', down], ['focusin', focused], ['mouseup', up]] as const;
-    for (const [name, listener] of heard) page.addEventListener(name, listener);
+    function entered(event: Event): void {
+        if (event instanceof KeyboardEvent && event.key === 'Enter') focused(event);
+    }
+    const heard = [['mousedown', down], ['focusin', focused], ['mouseup', up], ['keydown', entered]] as const;
+    // Whoever hears a key first may keep it to itself.
+    for (const [name, listener] of heard) page.addEventListener(name, listener, true);
     return () => {
-        for (const [name, listener] of heard) page.removeEventListener(name, listener);
+        for (const [name, listener] of heard) page.removeEventListener(name, listener, true);
     };
 }

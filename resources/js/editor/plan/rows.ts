@@ -94,7 +94,7 @@ function inOne(steps: Step[], labels: ReadonlyMap<string, string>, kinds: Kind[]
 
 /** `parts from cells`, `circles`; what stands for several already stays. */
 export function plural(words: string): string {
-    const [word = '', ...rest] = words.split(/(?= (?:from|in|of|onto|along|around) )/);
+    const [word = '', ...rest] = words.split(/(?= (?:from|in|of|onto|along|around)(?: |$))/);
     return [pluralOf(word), ...rest].join('');
 }
 

@@ -1,5 +1,5 @@
 import type { Field, Kind, Operation } from '../../api/client';
-import type { Pick } from '../pick/pick';
+import type { Pick, PickedPoint } from '../pick/pick';
 import type { Family, Verb } from './verbs';
 
 type Way = Extract<Operation, { op: 'arrange' }>['way'];
@@ -51,6 +51,11 @@ export const POINT_VERBS: PointVerb[] = [
     },
 ];
 
+/** By its address, where it has one: coordinates are told with as many digits as are read. */
+function placeOf({ raw, at }: PickedPoint): Extract<Operation, { op: 'arrange' }>['points'][number] {
+    return typeof raw === 'string' ? raw : at;
+}
+
 /** Those that the picked points are enough for, and what they ask for. */
 export function pointVerbs(pick: Pick, selected: string | null): Verb[] {
     return POINT_VERBS.map(({ name, label, says, family, key, least, way, asks }): Verb => {
@@ -62,7 +67,7 @@ export function pointVerbs(pick: Pick, selected: string | null): Verb[] {
             start: Object.fromEntries(asks.map((field) => [field.name, field.name === 'cells' ? [1, 0] : ['sheet.width/10', 0]])),
             from: 'points', full: false, bends: null,
             wants: needs === 0 ? null : `pick ${needs === 1 ? 'one more point' : `${needs} more points`}`,
-            operations: (answers) => [{ op: 'arrange', points: pick.points.map((point) => point.at), way, ...(selected === null ? {} : { of: selected }), ...answers }],
+            operations: (answers) => [{ op: 'arrange', points: pick.points.map(placeOf), way, ...(selected === null ? {} : { of: selected }), ...answers }],
         };
     });
 }
