@@ -152,7 +152,7 @@ test('a pull across picked cells picks more, and a click takes one out', async (
 });
 
 test('a verb that asks for one more part is given the one below, and one of the plan', async ({ page }) => {
-    const desk = await bring(page, 'Below', [disc('p1', 400, 400, 200), disc('p2', 400, 400, 90), disc('p3', 150, 150, 90)]);
+    const desk = await bring(page, 'Below', [disc('p1', 460, 400, 120), disc('p2', 400, 400, 110), disc('p3', 560, 250, 90)]);
     await desk.pick('parts', [[400, 400]]);
     await expect(page.getByText('With disc 2', { exact: true })).toBeVisible();
     await desk.verb('combine', 'Cut from the first…');
@@ -162,7 +162,7 @@ test('a verb that asks for one more part is given the one below, and one of the 
     expect(await last(desk)).toMatchObject({ kind: 'cut', from: 'p2', with: ['p1'] });
     await page.keyboard.press('ControlOrMeta+z');
     await desk.revision(1);
-    await desk.pick('parts', [[150, 150]]);
+    await desk.pick('parts', [[600, 220]]);
     await desk.verb('combine', 'Cut from the first…');
     await page.getByRole('button', { name: 'Step 1, disc 1', exact: true }).click();
     await desk.sheet.press('Enter');

@@ -5,10 +5,10 @@ import { relative } from 'node:path';
 /** Seconds that a journey takes at most where the machine is quiet. */
 const LONG = 30;
 
-const [, , file] = process.argv;
+const [, , ...files] = process.argv;
 const specs = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specs)];
 const pace = Number(process.env.STERNBILD_PACE ?? 1);
-for (const spec of existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')).suites.flatMap(specs) : []) {
+for (const spec of files.filter(existsSync).flatMap((file) => JSON.parse(readFileSync(file, 'utf8')).suites.flatMap(specs))) {
     for (const { status, results } of spec.tests) {
         const took = (results.at(-1)?.duration ?? 0) / 1000;
         if (status === 'expected' && took > LONG * pace) console.error(`long    ${spec.file}:${spec.line} ${spec.title}: ${took.toFixed(0)} s`);

@@ -49,6 +49,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     const again = last === null ? undefined : verbs.find((verb) => verb.name === last.name && verb.needs === 0);
 
     async function run(verb: Verb, answers: Record<string, unknown>): Promise<void> {
+        const before = picking.get();
         const operations = verb.operations(answers);
         const refused = operations.length === 0 ? null : await change(operations);
         if (refused !== null) {
@@ -74,6 +75,8 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         setOpened((old) => ({ ...old, [sort]: verb.family }));
         setProblem(null);
         setAsking(null);
+        // Unless something else is being picked by now.
+        if (picking.get() !== before) return;
         pickMade(verb, looks);
         onDone();
     }
