@@ -52,13 +52,18 @@ test('Enter does what is asked from where the focus is first, and from the sheet
     const desk = await bring(page, 'Entered', [disc('p1', 300, 300, 90), { id: 'w1', kind: 'pattern', of: ['p1'], group: 'p1', a: [60, 0], b: [0, 60] }, { ...disc('p2', 600, 500, 80) }]);
     await desk.pick('parts', [[600, 500]]);
     let revision = 1;
-    for (const [family, label, made] of [['look', 'Gradient…', 'style'], ['order', 'Centre on…', 'move']] as const) {
+    for (const [family, label, made] of [['look', 'Gradient…', 'style'], ['look', 'Pattern fill…', 'style'], ['measure', 'Width…', 'measure.width'], ['order', 'Centre on…', 'move']] as const) {
         await desk.verb(family, label);
         await expect(page.getByRole('button', { name: 'Leave' })).not.toBeFocused();
         await page.keyboard.press('Enter');
         await desk.revision(++revision);
-        expect(await last(desk)).toMatchObject({ kind: made });
+        expect((await desk.stored()).plan.steps.some(({ id, kind }) => kind === made && id !== 'p1')).toBe(true);
     }
+    // Named in one click, and keys are heard again.
+    await page.getByRole('button', { name: 'Name it' }).click();
+    await desk.revision(++revision);
+    await expect(desk.sheet).toBeFocused();
+    await desk.pick('parts', [[400, 400]]);
     await desk.verb('shape', 'Inset…');
     await page.keyboard.type('6');
     // A click beside the parts: the focus is on the sheet.
@@ -107,18 +112,18 @@ test('what is gone is picked no more, and keys are heard wherever the focus was'
     await page.getByRole('menuitem', { name: 'Delete' }).click();
     await desk.revision(3);
     expect((await desk.stored()).plan.steps.map(({ id }) => id)).toEqual(['p2', 'j1']);
-    await expect(page.getByText('join 1 is built on disc 1, which is gone')).toBeVisible();
+    await expect(page.getByText('Join 1 is built on disc 1, which is gone')).toBeVisible();
     await expect(desk.sheet).toBeFocused();
     await expect(page.getByRole('button', { name: 'Step 1, disc 2', exact: true })).toBeVisible();
 
     // A new one is made at once, and gets an id of its own.
     await desk.pick('points', [[250, 550]]);
-    await expect(page.getByText('join 1 is built on disc 1, which is gone')).toBeVisible();
+    await expect(page.getByText('Join 1 is built on disc 1, which is gone')).toBeVisible();
     await desk.verb('make', 'Disc, centre and radius');
     await page.keyboard.press('Enter');
     await desk.revision(4);
     expect(await last(desk)).toMatchObject({ id: 'p3' });
-    await expect(page.getByText('join 1 is built on disc 1, which is gone')).toBeHidden();
+    await expect(page.getByText('Join 1 is built on disc 1, which is gone')).toBeHidden();
 
     // The slash from a button of the bar, Escape from a number of the plan.
     await page.getByRole('button', { name: 'Grid on' }).click();
@@ -165,7 +170,7 @@ test('a verb that asks for one more part is given the one below, and one of the 
     await desk.pick('parts', [[600, 220]]);
     await desk.verb('combine', 'Cut from the first…');
     await page.getByRole('button', { name: 'Step 1, disc 1', exact: true }).click();
-    await desk.sheet.press('Enter');
+    await page.keyboard.press('Enter');
     await desk.revision(3);
     expect(await last(desk)).toMatchObject({ kind: 'cut', from: 'p3', with: ['p1'] });
 });

@@ -1,16 +1,18 @@
 import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
 import { type } from './type';
 
-test('a seat fabric: three faces with rows by count, turned onto one another, repeated without a gap, an empty face over the same pattern behind, its tile handed over', async ({ page }) => {
+// One job in two sittings, on one sheet.
+test.describe.configure({ mode: 'serial' });
+
+let sheet = '';
+let revision = 1;
+
+/** What the hand does again and again. */
+function seat(page: Page) {
     const desk = new DeskPage(page);
-    await desk.bring('Seat cloth', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0 } },
-        palette: { night: '#171c3a', sky: '#2b4a78', lagoon: '#0f6e84', plum: '#7a2748', brass: '#e5c78f', mist: '#a0cecf', copper: '#d0683f' }, values: { side: 20 },
-        steps: [{ id: 'g1', kind: 'grid.triangular', name: 'isometric grid', origin: ['400 - side*4*sqrt(3)', '400 - side*12'], side: 'side', columns: 16, rows: 16, angle: 30 }],
-    });
-    let revision = 1;
     const next = async () => desk.revision(++revision);
     const plan = async () => (await desk.stored()).plan;
     const made = async () => (await plan()).steps.at(-1)?.id ?? '';
@@ -41,6 +43,16 @@ test('a seat fabric: three faces with rows by count, turned onto one another, re
         return [400 + cos * (x - 400) - sin * (y - 400), 400 + sin * (x - 400) + cos * (y - 400)];
     };
 
+    return { desk, next, plan, made, doIt, rename, fill, top, turned };
+}
+
+test('a seat fabric: three faces with rows by count, turned onto one another', async ({ page }) => {
+    const { desk, next, plan, made, doIt, rename, fill, top, turned } = seat(page);
+    await desk.bring('Seat cloth', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0 } },
+        palette: { night: '#171c3a', sky: '#2b4a78', lagoon: '#0f6e84', plum: '#7a2748', brass: '#e5c78f', mist: '#a0cecf', copper: '#d0683f' }, values: { side: 20 },
+        steps: [{ id: 'g1', kind: 'grid.triangular', name: 'isometric grid', origin: ['400 - side*4*sqrt(3)', '400 - side*12'], side: 'side', columns: 16, rows: 16, angle: 30 }],
+    });
     // Three faces of the lamp housing, each through four intersections, named and coloured.
     for (const [number, [name, colour]] of ([['top face', 'sky'], ['right face', 'lagoon'], ['left face', 'plum']] as const).entries()) {
         await desk.pick('points', [top(0, 0), top(8, 0), top(8, 8), top(0, 8)].map((place) => turned(place, 120 * number)));
@@ -110,7 +122,13 @@ test('a seat fabric: three faces with rows by count, turned onto one another, re
     await rename('turn 1', 'rows of the right');
     await rename('turn 2', 'rows of the left');
     for (const [degrees, colour] of [[0, 'brass'], [120, 'mist'], [240, 'copper']] as const) await fill(turned(top(1, 1), degrees), colour);
+    sheet = page.url();
+});
 
+test('the seat fabric is repeated without a gap, an empty face over the same pattern behind, its tile handed over', async ({ page }) => {
+    const { desk, next, plan, made, doIt, top, turned } = seat(page);
+    await page.goto(sheet);
+    await desk.revision(revision);
     // The whole is repeated hexagonally: the way is as wide as the top face, and nothing is nudged.
     await desk.pick('parts', [top(4, 6.5), top(1, 1), ...[120, 240].flatMap((degrees) => [turned(top(4, 6.5), degrees), turned(top(1, 1), degrees)])]);
     await desk.verb('copy', 'Pattern…');

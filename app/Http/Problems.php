@@ -12,9 +12,11 @@ use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;
 use Sternbild\Core\Pixel\Unreadable;
 use Sternbild\Core\Plan\Unusable;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 
 /** What went wrong, as the API says it: `problem` for programs, `message` for people, and what helps to mend it. */
@@ -76,6 +78,9 @@ final class Problems
         ], $fault->status));
         // What the library says of it holds the path of the file; that stays in the log.
         $exceptions->render(static fn (Unreadable $fault): JsonResponse => new JsonResponse(['problem' => 'unreadable', 'message' => 'The picture cannot be read any more. Bring it in again.'], 422));
+        // Somebody else's and none are told alike.
+        $exceptions->render(static fn (HttpExceptionInterface $fault, Request $request): ?JsonResponse => $fault->getStatusCode() === 404 && $request->is('api/*')
+            ? new JsonResponse(['problem' => 'none', 'message' => 'There is no such thing, or it is not yours.'], 404) : null);
         $exceptions->render(static fn (OverQuota $fault): JsonResponse => new JsonResponse(['problem' => 'quota', 'message' => $fault->getMessage()], 422));
     }
 

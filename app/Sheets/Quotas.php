@@ -29,12 +29,14 @@ final readonly class Quotas
     }
 
     /**
-     * Refuses one more sheet of so many bytes where there is no room for it.
+     * Refuses one more sheet of so many bytes where there is no room for it. Within a transaction: until that ends, nobody else makes one for this person.
      *
      * @throws OverQuota
      */
     public static function holdSheet(User $person, int $bytes): void
     {
+        $query = User::query();
+        $query->whereKey($person->id)->lockForUpdate()->value('id');
         $kept = self::of($person);
         if ($kept->sheets >= $kept->mostSheets) {
             throw new OverQuota(sprintf('You have %s sheets, and there may be no more. Delete one that is not needed, then try again.', number_format($kept->sheets)));

@@ -31,9 +31,9 @@ final readonly class SheetBook
     {
         $this->planning->scene($plan);
         $stored = SheetRevision::stored($plan, null);
-        Quotas::holdSheet($person, $stored['bytes']);
 
         return DB::transaction(static function () use ($person, $name, $stored, $label): Sheet {
+            Quotas::holdSheet($person, $stored['bytes']);
             $sheet = $person->sheets()->create(['name' => $name, 'head' => 1, 'bytes' => $stored['bytes']]);
             $sheet->revisions()->create([
                 'number' => 1,

@@ -129,7 +129,11 @@ prepare_home() {
     # What the framework writes down about itself, at a place that the server may write to.
     export APP_PACKAGES_CACHE=$SERVER_HOME/framework/packages.php APP_SERVICES_CACHE=$SERVER_HOME/framework/services.php
     export APP_CONFIG_CACHE=$SERVER_HOME/framework/config.php APP_ROUTES_CACHE=$SERVER_HOME/framework/routes.php APP_EVENTS_CACHE=$SERVER_HOME/framework/events.php
-    # Of an earlier start, with other passwords and ports perhaps.
+}
+
+# The same for whoever is about to serve from it: what an earlier start put together, with other passwords and ports perhaps, goes. Beside a server that runs it is what that serves by.
+begin_home() {
+    prepare_home "$1"
     rm -f "$SERVER_HOME"/framework/{config,routes,events,packages,services}.php
 }
 

@@ -61,7 +61,7 @@ final readonly class PictureController
      */
     public function corners(Request $request, Sheet $sheet): JsonResponse
     {
-        $result = ($this->planning->scene($sheet->headRevision()->plan)->known[$request->string('step')->value()] ?? null)?->result;
+        $result = ($this->planning->scene($sheet->headRevision()->plan)->known[$request->validate(['step' => ['required', 'string', 'max:40']])['step']] ?? null)?->result;
         $file = $result instanceof PlacedPicture ? $this->pictures->find('sha256:'.substr($result->source, 0, 64)) ?? StoredPictures::sampleOf(substr($result->source, 0, 64)) : null;
         if ($file === null) {
             throw ValidationException::withMessages(['step' => 'Expected the id of a picture.']);

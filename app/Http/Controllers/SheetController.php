@@ -16,6 +16,7 @@ use App\Sheets\SheetPages;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Sternbild\Core\Plan\Unusable;
 
 /** The list of a person's sheets. */
@@ -75,8 +76,10 @@ final readonly class SheetController
     public function restore(string $deleted, #[CurrentUser] User $person): SheetResource
     {
         $sheet = Sheet::onlyTrashed()->where('user_id', $person->id)->findOrFail($deleted);
-        Quotas::holdSheet($person, $sheet->bytes);
-        $sheet->restore();
+        DB::transaction(static function () use ($person, $sheet): void {
+            Quotas::holdSheet($person, $sheet->bytes);
+            $sheet->restore();
+        });
 
         return new SheetResource($sheet);
     }

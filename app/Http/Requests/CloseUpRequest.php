@@ -8,6 +8,8 @@ use Sternbild\Core\Geometry\Bounds;
 /** The outlines in a window of the sheet. */
 final class CloseUpRequest extends FormRequest
 {
+    use FiniteNumbers;
+
     private const COORDINATE = ['required', 'numeric', 'between:-100000000,100000000'];
 
     /** @return array<string, mixed> */

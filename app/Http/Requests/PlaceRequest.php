@@ -8,6 +8,8 @@ use Sternbild\Core\Geometry\Vec;
 /** A question about a place of the sheet. */
 abstract class PlaceRequest extends FormRequest
 {
+    use FiniteNumbers;
+
     protected const COORDINATE = ['required', 'numeric', 'between:-100000000,100000000'];
 
     final public function place(): Vec

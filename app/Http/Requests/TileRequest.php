@@ -7,6 +7,8 @@ use Illuminate\Foundation\Http\FormRequest;
 /** The tile of a pattern of a sheet. */
 final class TileRequest extends FormRequest
 {
+    use FiniteNumbers;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {

@@ -7,6 +7,8 @@ use Illuminate\Foundation\Http\FormRequest;
 /** The same plan with other numbers, by lot. */
 final class VaryRequest extends FormRequest
 {
+    use FiniteNumbers;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {

@@ -22,6 +22,9 @@ final readonly class Rounding
     /** Headings that differ by less, as a sine, make no corner. */
     private const SMOOTH = 1e-5;
 
+    /** How far, in shares of its radius, the foot of an arc's centre may lie from where it touches. */
+    private const TANGENT = 1e-5;
+
     /** Halvings by which the largest radius is found. */
     private const HALVINGS = 40;
 
@@ -61,8 +64,7 @@ final readonly class Rounding
         $arcs = [];
         foreach ($corners as $number) {
             [$before, $after] = self::sides($outline, $number);
-            $radius = $this->byReach ? $this->radiusThatReaches($before, $after) : $this->size;
-            $arcs[$number] = ($radius === null ? null : $this->arc($before, $after, $radius)) ?? throw new TooRound($after->start(), $this->largest($before, $after));
+            $arcs[$number] = $this->arcOf($before, $after, $this->size) ?? throw new TooRound($after->start(), $this->largestSize($before, $after));
         }
         $curves = [];
         $count = count($outline->curves);
@@ -89,6 +91,27 @@ final readonly class Rounding
         $count = count($outline->curves);
 
         return [$outline->curves[($number + $count - 1) % $count], $outline->curves[$number]];
+    }
+
+    /**
+     * The arc of a size as it is said: by its radius, or by how far it reaches.
+     *
+     * @return array{Arc, float, float}|null
+     */
+    private function arcOf(Curve $before, Curve $after, float $size): ?array
+    {
+        $radius = $this->byReach ? $this->radiusThatReaches($before, $after, $size) : $size;
+
+        return $radius === null ? null : $this->arc($before, $after, $radius);
+    }
+
+    /** The largest size for one corner by itself, as sizes are said. */
+    private function largestSize(Curve $before, Curve $after): float
+    {
+        $largest = $this->largest($before, $after);
+        $arc = $this->byReach ? $this->arc($before, $after, $largest) : null;
+
+        return $arc === null ? $largest : $before->part($arc[1], 1.0)->length();
     }
 
     /** @return array{Arc, float, float}|null the arc, and where on the side before and on the one after it begins and ends */
@@ -126,27 +149,36 @@ final readonly class Rounding
     {
         $s = $before->nearest($center);
         $t = $after->nearest($center);
-        $isTangent = abs($center->distanceTo($before->pointAt($s)) - $radius) < 1e-4 * $radius && abs($center->distanceTo($after->pointAt($t)) - $radius) < 1e-4 * $radius;
+        // Beyond the end of a side, however near to it, the arc would not run into it.
+        $touches = static fn (Curve $curve, float $at): bool => abs($center->distanceTo($curve->pointAt($at)) - $radius) < 1e-4 * $radius
+            && abs($center->minus($curve->pointAt($at))->dot($curve->tangentAt($at))) < self::TANGENT * $radius;
+        $isTangent = $touches($before, $s) && $touches($after, $t);
 
         return $isTangent && $s < 1.0 && $t > 0.0 && ($best === null || $s > $best[1]) ? [$center, $s, $t] : $best;
     }
 
     /** The radius of the arc that begins so far from the corner. */
-    private function radiusThatReaches(Curve $before, Curve $after): ?float
+    private function radiusThatReaches(Curve $before, Curve $after, float $size): ?float
     {
         $largest = $this->largest($before, $after);
         $reach = fn (float $radius): float => ($found = $this->arc($before, $after, $radius)) === null ? INF : $before->part($found[1], 1.0)->length();
-        if ($reach($largest) < $this->size) {
+        if ($reach($largest) < $size * (1 - 1e-9)) {
             return null;
         }
 
-        return self::halved(0.0, $largest, fn (float $radius): bool => $reach($radius) <= $this->size);
+        return self::halved(0.0, $largest, fn (float $radius): bool => $reach($radius) <= $size);
     }
 
-    /** The largest radius for one corner by itself. */
+    /** The largest radius for one corner by itself; the flatter it is the larger, many times its sides. */
     private function largest(Curve $before, Curve $after): float
     {
-        return self::halved(0.0, 2 * ($before->length() + $after->length()), fn (float $radius): bool => $this->arc($before, $after, $radius) !== null);
+        $sides = $before->length() + $after->length();
+        $most = 2 * $sides;
+        while ($most < $sides / self::SMOOTH && $this->arc($before, $after, $most) !== null) {
+            $most *= 2;
+        }
+
+        return self::halved(0.0, $most, fn (float $radius): bool => $this->arc($before, $after, $radius) !== null);
     }
 
     /** @param  list<int>  $corners */
@@ -158,7 +190,7 @@ final readonly class Rounding
             $to = array_fill(0, $count, 1.0);
             foreach ($corners as $number) {
                 [$before, $after] = self::sides($outline, $number);
-                $found = $this->arc($before, $after, $size);
+                $found = $this->arcOf($before, $after, $size);
                 if ($found === null) {
                     return false;
                 }

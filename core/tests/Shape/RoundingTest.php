@@ -34,6 +34,27 @@ final class RoundingTest extends TestCase
         }
     }
 
+    public function test_flat_corners_with_room_are_rounded_by_their_reach(): void
+    {
+        // Between sides of 300 that turn by 1.1° an arc that reaches 20 has the radius 20 / tan(0.55°) (handbook formula): more than four times the sides.
+        foreach ([1.1, 0.3, 5.0, 60.0] as $turn) {
+            $outline = self::polygon([[100, 400], [400, 400], [400 + 300 * cos(deg2rad($turn)), 400 + 300 * sin(deg2rad($turn))], [300, 700]]);
+            $corner = (int) array_search([400.0, 400.0], array_map(static fn (Vec $at): array => [$at->x, $at->y], Rounding::corners($outline)), true);
+            $byReach = static fn (float $reach): Outline => (new Rounding($reach, true, Tolerance::ofSheet(800)))->of($outline, [$corner]);
+            $arcs = array_values(array_filter($byReach(20.0)->curves, static fn (Curve $curve): bool => $curve instanceof Arc));
+            self::assertCount(1, $arcs);
+            $radius = 20 / tan(deg2rad($turn) / 2);
+            self::assertEqualsWithDelta(1.0, $arcs[0]->radius() / $radius, 1e-6, "a turn of {$turn}°");
+            self::assertEqualsWithDelta(20.0, $arcs[0]->start()->distanceTo(new Vec(400, 400)), 1e-6);
+            try {
+                $byReach(301.0);
+                self::fail('It was rounded.');
+            } catch (TooRound $fault) {
+                self::assertEqualsWithDelta(300.0, $fault->largest, 1e-3, 'What is possible is said as what was asked for: a reach.');
+            }
+        }
+    }
+
     public function test_a_square_can_be_rounded_to_a_disc_and_not_further(): void
     {
         $square = self::polygon([[100, 100], [300, 100], [300, 300], [100, 300]]);

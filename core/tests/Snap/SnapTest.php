@@ -196,4 +196,20 @@ final class SnapTest extends TestCase
     {
         return $scene->settle('c2', $center, 8) ?? self::fail('c2 is no circle.');
     }
+
+    public function test_the_middle_of_copies_all_the_way_around_is_their_centre_not_that_of_their_bounds(): void
+    {
+        foreach ([7 => [400.0, 400.0], 5 => [400.0, 400.0]] as $count => $centre) {
+            $scene = Sample::scene(Sample::plan([
+                ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 300, 'rings' => 3, 'sectors' => $count],
+                ['id' => 'p1', 'kind' => 'part.circle', 'center' => [400, 200], 'radius' => 30],
+                ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 'g1.sectors'],
+            ]));
+            $bounds = $scene->parts()['r1']->bounds()->center();
+            self::assertGreaterThan(1.0, $bounds->distanceTo(new Vec(...$centre)), 'An odd number of copies is not bounded about its centre.');
+            $found = $scene->snapper()->near(new Vec(...$centre), 8.0, ['part-centre']);
+            self::assertSame([['g1@0', 'the centre of repeat 1']], array_map(static fn (Candidate $one): array => [$one->raw, $one->name], $found));
+            self::assertSame($centre, [$found[0]->at->x, $found[0]->at->y]);
+        }
+    }
 }

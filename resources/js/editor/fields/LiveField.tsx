@@ -1,6 +1,7 @@
 import { createElement } from 'react';
 import type { Field, Finding, Piece, Problem, Step } from '../../api/client';
 import { useActs } from '../desk';
+import { following } from './PicturedChoice';
 import { editorOf } from './types';
 
 /** What the editor of a parameter is given, whatever its type. */
@@ -18,9 +19,13 @@ export interface Edited {
 }
 
 /** A parameter in a sentence, with the editor that its type asks for. */
-export function LiveField({ step, piece, field, findings }: Pick<Edited, 'step' | 'piece' | 'field' | 'findings'>) {
-    const { change, preview } = useActs();
-    const set = (value: unknown) => ({ op: 'set' as const, id: step.id, field: field.name, value });
+export function LiveField({ step, piece, field, fields, findings }: Pick<Edited, 'step' | 'piece' | 'field' | 'findings'> & { fields: Field[] }) {
+    const { change, preview, now } = useActs();
+    const one = (name: string, value: unknown) => ({ op: 'set' as const, id: step.id, field: name, value });
+    function set(value: unknown) {
+        const before = now().page.plan.steps.find(({ id }) => id === step.id) ?? {};
+        return [one(field.name, value), ...Object.entries(following(fields, before, { ...before, [field.name]: value })).map(([name, also]) => one(name, also))];
+    }
     const editor = createElement(editorOf(field.type), {
         step,
         piece,
@@ -28,8 +33,8 @@ export function LiveField({ step, piece, field, findings }: Pick<Edited, 'step' 
         findings,
         label: `${field.label} of ${step.label}`,
         wrong: findings.find((finding) => finding.field === field.name && finding.level === 'error')?.message,
-        commit: (value) => change([set(value)]),
-        tryOut: (value) => preview(value === null ? null : [set(value)]),
+        commit: (value) => change(set(value)),
+        tryOut: (value) => preview(value === null ? null : set(value)),
     });
     return <span title={field.says}>{editor}</span>;
 }

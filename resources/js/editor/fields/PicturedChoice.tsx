@@ -84,3 +84,15 @@ function worked(value: number | string, rest: string): number | string {
     if (rest === '') return value;
     return typeof value === 'number' && rest === '/2' ? value / 2 : `${typeof value === 'number' ? value : `(${value})`}${rest}`;
 }
+
+/** Whether a choice is made as it stands, with all that is set along with it. */
+function isMade(choice: Choice, field: string, said: Record<string, unknown>): boolean {
+    const also = Object.entries(alsoSet(choice, said));
+    return said[field] === choice.value && also.length > 0 && also.every(([name, value]) => JSON.stringify(value) === JSON.stringify(said[name] ?? null));
+}
+
+/** What was set along with a choice goes on with what it hangs on: a way that a hexagonal pattern has by its other one. */
+export function following(fields: Field[], before: Record<string, unknown>, after: Record<string, unknown>): Record<string, unknown> {
+    const made = fields.flatMap(({ name, choices = [] }) => choices.filter((choice) => isMade(choice, name, before) && after[name] === choice.value));
+    return Object.fromEntries(made.flatMap((choice) => Object.entries(alsoSet(choice, after)).filter(([name, value]) => JSON.stringify(after[name] ?? null) === JSON.stringify(before[name] ?? null) && JSON.stringify(value) !== JSON.stringify(after[name] ?? null))));
+}

@@ -70,7 +70,9 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
         setNaming(null);
     }
 
-    function pickIt(): void {
+    function pickIt(byPointer: boolean): void {
+        // A pointer goes on to the sheet or the verbs, and keys are heard there; the keyboard stays in the plan.
+        if (byPointer) toSheet();
         const { asking } = now();
         const { mode } = picking.get();
         // It answers what is asked for; what the verb is about stays picked.
@@ -114,7 +116,7 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                 className="min-h-6 w-[50px] shrink-0 touch-none pt-[3px] pr-3.5 text-right text-[12px] text-slate tabular-nums hover:text-umber"
                 aria-label={`Step ${number}, ${step.label}`}
                 aria-pressed={isSelected}
-                onClick={pickIt}
+                onClick={(event) => pickIt(event.detail > 0)}
             >
                 {number}
             </button>
@@ -144,7 +146,7 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                 )}{' '}
                 {withMarks(step.sentence.filter((piece) => piece.said || all)).map(({ piece, mark }, k) => {
                     const field = kind?.fields.find((one) => one.name === piece.field);
-                    const shown = field === undefined ? piece.text : <LiveField step={step} piece={piece} field={field} findings={findings} />;
+                    const shown = field === undefined ? piece.text : <LiveField step={step} piece={piece} field={field} fields={kind?.fields ?? []} findings={findings} />;
                     // Of one sort and with a key of its own, however the words around it change: what is being edited in it is not lost.
                     return (
                         <span key={piece.field ?? k} className={`${mark === '' ? '' : 'whitespace-nowrap'} ${piece.usual === true ? 'text-slate' : ''}`}>

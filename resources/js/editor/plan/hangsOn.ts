@@ -8,5 +8,5 @@ export function hangsOn(scene: Scene, gone: Step): string | null {
     if (hanging.length === 0) return null;
     const more = hanging.length > NAMED ? [...hanging.slice(0, NAMED - 1), `${hanging.length - NAMED + 1} more`] : hanging;
     const names = more.length === 1 ? more[0] : `${more.slice(0, -1).join(', ')} and ${more.at(-1) ?? ''}`;
-    return `${names} ${hanging.length === 1 ? 'is' : 'are'} built on ${gone.label}, which is gone: say there what takes its place, or undo.`;
+    return `${(names ?? '').slice(0, 1).toUpperCase()}${(names ?? '').slice(1)} ${hanging.length === 1 ? 'is' : 'are'} built on ${gone.label}, which is gone: say there what takes its place, or undo.`;
 }

@@ -10,6 +10,7 @@ import { PaintBar } from '../paint/PaintBar';
 import { TraceBar } from '../trace/TraceBar';
 import { Bring } from '../begin/Bring';
 import { ReadyOnes } from '../begin/ReadyOnes';
+import { following } from '../fields/PicturedChoice';
 import { SayIt } from './SayIt';
 import { answersOf, asked, enoughBent, withPointed } from './asking';
 import { VerbButton } from './VerbButton';
@@ -204,7 +205,13 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
                     return more === null ? undefined : verbsFor({ page, scene: page.scene, kinds, pick: more, picking, selected, colour, asked: now.name }).find((verb) => verb.name === now.name);
                 }}
                 problem={problem}
-                onAnswer={(answers) => setAsking((old) => (old === null ? null : { ...old, answers: { ...old.answers, ...answers } }))}
+                onAnswer={(answers) =>
+                    setAsking((old) => {
+                        if (old === null) return null;
+                        const next = { ...old.answers, ...answers };
+                        return { ...old, answers: { ...next, ...following(now.kind?.fields ?? [], old.answers, next) } };
+                    })
+                }
                 onDo={doIt}
                 onLeave={leave}
             />

@@ -143,7 +143,7 @@ final class RoundKind extends PartOperation
         try {
             return $corners === [] ? $outline : $rounding->of($outline, $corners);
         } catch (TooRound $fault) {
-            throw new FieldFault('radius', 'limit', sprintf('the corner at %.6g, %.6g has no room for it; at most a radius of %.6g is possible there', $fault->corner->x, $fault->corner->y, $fault->largest), $by ? null : (float) sprintf('%.6g', $fault->largest * (1 - 1e-6)));
+            throw new FieldFault('radius', 'limit', sprintf('the corner at %.6g, %.6g has no room for it; at most a %s of %.6g is possible there', $fault->corner->x, $fault->corner->y, $by ? 'reach' : 'radius', $fault->largest), (float) sprintf('%.6g', $fault->largest * (1 - 1e-6)));
         }
     }
 
