@@ -11,7 +11,7 @@ final class MutatedChangesTest extends TestCase
 {
     private const SEED = 20261127;
 
-    private const ROUNDS = 500;
+    private const ROUNDS = 300;
 
     public function test_mutated_requests_are_answered_and_none_breaks_the_server(): void
     {

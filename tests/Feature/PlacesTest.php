@@ -85,7 +85,7 @@ final class PlacesTest extends TestCase
         foreach ([
             ['snap', ['x' => 'here', 'y' => 1, 'reach' => 5], 'x'],
             ['snap', ['x' => 1, 'y' => 1, 'reach' => 0], 'reach'],
-            ['snap', ['x' => 1, 'y' => 1, 'reach' => 5, 'kinds' => ['nook']], 'kinds.0'],
+            ['snap', ['x' => 1, 'y' => 1, 'reach' => 5, 'kinds' => ['nook']], 'kinds'],
             ['settle', ['x' => 1, 'y' => 1, 'reach' => 5], 'id'],
             ['settle', ['id' => 'c2', 'x' => 1, 'y' => 1, 'reach' => 5], 'id'],
             ['close-up', ['left' => 5, 'top' => 0, 'right' => 5, 'bottom' => 1], 'right'],

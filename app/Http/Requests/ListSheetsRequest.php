@@ -20,7 +20,9 @@ final class ListSheetsRequest extends FormRequest
     /** A cursor is what an earlier page ended with: a place in the same order. */
     private function isOfThisList(string $field, mixed $value, Closure $fail): void
     {
-        $cursor = is_string($value) ? Cursor::fromEncoded($value) : null;
+        // The framework takes for granted that whatever is JSON says which way it points.
+        $said = is_string($value) ? json_decode(base64_decode(strtr($value, '-_', '+/')), true) : null;
+        $cursor = is_string($value) && is_array($said) && is_bool($said['_pointsToNextItems'] ?? null) ? Cursor::fromEncoded($value) : null;
         try {
             $place = array_filter($cursor?->parameters([...$this->order() === 'name' ? [] : ['updated_at'], 'name', 'id']) ?? [], is_string(...));
             $isOne = count($place) === ($this->order() === 'name' ? 2 : 3) && Str::isUuid(end($place)) && ($this->order() === 'name' || strtotime((string) reset($place)) !== false);

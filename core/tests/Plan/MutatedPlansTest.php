@@ -21,9 +21,9 @@ final class MutatedPlansTest extends TestCase
 {
     private const SEED = 20261126;
 
-    private const PLANS = 2000;
+    private const PLANS = 1300;
 
-    private const CHANGES = 1500;
+    private const CHANGES = 1000;
 
     private const MEGABYTES = 230;
 

@@ -19,7 +19,7 @@ use Sternbild\Core\View\SceneView;
 
 final class RandomPlansTest extends TestCase
 {
-    private const PLANS = 2500;
+    private const PLANS = 1600;
 
     /** @var array<string, int> */
     private static array $made = [];
