@@ -97,15 +97,15 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
                         <p className="text-slate">{verb.bends === null ? 'Pick more, or do it.' : 'Click more places; press and pull for an arc; the first place again ends it.'}</p>
                     )}
                     <div data-questions className="contents">
-                    {verb.asks.map((name) => {
-                        const field = verb.kind?.fields.find((one) => one.name === name);
-                        const idle = field === undefined || (field.when !== null && asking.answers[field.when.field] !== field.when.is);
-                        return idle ? null : (
-                            <span key={name} title={field.says} onFocus={() => setHelp(field.says)} className="contents">
-                                <Question field={field} value={asking.answers[name]} answers={asking.answers} onChange={(value) => onAnswer({ [name]: value })} onAlso={onAnswer} />
-                            </span>
-                        );
-                    })}
+                        {verb.asks.map((name) => {
+                            const field = verb.kind?.fields.find((one) => one.name === name);
+                            const idle = field === undefined || (field.when !== null && asking.answers[field.when.field] !== field.when.is);
+                            return idle ? null : (
+                                <span key={name} title={field.says} onFocus={() => setHelp(field.says)} className="contents">
+                                    <Question field={field} value={asking.answers[name]} answers={asking.answers} onChange={(value) => onAnswer({ [name]: value })} onAlso={onAnswer} />
+                                </span>
+                            );
+                        })}
                     </div>
                     {/* Of one line whatever it says: what is pressed must not move under the pointer. */}
                     <p className="h-[18px] basis-full truncate text-[12.5px] leading-[18px] text-slate" title={help}>

@@ -6,7 +6,8 @@ const PAGES: { title: string; keys: [keys: string[], does: string][] }[] = [
         keys: [
             [['←', '↑', '↓', '→'], 'walk over cells, points, lines or parts'],
             [['Shift', 'arrow'], 'pick cells on the way'],
-            [['Enter'], 'pick what the walk stands on'],
+            [['Enter'], 'pick what the walk stands on; do what is asked for'],
+            [['Alt', 'pull'], 'take the cells on the way out of the pick'],
             [['Shift', 'arrow'], 'move picked parts by a step of their grid; with Alt by a tenth'],
             [['Esc'], 'pick nothing; leave what is asked or kept on'],
             [['F'], 'fit the view'],
