@@ -168,7 +168,7 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
     // What lies under a pointer that rests changes with the sheet.
     const lookAgain = useEffectEvent(() => {
         // What a verb would do with it is shown as well, and changes the sheet in turn.
-        if (rests.current === null || drag.current !== null || wantsPoint || asking !== null || mode === 'paint' || mode === 'trace') return;
+        if (rests.current === null || drag.current !== null || circle.isHeld() || wantsPoint || asking !== null || mode === 'paint' || mode === 'trace') return;
         const found = under(...rests.current);
         show((old) => (isSame(old, found) ? old : found));
     });
