@@ -16,6 +16,8 @@ export default defineConfig({
     workers: Number(process.env['STERNBILD_WORKERS'] ?? 1),
     fullyParallel: true,
     ...(RUN === 'trouble' ? { testMatch: '**/trouble.spec.ts' } : { testIgnore: '**/trouble.spec.ts' }),
+    // STERNBILD_REPEAT=10 bin/test journeys NAME: whether it holds ten times.
+    repeatEach: Number(process.env['STERNBILD_REPEAT'] ?? 1),
     // What passes only when tried again is named in the summary.
     retries: Number(process.env['STERNBILD_RETRIES'] ?? 1),
     // A journey takes at most half a minute where the machine is quiet.
