@@ -39,7 +39,10 @@ final readonly class MeasureNames
                 $ids[$name] = $ids[StepList::idOf($step)] = StepList::idOf($step);
             }
         }
-        $ids = array_diff_key($ids, $values, array_flip(Arithmetic::reserved()));
+        $reserved = array_flip(Arithmetic::reserved());
+        $ids = array_diff_key($ids, $values, $reserved);
+        // What is a plan's own way to name something goes before what people call a part.
+        $parts = array_diff_key($parts, $reserved, array_flip(array_values($parts)));
         $longestFirst = static fn (int|string $a, int|string $b): int => strlen((string) $b) <=> strlen((string) $a);
         uksort($ids, $longestFirst);
         uksort($parts, $longestFirst);
@@ -77,15 +80,25 @@ final readonly class MeasureNames
 
     private function replaced(string $text): string
     {
-        if (preg_match('/\p{L}/u', $text) !== 1) {
-            return $text;
+        $parts = str_contains($text, '.') ? self::within($text, $this->parts) : null;
+        if ($parts !== null) {
+            $text = preg_replace_callback("/(?<![\p{L}\p{N}_.])($parts)(?=\.\p{L})/u", fn (array $found): string => $this->parts[$found[1]], $text) ?? $text;
         }
-        $any = static fn (array $names): string => '(?:'.implode('|', array_map(static fn (string|int $name): string => preg_quote((string) $name, '/'), array_keys($names))).')';
-        if ($this->parts !== []) {
-            $text = preg_replace_callback("/(?<![\p{L}\p{N}_.])({$any($this->parts)})(?=\.\p{L})/u", fn (array $found): string => $this->parts[$found[1]], $text) ?? $text;
-        }
+        $measures = self::within($text, $this->ids);
 
-        return $this->ids === [] ? $text
-            : preg_replace_callback("/(?<![\p{L}\p{N}_.])({$any($this->ids)})(?![\p{L}\p{N}_.(])/u", fn (array $found): string => "{$this->ids[$found[1]]}.value", $text) ?? $text;
+        return $measures === null ? $text
+            : preg_replace_callback("/(?<![\p{L}\p{N}_.])($measures)(?![\p{L}\p{N}_.(])/u", fn (array $found): string => "{$this->ids[$found[1]]}.value", $text) ?? $text;
+    }
+
+    /**
+     * Of thousands of names those that a text has, as a pattern: all of them would make one that is too large.
+     *
+     * @param  array<string, string>  $ids  by name
+     */
+    private static function within(string $text, array $ids): ?string
+    {
+        $names = array_filter(array_map(strval(...), array_keys($ids)), static fn (string $name): bool => str_contains($text, $name));
+
+        return $names === [] ? null : implode('|', array_map(static fn (string $name): string => preg_quote($name, '/'), $names));
     }
 }
