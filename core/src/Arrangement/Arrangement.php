@@ -308,7 +308,24 @@ final class Arrangement
      */
     public function facesWhere(array $operands, callable $isWanted): array
     {
-        return (new Windings($this->cycles, $this->outer, $this->holes, $this->faceOf, $this->allOrigins(), $operands))->facesWhere($isWanted);
+        return $this->windings($operands)->facesWhere($isWanted);
+    }
+
+    /**
+     * The operands that wind around each face. Each operand is the closed curves of one or more outlines.
+     *
+     * @param  list<int>  $operands  for each given curve the operand that it belongs to, from 0
+     * @return array<int, list<int>> by face, in order
+     */
+    public function operandsByFace(array $operands): array
+    {
+        return $this->windings($operands)->operands();
+    }
+
+    /** @param  list<int>  $operands */
+    private function windings(array $operands): Windings
+    {
+        return new Windings($this->cycles, $this->outer, $this->holes, $this->faceOf, $this->allOrigins(), $operands);
     }
 
     /** The same in the form that grids have; its cells are the bounded faces. */

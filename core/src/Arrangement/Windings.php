@@ -18,6 +18,9 @@ final class Windings
     /** How many operands do. */
     private int $count = 0;
 
+    /** @var array<int, true> those that do */
+    private array $winding = [];
+
     /**
      * @param  list<int>  $outer  the cycle that bounds each face from outside
      * @param  array<int, list<int>>  $holes  cycles that bound a face from inside
@@ -43,7 +46,35 @@ final class Windings
      */
     public function facesWhere(callable $isWanted): array
     {
-        $seen = $found = [];
+        $found = [];
+        $this->walk(function (int $face) use (&$found, $isWanted): void {
+            if ($isWanted($this->count, $this->around[0] !== 0, $this->around[0])) {
+                $found[] = $face;
+            }
+        });
+        sort($found);
+
+        return $found;
+    }
+
+    /** @return array<int, list<int>> by face, in order, the operands that wind around it */
+    public function operands(): array
+    {
+        $found = [];
+        $this->walk(function (int $face) use (&$found): void {
+            $here = array_keys($this->winding);
+            sort($here);
+            $found[$face] = $here;
+        });
+        ksort($found);
+
+        return $found;
+    }
+
+    /** @param  callable(int): void  $visit  called once for every face, when the walk stands in it */
+    private function walk(callable $visit): void
+    {
+        $seen = [];
         $outside = array_keys(array_diff_key($this->cycles->first, $this->faceOf));
         // The half-edges of a face that are still to be crossed, and how the walk came into it.
         $path = [[$this->halves($outside), null]];
@@ -64,14 +95,9 @@ final class Windings
             }
             $seen[$face] = true;
             $this->cross($half);
-            if ($isWanted($this->count, $this->around[0] !== 0, $this->around[0])) {
-                $found[] = $face;
-            }
+            $visit($face);
             $path[] = [$this->halves([$this->outer[$face], ...$this->holes[$face] ?? []]), $half];
         }
-        sort($found);
-
-        return $found;
     }
 
     /** From the face to the right of a half-edge to the one on its left. */
@@ -83,7 +109,13 @@ final class Windings
             $operand = $this->operands[$number];
             $before = $this->around[$operand];
             $this->around[$operand] = $after = $before + $step;
-            $this->count += ($before === 0 ? 1 : 0) - ($after === 0 ? 1 : 0);
+            if ($before === 0) {
+                $this->count++;
+                $this->winding[$operand] = true;
+            } elseif ($after === 0) {
+                $this->count--;
+                unset($this->winding[$operand]);
+            }
         }
     }
 

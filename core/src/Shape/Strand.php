@@ -57,6 +57,23 @@ final readonly class Strand
         return $way === [] ? null : new self($way, $left * $map->scale(), $right * $map->scale(), $this->join);
     }
 
+    /** @return list<Curve> of the way from one place on it to another, which may lie a round farther; places are the number of a curve and the share of it */
+    public function part(float $from, float $to): array
+    {
+        $count = count($this->way);
+        $pieces = [];
+        for ($k = (int) floor($from + 1e-9); $k < $to - 1e-9; $k++) {
+            $start = max(0.0, $from - $k);
+            $end = min(1.0, $to - $k);
+            if ($end - $start > 1e-9) {
+                $curve = $this->way[$k % $count];
+                $pieces[] = $start <= 0.0 && $end >= 1.0 ? $curve : $curve->part($start, $end);
+            }
+        }
+
+        return $pieces;
+    }
+
     public function isClosed(float $tolerance): bool
     {
         return $this->way[0]->start()->distanceTo($this->way[count($this->way) - 1]->end()) <= $tolerance;

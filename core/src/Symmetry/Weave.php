@@ -20,8 +20,7 @@ use Sternbild\Core\Shape\Strand;
  * Strands that go over and under one another in turn.
  *
  * A crossing is where the ways of two strands, or of one with itself, cross; where they only touch, run along one another, or one ends inside another
- * there is none. Along every strand over and under alternate as far as they can; a drawing of closed strands in general position always can. What goes
- * under ends at the crossing, and is cut there by what goes over, widened by the clearance.
+ * there is none. Along every strand over and under alternate as far as they can; a drawing of closed strands in general position always can.
  */
 final class Weave
 {
@@ -56,11 +55,12 @@ final class Weave
     /**
      * @param  non-empty-list<Strand>  $strands
      * @param  bool  $startsOver  whether the first strand goes over at its first crossing
+     * @param  list<list<Outline>>  $whole  the outlines of each strand
      * @param  list<Vec>  $swaps  the crossings nearest to these go the other way
      *
      * @throws Unworkable
      */
-    public static function woven(array $strands, bool $startsOver, float $gap, array $swaps, Tolerance $tolerance): Woven
+    public static function woven(array $strands, array $whole, bool $startsOver, float $gap, array $swaps, Tolerance $tolerance): Woven
     {
         $weave = new self($strands, $gap, $tolerance);
         $weave->find();
@@ -68,12 +68,10 @@ final class Weave
         foreach ($swaps as $place) {
             $weave->swap($place);
         }
-        $seen = [];
-        foreach (array_keys($strands) as $strand) {
-            $seen[] = $weave->seen($strand);
-        }
+        $dives = array_map(static fn (array $pair, bool $first): array => $first ? $pair : [$pair[1], $pair[0]], $weave->pairs, self::inStep($weave->over));
+        $seen = count($strands) === 1 && $weave->crossings === [] ? [null] : Uppermost::seen($strands, $whole, $dives, $weave->crossings, $gap, $tolerance);
 
-        return new Woven($seen, $weave->crossings, $stuck, array_map(static fn (array $pair, bool $first): array => $first ? $pair : [$pair[1], $pair[0]], $weave->pairs, self::inStep($weave->over)));
+        return new Woven($seen, $weave->crossings, $stuck, $dives);
     }
 
     /**
@@ -148,7 +146,7 @@ final class Weave
             $ahead = $this->isClosed($below[0]) && $ahead < -1e-9 ? $ahead + count($of->way) : $ahead;
             $limit = $ahead > 1e-6 ? min($limit, $ahead / 2) : $limit;
         }
-        $way = $step > 0 ? $this->part($of->way, $at, min($to, $at + $limit)) : $this->part($of->way, max($from, $at - $limit), $at);
+        $way = $step > 0 ? $of->part($at, min($to, $at + $limit)) : $of->part(max($from, $at - $limit), $at);
         $band = $way === [] ? [] : (new Band($of->left, $of->right, $of->join, 'butt', self::LIMIT, $this->tolerance))->of($way);
         $outlines = $band === [] ? [] : Combination::cut([$band, $cutter], $this->tolerance);
         if ($outlines === []) {
@@ -336,51 +334,6 @@ final class Weave
     }
 
     /**
-     * What is seen of a strand: its stretches from one crossing that it goes under to the next.
-     *
-     * @return list<Outline>|null null where it goes under none
-     *
-     * @throws Unworkable
-     */
-    private function seen(int $strand): ?array
-    {
-        $under = [];
-        foreach ($this->visits[$strand] ?? [] as [$at, $crossing, $isFirst]) {
-            if ($this->over[$crossing] !== $isFirst) {
-                $under[] = [$at, $crossing];
-            }
-        }
-        if ($under === []) {
-            return null;
-        }
-        $of = $this->strands[$strand];
-        $end = (float) count($of->way);
-        $stretches = [];
-        if ($this->isClosed($strand)) {
-            foreach ($under as $k => [$at, $crossing]) {
-                [$to, $last] = $under[$k + 1] ?? [$under[0][0] + $end, $under[0][1]];
-                $stretches[] = [$at, $to, [$crossing, $last]];
-            }
-        } else {
-            $stretches[] = [0.0, $under[0][0], [$under[0][1]]];
-            foreach ($under as $k => [$at, $crossing]) {
-                $stretches[] = [$at, $under[$k + 1][0] ?? $end, isset($under[$k + 1]) ? [$crossing, $under[$k + 1][1]] : [$crossing]];
-            }
-        }
-        $seen = [];
-        foreach ($stretches as [$from, $to, $ends]) {
-            $way = $this->part($of->way, $from, $to);
-            $band = $way === [] ? [] : (new Band($of->left, $of->right, $of->join, 'butt', self::LIMIT, $this->tolerance))->of($way);
-            if ($band !== []) {
-                $cutters = array_map(fn (int $crossing): array => $this->overAt($crossing, $strand), array_values(array_unique($ends)));
-                array_push($seen, ...Combination::cut([$band, ...$cutters], $this->tolerance));
-            }
-        }
-
-        return $seen;
-    }
-
-    /**
      * What goes over at a crossing, widened by the clearance, as far as what goes under there reaches.
      *
      * @return list<Outline>
@@ -407,7 +360,7 @@ final class Weave
     {
         [, $from, $to] = $this->bounds($strand, $at, $reach);
 
-        return $this->part($this->strands[$strand]->way, $from, $to);
+        return $this->strands[$strand]->part($from, $to);
     }
 
     /** @return array{float, float, float} a place on a way, and where so much before it and behind it is, as far as it goes; a round on where it would begin before the way does */
@@ -443,25 +396,5 @@ final class Weave
         $round = $closed && $at < $back ? $count : 0;
 
         return [$at + $round, $at - $back + $round, $at + $ahead + $round];
-    }
-
-    /**
-     * @param  non-empty-list<Curve>  $way
-     * @return list<Curve> from one place on it to another, which may lie a round farther
-     */
-    private function part(array $way, float $from, float $to): array
-    {
-        $count = count($way);
-        $pieces = [];
-        for ($k = (int) floor($from + 1e-9); $k < $to - 1e-9; $k++) {
-            $start = max(0.0, $from - $k);
-            $end = min(1.0, $to - $k);
-            if ($end - $start > 1e-9) {
-                $curve = $way[$k % $count];
-                $pieces[] = $start <= 0.0 && $end >= 1.0 ? $curve : $curve->part($start, $end);
-            }
-        }
-
-        return $pieces;
     }
 }

@@ -6,11 +6,21 @@ namespace Sternbild\Core\Tests\Symmetry;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Circle;
+use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Outline;
+use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Shape\Band;
 use Sternbild\Core\Shape\Combination;
+use Sternbild\Core\Shape\Corner;
 use Sternbild\Core\Shape\Part;
+use Sternbild\Core\Shape\Strand;
+use Sternbild\Core\Symmetry\Weave;
 use Sternbild\Core\Tests\Sample;
 
 /** Strands over and under one another in turn. */
@@ -75,6 +85,69 @@ final class WeaveTest extends TestCase
         self::assertEqualsWithDelta(self::union($woven), $woven->area(), 1e-4, 'No strand lies on another.');
         $clear = Sample::scene(Sample::plan([...$rings, ['id' => 'w1', 'kind' => 'weave', 'of' => ['b1'], 'gap' => 6]]))->parts()['w1'];
         self::assertLessThan($woven->area() - 6 * 2 * 6 * 20, $clear->area());
+    }
+
+    public function test_where_crossings_lie_close_together_the_border_lies_half_way(): void
+    {
+        $rings = static fn (float $x): array => [
+            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 400], 'radius' => 150],
+            ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [$x, 400], 'radius' => 150],
+            ['id' => 'b1', 'kind' => 'band', 'of' => ['c1'], 'width' => 20, 'keep' => true],
+            ['id' => 'b2', 'kind' => 'band', 'of' => ['c2'], 'width' => 20, 'keep' => true],
+            ['id' => 'w1', 'kind' => 'weave', 'of' => ['b1', 'b2']],
+        ];
+        // From where the inner rims just cross to where the outer ones only touch.
+        foreach ([575.0, 579.99, 580.01, 588.0, 596.0, 599.99, 600.01, 619.0] as $x) {
+            $scene = Sample::scene(Sample::unchecked(Sample::plan($rings($x))));
+            $half = ($x - 300) / 2;
+            $lens = static fn (float $r, float $q): float => $half * 2 >= $r + $q ? 0.0 : self::lens($r, $q, 2 * $half);
+            // What two rings have in common, by the formula for two discs: outer with outer, less outer with inner twice, and inner with inner again.
+            $common = $lens(160, 160) - 2 * $lens(160, 140) + $lens(140, 140);
+            self::assertEqualsWithDelta(2 * M_PI * (160 ** 2 - 140 ** 2) - $common, $scene->parts()['w1']->area(), 1e-4, "at $x");
+        }
+        $woven = Sample::scene(Sample::unchecked(Sample::plan($rings(596.0))))->parts()['w1'];
+        $lies = static fn (int $strand, float $y): int => array_sum(array_map(static fn (Outline $outline): int => $outline->windingsAround(new Vec(448, $y)), $woven->figures()[$strand]->outlines()));
+        self::assertSame([1, 0, 0, 1], [$lies(0, 400.1), $lies(1, 400.1), $lies(0, 399.9), $lies(1, 399.9)]);
+    }
+
+    /** What two discs have in common. */
+    private static function lens(float $r, float $q, float $apart): float
+    {
+        $part = static fn (float $one, float $other): float => $one ** 2 * acos(($apart ** 2 + $one ** 2 - $other ** 2) / (2 * $apart * $one));
+
+        return $part($r, $q) + $part($q, $r) - sqrt((-$apart + $r + $q) * ($apart + $r - $q) * ($apart - $r + $q) * ($apart + $r + $q)) / 2;
+    }
+
+    public function test_of_a_thousand_fields_of_rings_and_bands_nothing_is_lost_and_nothing_seen_twice(): void
+    {
+        $lot = new Randomizer(new Mt19937(2411));
+        $tolerance = Tolerance::ofSheet(800);
+        $between = static fn (float $least, float $most): float => $lot->getInt((int) (100 * $least), (int) (100 * $most)) / 100;
+        $at = static fn (): Vec => new Vec($between(50, 750), $between(50, 750));
+        $crossed = 0;
+        for ($field = 0; $field < 1000; $field++) {
+            $strands = $whole = [];
+            $count = $lot->getInt(2, 5);
+            for ($k = 0; $k < $count; $k++) {
+                $half = $between(2, 30);
+                $way = $lot->getInt(0, 2) < 2
+                    ? [Arc::fullCircle(new Circle(new Vec($between(250, 550), $between(250, 550)), $between(60, 220)))]
+                    : [new Line($a = $at(), $b = $at()), ...($lot->getInt(0, 1) === 0 ? [] : [new Line($b, $c = $at()), new Line($c, $a)])];
+                $strands[] = $strand = new Strand($way, $half, $half, Corner::Miter);
+                $whole[] = (new Band($half, $half, $strand->join, 'butt', 4.0, $tolerance))->of($way);
+            }
+            assert($strands !== [] && $whole !== []);
+            $woven = Weave::woven($strands, $whole, $lot->getInt(0, 1) === 0, 0.0, $lot->getInt(0, 1) === 0 ? [] : [$at()], $tolerance);
+            $seen = array_map(static fn (?array $outlines, array $all): array => $outlines ?? $all, $woven->strands, $whole);
+            $area = static fn (array $outlines): float => array_sum(array_map(static fn (Outline $outline): float => $outline->area(), $outlines));
+            self::assertEqualsWithDelta($area(Combination::join($whole, $tolerance)), array_sum(array_map($area, $seen)), 1e-3, "field $field");
+            foreach ($woven->crossings as $crossing) {
+                $crossed++;
+                $above = array_filter($seen, static fn (array $outlines): bool => array_sum(array_map(static fn (Outline $outline): int => $outline->windingsAround($crossing), $outlines)) !== 0);
+                self::assertCount(1, $above, "field $field at $crossing->x, $crossing->y");
+            }
+        }
+        self::assertGreaterThan(2000, $crossed);
     }
 
     public function test_the_first_strand_goes_over_or_under_first_and_a_crossing_is_swapped(): void

@@ -108,11 +108,15 @@ final class WeaveKind extends PartOperation
             throw new FieldFault('of', 'empty', 'there is no strand');
         }
         try {
-            $woven = Weave::woven($strands, $given->text('first') === 'over', $given->number('gap'), $given->has('swap') ? $given->places('swap') : [], $given->tolerance());
+            $whole = array_map(
+                static fn (Strand $strand, ?Figure $figure): array => $figure?->outlines() ?? (new Band($strand->left, $strand->right, $strand->join, 'butt', 4.0, $given->tolerance()))->of($strand->way),
+                $strands, $figures,
+            );
+            $woven = Weave::woven($strands, $whole, $given->text('first') === 'over', $given->number('gap'), $given->has('swap') ? $given->places('swap') : [], $given->tolerance());
             $drawn = $numbers = [];
             foreach ($strands as $number => $strand) {
                 $figure = $figures[$number];
-                $outlines = $woven->strands[$number] ?? $figure?->outlines() ?? (new Band($strand->left, $strand->right, $strand->join, 'butt', 4.0, $given->tolerance()))->of($strand->way);
+                $outlines = $woven->strands[$number] ?? $whole[$number];
                 if ($outlines !== []) {
                     $numbers[$number] = count($drawn);
                     $drawn[] = $figure === null ? Figure::drawn($outlines, [])->following($strand) : Figure::drawn($outlines, [])->cameAs($figure)->following($strand);
