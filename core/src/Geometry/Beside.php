@@ -37,6 +37,8 @@ final readonly class Beside
 
         return match (true) {
             $curve instanceof Arc => [self::arc($curve, $distance)],
+            // At no distance runs the curve itself.
+            $curve instanceof Cubic && $distance === 0.0 => [new self($curve->start(), $curve->end(), $curve->tangentAt(0.0), $curve->tangentAt(1.0), [$curve])],
             $curve instanceof Cubic => self::cubic($curve, $distance, 0),
             default => self::line($curve, $distance),
         };

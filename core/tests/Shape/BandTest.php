@@ -16,6 +16,8 @@ use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Shape\Band;
 use Sternbild\Core\Shape\Corner;
+use Sternbild\Core\Shape\Part;
+use Sternbild\Core\Tests\Sample;
 
 final class BandTest extends TestCase
 {
@@ -49,6 +51,35 @@ final class BandTest extends TestCase
         self::assertEqualsWithDelta(M_PI * (100 ** 2 - 80 ** 2), self::area(self::band($circle, 0, 20)), 1e-7);
         // Wider than its radius it has no hole any more.
         self::assertEqualsWithDelta(M_PI * 220 ** 2, self::area(self::band($circle, 120, 120)), 1e-7);
+    }
+
+    public function test_along_cubics_one_side_has_no_more_nodes_than_both_have(): void
+    {
+        $scene = static fn (string $side, float $width): Part => Sample::scene(Sample::unchecked(Sample::plan([
+            ['id' => 'p1', 'kind' => 'part.ellipse', 'center' => [400, 400], 'radii' => [300, 200]],
+            ['id' => 'b1', 'kind' => 'band', 'of' => ['p1'], 'width' => $width, 'side' => $side],
+        ])))->parts()['b1'];
+        foreach ([0.5, 4.0, 60.0] as $width) {
+            $both = $scene('both', $width)->nodes();
+            foreach (['left' => 1, 'right' => -1] as $side => $outwards) {
+                $part = $scene($side, $width);
+                self::assertLessThanOrEqual(1.5 * $both, $part->nodes(), "$side, $width");
+                // What runs beside a convex curve of length L at d encloses d·L + π·d² more (Steiner's formula, recalled).
+                $length = self::ellipse(300, 200);
+                self::assertEqualsWithDelta($width * $length + $outwards * M_PI * $width ** 2, $part->area(), 1e-4 * $width * $length, "$side, $width");
+            }
+        }
+    }
+
+    /** The length of an ellipse, by the trapezoidal rule, which converges faster than any power for what is periodic. */
+    private static function ellipse(float $a, float $b): float
+    {
+        $sum = 0.0;
+        for ($k = 0; $k < 400; $k++) {
+            $sum += hypot($a * sin(2 * M_PI * $k / 400), $b * cos(2 * M_PI * $k / 400));
+        }
+
+        return 2 * M_PI * $sum / 400;
     }
 
     public function test_a_place_is_in_a_round_band_just_where_the_way_is_near(): void
