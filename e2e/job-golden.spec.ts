@@ -55,14 +55,16 @@ test('a golden mark of seven: circles set to touch, turned pieces, gradients tha
     await page.getByRole('button', { name: /^fill of look 1: / }).click();
     for (let k = 0; k < 3; k++) await page.getByRole('button', { name: 'Add a stop' }).click();
     await page.getByLabel('Colour of stop 2').selectOption('copper');
+    await type(page.getByLabel('Opacity of stop 4'), '60%');
     await type(page.getByLabel('Position of stop 2'), '0.3');
     await page.keyboard.press('Enter');
     await page.getByRole('radio', { name: 'parts' }).click();
     await next();
-    const gradient = (await stepOf('s1'))?.['fill'] as { gradient: string; stops: [number, string][] };
+    const gradient = (await stepOf('s1'))?.['fill'] as { gradient: string; stops: [number, string, string?][] };
     expect(gradient.gradient).toBe('linear');
     expect(gradient.stops).toHaveLength(5);
     expect(gradient.stops[1]).toEqual([0.3, 'copper']);
+    expect(gradient.stops[3]?.slice(2)).toEqual(['60%']);
 
     // On the sheet: its end is dragged, a stop moved by keys, another one coloured where it stands.
     await page.getByRole('button', { name: /^Step \d+, look 1$/ }).click();

@@ -50,7 +50,7 @@ final class DemoTest extends TestCase
             $first = app(Planning::class)->scene($plan);
             $drawing = DrawnFile::read(SvgDrawing::write($first));
             $read = DrawingPlan::written($drawing);
-            // Gradients that end in nothing, and what is not seen, are told.
+            // What is not seen is told.
             if ($drawing->left !== []) {
                 continue;
             }

@@ -137,6 +137,12 @@ final readonly class Gradient
         return Oklab::hex($this->mixedAt($share)[0]);
     }
 
+    /** How far it hides what lies under it at a share of the way, from 0 to 1. */
+    public function opacityAt(float $share): float
+    {
+        return $this->mixedAt($share)[1];
+    }
+
     /**
      * The colour at a place of the sheet; of one along a way what stands for it.
      *

@@ -265,7 +265,7 @@ final class DrawingPlan
         if (str_starts_with($said, 'url(')) {
             $server = $this->drawing->referenced($said);
             if ($server !== null && in_array($server->localName, ['linearGradient', 'radialGradient'], true)) {
-                return [$this->gradients->of($server, $shape, $box), $opacity * $this->gradients->opacity($server, $shape)];
+                return [$this->gradients->of($server, $shape, $box), $opacity * ($this->gradients->opacity($server, $shape) ?? 1.0)];
             }
             $said = trim((string) preg_replace('/^url\([^)]*\)/', '', $said)) ?: 'none';
             $this->drawing->leave("$shape->place: its {$what}, ".($server === null ? 'which the file does not hold' : "a {$server->localName}").($said === 'none' ? '' : "; it is {$said} here"));

@@ -44,13 +44,9 @@ final class Gradients
             return $default;
         };
         $stops = $this->stops($chain, $shape);
-        foreach ($this->opacity($gradient, $shape) === 1.0 ? $stops : [] as [$offset, , $opacity]) {
-            if ($opacity < 1.0 - self::ALIKE) {
-                $this->drawing->leave("$shape->place: its gradient can be seen through at {$offset}, which it is not here");
-            }
-        }
-        $stops = self::dense(array_map(static fn (array $stop): array => [$stop[0], $stop[1]], $stops));
-        if (count($stops) < 2 || count(array_unique(array_column($stops, 1))) < 2) {
+        $isEven = $this->opacity($gradient, $shape) !== null;
+        $stops = self::dense(array_map(static fn (array $stop): array => $isEven || $stop[2] === 1.0 ? [$stop[0], $stop[1]] : [$stop[0], $stop[1], round($stop[2], 4)], $stops));
+        if (count($stops) < 2 || ($isEven && count(array_unique(array_column($stops, 1))) < 2)) {
             return $stops[0][1] ?? 'none';
         }
         if ($said('spreadMethod', 'pad') !== 'pad') {
@@ -77,7 +73,7 @@ final class Gradients
     }
 
     /**
-     * @param  list<array{float, string}>  $stops
+     * @param  list<array{0: float, 1: string, 2?: float}>  $stops
      * @return array<string, mixed>|string
      */
     private function linear(Affine $map, Vec $from, Vec $to, array $stops): array|string
@@ -95,12 +91,16 @@ final class Gradients
         return ['gradient' => 'linear', 'from' => self::place($origin), 'to' => self::place($end), 'stops' => $stops];
     }
 
-    /** How far a gradient hides what lies under it: as far as its stops do, where they all do alike; else wholly. */
-    public function opacity(\DOMElement $gradient, DrawnShape $shape): float
+    /** How far a gradient hides what lies under it, where all its stops do alike; null where they do not, and each says it for itself. */
+    public function opacity(\DOMElement $gradient, DrawnShape $shape): ?float
     {
         $opacities = array_column($this->stops($this->chain($gradient), $shape), 2);
 
-        return $opacities !== [] && max($opacities) - min($opacities) < self::ALIKE ? $opacities[0] : 1.0;
+        return match (true) {
+            $opacities === [] => 1.0,
+            max($opacities) - min($opacities) < self::ALIKE => $opacities[0],
+            default => null,
+        };
     }
 
     /**
@@ -131,8 +131,8 @@ final class Gradients
     }
 
     /**
-     * @param  list<array{float, string}>  $stops
-     * @return list<array{float, string}>
+     * @param  list<array{0: float, 1: string, 2?: float}>  $stops
+     * @return list<array{0: float, 1: string, 2?: float}>
      */
     private static function dense(array $stops): array
     {
@@ -143,7 +143,11 @@ final class Gradients
             for ($n = 1; $before !== null && $n <= $between && $before[1] !== $stop[1] && $before[0] < $stop[0]; $n++) {
                 $share = $n / ($between + 1);
                 $channel = static fn (int $at): int => (int) round((1 - $share) * hexdec(substr($before[1], $at, 2)) + $share * hexdec(substr($stop[1], $at, 2)));
-                $dense[] = [round($before[0] + $share * ($stop[0] - $before[0]), 6), sprintf('#%02x%02x%02x', $channel(1), $channel(3), $channel(5))];
+                $opacity = (1 - $share) * ($before[2] ?? 1.0) + $share * ($stop[2] ?? 1.0);
+                $dense[] = [
+                    round($before[0] + $share * ($stop[0] - $before[0]), 6), sprintf('#%02x%02x%02x', $channel(1), $channel(3), $channel(5)),
+                    ...($opacity < 1.0 ? [round($opacity, 4)] : []),
+                ];
             }
             $dense[] = $stop;
         }

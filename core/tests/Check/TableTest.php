@@ -148,6 +148,32 @@ final class TableTest extends TestCase
         }
     }
 
+    /** @return iterable<string, array{list<array<string, mixed>>}> */
+    public static function sharp(): iterable
+    {
+        $outline = static fn (array $points, array $bends = []): array => ['id' => 'p1', 'kind' => 'part.outline', 'points' => $points, ...($bends === [] ? [] : ['bends' => $bends])];
+        yield 'between a side and an arc that bends towards it' => [[$outline([[100, 400], [160, 400], [160, 396]], [['bulge' => 0.05], null, null])]];
+        yield 'two of them on one short side' => [[$outline([[100, 400], [104, 400], [102, 440]])]];
+        yield 'a star of needles' => [[['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 400], 'radius' => 200, 'corners' => 12, 'inner' => 12]]];
+        yield 'copies around' => [[$outline([[400, 100], [404, 300], [396, 300]]), ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => [400, 400], 'count' => 7]]];
+        yield 'a lens of two arcs' => [[
+            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [300, 400], 'radius' => 150], ['id' => 'p2', 'kind' => 'part.circle', 'center' => [599, 400], 'radius' => 150],
+            ['id' => 'k1', 'kind' => 'common', 'of' => ['p1', 'p2']],
+        ]];
+    }
+
+    /** @param  list<array<string, mixed>>  $steps */
+    #[DataProvider('sharp')]
+    public function test_sharp_corners_are_rounded_by_what_there_is_room_for(array $steps): void
+    {
+        $plan = Sample::plan($steps);
+        $found = self::findings($plan, Sort::Sharp);
+        self::assertCount(1, $found);
+        self::assertNotNull($found[0]->remedy);
+        $mended = PlanEdit::apply($plan, $found[0]->remedy->operations, Kinds::all())->plan();
+        self::assertSame([], array_filter(Sample::scene($mended)->findings, static fn (Finding $finding): bool => $finding->isError() || $finding->code === Sort::Sharp->value));
+    }
+
     public function test_what_is_made_equal_follows_from_then_on(): void
     {
         $plan = Sample::plan(self::rows()['bars almost equally wide'][1]);

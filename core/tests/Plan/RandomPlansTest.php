@@ -7,12 +7,16 @@ namespace Sternbild\Core\Tests\Plan;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\PlanEdit;
 use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Core\View\SceneNumbers;
 use Sternbild\Core\View\SceneView;
@@ -27,10 +31,11 @@ final class RandomPlansTest extends TestCase
     public function test_random_plans_are_evaluated_or_refused_and_never_anything_else(): void
     {
         $lot = new Randomizer(new Mt19937(1611));
-        $evaluated = $refused = $failed = $drawn = $good = 0;
+        $evaluated = $refused = $failed = $drawn = $good = $mended = 0;
         for ($round = 0; $round < self::PLANS; $round++) {
+            $plan = self::randomPlan($lot);
             try {
-                $scene = Sample::scene(self::randomPlan($lot), budget: Budget::small());
+                $scene = Sample::scene($plan, budget: Budget::small());
             } catch (Unusable $fault) {
                 self::assertStringStartsWith('/', $fault->pointer);
                 $refused++;
@@ -45,15 +50,39 @@ final class RandomPlansTest extends TestCase
             self::assertJson(json_encode(SceneView::describe($scene, []), JSON_THROW_ON_ERROR));
             self::assertStringNotContainsStringIgnoringCase('nan', $svg = SvgDrawing::writeWithGrids($scene));
             self::assertDoesNotMatchRegularExpression('/[ "MLAHV]-?inf/i', $svg);
+            $mended += self::mended($plan, $scene);
         }
         // The mixture is worth something only while every outcome occurs.
         self::assertGreaterThan(500, $evaluated);
         self::assertGreaterThan(200, $refused);
         self::assertGreaterThan(300, $failed);
         self::assertGreaterThan(200, $drawn);
+        self::assertGreaterThan(100, $mended);
         // Most steps come to something, so that others are built on them.
         self::assertGreaterThan(2.5, $good / $evaluated);
         self::assertSame([], array_diff(Kinds::all()->names(), array_keys(self::$made)));
+    }
+
+    /**
+     * Each remedy by itself: it leaves no error that was not there, and its finding is gone.
+     *
+     * @param  array<string, mixed>  $plan
+     */
+    private static function mended(array $plan, Scene $scene): int
+    {
+        $errors = static fn (Scene $scene): array => array_map(static fn (Finding $one): string => "$one->step $one->code $one->field", array_filter($scene->findings, static fn (Finding $one): bool => $one->isError()));
+        $mended = 0;
+        foreach ($scene->findings as $finding) {
+            if ($finding->remedy !== null) {
+                $after = Sample::scene(PlanEdit::apply($plan, $finding->remedy->operations, Kinds::all())->plan(), budget: Budget::small());
+                self::assertSame([], array_diff($errors($after), $errors($scene)), "$finding->step $finding->code");
+                $same = static fn (Finding $one): bool => [$one->step, $one->code, $one->field] === [$finding->step, $finding->code, $finding->field] && $one->at?->distanceTo($finding->at ?? Vec::zero()) < 1e-6;
+                self::assertSame([], array_filter($after->findings, $same), "$finding->step $finding->code");
+                $mended++;
+            }
+        }
+
+        return $mended;
     }
 
     /**

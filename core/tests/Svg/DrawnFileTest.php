@@ -148,7 +148,7 @@ final class DrawnFileTest extends TestCase
         ], $left);
     }
 
-    public function test_gradients_that_are_evenly_seen_through_stay_so_and_others_are_told(): void
+    public function test_gradients_that_are_seen_through_stay_so_evenly_or_stop_by_stop(): void
     {
         [$scene, $left] = self::read(<<<'SVG'
             <linearGradient id="even"><stop stop-color="red" stop-opacity="50%"/><stop offset="1" stop-color="blue" style="stop-opacity:.5"/></linearGradient>
@@ -157,7 +157,10 @@ final class DrawnFileTest extends TestCase
             <rect width="10" height="10" fill="url(#ends)"/>
             SVG);
         self::assertSame([0.25, 1.0], array_map(static fn ($one): ?float => $one->styles[0]?->opacity, $scene->drawing));
-        self::assertSame(['rect, line 5: its gradient can be seen through at 1, which it is not here'], $left);
+        self::assertSame([], $left);
+        $stops = array_map(static fn ($one): array => array_column($one->styles[0]?->gradient->stops ?? [], 2), $scene->drawing);
+        self::assertSame([1.0, 1.0, 1.0, 1.0, 1.0], $stops[0]);
+        self::assertEqualsWithDelta([1.0, 0.75, 0.5, 0.25, 0.0], $stops[1], 1e-9);
     }
 
     public function test_open_strokes_become_bands_and_closed_ones_stay_strokes(): void

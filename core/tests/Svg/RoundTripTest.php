@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\SvgDrawing;
+use Sternbild\Core\Paint\Gradient;
 use Sternbild\Core\Svg\DrawingPlan;
 use Sternbild\Core\Svg\DrawnFile;
 use Sternbild\Core\Tests\Sample;
@@ -52,6 +53,50 @@ final class RoundTripTest extends TestCase
             self::assertEqualsWithDelta(1.0, $two[$look][0] / $area, 1e-5, $look);
             self::assertSame($nodes, $two[$look][1], $look);
         }
+    }
+
+    public function test_gradients_with_opacities_come_back_as_they_were(): void
+    {
+        $stops = [[0, '#d0683f', 0.2], [0.4, 'ink', 0.9], [1, 'lagoon']];
+        $first = Sample::scene(Sample::unchecked([...Sample::plan([
+            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 400], 'radius' => 150], ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [450, 400], 'radius' => 150],
+            ['id' => 'w1', 'kind' => 'weave', 'of' => ['c1', 'c2'], 'width' => 20],
+            ['id' => 'd1', 'kind' => 'shade', 'of' => 'w1'],
+            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 600], [700, 700]]],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => ['gradient' => 'linear', 'from' => [100, 600], 'to' => [700, 700], 'stops' => $stops], 'stroke' => ['color' => ['gradient' => 'radial', 'center' => [400, 650], 'radius' => 300, 'stops' => $stops], 'width' => 6]],
+        ]), 'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px', 'background' => null, 'seams' => 'open']]));
+        self::assertSame([], $first->findings);
+        $svg = SvgDrawing::write($first);
+        self::assertStringContainsString('stop-color="#d0683f" stop-opacity="0.2"', $svg);
+        $drawing = DrawnFile::read($svg);
+        self::assertSame([], $drawing->left);
+        $gradients = static function (Scene $scene): array {
+            $found = [];
+            foreach ($scene->drawing as $drawn) {
+                foreach ($drawn->styled() as [, $style]) {
+                    array_push($found, ...array_values(array_filter([$style->gradient, $style->strokeGradient])));
+                }
+            }
+
+            return $found;
+        };
+        [$one, $two] = [$gradients($first), $gradients(Sample::scene(Sample::unchecked(DrawingPlan::written($drawing))))];
+        self::assertCount(6, $one);
+        self::assertCount(6, $two);
+        foreach ($one as $number => $gradient) {
+            self::assertSame($gradient->sort, $two[$number]->sort);
+            foreach ([0.0, 0.1, 0.35, 0.4, 0.6, 0.99, 1.0] as $at) {
+                self::assertEqualsWithDelta(self::mixed($gradient, $at), self::mixed($two[$number], $at), 2.0, "gradient $number at $at");
+            }
+        }
+    }
+
+    /** @return list<float> colour and opacity at a share of the way, in 255ths */
+    private static function mixed(Gradient $gradient, float $at): array
+    {
+        $hex = $gradient->colourAt($at);
+
+        return [hexdec(substr($hex, 1, 2)), hexdec(substr($hex, 3, 2)), hexdec(substr($hex, 5, 2)), 255 * $gradient->opacityAt($at)];
     }
 
     /** @return array<string, array{float, int}> area and nodes by look */

@@ -61,7 +61,7 @@ final class PaintField extends Field
                 throw Unusable::at("$pointer/$key", 'nothing; a gradient of this sort says stops, '.implode(', ', self::SAYS[$sort]));
             }
         }
-        $this->checkStops($raw['stops'] ?? null, "$pointer/stops");
+        $this->checkStops($raw['stops'] ?? null, $sort, "$pointer/stops");
         foreach (self::SAYS[$sort] as $key) {
             if (isset($raw[$key])) {
                 $this->piece($key)?->check($raw[$key], "$pointer/$key");
@@ -83,19 +83,22 @@ final class PaintField extends Field
     }
 
     /** @throws Unusable */
-    private function checkStops(mixed $stops, string $pointer): void
+    private function checkStops(mixed $stops, string $sort, string $pointer): void
     {
         if (! is_array($stops) || ! array_is_list($stops) || count($stops) < 2 || count($stops) > self::MOST_STOPS) {
-            throw Unusable::at($pointer, 'a list of 2 to '.self::MOST_STOPS.' stops, each a position from 0 to 1 and a colour');
+            throw Unusable::at($pointer, 'a list of 2 to '.self::MOST_STOPS.' stops, each a position from 0 to 1, a colour, and an opacity unless it hides all');
         }
         foreach ($stops as $index => $stop) {
-            if (! is_array($stop) || ! array_is_list($stop) || count($stop) !== 2) {
-                throw Unusable::at("$pointer/$index", 'a stop: a position from 0 to 1 and a colour');
+            if (! is_array($stop) || ! array_is_list($stop) || ! in_array(count($stop), [2, 3], true)) {
+                throw Unusable::at("$pointer/$index", 'a stop: a position from 0 to 1, a colour, and an opacity from 0 to 1 unless it hides all');
             }
             $this->position($index)->check($stop[0], "$pointer/$index/0");
             $this->colour()->check($stop[1], "$pointer/$index/1");
             if ($stop[1] === 'none') {
                 throw Unusable::at("$pointer/$index/1", 'a colour; a gradient has one at every stop');
+            }
+            if (isset($stop[2])) {
+                $sort === 'along' ? throw Unusable::at("$pointer/$index/2", 'nothing; a gradient along a band hides all that lies under it') : $this->opacity($index)->check($stop[2], "$pointer/$index/2");
             }
         }
     }
@@ -111,8 +114,8 @@ final class PaintField extends Field
         }
         $stops = [];
         foreach (is_array($raw['stops'] ?? null) ? array_values($raw['stops']) : [] as $index => $stop) {
-            [$position, $colour] = is_array($stop) ? array_values($stop) : [0, 'none'];
-            $stops[] = [$this->position($index)->resolve($position, $scope), $this->colour()->resolve($colour, $scope), 1.0];
+            [$position, $colour, $opacity] = is_array($stop) ? [...array_values($stop), 1, 1] : [0, 'none', 1];
+            $stops[] = [$this->position($index)->resolve($position, $scope), $this->colour()->resolve($colour, $scope), $this->opacity($index)->resolve($opacity, $scope)];
         }
         if ($stops === []) {
             throw new FieldFault($this->name, 'lost', "{$this->label} has no stops");
@@ -154,7 +157,9 @@ final class PaintField extends Field
             array_push($ids, ...($piece?->references($value) ?? []));
         }
         foreach (is_array($raw) && is_array($raw['stops'] ?? null) ? $raw['stops'] : [] as $index => $stop) {
-            array_push($ids, ...$this->position((int) $index)->references(is_array($stop) ? $stop[0] ?? null : null));
+            foreach ([0, 2] as $number) {
+                array_push($ids, ...$this->position((int) $index)->references(is_array($stop) ? $stop[$number] ?? null : null));
+            }
         }
 
         return $ids;
@@ -167,7 +172,10 @@ final class PaintField extends Field
         }
         foreach (is_array($raw) && is_array($raw['stops'] ?? null) ? $raw['stops'] : [] as $index => $stop) {
             if (is_array($stop) && is_array($raw)) {
-                $raw['stops'][$index] = [$this->position((int) $index)->renamed($stop[0] ?? null, $new), $stop[1] ?? null];
+                foreach (array_intersect([0, 2], array_keys($stop)) as $number) {
+                    $stop[$number] = $this->position((int) $index)->renamed($stop[$number], $new);
+                }
+                $raw['stops'][$index] = $stop;
             }
         }
 
@@ -181,7 +189,7 @@ final class PaintField extends Field
         }
         foreach (is_array($raw['stops'] ?? null) ? $raw['stops'] : [] as $index => $stop) {
             if (is_array($stop) && ($stop[1] ?? null) === $from) {
-                $raw['stops'][$index] = [$stop[0] ?? 0, $to];
+                $raw['stops'][$index] = array_replace($stop, [1 => $to]);
             }
         }
 
@@ -190,7 +198,7 @@ final class PaintField extends Field
 
     public function sample(Sampling $lot): mixed
     {
-        $stops = [[0, 'lagoon'], [$lot->number(0, 1), 'ink'], [1, '#abc123']];
+        $stops = [[0, 'lagoon'], [$lot->number(0, 1), 'ink'], [1, '#abc123', $lot->number(0, 1)]];
 
         return match ($lot->whole(0, 5)) {
             0 => ['gradient' => 'linear', 'from' => [$lot->number(0, 100), 0], 'to' => [$lot->number(200, 300), 50], 'stops' => $stops],
@@ -216,7 +224,7 @@ final class PaintField extends Field
         $place = ['$ref' => '#/$defs/place'];
         $number = ['type' => ['number', 'string']];
         $stops = ['type' => 'array', 'minItems' => 2, 'maxItems' => self::MOST_STOPS, 'items' => [
-            'type' => 'array', 'prefixItems' => [$number, ['$ref' => '#/$defs/colour']], 'minItems' => 2, 'maxItems' => 2,
+            'type' => 'array', 'prefixItems' => [$number, ['$ref' => '#/$defs/colour'], $number], 'minItems' => 2, 'maxItems' => 3,
         ]];
         $gradient = static fn (string $sort, array $says): array => [
             'type' => 'object', 'required' => ['gradient', 'stops'], 'additionalProperties' => false, 'properties' => ['gradient' => ['const' => $sort], 'stops' => $stops, ...$says],
@@ -258,6 +266,11 @@ final class PaintField extends Field
     private function position(int $index): NumberField
     {
         return NumberField::share($this->name, "{$this->label}, position of stop ".($index + 1));
+    }
+
+    private function opacity(int $index): NumberField
+    {
+        return NumberField::share($this->name, "{$this->label}, opacity of stop ".($index + 1));
     }
 
     private function place(string $key): PlaceField

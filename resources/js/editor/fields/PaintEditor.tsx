@@ -3,7 +3,8 @@ import { TypedInput } from './asked';
 import { Swatch } from './Swatch';
 
 type Sort = 'linear' | 'radial' | 'along';
-export type Stop = [number | string, string];
+/** Position, colour, and how far it hides what lies under it, wholly unless said. */
+export type Stop = [number | string, string, (number | string)?];
 
 export interface GradientRaw {
     gradient: Sort;
@@ -33,7 +34,7 @@ const MOST_STOPS = 24;
 
 /** How a gradient is shown in the interface, as CSS has it. */
 export function shownGradient(raw: GradientRaw, palette: Record<string, string>): string {
-    const stops = [...raw.stops].sort((a, b) => Number(a[0]) - Number(b[0])).map(([at, colour]) => `${palette[colour] ?? colour} ${100 * Number(at)}%`);
+    const stops = [...raw.stops].sort((a, b) => Number(a[0]) - Number(b[0])).map(([at, colour, opacity]) => `color-mix(in srgb, ${palette[colour] ?? colour} ${100 * Number(opacity ?? 1)}%, transparent) ${100 * Number(at)}%`);
     return `linear-gradient(in oklab to right, ${stops.join(', ')})`;
 }
 
@@ -48,7 +49,9 @@ function begun(raw: unknown, palette: Record<string, string>, sort: Sort): Gradi
 function asSort(raw: unknown, palette: Record<string, string>, sort: Sort | 'plain' | 'pattern', patterns: { id: string }[]): unknown {
     if (sort === 'pattern') return isPattern(raw) ? raw : { pattern: patterns.at(-1)?.id ?? '' };
     if (sort === 'plain') return isGradient(raw) ? (raw.stops[0]?.[1] ?? 'none') : isPattern(raw) ? (Object.keys(palette)[0] ?? 'none') : raw;
-    return isGradient(raw) ? (raw.gradient === sort ? raw : { gradient: sort, stops: raw.stops }) : begun(raw, palette, sort);
+    // Along a band a gradient hides what lies under it.
+    const stops = (all: Stop[]): Stop[] => (sort === 'along' ? all.map(([at, colour]) => [at, colour]) : all);
+    return isGradient(raw) ? (raw.gradient === sort ? raw : { gradient: sort, stops: stops(raw.stops) }) : begun(raw, palette, sort);
 }
 
 /** A stop more, in the middle of the widest space between two. */
@@ -61,6 +64,11 @@ function withStop(stops: Stop[], palette: Record<string, string>): Stop[] {
     const at = (Number(order[widest]?.[0] ?? 0) + Number(order[widest + 1]?.[0] ?? 1)) / 2;
     const used = new Set(stops.map(([, colour]) => colour));
     return order.toSpliced(widest + 1, 0, [Number(at.toFixed(3)), Object.keys(palette).find((name) => !used.has(name)) ?? order[widest]?.[1] ?? '#1b2140']);
+}
+
+/** A stop as it is written: an opacity only where something is seen through it. */
+function stop(at: number | string, colour: string, opacity: number | string | undefined): Stop {
+    return opacity === undefined || opacity === 1 ? [at, colour] : [at, colour, opacity];
 }
 
 function space(stops: Stop[], k: number): number {
@@ -92,16 +100,23 @@ export function PaintEditor({ label, raw, along, before, onChange }: { label: st
                 <>
                     <div className="h-6 rounded border border-rule" style={{ background: shownGradient(gradient, palette) }} aria-hidden="true" />
                     <ol className="flex flex-col gap-1.5">
-                        {gradient.stops.map(([at, colour], k) => (
-                            <li key={k} className="flex items-center gap-2">
-                                <TypedInput label={`Position of stop ${k + 1}`} value={at} optional={false} onChange={(next) => next !== null && stopped(gradient.stops.with(k, [next, colour]))} />
+                        {gradient.stops.map(([at, colour, opacity], k) => (
+                            <li key={k} className="flex items-center gap-2 text-[12.5px] text-slate">
+                                <span aria-hidden="true">at</span>
+                                <TypedInput label={`Position of stop ${k + 1}`} value={at} optional={false} onChange={(next) => next !== null && stopped(gradient.stops.with(k, stop(next, colour, opacity)))} />
                                 <Swatch colour={palette[colour] ?? colour} size={16} />
-                                <select aria-label={`Colour of stop ${k + 1}`} className="boxed min-w-28 flex-1 px-2 py-1.5 font-serif text-[15px] italic" value={colour} onChange={(event) => stopped(gradient.stops.with(k, [at, event.target.value]))}>
+                                <select aria-label={`Colour of stop ${k + 1}`} className="boxed min-w-28 flex-1 px-2 py-1.5 font-serif text-[15px] text-ink italic" value={colour} onChange={(event) => stopped(gradient.stops.with(k, stop(at, event.target.value, opacity)))}>
                                     {palette[colour] === undefined && <option value={colour}>{colour}</option>}
                                     {Object.keys(palette).map((name) => (
                                         <option key={name}>{name}</option>
                                     ))}
                                 </select>
+                                {gradient.gradient !== 'along' && (
+                                    <>
+                                        <span aria-hidden="true">opacity</span>
+                                        <TypedInput label={`Opacity of stop ${k + 1}`} value={opacity ?? 1} optional={false} onChange={(next) => next !== null && stopped(gradient.stops.with(k, stop(at, colour, next)))} />
+                                    </>
+                                )}
                                 <button type="button" className="px-1.5 text-[15px] text-slate hover:text-brick disabled:opacity-40" aria-label={`Take stop ${k + 1} out`} disabled={gradient.stops.length <= 2} onClick={() => stopped(gradient.stops.toSpliced(k, 1))}>
                                     ×
                                 </button>
@@ -112,7 +127,7 @@ export function PaintEditor({ label, raw, along, before, onChange }: { label: st
                         <button type="button" className="font-medium text-umber hover:underline disabled:opacity-40" disabled={gradient.stops.length >= MOST_STOPS} onClick={() => stopped(withStop(gradient.stops, palette))}>
                             Add a stop
                         </button>
-                        <button type="button" className="font-medium text-umber hover:underline" onClick={() => stopped(gradient.stops.map(([at, colour]): Stop => [typeof at === 'number' ? Number((1 - at).toFixed(6)) : `1-(${at})`, colour]).toReversed())}>
+                        <button type="button" className="font-medium text-umber hover:underline" onClick={() => stopped(gradient.stops.map(([at, colour, opacity]) => stop(typeof at === 'number' ? Number((1 - at).toFixed(6)) : `1-(${at})`, colour, opacity)).toReversed())}>
                             Turn around
                         </button>
                     </div>
