@@ -147,7 +147,7 @@ final readonly class Planning
     }
 
     /**
-     * What an edit would break in the very steps that it is about. What it breaks elsewhere is the designer's to decide.
+     * What an edit would break in the very steps that it is about, or leave nothing of. What it breaks elsewhere is the designer's to decide.
      *
      * @param  array<array-key, mixed>  $before  the plan without the edit
      * @return list<Finding>
@@ -157,7 +157,7 @@ final readonly class Planning
         $touched = $edit->touched();
         $errors = array_values(array_filter(
             $after->findings,
-            static fn (Finding $finding): bool => $finding->isError() && in_array($finding->step, $touched, true),
+            static fn (Finding $finding): bool => $finding->isFatal() && in_array($finding->step, $touched, true),
         ));
         if ($errors === []) {
             return [];

@@ -109,7 +109,7 @@ final class Ajar
         if (! is_array($points) || ! $known->result instanceof Part || $known->result->count() !== 1 || count($known->places['points'] ?? []) !== count($points)) {
             return null;
         }
-        $at = ($known->result->first()->corners()[$number] ?? null);
+        $at = ($known->result->first()?->corners()[$number] ?? null);
         foreach ($known->places['points'] as $point => $place) {
             if ($at !== null && $place->distanceTo($at) <= 64 * $plan->tolerance()->distance) {
                 $decimals = $plan->tolerance()->decimals + 2;

@@ -170,7 +170,7 @@ final class Repeats
             foreach ($mirrors as [$u, $v, $du, $dv]) {
                 $at = $points === [] ? null : self::astrideAt($spread, $points, new Vec($u, $v), new Vec($du, $dv), $least);
                 if ($at !== null) {
-                    $made = $source->first()->steps[0];
+                    $made = $source->first()?->steps[0] ?? $id;
                     $findings[] = Finding::warning($id, Sort::Astride->value, ($labels[$made] ?? $made).' lies on a mirror, and is not symmetrical about it: it lies over its own image')->at($at[0], $at[1]);
                     break;
                 }

@@ -135,7 +135,7 @@ final class Drawing
         $paints = $this->paints();
         foreach ($this->order as $id) {
             $part = $this->known[$id]->result;
-            if ($part instanceof Part && ! isset($this->gone[$id]) && ! $this->plan->steps[$id]->hidden && $this->plan->steps[$id]->kind->isDrawn()) {
+            if ($part instanceof Part && ! $part->isEmpty() && ! isset($this->gone[$id]) && ! $this->plan->steps[$id]->hidden && $this->plan->steps[$id]->kind->isDrawn()) {
                 $gone = $this->goneFigures[$id] ?? [];
                 if (isset($paints[$id])) {
                     if ($paints[$id]->counts() === []) {
@@ -162,7 +162,7 @@ final class Drawing
         $drawn = [];
         foreach ($this->order as $id) {
             $part = $this->known[$id]->result;
-            if ($part instanceof Part && isset($this->inside[$id]) && ! $this->plan->steps[$id]->hidden) {
+            if ($part instanceof Part && ! $part->isEmpty() && isset($this->inside[$id]) && ! $this->plan->steps[$id]->hidden) {
                 $drawn[] = new DrawnPart($id, $part, $this->styles($id, $part, []));
             }
         }
@@ -197,7 +197,7 @@ final class Drawing
     private function inherit(string $id, Part $part, array $sources): void
     {
         $parts = array_values(array_filter($sources, static fn (Evaluated $source): bool => $source->result instanceof Part));
-        if ($part->first()->steps[0] !== $id || $parts === []) {
+        if ($part->first()?->steps[0] !== $id || $parts === []) {
             return;
         }
         $model = $parts[0];
@@ -208,8 +208,8 @@ final class Drawing
                 }
             }
         }
-        if ($model->result instanceof Part) {
-            $figure = $model->result->last();
+        $figure = $model->result instanceof Part ? $model->result->last() : null;
+        if ($figure !== null) {
             $this->inherited[$id] = $this->history($figure->steps);
             $this->models[$id] = $figure;
         }

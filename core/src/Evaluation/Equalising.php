@@ -93,11 +93,11 @@ final readonly class Equalising
      */
     private function solved(Scene $scene, string $change, float $goal, float $now, float $number, callable $set): ?array
     {
-        $errors = $scene->errors();
+        $errors = $scene->failures();
         $measure = function (float $to) use ($change, $set, $errors): ?float {
             $scene = $this->scene([$set($to)]);
 
-            return $scene->errors() > $errors ? null : self::value($scene, $change);
+            return $scene->failures() > $errors ? null : self::value($scene, $change);
         };
         $step = max(abs($number), 1.0) * 1e-3;
         $beside = $measure($number + $step);
@@ -156,7 +156,7 @@ final readonly class Equalising
         $operations = [...$moved, $set($written)];
         $scene = $this->scene($operations);
         foreach ($scene->findings as $finding) {
-            if ($finding->isError() && $finding->step === $id) {
+            if ($finding->isFatal() && $finding->step === $id) {
                 return [$set($number)];
             }
         }

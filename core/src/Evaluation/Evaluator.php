@@ -20,6 +20,7 @@ use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\Numerals;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\NothingGiven;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Seat;
@@ -27,6 +28,7 @@ use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;
 use Sternbild\Core\Result\Result;
+use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
 
 /** Plan in, scene out. A step that fails leaves a finding and no result; all others are still evaluated. */
@@ -93,6 +95,12 @@ final readonly class Evaluator
                 }
             } catch (OverBudget) {
                 $findings[] = Finding::error($step->id, 'limit', self::TOO_MUCH)->about($labels[$step->id]);
+            } catch (NothingGiven $nothing) {
+                $findings[] = Finding::warning($step->id, 'empty', $nothing->getMessage(), $nothing->field)->about($labels[$step->id]);
+                if ($step->kind->makes() === Role::Part) {
+                    $known[$step->id] = new Evaluated($step->id, hash('sha512/256', "nothing of $step->id"), Part::nothing(), []);
+                    $scope->learn($known[$step->id]);
+                }
             } catch (FieldFault $fault) {
                 $finding = Finding::error($step->id, $fault->findingCode, $fault->getMessage(), $fault->field)->about($labels[$step->id]);
                 $findings[] = $fault->instead === null ? $finding : $finding->with(new Remedy('Make it '.Numerals::plain($fault->instead), [['op' => 'set', 'id' => $step->id, 'field' => $fault->field, 'value' => $fault->instead]]));

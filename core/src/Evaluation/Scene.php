@@ -306,6 +306,12 @@ final readonly class Scene
         return count(array_filter($this->findings, static fn (Finding $finding): bool => $finding->isError()));
     }
 
+    /** How many steps come to nothing, with an error or without one. */
+    public function failures(): int
+    {
+        return count(array_filter($this->findings, static fn (Finding $finding): bool => $finding->isFatal()));
+    }
+
     private function hangsOn(string $step, string $on): bool
     {
         foreach ($this->plan->steps[$step]->references() as $reference) {

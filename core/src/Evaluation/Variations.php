@@ -68,7 +68,7 @@ final readonly class Variations
         $read = $reader->fromArray($plan);
         $evaluator = new Evaluator(new ArrayCache);
         $numbers = self::numbers($read, is_array($plan['values'] ?? null) ? $plan['values'] : [], $chosen);
-        $errors = $evaluator->evaluate($read, Budget::large())->errors();
+        $errors = $evaluator->evaluate($read, Budget::large())->failures();
         $lot = new Randomizer(new Mt19937($seed));
         $found = [];
         $far = self::FAR;
@@ -76,7 +76,7 @@ final readonly class Variations
         for ($try = 0; $try < $count * self::TRIES && count($found) < $count && $numbers !== [] && hrtime(true) / 1e9 < $end; $try++) {
             $operations = array_map(static fn (array $number): array => [...$number[0], 'value' => self::drawn($number[1], $number[2], $number[3], $far, $lot)], $numbers);
             $varied = PlanEdit::apply($plan, $operations, $kinds)->plan();
-            if ($evaluator->evaluate($reader->fromArray($varied), Budget::large())->errors() <= $errors) {
+            if ($evaluator->evaluate($reader->fromArray($varied), Budget::large())->failures() <= $errors) {
                 $found[] = $varied;
                 $far = self::FAR;
             } else {

@@ -52,6 +52,10 @@ final readonly class Location
     {
         $on = $this->scope->referenced($address->of, $this->field)->result;
 
+        if ($on instanceof Part && $on->isEmpty()) {
+            throw new NoSuchPlace('it is empty');
+        }
+
         return match (true) {
             $address->sort === '*' => $this->crossing($on, $address),
             $address->sort === '!' && $on instanceof Part => $on->bounds()->center(),

@@ -67,6 +67,12 @@ final readonly class Finding implements \JsonSerializable
         return $this->level === 'error';
     }
 
+    /** Whether nothing comes of the step that it is about: it went wrong, or left nothing. */
+    public function isFatal(): bool
+    {
+        return $this->isError() || $this->code === 'empty';
+    }
+
     /** @return array{step: string, level: string, code: string, message: string, field: string|null, at: array{float, float}|null, measure: float|null, remedy: Remedy|null} */
     public function jsonSerialize(): array
     {

@@ -23,7 +23,7 @@ final readonly class Part implements Mappable
     use Copied;
 
     /**
-     * @param  list<Figure>  $figures  none where they are spread over cells
+     * @param  list<Figure>  $figures  none where they are spread over cells, and where nothing is left
      * @param  list<Vec>  $places  that it was said with: points of an outline, corners
      * @param  Painted|null  $painted  of painted cells which these are
      * @param  Copies<Part>|null  $copies  of a repeat, spelt out
@@ -56,6 +56,17 @@ final readonly class Part implements Mappable
         return new self($figures, painted: $painted);
     }
 
+    /** What was worked out and left nothing. */
+    public static function nothing(): self
+    {
+        return new self([]);
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->figures === [] && $this->spread === null;
+    }
+
     /** Copies in cell after cell. */
     public static function spread(Spread $spread): self
     {
@@ -65,37 +76,43 @@ final readonly class Part implements Mappable
     /**
      * In the order in which they are drawn.
      *
-     * @return non-empty-list<Figure>
+     * @return list<Figure> none of an empty part
      *
      * @throws OverBudget where they are copies in cells, too many to take each by itself
      */
     public function figures(): array
     {
-        return $this->figures === [] ? $this->laidOut()->figures() : $this->figures;
+        return $this->spread === null ? $this->figures : $this->spread->figures();
     }
 
     /** @return iterable<int, Figure> the same one after another, however many they are */
     public function each(): iterable
     {
-        return $this->figures === [] ? $this->laidOut()->each() : $this->figures;
+        return $this->spread === null ? $this->figures : $this->spread->each();
     }
 
-    public function first(): Figure
+    public function first(): ?Figure
     {
-        return $this->figures === [] ? $this->laidOut()->ofCell()[0] : $this->figures[0];
+        return $this->ofCell()[0] ?? null;
     }
 
-    public function last(): Figure
+    public function last(): ?Figure
     {
-        $all = $this->figures === [] ? $this->laidOut()->ofCell() : $this->figures;
+        $all = $this->ofCell();
 
-        return $all[count($all) - 1];
+        return $all[count($all) - 1] ?? null;
+    }
+
+    /** @return list<Figure> where they are spread over cells, those of the first one */
+    private function ofCell(): array
+    {
+        return $this->spread === null ? $this->figures : $this->spread->ofCell();
     }
 
     /** How many figures there are. */
     public function count(): int
     {
-        return $this->figures === [] ? $this->laidOut()->count() : count($this->figures);
+        return $this->spread === null ? count($this->figures) : $this->spread->count();
     }
 
     /** @return Copies<Part>|null of a repeat */
@@ -108,11 +125,6 @@ final readonly class Part implements Mappable
     public function spelt(): self
     {
         return $this->spread?->canBeSpelt() === true ? new self($this->spread->figures(), $this->places, $this->spread->copies(), $this->remarks, $this->facts, $this->weaving) : $this;
-    }
-
-    private function laidOut(): Spread
-    {
-        return $this->spread ?? throw new \LogicException('A part has figures.');
     }
 
     /** @param  non-empty-list<Figure>  $figures */
@@ -299,7 +311,7 @@ final readonly class Part implements Mappable
         return null;
     }
 
-    /** @return non-empty-list<Outline> of all figures, where they are */
+    /** @return list<Outline> of all figures, where they are */
     public function allOutlines(): array
     {
         return array_merge(...array_map(static fn (Figure $figure): array => $figure->outlines(), $this->figures()));
@@ -351,10 +363,10 @@ final readonly class Part implements Mappable
 
     public function bounds(): Bounds
     {
-        if ($this->figures === []) {
-            return $this->laidOut()->bounds();
+        if ($this->spread !== null) {
+            return $this->spread->bounds();
         }
-        $bounds = $this->figures[0]->bounds();
+        $bounds = ($this->figures[0] ?? null)?->bounds() ?? new Bounds(0.0, 0.0, 0.0, 0.0);
         foreach ($this->figures as $figure) {
             $bounds = $bounds->with($figure->bounds());
         }
@@ -378,12 +390,12 @@ final readonly class Part implements Mappable
     /** @param  callable(Figure): int  $measure  of a figure wherever it lies */
     private function total(callable $measure): int
     {
-        return array_sum(array_map($measure, $this->figures ?: $this->laidOut()->ofCell())) * ($this->figures === [] ? $this->laidOut()->cells() : 1);
+        return array_sum(array_map($measure, $this->ofCell())) * ($this->spread?->cells() ?? 1);
     }
 
     /** @param  callable(Figure): float  $measure  of a figure wherever it lies */
     private function sum(callable $measure): float
     {
-        return array_sum(array_map($measure, $this->figures ?: $this->laidOut()->ofCell())) * ($this->figures === [] ? $this->laidOut()->cells() : 1);
+        return array_sum(array_map($measure, $this->ofCell())) * ($this->spread?->cells() ?? 1);
     }
 }

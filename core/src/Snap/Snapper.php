@@ -347,7 +347,7 @@ final class Snapper
     private function ofPart(string $id, Part $part, Vec $place, float $reach, array $allowed): array
     {
         $found = [];
-        if (isset($allowed['part-centre'])) {
+        if (isset($allowed['part-centre']) && ! $part->isEmpty()) {
             [$center, $raw] = $this->centres[$id] ?? [$part->bounds()->center(), "$id!"];
             $found[] = $this->candidate('part-centre', $center, $raw, "the centre of {$this->labels[$id]}", $place);
         }

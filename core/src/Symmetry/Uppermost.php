@@ -32,7 +32,7 @@ final class Uppermost
     /** Borders are looked for between a crossing and so many of those nearest to it. */
     private const NEAREST = 4;
 
-    private readonly Stretches $stretches;
+    private readonly Uncrossed $stretches;
 
     /** @var array<int, array<int, list<array{Vec, int, int}>>> by strands, the lower number first: where they cross, the stretch above and the one below */
     private array $met = [];
@@ -53,7 +53,7 @@ final class Uppermost
      */
     private function __construct(private readonly array $strands, array $dives, array $crossings, private readonly float $gap, private readonly Tolerance $tolerance)
     {
-        $this->stretches = new Stretches($strands, $dives, $tolerance->distance);
+        $this->stretches = new Uncrossed($strands, $dives, $tolerance->distance);
         foreach ($dives as $number => [$above, $below]) {
             $this->met[min($above[0], $below[0])][max($above[0], $below[0])][] = [$crossings[$number], $this->stretches->at(...$above), $this->stretches->at(...$below)];
         }

@@ -253,8 +253,6 @@ final class ConstructionKindsTest extends TestCase
     public static function faults(): iterable
     {
         $square = ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 100], [300, 300]]];
-        $far = ['id' => 'p2', 'kind' => 'part.circle', 'center' => [700, 700], 'radius' => 20];
-        $big = ['id' => 'p2', 'kind' => 'part.circle', 'center' => [200, 200], 'radius' => 300];
         yield 'two points without a bend' => [[['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0]]]], 'p1', 'bends', 'two points enclose nothing'];
         yield 'more bends than ways' => [[['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0], [0, 100]], 'bends' => [null, null, null, null]]], 'p1', 'bends', '4 bends for 3 ways'];
         yield 'a tangent arc straight back' => [[['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0], [50, 0], [50, 90]], 'bends' => [null, ['tangent' => true]]]], 'p1', 'bends.1', 'straight back'];
@@ -262,8 +260,6 @@ final class ConstructionKindsTest extends TestCase
         yield 'an arc through a line' => [[['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0], [50, 90]], 'bends' => [['through' => [50, 0]]]]], 'p1', 'bends.0', 'in a line'];
         yield 'all points in a line' => [[['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0], [50, 0]]]], 'p1', 'points', 'encloses nothing'];
         yield 'a run with a bend too many' => [[['id' => 'c1', 'kind' => 'guide.run', 'points' => [[0, 0], [100, 0]], 'bends' => [null, null]]], 'c1', 'bends', 'one way fewer'];
-        yield 'nothing in common' => [[$square, $far, ['id' => 'm1', 'kind' => 'common', 'of' => ['p1', 'p2']]], 'm1', 'of', 'nothing in common'];
-        yield 'cut away altogether' => [[$square, $big, ['id' => 'k1', 'kind' => 'cut', 'from' => 'p1', 'with' => ['p2']]], 'k1', 'with', 'nothing is left'];
         yield 'resized by nothing' => [[$square, ['id' => 'v1', 'kind' => 'resize', 'of' => ['p1'], 'about' => [0, 0], 'factor' => 0]], 'v1', 'factor', 'leaves nothing'];
         yield 'resized to a line' => [[$square, ['id' => 'v1', 'kind' => 'resize', 'of' => ['p1'], 'about' => [0, 0], 'factors' => [2, 0]]], 'v1', 'factors', 'leaves nothing'];
         yield 'an axis of one place' => [[$square, ['id' => 'v1', 'kind' => 'mirror', 'of' => ['p1'], 'axis' => [[50, 50], [50, 50]]]], 'v1', 'axis', 'are the same'];

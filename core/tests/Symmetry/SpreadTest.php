@@ -98,6 +98,7 @@ final class SpreadTest extends TestCase
                 $figures = $scene->parts()['w1']->figures();
                 // Nothing overlaps any more, and the same is seen of each.
                 $areas = array_map(static fn (Figure $figure): float => $figure->area(), $figures);
+                assert($areas !== []);
                 self::assertEqualsWithDelta(min($areas), max($areas), 1e-6, "$group $lap");
                 self::assertCount(9 * $order, $figures);
                 self::assertEqualsWithDelta(array_sum($areas), self::covered($scene->parts()['w1']), 1e-5, "$group $lap");
@@ -120,6 +121,8 @@ final class SpreadTest extends TestCase
     {
         $outlines = array_map(static fn (Figure $figure): array => $figure->outlines(), $part->figures());
 
+        assert($outlines !== []);
+
         return array_sum(array_map(static fn (Outline $outline): float => $outline->area(), Combination::join($outlines, Sample::scene(Sample::unchecked(Sample::plan([])))->plan->tolerance())));
     }
 
@@ -133,7 +136,7 @@ final class SpreadTest extends TestCase
         self::assertSame('t1', $drawn->id);
         $pattern = $drawn->styles[0]?->pattern;
         self::assertNotNull($pattern);
-        $onSheet = $pattern->map->then($drawn->part->first()->map);
+        $onSheet = $pattern->map->then($drawn->part->figures()[0]->map);
         self::assertEqualsWithDelta(0.5, $onSheet->scale(), 1e-9);
         // Turned by 30° where it was said, by 90° with its part.
         self::assertEqualsWithDelta(120.0, rad2deg(atan2($onSheet->b, $onSheet->a)), 1e-9);

@@ -8,11 +8,13 @@ use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Naming;
+use Sternbild\Core\Plan\NothingGiven;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Role;
+use Sternbild\Core\Shape\Part;
 
 /** One earlier step of a certain role, or of one of several, or a copy of it. */
 final class StepField extends Field
@@ -45,7 +47,7 @@ final class StepField extends Field
             throw new FieldFault($this->name, 'lost', "{$scope->label($step->step())} is not {$this->role->noun()}".($this->or === null ? '' : " or {$this->or->noun()}"));
         }
 
-        return $step;
+        return $step->result instanceof Part && $step->result->isEmpty() ? throw new NothingGiven($this->name, "nothing is left to work on: {$scope->label($step->step())} is empty") : $step;
     }
 
     public function references(mixed $raw): array

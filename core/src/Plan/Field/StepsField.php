@@ -8,21 +8,32 @@ use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Naming;
+use Sternbild\Core\Plan\NothingGiven;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Role;
+use Sternbild\Core\Shape\Part;
 
 /** A list of earlier steps of certain roles. Those that are lost are left out with a warning; when all are, it is an error. */
 final class StepsField extends Field
 {
     private const MOST = 10_000;
 
-    /** @param  non-empty-list<Role>  $roles that the steps may have */
-    private function __construct(string $name, string $label, private readonly array $roles, bool $required, private readonly int $most)
+    /**
+     * @param  non-empty-list<Role>  $roles  that the steps may have
+     * @param  bool  $withNothing  whether parts of which nothing is left count; else they are left out
+     */
+    private function __construct(string $name, string $label, private readonly array $roles, bool $required, private readonly int $most, private readonly bool $withNothing = false)
     {
         parent::__construct($name, $label, $required);
+    }
+
+    /** Parts, also those of which nothing is left. */
+    public static function partsOrNothing(string $name, string $label): self
+    {
+        return new self($name, $label, [Role::Part], true, self::MOST, true);
     }
 
     public static function parts(string $name, string $label): self
@@ -65,18 +76,24 @@ final class StepsField extends Field
     /** @return list<Evaluated> */
     public function resolve(mixed $raw, Scope $scope): array
     {
-        $found = [];
-        $lost = [];
+        $found = $lost = $empty = [];
         foreach (array_unique(self::named($raw)) as $id) {
             try {
                 $step = $scope->member($id, $this->name);
                 if (! in_array($step->result->role(), $this->roles, true)) {
                     throw new FieldFault($this->name, 'lost', "{$scope->label($step->step())} is not ".implode(' or ', array_map(static fn (Role $role): string => $role->noun(), $this->roles)));
                 }
-                $found[] = $step;
+                if ($step->result instanceof Part && $step->result->isEmpty() && ! $this->withNothing) {
+                    $empty[] = $scope->label($step->step());
+                } else {
+                    $found[] = $step;
+                }
             } catch (FieldFault $fault) {
                 $lost[] = $fault->getMessage();
             }
+        }
+        if ($found === [] && $empty !== []) {
+            throw new NothingGiven($this->name, 'nothing is left to work on: '.implode(' and ', $empty).(count($empty) === 1 ? ' is empty' : ' are empty'));
         }
         if ($found === []) {
             throw new FieldFault($this->name, 'lost', 'nothing is left to work on: '.implode('; ', $lost));

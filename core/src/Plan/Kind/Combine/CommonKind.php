@@ -8,6 +8,7 @@ use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Family;
+use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Combination;
@@ -17,6 +18,11 @@ use Sternbild\Core\Shape\Part;
 #[Called('common', label: 'Common', word: 'common', prefix: 'm', chapter: Chapter::Construction)]
 final class CommonKind extends OperandsKind
 {
+    public function fields(): array
+    {
+        return [StepsField::partsOrNothing('of', 'parts'), self::keep()];
+    }
+
     public function sentence(Step $step): string
     {
         return 'What {of} have in common[, {keep}].';
@@ -35,6 +41,9 @@ final class CommonKind extends OperandsKind
 
     public function evaluate(Arguments $given): Part
     {
-        return self::result($given, static fn (): array => Combination::common(self::operands($given), $given->tolerance()), 'of', 'the parts have nothing in common');
+        // What is empty has nothing in common with anything.
+        $isIn = array_filter($given->parts('of'), static fn (Part $part): bool => $part->isEmpty()) === [];
+
+        return self::result($given, static fn (): array => $isIn ? Combination::common(self::operands($given), $given->tolerance()) : [], 'of', 'the parts have nothing in common');
     }
 }

@@ -22,7 +22,7 @@ final class CutKind extends PartOperation
 {
     public function fields(): array
     {
-        return [new StepField('from', 'part', Role::Part, true), StepsField::parts('with', 'parts'), self::keep()];
+        return [new StepField('from', 'part', Role::Part, true), StepsField::partsOrNothing('with', 'parts'), self::keep()];
     }
 
     public function sentence(Step $step): string

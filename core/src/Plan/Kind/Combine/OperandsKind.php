@@ -18,7 +18,7 @@ abstract class OperandsKind extends PartOperation
         return [StepsField::parts('of', 'parts'), self::keep()];
     }
 
-    /** @return non-empty-list<non-empty-list<Outline>> */
+    /** @return non-empty-list<list<Outline>> */
     final protected static function operands(Arguments $given): array
     {
         $parts = $given->parts('of');

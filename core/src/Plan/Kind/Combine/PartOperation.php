@@ -10,6 +10,7 @@ use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Result\Remark;
 use Sternbild\Core\Shape\Part;
 
 /** What operations on parts have in common: they use up what they are made of, and lie in its place, unless it is kept. */
@@ -45,7 +46,7 @@ abstract class PartOperation extends Kind
      *
      * @param  callable(): list<Outline>  $operation
      * @param  string  $field  that faults are shown at
-     * @param  string  $nothing  what is said where nothing is left
+     * @param  string  $nothing  what is said where nothing is left, which is an empty part
      *
      * @throws FieldFault
      */
@@ -57,6 +58,6 @@ abstract class PartOperation extends Kind
             throw new FieldFault($field, 'limit', $fault->getMessage());
         }
 
-        return $outlines === [] ? throw new FieldFault($field, 'empty', $nothing) : Part::drawn($outlines, $given->step);
+        return $outlines === [] ? Part::nothing()->remarked(new Remark('empty', $nothing, $field)) : Part::drawn($outlines, $given->step);
     }
 }

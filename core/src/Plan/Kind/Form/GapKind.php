@@ -27,7 +27,7 @@ final class GapKind extends PartOperation
 
     public function fields(): array
     {
-        return [StepsField::parts('behind', 'what lies behind'), StepsField::parts('front', 'what lies in front'), NumberField::length('distance', 'distance', 10), ...self::corners(), self::keep()];
+        return [StepsField::parts('behind', 'what lies behind'), StepsField::partsOrNothing('front', 'what lies in front'), NumberField::length('distance', 'distance', 10), ...self::corners(), self::keep()];
     }
 
     public function sentence(Step $step): string

@@ -79,7 +79,7 @@ final class InsetKind extends PartOperation
         }
         $gone = $pieces - count($figures);
         if ($figures === []) {
-            throw new FieldFault('distance', 'empty', 'the distance is larger than there is room for, and nothing is left; a smaller one would leave something');
+            return Part::nothing()->remarked(new Remark('empty', 'the distance is larger than there is room for, and nothing is left; a smaller one would leave something', 'distance'));
         }
         $part = Part::of($figures)->throughStep($given->step);
 

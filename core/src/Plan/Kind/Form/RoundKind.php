@@ -125,7 +125,7 @@ final class RoundKind extends PartOperation
                 throw new FieldFault("corners.$number", 'lost', 'no corner lies at place '.($number + 1));
             }
         }
-        if (! $any) {
+        if (! $any || $figures === []) {
             throw new FieldFault('of', 'empty', 'there is no corner to round');
         }
 

@@ -136,12 +136,12 @@ final class StyleKind extends Kind
 
     public function pulls(Arguments $given, Result $result): array
     {
-        $part = $given->parts('of')[0] ?? null;
+        $figure = ($given->parts('of')[0] ?? null)?->first();
         $pulls = [];
         foreach (['fill', 'stroke.color'] as $field) {
             $gradient = $given->has($field) ? $given->paint($field) : null;
-            if ($part !== null && $gradient instanceof Gradient) {
-                array_push($pulls, ...GradientPulls::handles($field, $gradient, $part->first(), max($given->sheet->right, $given->sheet->bottom)));
+            if ($figure !== null && $gradient instanceof Gradient) {
+                array_push($pulls, ...GradientPulls::handles($field, $gradient, $figure, max($given->sheet->right, $given->sheet->bottom)));
             }
         }
 
@@ -151,7 +151,7 @@ final class StyleKind extends Kind
     public function evaluate(Arguments $given): Look
     {
         $model = $given->has('like') ? $given->step('like')->result : null;
-        $like = $model instanceof Part ? $model->last()->steps : [];
+        $like = $model instanceof Part ? $model->last()->steps ?? [] : [];
 
         $whole = $figures = [];
         foreach ($given->steps('of') as $step) {
@@ -174,7 +174,7 @@ final class StyleKind extends Kind
     private static function hasWay(array $parts): bool
     {
         foreach ($parts as $part) {
-            if ($part->first()->strandOfShape() !== null) {
+            if ($part->first()?->strandOfShape() !== null) {
                 return true;
             }
         }

@@ -65,6 +65,9 @@ final class ShadeKind extends Kind
         foreach ($weave->figures() as $figure) {
             $strands[] = $figure->strand() ?? throw new FieldFault('of', 'lost', 'a strand has no way any more');
         }
+        if ($strands === []) {
+            throw new FieldFault('of', 'empty', 'nothing dives there');
+        }
         $dives = array_filter($weaving['dives'], static fn (array $pair): bool => min($pair[0][0], $pair[1][0]) >= 0);
         $which = $given->has('at') ? array_map(static fn (Vec $place): int => self::nearest($weave->places, $place), $given->places('at')) : array_keys($dives);
         $opacity = $given->number('opacity');

@@ -12,7 +12,7 @@ use Sternbild\Core\Shape\Strand;
  * Strands in stretches that do not cross themselves: what crosses itself is cut between each two places where it does, in the middle of the longest
  * way on which it meets nothing.
  */
-final class Stretches
+final class Uncrossed
 {
     /** Shares of a curve: no strand is cut so near a joint, which is to stay one corner. */
     private const BESIDE_JOINT = 0.002;
