@@ -6,10 +6,12 @@ namespace Sternbild\Core\Arrangement;
 
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\Cubic;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Line;
+use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
 
@@ -52,7 +54,8 @@ final readonly class Runs
     {
         $lines = $circles = $cubics = $members = [];
         foreach ($curves as $number => $curve) {
-            if ($curve->length() <= self::TRIFLE * $tolerance) {
+            Budget::spend($curve instanceof Cubic ? 90 : 0.5);
+            if (! Outline::isLonger($curve, self::TRIFLE * $tolerance)) {
                 continue;
             }
             $straight = $curve instanceof Cubic ? $curve->asLine($tolerance) : $curve;
@@ -96,7 +99,7 @@ final readonly class Runs
             $stops = [0.0, ...$whole->selfCrossing($tolerance) ?? [], 1.0];
             for ($k = 1; $k < count($stops); $k++) {
                 $piece = count($stops) === 2 ? $whole : $whole->part($stops[$k - 1], $stops[$k]);
-                if ($piece->length() > self::TRIFLE * $tolerance) {
+                if (Outline::isLonger($piece, self::TRIFLE * $tolerance)) {
                     $wholes[count($runs)] = [$whole, $stops[$k - 1], $stops[$k]];
                     [$runs[], $carriers[], $on[]] = [$piece, $carrier, $those];
                 }

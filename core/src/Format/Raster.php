@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Format;
 
+use Sternbild\Core\Plan\Unit;
+
 /** PNG and PDF from an SVG document, by `rsvg-convert` of the librsvg project. */
 final class Raster
 {
@@ -32,7 +34,26 @@ final class Raster
      */
     public static function png(string $svg, float $scale, int $deadline = self::DEADLINE, ?\Closure $meanwhile = null): string
     {
-        return self::convert($svg, ['--format=png', '--zoom='.sprintf('%.6F', $scale)], $deadline, $meanwhile);
+        return self::convert($svg, ['--format=png', ...self::size($svg, $scale)], $deadline, $meanwhile);
+    }
+
+    /**
+     * As many whole pixels as come nearest to the drawing's width, and as high as that makes it: it is stretched by less than half a pixel, and no pixel at its edges
+     * is drawn in part.
+     *
+     * @return list<string>
+     */
+    private static function size(string $svg, float $scale): array
+    {
+        $side = '(\d+(?:\.\d+)?)([a-z]*)"';
+        if (preg_match("/<svg\b[^>]*? width=\"$side height=\"$side/", $svg, $found) !== 1) {
+            return ['--zoom='.sprintf('%.6F', $scale)];
+        }
+        $pixels = static fn (string $length, string $unit): float => (float) $length * (Unit::tryFrom($unit) ?? Unit::Px)->pixels();
+        [$wide, $high] = [$pixels($found[1], $found[2]), $pixels($found[3], $found[4])];
+        $width = max(1, (int) round($wide * $scale));
+
+        return ["--width=$width", '--height='.max(1, (int) round($width * $high / max($wide, 1e-9)))];
     }
 
     /**

@@ -76,6 +76,28 @@ final class Budget
     }
 
     /**
+     * Does something that there is another way for, within so much of the budget at hand as is left of it.
+     *
+     * @template T
+     *
+     * @param  float  $units  at most
+     * @param  callable(): T  $work
+     * @return T|null null where they do not reach
+     */
+    public static function tried(float $units, callable $work): mixed
+    {
+        $outer = self::$current;
+        $own = new self($outer === null ? $units : max(0.0, min($units, $outer->units - $outer->spent)));
+        try {
+            return self::within($own, $work);
+        } catch (OverBudget) {
+            return null;
+        } finally {
+            $outer?->add($own);
+        }
+    }
+
+    /**
      * Says that work is going to be done.
      *
      * @throws OverBudget where there is a budget, and it does not reach

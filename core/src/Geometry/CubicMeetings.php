@@ -45,6 +45,7 @@ final class CubicMeetings
     {
         $open = [[0.0, 1.0, $this->one, 0.0, 1.0, $this->other, 0]];
         while (($pair = array_pop($open)) !== null) {
+            Budget::spend(7);
             [$s0, $s1, $a, $t0, $t1, $b, $depth] = $pair;
             if (! $this->comeNear($a, $b) || $this->standsAside($a, $b) || $this->standsAside($b, $a)) {
                 continue;
@@ -68,6 +69,7 @@ final class CubicMeetings
                         continue;
                     }
                 } else {
+                    Budget::spend(150);
                     $meetings = (new SideBySide($a, $b, $this->tolerance))->meetings();
                     foreach ($meetings ?? [] as [$s, $t]) {
                         $this->found[] = [self::within($s0 + ($s1 - $s0) * $s), self::within($t0 + ($t1 - $t0) * $t)];

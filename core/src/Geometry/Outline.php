@@ -95,6 +95,12 @@ final readonly class Outline
         return new self(self::runBackwards($this->curves));
     }
 
+    /** Whether a curve is longer than a length: where its ends are farther apart than that its own length need not be worked out. */
+    public static function isLonger(Curve $curve, float $length): bool
+    {
+        return $curve->start()->distanceTo($curve->end()) > $length || $curve->length() > $length;
+    }
+
     /**
      * Its curves without those that are shorter than a length; the ones before them reach over.
      *
@@ -102,7 +108,7 @@ final readonly class Outline
      */
     public function withoutTrifles(float $length): array
     {
-        $kept = array_values(array_filter($this->curves, static fn (Curve $curve): bool => $curve->length() > $length));
+        $kept = array_values(array_filter($this->curves, static fn (Curve $curve): bool => self::isLonger($curve, $length)));
         $count = count($kept);
         if ($count === count($this->curves)) {
             return $kept;

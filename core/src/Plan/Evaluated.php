@@ -7,6 +7,7 @@ namespace Sternbild\Core\Plan;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Result\Measured;
 use Sternbild\Core\Result\Result;
+use Sternbild\Core\Shape\Part;
 
 /** An evaluated step as others refer to it, or a copy or a piece of what it comes to. */
 final readonly class Evaluated
@@ -60,13 +61,21 @@ final readonly class Evaluated
     /** A parameter, or what the result derives from its parameters; null where there is none of this name. */
     public function number(string $name): ?float
     {
-        return $this->numbers[$name] ?? ($this->result instanceof Measured ? $this->result->quantities()[$name] ?? null : null);
+        return $this->numbers[$name] ?? match (true) {
+            $this->result instanceof Part => $this->result->quantity($name),
+            $this->result instanceof Measured => $this->result->quantities()[$name] ?? null,
+            default => null,
+        };
     }
 
     /** @return list<string> of those numbers, without the two of a pair */
     public function numberNames(): array
     {
-        $all = [...array_keys($this->numbers), ...($this->result instanceof Measured ? array_keys($this->result->quantities()) : [])];
+        $all = [...array_keys($this->numbers), ...match (true) {
+            $this->result instanceof Part => $this->result->quantityNames(),
+            $this->result instanceof Measured => array_keys($this->result->quantities()),
+            default => [],
+        }];
 
         return array_values(preg_grep('/\.\d$/', $all, PREG_GREP_INVERT) ?: []);
     }

@@ -22,6 +22,9 @@ final class Scope
     /** @var list<array{string, string, string}> field, code and message of warnings about the step at hand */
     private array $warnings = [];
 
+    /** @var list<string> */
+    private array $rough = [];
+
     /** @param  array<string, string>  $labels what messages call the steps */
     public function __construct(public readonly Plan $plan, public readonly array $labels)
     {
@@ -170,6 +173,15 @@ final class Scope
         return $findings;
     }
 
+    /** @return list<string> the parts whose areas were taken since the last call though they are not known whole */
+    public function takeRough(): array
+    {
+        $rough = $this->rough;
+        $this->rough = [];
+
+        return $rough;
+    }
+
     /** @throws ArithmeticFault */
     private function named(string $name): float
     {
@@ -185,6 +197,10 @@ final class Scope
             $step = $this->step($id, '');
         } catch (FieldFault $fault) {
             throw new ArithmeticFault("takes a number from a step that is lost: {$fault->getMessage()}");
+        }
+
+        if (substr($name, $dot) === '.area' && $step->result instanceof Part && ! $step->result->covered()->isWhole) {
+            $this->rough[] = $this->label($id);
         }
 
         return $step->number(substr($name, $dot + 1)) ?? throw new ArithmeticFault(

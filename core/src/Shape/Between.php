@@ -22,8 +22,11 @@ use Sternbild\Core\Geometry\Vec;
  */
 final class Between
 {
-    /** Shares of a way around that differ by less are one. */
-    private const SAME = 1e-6;
+    /** Nodes whose shares of the way around differ by less are taken for one: far more than cubics that stand for circles and ellipses are off, far less than a side. */
+    private const SAME = 1e-4;
+
+    /** Of two ways to begin, one has to fit better by such a share to be taken before the first. */
+    private const BETTER = 1e-9;
 
     /** Sweeps in radians below which an arc is a line; above which it is taken apart to be paired with a cubic. */
     private const STRAIGHT = 1e-9;
@@ -83,8 +86,10 @@ final class Between
         $second = $otherDisc === null ? $other->curves : self::quarters($other, $one);
         $second = self::fromTheSameSide($first, $second, $one->centroid(), $other->centroid());
         if (count($first) !== count($second)) {
-            $marks = self::marks([...self::fractions($first), ...self::fractions($second)]);
-            [$first, $second] = [self::cutAt($first, $marks), self::cutAt($second, $marks)];
+            [$ofFirst, $ofSecond] = [self::fractions($first), self::fractions($second)];
+            $pairs = self::paired($ofFirst, $ofSecond);
+            $first = self::cutAt($first, $ofFirst, array_values(array_diff_key($ofSecond, array_flip($pairs))));
+            $second = self::cutAt($second, $ofSecond, array_values(array_diff_key($ofFirst, $pairs)));
         }
         $curves = [];
         foreach ($first as $k => $curve) {
@@ -133,7 +138,7 @@ final class Between
             for ($k = 0; $k < $paired && $off < $least; $k++) {
                 $off += $first[$k]->start()->minus($middle)->distanceTo($second[($shift + $k) % count($second)]->start()->minus($otherMiddle)) ** 2;
             }
-            if ($off < $least) {
+            if ($off < $least * (1 - self::BETTER)) {
                 [$best, $least] = [$shift, $off];
             }
         }
@@ -160,35 +165,46 @@ final class Between
     }
 
     /**
-     * @param  list<float>  $fractions
-     * @return list<float> rising, each once
+     * Nodes of the one and of the other that lie at one share of the way, the nearest first; both ways begin with one.
+     *
+     * @param  list<float>  $one
+     * @param  list<float>  $other
+     * @return array<int, int> numbers of the other's by those of the one's
      */
-    private static function marks(array $fractions): array
+    private static function paired(array $one, array $other): array
     {
-        sort($fractions);
-        $marks = [];
-        foreach ($fractions as $fraction) {
-            if ($marks === [] || $fraction - $marks[count($marks) - 1] > self::SAME) {
-                $marks[] = $fraction;
+        $near = [];
+        foreach ($one as $k => $fraction) {
+            foreach ($other as $n => $share) {
+                if (abs($fraction - $share) <= self::SAME) {
+                    $near[] = [abs($fraction - $share), $k, $n];
+                }
+            }
+        }
+        sort($near);
+        $pairs = [];
+        foreach ($near as [, $k, $n]) {
+            if (! isset($pairs[$k]) && ! in_array($n, $pairs, true)) {
+                $pairs[$k] = $n;
             }
         }
 
-        return $marks;
+        return $pairs;
     }
 
     /**
      * @param  non-empty-list<Curve>  $curves
-     * @param  list<float>  $marks
-     * @return non-empty-list<Curve> one from each mark to the next
+     * @param  list<float>  $starts  where each begins, as a share of the way around
+     * @param  list<float>  $marks  where they are cut besides, rising
+     * @return non-empty-list<Curve> one more for every mark
      */
-    private static function cutAt(array $curves, array $marks): array
+    private static function cutAt(array $curves, array $starts, array $marks): array
     {
-        $starts = [...self::fractions($curves), 1.0];
         $pieces = [];
         foreach ($curves as $k => $curve) {
-            [$from, $to] = [$starts[$k], $starts[$k + 1]];
-            $inside = array_values(array_filter($marks, static fn (float $mark): bool => $mark > $from + self::SAME && $mark < $to - self::SAME));
-            $cuts = [0.0, ...array_map(static fn (float $mark): float => ($mark - $from) / ($to - $from), $inside), 1.0];
+            [$from, $to] = [$starts[$k], $starts[$k + 1] ?? 1.0];
+            $inside = array_values(array_filter($marks, static fn (float $mark): bool => $from <= $mark && ($mark < $to || ! isset($starts[$k + 1]))));
+            $cuts = [0.0, ...array_map(static fn (float $mark): float => $to > $from ? min(1.0, ($mark - $from) / ($to - $from)) : 0.0, $inside), 1.0];
             for ($n = 0; $n + 1 < count($cuts); $n++) {
                 $pieces[] = count($cuts) === 2 ? $curve : $curve->part($cuts[$n], $cuts[$n + 1]);
             }
@@ -208,7 +224,7 @@ final class Between
             )];
         }
         $widest = max(array_map(static fn (Curve $curve): float => $curve instanceof Arc ? abs($curve->sweep()) : 0.0, [$one, $other]));
-        $count = max(1, (int) ceil($widest / self::WIDEST));
+        $count = max(1, (int) ceil($widest / self::WIDEST - 1e-9));
         $pieces = [];
         for ($k = 0; $k < $count; $k++) {
             [$a, $b] = [self::asCubic($one->part($k / $count, ($k + 1) / $count)), self::asCubic($other->part($k / $count, ($k + 1) / $count))];

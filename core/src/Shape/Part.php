@@ -350,10 +350,20 @@ final readonly class Part implements Mappable
         return $this->total(static fn (Figure $figure): int => $figure->nodes());
     }
 
-    /** Sheet units squared; what figures overlap counts for each of them. */
+    /** What it covers, in sheet units squared. */
     public function area(): float
     {
-        return $this->sum(static fn (Figure $figure): float => $figure->area());
+        return $this->covered()->area;
+    }
+
+    /** What its figures cover together. Of copies in so many cells that they are not spelt out, what cells overlap counts for each of them. */
+    public function covered(): Covered
+    {
+        if ($this->spread === null || $this->spread->count() <= Covered::MOST_FIGURES) {
+            return Covered::by($this->figures());
+        }
+
+        return $this->spread->covered();
     }
 
     public function perimeter(): float
@@ -376,9 +386,31 @@ final readonly class Part implements Mappable
 
     public function quantities(): array
     {
+        $all = [];
+        foreach ($this->quantityNames() as $name) {
+            $all[$name] = $this->quantity($name) ?? 0.0;
+        }
+
+        return $all;
+    }
+
+    /** @return list<string> */
+    public function quantityNames(): array
+    {
+        return array_values(array_unique(['wide', 'high', 'area', ...array_map(strval(...), array_keys($this->facts))]));
+    }
+
+    /** One of them, without what the others cost; null where there is none of this name. */
+    public function quantity(string $name): ?float
+    {
         $bounds = $this->bounds();
 
-        return ['wide' => $bounds->right - $bounds->left, 'high' => $bounds->bottom - $bounds->top, 'area' => $this->area(), ...$this->facts];
+        return $this->facts[$name] ?? match ($name) {
+            'wide' => $bounds->right - $bounds->left,
+            'high' => $bounds->bottom - $bounds->top,
+            'area' => $this->area(),
+            default => null,
+        };
     }
 
     /** How many curves all outlines have together. */

@@ -223,6 +223,32 @@ final class Spread
         return Bounds::of(...$corners);
     }
 
+    /** What all of them cover together, cell by cell: exact unless copies of one cell reach over those of another. */
+    public function covered(): Covered
+    {
+        return Covered::by($this->ofCell())->times($this->cells(), ! $this->reachesOver());
+    }
+
+    /** Whether boxes of figures meet those of figures in other cells. */
+    private function reachesOver(): bool
+    {
+        $boxes = array_map(static fn (Figure $figure): Bounds => $figure->bounds(), $this->ofCell());
+        [$first, $last, $top, $bottom] = $this->covering($this->box());
+        for ($column = $first; $column <= $last; $column++) {
+            for ($row = $top; $row <= $bottom; $row++) {
+                $way = $this->lattice->a->times($column)->plus($this->lattice->b->times($row));
+                foreach ($column === 0 && $row === 0 ? [] : $boxes as $box) {
+                    $moved = new Bounds($box->left + $way->x, $box->top + $way->y, $box->right + $way->x, $box->bottom + $way->y);
+                    if (array_filter($boxes, static fn (Bounds $one): bool => $one->meets($moved, -Covered::TOUCH * $moved->size())) !== []) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
     /**
      * @param  callable(Figure): Figure  $change
      * @return list<list<list<Figure>>>

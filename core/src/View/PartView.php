@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\View;
 
 use Sternbild\Core\Format\PathData;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Plan\Evaluated;
@@ -16,12 +17,18 @@ use Sternbild\Core\Shape\Spread;
 /** Parts as the interface gets them: every shape once, where its figures lie, what of a grid is painted. */
 final readonly class PartView
 {
+    /** Share of a small budget that measuring all parts of a page may take. */
+    private const MEASURING = 0.25;
+
+    private Budget $measuring;
+
     /**
      * @param  array<string, Evaluated>  $known  what the steps of the plan come to
      * @param  int  $decimals  as many as can be told apart on the sheet
      */
     public function __construct(private array $known, private int $decimals)
     {
+        $this->measuring = Budget::small()->share(self::MEASURING);
     }
 
     /** @return array<string, mixed> */
@@ -29,7 +36,7 @@ final readonly class PartView
     {
         return [
             ...$this->figures($part),
-            'measures' => SceneNumbers::part($part),
+            'measures' => Budget::within($this->measuring, static fn (): array => SceneNumbers::part($part)),
             ...($part->painted === null ? [] : ['painted' => $this->painted($part->painted)]),
         ];
     }

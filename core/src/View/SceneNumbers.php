@@ -11,6 +11,8 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Measure\Measurement;
+use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Shape\Covered;
 use Sternbild\Core\Shape\Part;
 
 /** A scene in figures, as the command line prints it. */
@@ -24,9 +26,13 @@ final class SceneNumbers
         foreach ($scene->grids() as $id => $grid) {
             $grids[$id] = self::grid($grid, $scene->plan->steps[$id]->kind->name());
         }
-        $parts = [];
+        $parts = $rough = [];
         foreach ($scene->parts() as $id => $part) {
-            $parts[$id] = [...self::part($part), 'drawn' => isset($drawn[$id])];
+            $covered = $part->covered();
+            if (! $covered->isWhole) {
+                $rough[] = Finding::note($id, 'overlaps', 'what its figures overlap counts for each of them in its area: there are too many to be joined')->about($scene->labels[$id]);
+            }
+            $parts[$id] = [...self::part($part, $covered), 'drawn' => isset($drawn[$id])];
         }
 
         return [
@@ -39,7 +45,7 @@ final class SceneNumbers
             'paints' => (object) self::paints($scene),
             'measures' => (object) array_map(static fn (Measurement $measure): array => ['value' => $measure->value], $scene->measures()),
             'drawing' => self::drawing($scene),
-            'findings' => $scene->findings,
+            'findings' => [...$scene->findings, ...$rough],
         ];
     }
 
@@ -104,7 +110,7 @@ final class SceneNumbers
     }
 
     /** @return array{pieces: int, holes: int, nodes: int, area: float, perimeter: float, bounds: array{float, float, float, float}} */
-    public static function part(Part $part): array
+    public static function part(Part $part, ?Covered $covered = null): array
     {
         $holes = $part->holes();
 
@@ -112,7 +118,7 @@ final class SceneNumbers
             'pieces' => $part->outlines() - $holes,
             'holes' => $holes,
             'nodes' => $part->nodes(),
-            'area' => $part->area(),
+            'area' => ($covered ?? $part->covered())->area,
             'perimeter' => $part->perimeter(),
             'bounds' => $part->bounds()->toArray(),
         ];

@@ -39,6 +39,31 @@ final class BetweenTest extends TestCase
         }
     }
 
+    public function test_how_many_nodes_there_are_does_not_hang_on_how_large_the_sheet_is(): void
+    {
+        for ($seed = 0; $seed < 60; $seed++) {
+            $nodes = [];
+            foreach ([1.0, 3.7, 0.31] as $size) {
+                $lot = new Randomizer(new Mt19937($seed + 71));
+                $between = static fn (int $least, int $most): float => $size * $lot->getInt(100 * $least, 100 * $most) / 100;
+                [$x, $y] = [$between(200, 600), $between(200, 600)];
+                $drop = [
+                    'id' => 'p1', 'kind' => 'part.outline', 'points' => [[$x, $y], [$x + $between(40, 100), $y], [$x + $between(20, 60), $y + $between(60, 160)]],
+                    'bends' => [['handles' => [[$x + $between(10, 20), $y - $between(10, 50)], [$x + $between(30, 40), $y - $between(10, 50)]]], null, ['bulge' => 0.3]],
+                ];
+                $other = [
+                    ['kind' => 'part.circle', 'center' => [$between(200, 600), 300], 'radius' => $between(50, 200)],
+                    ['kind' => 'part.ellipse', 'center' => [$between(200, 600), 300], 'radii' => [$between(50, 200), $between(50, 200)], 'angle' => 30],
+                    ['kind' => 'part.polygon', 'center' => [$between(200, 600), 300], 'radius' => $between(50, 200), 'corners' => 3 + $seed % 5],
+                ][$seed % 3];
+                $plan = Sample::unchecked(Sample::plan([$drop, ['id' => 'p2', ...$other], ['id' => 'b1', 'kind' => 'between', 'of' => ['p1', 'p2'], 'steps' => 3]]));
+                $plan['sheet'] = [...(array) $plan['sheet'], 'width' => 800 * $size, 'height' => 800 * $size];
+                $nodes[] = Sample::scene($plan)->parts()['b1']->nodes();
+            }
+            self::assertCount(1, array_unique($nodes), "seed $seed");
+        }
+    }
+
     public function test_a_square_becomes_a_turned_one_node_by_node_and_a_disc_stays_round(): void
     {
         $square = static fn (float $x, float $side): Outline => self::drawn([new Vec($x, 100), new Vec($x + $side, 100), new Vec($x + $side, 100 + $side), new Vec($x, 100 + $side)], []);

@@ -130,6 +130,9 @@ final class NumberField extends Field
         }
         try {
             $number = $scope->number($raw);
+            foreach ($scope->takeRough() as $label) {
+                $scope->warn($this->name, 'overlaps', "what the figures of $label overlap is counted for each of them: there are too many to be joined");
+            }
         } catch (ArithmeticFault $fault) {
             throw new FieldFault($this->name, 'arithmetic', "{$this->label} {$fault->getMessage()}");
         }

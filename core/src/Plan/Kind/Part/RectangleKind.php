@@ -49,7 +49,8 @@ final class RectangleKind extends PartKind
         if (! $known->result instanceof Part || ($known->numbers['angle'] ?? 0.0) !== 0.0) {
             return null;
         }
-        ['wide' => $wide, 'high' => $high] = $known->result->quantities();
+        $bounds = $known->result->bounds();
+        [$wide, $high] = [$bounds->right - $bounds->left, $bounds->bottom - $bounds->top];
         $field = $step->says('size') ? 'size' : null;
 
         return $wide <= $high ? new Bar($wide, $field, 0, "$step->id.wide") : new Bar($high, $field, 1, "$step->id.high");
