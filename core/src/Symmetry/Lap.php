@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Symmetry;
 
+use Sternbild\Core\Arrangement\Arrangement;
 use Sternbild\Core\Arrangement\Unworkable;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Shape\Combination;
@@ -48,56 +50,153 @@ final readonly class Lap
      */
     public function seen(array $sources): array
     {
+        $turns = $this->turns();
         $whole = $around = $boxes = [];
-        foreach ($this->maps as $images) {
-            $outlines = $this->outlines($sources, $images);
-            $wide = $this->gap > 0.0 ? (new Inset(-$this->gap, Corner::Round, 4.0, $this->tolerance))->of(Combination::join([$outlines], $this->tolerance)) : $outlines;
+        foreach ($this->maps as $copy => $images) {
+            $outlines = $turns === null || $copy === 0 ? $this->outlines($sources, $images) : self::mapped($whole[0], $turns[$copy]);
+            $wide = match (true) {
+                $this->gap <= 0.0 => $outlines,
+                $turns === null || $copy === 0 => (new Inset(-$this->gap, Corner::Round, 4.0, $this->tolerance))->of(Combination::join([$outlines], $this->tolerance)),
+                default => self::mapped($around[0], $turns[$copy]),
+            };
             $whole[] = $outlines;
             $around[] = $wide;
             $boxes[] = self::box($wide);
         }
-        $left = $this->gap > 0.0 ? [] : $this->leftOver($whole, $boxes);
         $seen = [];
-        foreach ($this->maps as $copy => $images) {
-            $ofCopy = [];
-            foreach ($images as $map) {
-                $ofImage = [];
-                foreach ($sources as $source) {
-                    $figures = [];
-                    foreach ($source->figures() as $figure) {
-                        $own = $figure->mapped($map);
-                        $over = $this->over($copy, self::box($own->outlines()), $around, $boxes);
-                        $rest = $this->rest($own->outlines(), $over, $left[$copy] ?? []);
-                        if ($rest !== []) {
-                            $figures[] = $over === [] ? $own : Figure::drawn($rest, [])->cameAs($own);
-                        }
-                    }
-                    $ofImage[] = $figures;
-                }
-                $ofCopy[] = $ofImage;
-            }
-            $seen[] = $ofCopy;
+        foreach (array_keys($this->maps) as $copy) {
+            $like = $turns === null ? $copy : $this->firstLike($copy, $boxes);
+            $seen[] = $turns === null || $like === $copy
+                ? $this->seenOf($copy, $sources, $around, $boxes)
+                : self::turned($seen[$like], $turns[$like]->inverse()->then($turns[$copy]));
+        }
+        foreach ($this->gap > 0.0 ? [] : $this->leftOver($whole, $boxes) as $copy => $left) {
+            $seen[$copy] = $this->with($seen[$copy], $sources, $this->maps[$copy], $left);
         }
 
-        return $seen;
+        return array_map(static fn (array $images): array => array_map(static fn (array $parts): array => array_map(
+            static fn (array $figures): array => array_values(array_filter($figures, static fn (?Figure $figure): bool => $figure !== null)), $parts,
+        ), $images), $seen);
+    }
+
+    /**
+     * @param  non-empty-list<Part>  $sources
+     * @param  list<list<Outline>>  $around
+     * @param  list<Bounds>  $boxes
+     * @return list<list<list<Figure|null>>> figures of one copy by image and source; null for one that is covered
+     *
+     * @throws Unworkable
+     */
+    private function seenOf(int $copy, array $sources, array $around, array $boxes): array
+    {
+        $ofCopy = [];
+        foreach ($this->maps[$copy] as $map) {
+            $ofImage = [];
+            foreach ($sources as $source) {
+                $figures = [];
+                foreach ($source->figures() as $figure) {
+                    $own = $figure->mapped($map);
+                    $over = $this->over($copy, self::box($own->outlines()), $around, $boxes);
+                    $rest = $over === [] ? [] : Combination::cut([$own->outlines(), ...$over], $this->tolerance);
+                    $figures[] = match (true) {
+                        $over === [] => $own,
+                        $rest === [] => null,
+                        default => Figure::drawn($rest, [])->cameAs($own),
+                    };
+                }
+                $ofImage[] = $figures;
+            }
+            $ofCopy[] = $ofImage;
+        }
+
+        return $ofCopy;
+    }
+
+    /**
+     * A copy with what comes back to it.
+     *
+     * @param  list<list<list<Figure|null>>>  $seen
+     * @param  non-empty-list<Part>  $sources
+     * @param  non-empty-list<Affine>  $images
+     * @param  list<Outline>  $left
+     * @return list<list<list<Figure|null>>>
+     *
+     * @throws Unworkable
+     */
+    private function with(array $seen, array $sources, array $images, array $left): array
+    {
+        $box = self::box($left);
+        foreach ($images as $image => $map) {
+            foreach ($sources as $member => $source) {
+                foreach ($source->figures() as $number => $figure) {
+                    $own = $figure->mapped($map);
+                    if (! $own->bounds()->meets($box, 0.0)) {
+                        continue;
+                    }
+                    $back = Combination::common([$own->outlines(), $left], $this->tolerance);
+                    $before = ($seen[$image][$member][$number] ?? null)?->outlines() ?? [];
+                    $all = $before === [] || $back === [] ? $back : Combination::join([$before, $back], $this->tolerance);
+                    if ($all !== []) {
+                        $seen[$image][$member] = array_values(array_replace($seen[$image][$member] ?? [], [$number => Figure::drawn($all, [])->cameAs($own)]));
+                    }
+                }
+            }
+        }
+
+        return array_values(array_map(array_values(...), $seen));
+    }
+
+    /**
+     * What brings the first copy to each, where they stand evenly all the way round; then all that is not opposite is seen of each alike.
+     *
+     * @return list<Affine>|null
+     */
+    private function turns(): ?array
+    {
+        $count = count($this->maps);
+        $turns = [];
+        foreach ($this->maps as $copy => $images) {
+            $turn = $this->maps[0][0]->inverse()->then($images[0]);
+            $off = Angle::normalised($this->angles[$copy] - $this->angles[0] - $copy * 360 / $count);
+            if (min($off, 360.0 - $off) > self::OPPOSITE || ! $turn->isSimilarity() || abs($turn->determinant() - 1.0) > 1e-9) {
+                return null;
+            }
+            $turns[] = $turn;
+        }
+
+        return $turns;
+    }
+
+    /**
+     * The first copy that as much is seen of: any, where opposite copies do not meet, else one of the same half.
+     *
+     * @param  list<Bounds>  $boxes
+     */
+    private function firstLike(int $copy, array $boxes): int
+    {
+        $half = intdiv(count($boxes), 2);
+
+        return count($boxes) % 2 === 0 && $copy >= $half && $boxes[0]->meets($boxes[$half], 0.0) ? $half : 0;
     }
 
     /**
      * @param  list<Outline>  $outlines
-     * @param  list<list<Outline>>  $over
-     * @param  list<Outline>  $left  what comes back to it
      * @return list<Outline>
-     *
-     * @throws Unworkable
      */
-    private function rest(array $outlines, array $over, array $left): array
+    private static function mapped(array $outlines, Affine $map): array
     {
-        if ($over === []) {
-            return $outlines;
-        }
-        $rest = Combination::cut([$outlines, ...$over], $this->tolerance);
+        return array_map(static fn (Outline $outline): Outline => $outline->mapped($map), $outlines);
+    }
 
-        return $left === [] ? $rest : Combination::join([$rest, Combination::common([$outlines, $left], $this->tolerance)], $this->tolerance);
+    /**
+     * @param  list<list<list<Figure|null>>>  $seen
+     * @return list<list<list<Figure|null>>>
+     */
+    private static function turned(array $seen, Affine $turn): array
+    {
+        return array_map(static fn (array $image): array => array_map(
+            static fn (array $figures): array => array_map(static fn (?Figure $figure): ?Figure => $figure?->mapped($turn), $figures), $image,
+        ), $seen);
     }
 
     /** Whether one copy lies over another. */
@@ -144,22 +243,46 @@ final readonly class Lap
         if (! $this->meetsAllAround($boxes)) {
             return [];
         }
-        $seen = [];
+        $curves = $operands = [];
         foreach ($whole as $copy => $outlines) {
-            $over = $this->over($copy, $boxes[$copy], $whole, $boxes);
-            $seen = [...$seen, ...($over === [] ? $outlines : Combination::cut([$outlines, ...$over], $this->tolerance))];
-        }
-        $left = [];
-        $rest = Combination::cut([array_merge(...$whole), $seen], $this->tolerance);
-        foreach ($whole as $copy => $outlines) {
-            if ($rest === []) {
-                break;
+            foreach ($outlines as $outline) {
+                foreach ($outline->withoutTrifles(Arrangement::TRIFLE * $this->tolerance->distance) as $curve) {
+                    $curves[] = $curve;
+                    $operands[] = $copy;
+                }
             }
-            $left[$copy] = Combination::common([$rest, $outlines], $this->tolerance);
-            $rest = Combination::cut([$rest, $outlines], $this->tolerance);
+        }
+        $arrangement = Arrangement::of($curves, $this->tolerance);
+        $faces = [];
+        foreach ($arrangement->operandsByFace($operands) as $face => $copies) {
+            Budget::spend(count($copies));
+            if (count($copies) > 2 && $this->isCutByAll($copies)) {
+                $faces[$copies[0]][] = $face;
+            }
         }
 
-        return $left;
+        return array_map($arrangement->boundary(...), $faces);
+    }
+
+    /**
+     * Whether each of some copies lies under another one of them: they go more than half the way round.
+     *
+     * @param  list<int>  $copies
+     */
+    private function isCutByAll(array $copies): bool
+    {
+        foreach ($copies as $copy) {
+            Budget::spend(0.2 * count($copies));
+            foreach ($copies as $other) {
+                if ($other !== $copy && $this->isOver($other, $copy)) {
+                    continue 2;
+                }
+            }
+
+            return false;
+        }
+
+        return true;
     }
 
     /**

@@ -8,6 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Shape\Combination;
@@ -73,6 +74,8 @@ final class LapTest extends TestCase
         yield 'all share the centre' => [200, 6, [], 120.0];
         yield 'two, opposite' => [150, 2, [], 100.0];
         yield 'with mirror images' => [60, 5, ['mirror' => true], 100.0];
+        yield 'sixty' => [60, 60, [], 150.0];
+        yield 'sixty, that share the centre' => [120, 60, [], 100.0];
         yield 'not all the way round' => [90, 4, ['angle' => 35], 150.0];
     }
 
@@ -87,6 +90,35 @@ final class LapTest extends TestCase
         // With mirror images the two of a pair lie on one another as they did.
         if (! isset($more['mirror'])) {
             self::assertEqualsWithDelta(self::union($part), $part->area(), 1e-4, 'What is seen of each lies on nothing else.');
+        }
+    }
+
+    public function test_what_is_turned_from_one_copy_to_the_others_is_what_each_would_come_to(): void
+    {
+        $petal = ['id' => 'a1', 'kind' => 'part.outline', 'points' => [[400, 330], [450, 200], [400, 100]], 'bends' => [['bulge' => 0.2], ['bulge' => 0.3], ['bulge' => -0.2]]];
+        foreach ([[['gap' => 0], 330], [['gap' => 3], 330], [['gap' => 0, 'mirror' => true], 330], [['gap' => 2, 'mirror' => true], 330], [['gap' => 0], 440], [['gap' => 2], 440]] as [$more, $y]) {
+            $petal['points'][0][1] = $y;
+            $around = static fn (array $said): Part => Sample::scene(Sample::unchecked(Sample::plan([$petal, ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['a1'], 'center' => [400, 400], 'count' => 12, 'lap' => 'clockwise', ...$more, ...$said]])))->parts()['r1'];
+            // A hair smaller from copy to copy, so that each is worked out by itself.
+            [$turned, $each] = [$around([]), $around(['factor' => 1 - 1e-8])];
+            self::assertSame($each->count(), $turned->count());
+            foreach ($each->figures() as $number => $figure) {
+                self::assertEqualsWithDelta($figure->area(), $turned->figures()[$number]->area(), 1e-6 * $figure->area() + 1e-3);
+                self::assertEqualsWithDelta($figure->bounds()->toArray(), $turned->figures()[$number]->bounds()->toArray(), 1e-3);
+            }
+        }
+    }
+
+    public function test_sixty_with_mirror_images_are_within_a_small_share_of_the_budget(): void
+    {
+        foreach ([0, 3] as $gap) {
+            $budget = Budget::large();
+            $scene = Sample::scene(Sample::unchecked(Sample::plan([
+                ['id' => 'a1', 'kind' => 'part.outline', 'points' => [[400, 380], [440, 120], [400, 60]], 'bends' => [['bulge' => 0.2], ['bulge' => 0.2], ['bulge' => -0.1]]],
+                ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['a1'], 'center' => [400, 400], 'count' => 60, 'mirror' => true, 'lap' => 'clockwise', 'gap' => $gap],
+            ])), budget: $budget);
+            self::assertSame(120, $scene->parts()['r1']->count());
+            self::assertLessThan(1e5, $budget->spent());
         }
     }
 
