@@ -13,6 +13,9 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // The application is same-origin; compat/README.md says why this one cannot stay.
         $middleware->remove(HandleCors::class);
+        // Only these may say for whom they ask, and how they were asked.
+        $proxies = array_values(array_filter(array_map(trim(...), explode(',', (string) env('STERNBILD_PROXIES', '')))));
+        $middleware->trustProxies(at: $proxies, headers: Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_HOST | Request::HEADER_X_FORWARDED_PORT | Request::HEADER_X_FORWARDED_PROTO);
         $middleware->alias(['turn' => TakeTurn::class]);
         $middleware->redirectGuestsTo('/sign-in');
         // What is wrong with these is said, not mended.

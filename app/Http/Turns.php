@@ -17,13 +17,20 @@ final class Turns
     /** What a person had is forgotten at this rate: seconds of a processor a second. */
     private const SHARE = 0.05;
 
+    /** Seconds of a processor that a request has at most. */
+    private const MOST = 5.0;
+
+    /** Seconds after which a worker was ended at the latest, whatever it was doing. */
+    private const LOST = 12.0;
+
     /** First key of the locks; the second is the person's. */
     private const LOCKS = 8420;
 
     /**
      * Counts a request, and takes a turn for it where one is free.
      *
-     * @return array{asked: int, spent: float, turn: int|null} requests in this minute, seconds of a processor that the person had of late
+     * @return array{asked: int, spent: float, turn: int|null, open: int} requests in this minute; seconds of a processor that the person had of late, with what is under
+     *                                                                     way; how many of the person's turns are under way
      */
     public static function begin(int $person): array
     {
@@ -31,10 +38,35 @@ final class Turns
         $row = DB::selectOne('
             INSERT INTO turns AS t (user_id, minute, asked, at) VALUES (:person, :minute, 1, :now)
             ON CONFLICT (user_id) DO UPDATE SET asked = CASE WHEN t.minute = excluded.minute THEN t.asked + 1 ELSE 1 END, minute = excluded.minute
-            RETURNING asked, greatest(0, spent - (:then - at) * '.self::SHARE.') AS spent, '.self::free().' AS turn
+            RETURNING asked, greatest(0, spent - (:then - at) * '.self::SHARE.') + '.self::underWay($now).' AS spent, (began0 IS NOT NULL)::int + (began1 IS NOT NULL)::int AS open, '.self::free().' AS turn
         ', ['person' => $person, 'minute' => intdiv((int) $now, 60), 'now' => $now, 'then' => $now]);
+        $turn = $row->turn === null ? null : (int) $row->turn;
+        if ($turn !== null) {
+            self::begins($person, $turn);
+        }
 
-        return ['asked' => (int) $row->asked, 'spent' => (float) $row->spent, 'turn' => $row->turn === null ? null : (int) $row->turn];
+        return ['asked' => (int) $row->asked, 'spent' => (float) $row->spent, 'turn' => $turn, 'open' => (int) $row->open];
+    }
+
+    /** Notes when a turn begins. What began before and never ended, since its worker was ended, had all that a request may have. */
+    private static function begins(int $person, int $turn): void
+    {
+        $now = microtime(true);
+        $set = $lost = [];
+        foreach (range(0, self::AT_ONCE - 1) as $one) {
+            $isLost = $one === $turn ? "began$one IS NOT NULL" : sprintf('began%d < %.6F', $one, $now - self::LOST);
+            $lost[] = sprintf('CASE WHEN %s THEN %.1F ELSE 0 END', $isLost, self::MOST);
+            $set[] = $one === $turn ? sprintf('began%d = %.6F', $one, $now) : "began$one = CASE WHEN $isLost THEN NULL ELSE began$one END";
+        }
+        DB::update('UPDATE turns SET spent = spent + '.implode(' + ', $lost).', '.implode(', ', $set).' WHERE user_id = ?', [$person]);
+    }
+
+    /** In SQL: what the turns that are under way have had so far, taken for the time since they began. */
+    private static function underWay(float $now): string
+    {
+        $one = static fn (int $turn): string => sprintf('CASE WHEN began%d IS NULL THEN 0 ELSE least(%.1F, %.6F - began%d) END', $turn, self::MOST, $now, $turn);
+
+        return implode(' + ', array_map($one, range(0, self::AT_ONCE - 1)));
     }
 
     /** The number of a preview that waits: a newer one has a larger one. */
@@ -47,8 +79,12 @@ final class Turns
     public static function look(int $person): array
     {
         $row = DB::selectOne('SELECT previews, '.self::free().' AS turn FROM turns WHERE user_id = ?', [$person]);
+        $turn = $row->turn === null ? null : (int) $row->turn;
+        if ($turn !== null) {
+            self::begins($person, $turn);
+        }
 
-        return ['newest' => (int) $row->previews, 'turn' => $row->turn === null ? null : (int) $row->turn];
+        return ['newest' => (int) $row->previews, 'turn' => $turn];
     }
 
     /** @param  float  $spent  seconds of a processor */
@@ -56,9 +92,17 @@ final class Turns
     {
         $now = microtime(true);
         DB::selectOne('
-            UPDATE turns SET spent = greatest(0, spent - (:now - at) * '.self::SHARE.') + :spent, at = :then WHERE user_id = :person
+            UPDATE turns SET spent = greatest(0, spent - (:now - at) * '.self::SHARE.') + :spent, at = :then'.($turn === null ? '' : ", began$turn = NULL").' WHERE user_id = :person
             RETURNING CASE WHEN :turn >= 0 THEN pg_advisory_unlock('.self::LOCKS.', user_id * '.self::AT_ONCE.' + :number) END AS unlocked
         ', ['now' => $now, 'then' => $now, 'spent' => $spent, 'person' => $person, 'turn' => $turn ?? -1, 'number' => $turn ?? 0]);
+    }
+
+    /** How many requests are being worked on by the workers that all share, of those that began lately. */
+    public static function amongAll(): int
+    {
+        return (int) DB::selectOne('
+            SELECT coalesce(sum(coalesce((began0 > :least)::int, 0) + coalesce((began1 > :most)::int, 0)), 0) AS busy FROM turns WHERE began0 > :since OR began1 > :then
+        ', array_fill_keys(['least', 'most', 'since', 'then'], microtime(true) - self::LOST))->busy;
     }
 
     /** How many requests of other people are being worked on, on all application servers. */

@@ -8,6 +8,7 @@ use App\Sheets\Thinning;
 use Carbon\CarbonInterface;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\DB;
 
 /** Lets go of what is kept no longer, after a sheet was worked on: revisions by their rule, its owner's deleted sheets, files nobody fetched. */
 final class Tidy implements ShouldQueue
@@ -19,6 +20,9 @@ final class Tidy implements ShouldQueue
 
     /** Files wait to be fetched for so long. */
     public const HOURS_FILES = 1;
+
+    /** Jobs that failed are kept for so long. */
+    public const DAYS_FAILED = 7;
 
     public int $timeout = 60;
 
@@ -39,6 +43,7 @@ final class Tidy implements ShouldQueue
         self::dropDeleted($sheet->user_id, now()->subDays(self::DAYS_DELETED));
         $old = Export::query()->where('updated_at', '<', now()->subHours(self::HOURS_FILES));
         $old->get()->each(static fn (Export $export) => $export->remove());
+        DB::table('failed_jobs')->where('failed_at', '<', now()->subDays(self::DAYS_FAILED))->delete();
     }
 
     private static function dropDeleted(int $person, CarbonInterface $since): void

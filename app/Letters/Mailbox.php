@@ -2,6 +2,7 @@
 
 namespace App\Letters;
 
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Mailer\SentMessage;
 use Symfony\Component\Mailer\Transport\AbstractTransport;
@@ -18,6 +19,17 @@ final class Mailbox extends AbstractTransport
     public static function isUsed(): bool
     {
         return config('mail.default') === self::NAME;
+    }
+
+    /**
+     * Whether whoever asks may read them: on this machine itself, and through nothing that asks for others.
+     */
+    public static function isOpenTo(Request $request): bool
+    {
+        $from = $request->server->getString('REMOTE_ADDR');
+        $isForwarded = array_filter(['X-Forwarded-For', 'X-Forwarded-Proto', 'X-Forwarded-Host', 'Forwarded', 'Via'], $request->headers->has(...)) !== [];
+
+        return self::isUsed() && ! $isForwarded && (str_starts_with($from, '127.') || $from === '::1');
     }
 
     /** @return list<array{subject: string, body: string, at: string}> the newest first */

@@ -40,6 +40,12 @@ final readonly class Ticket
         return url("/$purpose/$token");
     }
 
+    /** Those that were written before are not good any more. */
+    public static function drop(string $purpose, string $email): void
+    {
+        DB::table('tickets')->where(['purpose' => $purpose, 'email' => $email])->delete();
+    }
+
     /**
      * Takes one back; it is not good a second time.
      *

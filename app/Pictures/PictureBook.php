@@ -80,13 +80,24 @@ final class PictureBook
         )->get();
         foreach ($unused as $picture) {
             $picture->delete();
-            // The file is that of all who brought the same in.
-            if (! Picture::query()->where('hash', $picture->hash)->exists()) {
-                Storage::delete($picture->path());
-            }
         }
+        self::forget($unused->pluck('hash')->all());
 
         return $unused->count();
+    }
+
+    /**
+     * Deletes the files of pictures that nobody has any more: a file is that of all who brought the same in.
+     *
+     * @param  array<array-key, string>  $hashes
+     */
+    public static function forget(array $hashes): void
+    {
+        foreach ($hashes as $hash) {
+            if (! Picture::query()->where('hash', $hash)->exists()) {
+                Storage::delete(Picture::pathOf($hash));
+            }
+        }
     }
 
     /**

@@ -49,10 +49,18 @@ final class AppServiceProvider extends ServiceProvider
 
         RateLimiter::for('mailbox', static fn (Request $request): Limit => Limit::perMinute(120)->by('mailbox:'.$request->ip()));
 
-        // Guessing passwords is slow for one address and for one account alike.
+        // Guessing passwords is slow for one address and for one account alike, and so is following links; nobody is held up by others.
         RateLimiter::for('door', static fn (Request $request): array => [
             Limit::perMinute(30)->by('ip:'.$request->ip()),
-            Limit::perMinute(6)->by('email:'.hash('sha256', Email::of($request->input('email')) ?? 'none').$request->ip()),
+            Limit::perMinute(6)->by('about:'.hash('sha256', self::about($request)).$request->ip()),
         ]);
+    }
+
+    /** Which account, or which link, is asked at the door. */
+    private static function about(Request $request): string
+    {
+        $link = $request->input('token');
+
+        return Email::of($request->input('email')) ?? 'link '.(is_string($link) ? $link : '');
     }
 }

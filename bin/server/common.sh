@@ -187,6 +187,7 @@ write_fpm() {
 pid = $RUN/$1.pid
 error_log = $SERVER_HOME/logs/fpm.log
 daemonize = no
+process_control_timeout = ${GRACE}s
 [sternbild]
 listen = $RUN/$1.sock
 pm = static
@@ -198,11 +199,17 @@ request_terminate_timeout = 10s
 php_admin_value[memory_limit] = 256M
 php_admin_value[post_max_size] = 64M
 php_admin_value[upload_max_filesize] = 62M
-php_admin_value[max_execution_time] = 30
+php_admin_value[max_execution_time] = 6
 php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
 FPM
 }
+
+# Seconds within which what is under way may end when servers are stopped.
+GRACE=3
+
+# So many requests of one address are taken in at once; behind a proxy that is trusted all come from one.
+held_to_few() { [ -n "${STERNBILD_PROXIES:-}" ] || printf 'limit_conn_zone $binary_remote_addr zone=addresses:2m; limit_conn addresses 200; limit_conn_status 429;'; }
 
 # How many application servers stand behind nginx.
 APP_SERVERS=${APP_SERVERS:-1}
@@ -214,7 +221,9 @@ servers_of() { local n; for n in $(seq "$APP_SERVERS"); do printf 'server unix:%
 start_web() {
     local n
     WEB_PORT=$(free_port "$1")
-    export APP_URL="http://127.0.0.1:$WEB_PORT"
+    # Where it listens, and where people find it, which may be a proxy before it.
+    SERVED="http://127.0.0.1:$WEB_PORT"
+    export SERVED APP_URL=${APP_URL:-$SERVED}
     for n in $(seq "$APP_SERVERS"); do
         write_fpm "php.$n" 6
         write_fpm "line.$n" 2
@@ -229,15 +238,31 @@ fastcgi_buffer_size 32k;
 FASTCGI
     cat >"$RUN/nginx.conf" <<NGINX
 worker_processes 2;
+worker_rlimit_nofile $(ulimit -Hn);
+worker_shutdown_timeout ${GRACE}s;
 pid $RUN/nginx.pid;
 error_log $SERVER_HOME/logs/nginx.log error;
 daemon off;
-events { worker_connections 256; }
+# Connections that say nothing are many before they stand in anybody's way, and are let go after a few seconds.
+events { worker_connections 4096; }
 http {
     include /etc/nginx/mime.types;
     default_type application/octet-stream;
     access_log off;
     server_tokens off;
+    client_header_timeout 8s;
+    client_body_timeout 10s;
+    send_timeout 20s;
+    keepalive_timeout 30s;
+    reset_timedout_connection on;
+    $(held_to_few)
+    # What nginx itself has to say: to programs as the API says it, to people in words.
+    map \$request_uri \$to_programs { ~^/api/ application/json; default text/plain; }
+    map \$request_uri \$too_large { ~^/api/ '{"problem":"too-large","message":"What was sent is larger than can be taken in."}'; default 'What was sent is larger than can be taken in.'; }
+    map \$request_uri \$too_slow { ~^/api/ '{"problem":"waiting","message":"What was sent did not come in time. Please try again."}'; default 'What was sent did not come in time. Please try again.'; }
+    map \$request_uri \$too_many { ~^/api/ '{"problem":"waiting","message":"Too much is asked for from your address at once. Please wait a moment."}'; default 'Too much is asked for from your address at once. Please wait a moment.'; }
+    map \$request_uri \$no_answer { ~^/api/ '{"problem":"away","message":"The server does not answer."}'; default 'The server does not answer. Please try again in a moment.'; }
+    map \$request_uri \$not_understood { ~^/api/ '{"problem":"unusable","message":"The request is not one that can be understood."}'; default 'The request is not one that can be understood.'; }
     client_max_body_size 12m;
     client_body_buffer_size 256k;
     client_body_temp_path $RUN/body;
@@ -259,6 +284,16 @@ http {
         add_header Referrer-Policy same-origin always;
         add_header Content-Security-Policy "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'" always;
         add_header Permissions-Policy "camera=(), geolocation=(), microphone=(), payment=(), usb=()" always;
+        error_page 413 @too-large;
+        error_page 408 @too-slow;
+        error_page 429 @too-many;
+        error_page 500 502 503 504 @no-answer;
+        error_page 400 405 414 494 505 @not-understood;
+        location @too-large { default_type \$to_programs; return 413 \$too_large; }
+        location @too-slow { default_type \$to_programs; return 408 \$too_slow; }
+        location @too-many { default_type \$to_programs; add_header Retry-After 2 always; return 429 \$too_many; }
+        location @no-answer { default_type \$to_programs; add_header Retry-After 2 always; return 503 \$no_answer; }
+        location @not-understood { default_type \$to_programs; return 400 \$not_understood; }
         # Scripts of the server are run, never sent.
         location ~ \.php\$ { return 404; }
         location /build/ {
@@ -298,7 +333,7 @@ NGINX
     start_fpm
     start_nginx
     start_workers
-    wait_for "$APP_URL/up"
+    wait_for "$SERVED/up"
 }
 
 # nginx, php-fpm, the scanner and each worker lead a group of processes, by which all of one are found, also after its master died.
@@ -369,14 +404,15 @@ wait_for() {
 }
 
 stop_web() {
-    # One that is gone already must not keep the others up.
+    local started=
+    # One that is gone already must not keep the others up. No new request is taken in; those under way may end.
     if [ -n "${NGINX_PID:-}" ]; then
-        kill "$NGINX_PID" 2>/dev/null || true
+        kill -QUIT "$NGINX_PID" 2>/dev/null || true
         wait "$NGINX_PID" 2>/dev/null || true
     fi
     if [ -n "${FPM_PID:-}" ]; then
-        local started
         started=$(cat "$RUN/fpm.started" 2>/dev/null || echo "$FPM_PID")
+        # What nginx gave up on is not waited for any longer.
         kill $started 2>/dev/null || true
         wait $FPM_PID 2>/dev/null || true
         # What they had started, pictures for one, ends with them.

@@ -2,11 +2,16 @@
 
 namespace Tests\Feature;
 
+use App\Letters\Ticket;
+use App\Models\Export;
+use App\Models\Picture;
 use App\Models\Sheet;
 use App\Models\SheetRevision;
 use App\Models\User;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Sternbild\Core\Format\PlanJson;
 use Tests\TestCase;
@@ -45,6 +50,47 @@ final class AccountTest extends TestCase
         self::assertTrue(DB::table('sessions')->where('id', $stranger)->exists());
         $this->app?->make('auth')->forgetGuards();
         $this->getJson('/api/sheets')->assertUnauthorized();
+    }
+
+    public function test_pictures_and_files_go_with_the_account_unless_somebody_else_has_them(): void
+    {
+        $picture = static fn (User $person, string $hash): Picture => Picture::query()->create(['user_id' => $person->id, 'hash' => $hash, 'type' => 'png', 'width' => 1, 'height' => 1, 'bytes' => 1]);
+        [$mine, $shared] = [str_repeat('a', 64), str_repeat('b', 64)];
+        $person = $this->person();
+        $picture($person, $mine);
+        $picture($person, $shared);
+        $picture($this->person('bo@sternbild.test'), $shared);
+        $export = Export::query()->create(['user_id' => $person->id, 'sheet_id' => null, 'asked' => [], 'name' => 'all.zip', 'state' => Export::READY]);
+        foreach ([Picture::pathOf($mine), Picture::pathOf($shared), $export->path()] as $path) {
+            Storage::put($path, 'bytes');
+        }
+        $this->actingAs($person)->deleteJson('/api/account', ['current' => self::SO_FAR])->assertNoContent();
+        self::assertSame([false, true, false], array_map(Storage::exists(...), [Picture::pathOf($mine), Picture::pathOf($shared), $export->path()]));
+        Storage::delete(Picture::pathOf($shared));
+    }
+
+    public function test_what_is_saved_in_another_tab_while_the_account_goes_is_told_that_it_is_gone(): void
+    {
+        $person = $this->person();
+        $this->actingAs($person);
+        $sheet = $this->sheet();
+        DB::listen(static function (QueryExecuted $query) use ($person): void {
+            // Just before its row is written.
+            if (str_contains($query->sql, 'INSERT INTO turns')) {
+                DB::table('sheets')->where('user_id', $person->id)->delete();
+                DB::table('users')->where('id', $person->id)->delete();
+            }
+        });
+        $this->change($sheet, 1, [self::sectors(12)])->assertNotFound()->assertJsonPath('problem', 'none');
+    }
+
+    public function test_old_links_end_with_a_change_of_the_password(): void
+    {
+        $person = $this->person();
+        $token = basename(Ticket::link(Ticket::RESET, $person->email));
+        $this->actingAs($person)->putJson('/api/account/password', ['current' => self::SO_FAR, 'password' => 'another password'])->assertNoContent();
+        $this->postJson('/api/reset', ['token' => $token, 'password' => 'a third password'])->assertUnprocessable()->assertJsonValidationErrors(['token']);
+        self::assertTrue(Hash::check('another password', User::query()->findOrFail($person->id)->getAuthPassword()));
     }
 
     public function test_an_account_goes_with_all_that_belongs_to_it_and_nothing_else(): void

@@ -5,8 +5,10 @@ namespace Tests\Feature;
 use App\Http\Turns;
 use App\Models\Sheet;
 use App\Models\User;
+use App\Sheets\Planning;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
+use Sternbild\Core\Geometry\Budget;
 use Tests\TestCase;
 
 /** How the machine is shared out among people. */
@@ -91,6 +93,55 @@ final class TurnTest extends TestCase
         self::assertEqualsWithDelta($before + 3.0, $spent(), 0.1);
         DB::table('turns')->decrement('at', 1000);
         self::assertSame(0.0, Turns::begin($this->person->id)['spent']);
+    }
+
+    public function test_what_is_under_way_counts_and_so_does_what_ended_without_a_word(): void
+    {
+        Turns::begin($this->person->id);
+        DB::table('turns')->update(['began0' => microtime(true) - 3]);
+        DB::select('SELECT pg_advisory_unlock_all()');
+        $this->takeElsewhere(0);
+        $second = Turns::begin($this->person->id);
+        self::assertSame([1, 1], [$second['turn'], $second['open']]);
+        self::assertEqualsWithDelta(3.0, $second['spent'], 0.5);
+        // Its worker was killed: the lock is free, and nobody said what it had.
+        DB::select('SELECT pg_advisory_unlock_all()');
+        DB::connection('elsewhere')->select('SELECT pg_advisory_unlock_all()');
+        $third = Turns::begin($this->person->id);
+        self::assertSame(0, $third['turn']);
+        self::assertGreaterThan(4.9, (float) DB::table('turns')->value('spent'), 'All that a request may have.');
+        // One that began long ago is not under way any more, whichever turn comes next.
+        DB::table('turns')->update(['began1' => microtime(true) - 60, 'spent' => 0]);
+        DB::select('SELECT pg_advisory_unlock_all()');
+        Turns::begin($this->person->id);
+        self::assertNull(DB::table('turns')->value('began1'));
+    }
+
+    public function test_the_last_workers_are_for_whoever_had_little(): void
+    {
+        $here = ['STERNBILD_LINE' => 'none', 'REQUEST_ARRIVED' => (string) microtime(true)];
+        foreach ([1, 2, 3, 4] as $other) {
+            DB::table('turns')->insert(['user_id' => $this->person->id + $other, 'minute' => 1, 'asked' => 1, 'at' => microtime(true), 'began0' => microtime(true)]);
+        }
+        $this->withServerVariables($here)->preview()->assertOk()->assertHeaderMissing('X-Accel-Redirect');
+        // Its first request is still under way.
+        $this->takeElsewhere(0);
+        DB::table('turns')->where('user_id', $this->person->id)->update(['began0' => microtime(true)]);
+        $this->withServerVariables($here)->preview()->assertHeader('X-Accel-Redirect', '@line');
+    }
+
+    public function test_work_ends_as_a_finding_when_its_time_is_up(): void
+    {
+        Budget::setClock(static fn (): bool => true);
+        try {
+            $plan = self::rosette();
+            $plan['steps'][1]['cells'] = ['g1#*,*'];
+            $plan['steps'][0] = [...$plan['steps'][0], 'rings' => 60, 'sectors' => 120];
+            $scene = app(Planning::class)->scene($plan);
+            self::assertContains('limit', array_column($scene->findings, 'code'));
+        } finally {
+            Budget::setClock(null);
+        }
     }
 
     public function test_whoever_had_much_goes_on_in_a_line_of_their_own(): void

@@ -28,7 +28,7 @@ final class SessionController
     {
         $person = $request->user();
 
-        return new JsonResponse(['person' => $person === null ? null : new PersonResource($person), 'mailbox' => Mailbox::isUsed()]);
+        return new JsonResponse(['person' => $person === null ? null : new PersonResource($person), 'mailbox' => Mailbox::isOpenTo($request)]);
     }
 
     /** The answer and the time it takes are the same whether there is such an account or not; what comes of it is in the letter. */
@@ -69,14 +69,15 @@ final class SessionController
         $person = User::query()->where('email', Ticket::take(Ticket::RESET, $request->token())->email)->firstOrFail();
         $person->password = $request->string('password')->toString();
         $person->endSessions();
+        Ticket::drop(Ticket::RESET, $person->email);
 
         return self::signedIn($request, $person, 200);
     }
 
-    /** Letters of the simulated mailbox; where letters are sent, there is none. */
+    /** Letters of the simulated mailbox; where letters are sent, or it is asked from elsewhere, there is none. */
     public function mailbox(AddressRequest $request): JsonResponse
     {
-        abort_unless(Mailbox::isUsed(), 404);
+        abort_unless(Mailbox::isOpenTo($request), 404);
 
         return new JsonResponse(['letters' => Mailbox::letters($request->email())]);
     }
@@ -99,7 +100,7 @@ final class SessionController
         Auth::login($person, true);
         $request->session()->regenerate();
 
-        return new JsonResponse(['person' => new PersonResource($person), 'mailbox' => Mailbox::isUsed()], $status);
+        return new JsonResponse(['person' => new PersonResource($person), 'mailbox' => Mailbox::isOpenTo($request)], $status);
     }
 
     /** A hash as costly as those that are stored, of which nobody knows the password. */

@@ -8,6 +8,7 @@ use Closure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as PlainResponse;
+use Sternbild\Core\Geometry\Budget;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -27,6 +28,14 @@ final class TakeTurn
 
     /** Beyond this, in seconds of a processor, a person had much of late. */
     private const MUCH = 1.0;
+
+    /** Up to this, had little; of the workers that all share so many are for everybody. */
+    private const LITTLE = 0.3;
+
+    private const SHARED = 4;
+
+    /** So long a request is worked on, in seconds of a processor; then what is not worked out is a finding. */
+    private const LONGEST = 3.5;
 
     /** Others wait where a request waited so long for a worker, in seconds, and so many of other people are being worked on. */
     private const BUSY = 0.04;
@@ -57,9 +66,10 @@ final class TakeTurn
         if (! $person instanceof User) {
             return $next($request);
         }
-        ['asked' => $asked, 'spent' => $spent, 'turn' => $this->turn] = Turns::begin($person->id);
+        ['asked' => $asked, 'spent' => $spent, 'turn' => $this->turn, 'open' => $open] = Turns::begin($person->id);
         $this->person = $person;
         $this->had = self::processor();
+        Budget::setClock(fn (): bool => self::processor() - $this->had > self::LONGEST);
         // A worker that ends in the middle keeps its connection, and with it the turn.
         register_shutdown_function($this->end(...));
         if ($asked > self::A_MINUTE) {
@@ -71,6 +81,10 @@ final class TakeTurn
             $othersWait = self::waited($request) > self::BUSY && Turns::ofOthers($person->id) >= self::MANY;
 
             return new PlainResponse(headers: [self::ELSEWHERE => $othersWait ? '@stands-back' : '@line']);
+        }
+        // The last workers are for whoever had little, and has nothing else under way.
+        if ($line === 'none' && ($spent > self::LITTLE || $open > 0) && Turns::amongAll() >= self::SHARED) {
+            return new PlainResponse(headers: [self::ELSEWHERE => '@line']);
         }
         if ($line === 'stands back' && ! $this->standsBack()) {
             return self::later('Many people are at work just now, and your sheets take long to work out. Please wait a moment.', 2);
@@ -136,6 +150,7 @@ final class TakeTurn
 
     private function end(): void
     {
+        Budget::setClock(null);
         if ($this->ahead !== null) {
             fclose($this->ahead);
             $this->ahead = null;

@@ -13,6 +13,16 @@ final class Budget
 {
     private static ?self $current = null;
 
+    /** Between two looks at the clock, in units. */
+    private const LOOK = 10_000.0;
+
+    /** @var (\Closure(): bool)|null whether the time is up, where somebody waits */
+    private static ?\Closure $clock = null;
+
+    private static float $sinceLook = 0.0;
+
+    private static bool $isUp = false;
+
     private float $spent = 0.0;
 
     public function __construct(private readonly float $units)
@@ -35,6 +45,16 @@ final class Budget
     public static function ample(): self
     {
         return new self(40e6);
+    }
+
+    /**
+     * From now on work ends when the time is up as well, whatever is left of a budget: units are counted before they are known to be right.
+     *
+     * @param  (\Closure(): bool)|null  $isUp  asked now and then; null for no clock
+     */
+    public static function setClock(?\Closure $isUp): void
+    {
+        [self::$clock, self::$sinceLook, self::$isUp] = [$isUp, 0.0, false];
     }
 
     /** What is left of it, as a budget of its own; what that spends is spent of this one as well. */
@@ -100,10 +120,17 @@ final class Budget
     /**
      * Says that work is going to be done.
      *
-     * @throws OverBudget where there is a budget, and it does not reach
+     * @throws OverBudget where there is a budget, and it does not reach, or a clock, and the time is up
      */
     public static function spend(float $units): void
     {
+        if (self::$clock !== null && (self::$isUp || (self::$sinceLook += $units) > self::LOOK)) {
+            self::$sinceLook = 0.0;
+            self::$isUp = self::$isUp || (self::$clock)();
+            if (self::$isUp) {
+                throw new OverBudget('This takes more work than there is time for.');
+            }
+        }
         $budget = self::$current;
         if ($budget !== null && ($budget->spent += $units) > $budget->units) {
             throw new OverBudget('This takes more work than there is time for.');
