@@ -1,7 +1,9 @@
 import { execFileSync } from 'node:child_process';
+import { request } from '@playwright/test';
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
 import { comeIn, openAccount } from './door';
+import { tlsProxy } from './proxy';
 import { type } from './type';
 
 function run(variable: string): void {
@@ -132,4 +134,30 @@ test('a click means its place even where the question for it fails', async ({ pa
     await page.mouse.click(...(await desk.at(200, 300)));
     await expect(page.locator('[data-picked="1"]')).toHaveCount(1);
     await expect(page.locator('[data-picked="1"]')).toContainText(/^With (199|200|201)/);
+});
+
+test('behind a proxy that speaks TLS: cookies are secure, people are told apart, and the mailbox stays shut', async ({ baseURL }) => {
+    const proxy = await tlsProxy(baseURL ?? '');
+    const through = (address: string) => request.newContext({ baseURL: proxy.url, ignoreHTTPSErrors: true, extraHTTPHeaders: { 'X-Asks': address, Accept: 'application/json' }, storageState: { cookies: [], origins: [] } });
+    try {
+        const one = await through('203.0.113.7');
+        const session = await one.get('/api/session');
+        const cookies = session.headersArray().filter(({ name }) => name.toLowerCase() === 'set-cookie');
+        expect(cookies.length).toBeGreaterThan(0);
+        for (const { value } of cookies) expect(value.toLowerCase()).toContain('secure');
+        expect(await session.json()).toMatchObject({ person: null, mailbox: false });
+        expect((await one.get('/api/mailbox?email=demo@sternbild.test')).status()).toBe(404);
+        const guess = async (who: typeof one): Promise<number> => {
+            const token = (await who.storageState()).cookies.find(({ name }) => name === 'XSRF-TOKEN')?.value ?? '';
+            return (await who.post('/api/sign-in', { data: { email: 'demo@sternbild.test', password: 'a guess of mine' }, headers: { 'X-XSRF-TOKEN': decodeURIComponent(token), Referer: proxy.url } })).status();
+        };
+        const told: number[] = [];
+        for (let k = 0; k < 7; k++) told.push(await guess(one));
+        expect(told).toEqual([422, 422, 422, 422, 422, 422, 429]);
+        const other = await through('203.0.113.8');
+        await other.get('/api/session');
+        expect(await guess(other)).toBe(422);
+    } finally {
+        proxy.stop();
+    }
 });

@@ -25,7 +25,7 @@ fi
 
 # Debian's packages the application runs on, and those its tests add.
 PACKAGES_RUN=(procps util-linux php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-curl php8.2-zip php8.2-gd php8.2-imagick php-apcu postgresql-15 nginx-light librsvg2-bin)
-PACKAGES_TEST=(chromium-headless-shell python3-pil python3-shapely python3-svgelements)
+PACKAGES_TEST=(openssl chromium-headless-shell python3-pil python3-shapely python3-svgelements)
 
 PG_BIN=/usr/lib/postgresql/15/bin
 PHP_FPM=/usr/sbin/php-fpm8.2
@@ -236,6 +236,20 @@ fastcgi_param LARAVEL_STORAGE_PATH $SERVER_HOME;
 fastcgi_buffers 64 32k;
 fastcgi_buffer_size 32k;
 FASTCGI
+    # From here the application sends whoever had much of the machine of late to a line of their own; it sees how long a request waited.
+    cat >"$RUN/shared.conf" <<SHARED
+include $RUN/fastcgi.conf;
+fastcgi_param STERNBILD_LINE none;
+fastcgi_param REQUEST_ARRIVED \$msec;
+fastcgi_pass app;
+SHARED
+    # What nginx itself has to say to programs, as the application says such things.
+    cat >"$RUN/said.conf" <<SAID
+error_page 413 @too-large;
+error_page 408 @too-slow;
+error_page 429 @too-many;
+error_page 500 502 503 504 @no-answer;
+SAID
     cat >"$RUN/nginx.conf" <<NGINX
 worker_processes 2;
 worker_rlimit_nofile $(ulimit -Hn);
@@ -256,13 +270,6 @@ http {
     keepalive_timeout 30s;
     reset_timedout_connection on;
     $(held_to_few)
-    # What nginx itself has to say: to programs as the API says it, to people in words.
-    map \$request_uri \$to_programs { ~^/api/ application/json; default text/plain; }
-    map \$request_uri \$too_large { ~^/api/ '{"problem":"too-large","message":"What was sent is larger than can be taken in."}'; default 'What was sent is larger than can be taken in.'; }
-    map \$request_uri \$too_slow { ~^/api/ '{"problem":"waiting","message":"What was sent did not come in time. Please try again."}'; default 'What was sent did not come in time. Please try again.'; }
-    map \$request_uri \$too_many { ~^/api/ '{"problem":"waiting","message":"Too much is asked for from your address at once. Please wait a moment."}'; default 'Too much is asked for from your address at once. Please wait a moment.'; }
-    map \$request_uri \$no_answer { ~^/api/ '{"problem":"away","message":"The server does not answer."}'; default 'The server does not answer. Please try again in a moment.'; }
-    map \$request_uri \$not_understood { ~^/api/ '{"problem":"unusable","message":"The request is not one that can be understood."}'; default 'The request is not one that can be understood.'; }
     client_max_body_size 12m;
     client_body_buffer_size 256k;
     client_body_temp_path $RUN/body;
@@ -284,16 +291,6 @@ http {
         add_header Referrer-Policy same-origin always;
         add_header Content-Security-Policy "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'" always;
         add_header Permissions-Policy "camera=(), geolocation=(), microphone=(), payment=(), usb=()" always;
-        error_page 413 @too-large;
-        error_page 408 @too-slow;
-        error_page 429 @too-many;
-        error_page 500 502 503 504 @no-answer;
-        error_page 400 405 414 494 505 @not-understood;
-        location @too-large { default_type \$to_programs; return 413 \$too_large; }
-        location @too-slow { default_type \$to_programs; return 408 \$too_slow; }
-        location @too-many { default_type \$to_programs; add_header Retry-After 2 always; return 429 \$too_many; }
-        location @no-answer { default_type \$to_programs; add_header Retry-After 2 always; return 503 \$no_answer; }
-        location @not-understood { default_type \$to_programs; return 400 \$not_understood; }
         # Scripts of the server are run, never sent.
         location ~ \.php\$ { return 404; }
         location /build/ {
@@ -302,23 +299,32 @@ http {
         }
         # Pictures, drawings and plans with their pictures are larger than plans.
         location ~ ^/api/(pictures|bundles|drawings|sheets/[0-9a-f-]+/drawings)\$ {
+            include $RUN/said.conf;
             client_max_body_size 64m;
-            try_files \$uri @app;
+            try_files \$uri @api;
+        }
+        location /api/ {
+            include $RUN/said.conf;
+            try_files \$uri @api;
         }
         location / { try_files \$uri @app; }
-        location @app {
-            include $RUN/fastcgi.conf;
-            # From here the application sends whoever had much of the machine of late to a line of their own; it sees how long a request waited.
-            fastcgi_param STERNBILD_LINE none;
-            fastcgi_param REQUEST_ARRIVED \$msec;
-            fastcgi_pass app;
+        location @app { include $RUN/shared.conf; }
+        location @api {
+            include $RUN/said.conf;
+            include $RUN/shared.conf;
         }
         location @line {
+            include $RUN/said.conf;
             include $RUN/fastcgi.conf;
             fastcgi_param STERNBILD_LINE moves;
             fastcgi_pass line;
         }
+        location @too-large { default_type application/json; return 413 '{"problem":"too-large","message":"What was sent is larger than can be taken in."}'; }
+        location @too-slow { default_type application/json; return 408 '{"problem":"waiting","message":"What was sent did not come in time. Please try again."}'; }
+        location @too-many { default_type application/json; return 429 '{"problem":"waiting","message":"Too much is asked for from your address at once. Please wait a moment."}'; }
+        location @no-answer { default_type application/json; return 503 '{"problem":"away","message":"The server does not answer."}'; }
         location @stands-back {
+            include $RUN/said.conf;
             include $RUN/fastcgi.conf;
             fastcgi_param STERNBILD_LINE "stands back";
             fastcgi_pass line;
