@@ -38,18 +38,19 @@ final class Turns
         $row = DB::selectOne('
             INSERT INTO turns AS t (user_id, minute, asked, at) VALUES (:person, :minute, 1, :now)
             ON CONFLICT (user_id) DO UPDATE SET asked = CASE WHEN t.minute = excluded.minute THEN t.asked + 1 ELSE 1 END, minute = excluded.minute
-            RETURNING asked, greatest(0, spent - (:then - at) * '.self::SHARE.') + '.self::underWay($now).' AS spent, (began0 IS NOT NULL)::int + (began1 IS NOT NULL)::int AS open, '.self::free().' AS turn
+            RETURNING asked, greatest(0, spent - (:then - at) * '.self::SHARE.') + '.self::underWay($now).' AS spent, '.self::free().' AS turn
         ', ['person' => $person, 'minute' => intdiv((int) $now, 60), 'now' => $now, 'then' => $now]);
         $turn = $row->turn === null ? null : (int) $row->turn;
-        if ($turn !== null) {
-            self::begins($person, $turn);
-        }
 
-        return ['asked' => (int) $row->asked, 'spent' => (float) $row->spent, 'turn' => $turn, 'open' => (int) $row->open];
+        return ['asked' => (int) $row->asked, 'spent' => (float) $row->spent, 'turn' => $turn, 'open' => $turn === null ? self::AT_ONCE : self::begins($person, $turn)];
     }
 
-    /** Notes when a turn begins. What began before and never ended, since its worker was ended, had all that a request may have. */
-    private static function begins(int $person, int $turn): void
+    /**
+     * Notes when a turn begins. What began before and never ended, since its worker was ended, had all that a request may have.
+     *
+     * @return int how many others of the person are under way; of two that begin at once the second one knows of the first
+     */
+    private static function begins(int $person, int $turn): int
     {
         $now = microtime(true);
         $set = $lost = [];
@@ -58,7 +59,9 @@ final class Turns
             $lost[] = sprintf('CASE WHEN %s THEN %.1F ELSE 0 END', $isLost, self::MOST);
             $set[] = $one === $turn ? sprintf('began%d = %.6F', $one, $now) : "began$one = CASE WHEN $isLost THEN NULL ELSE began$one END";
         }
-        DB::update('UPDATE turns SET spent = spent + '.implode(' + ', $lost).', '.implode(', ', $set).' WHERE user_id = ?', [$person]);
+        $open = implode(' + ', array_map(static fn (int $one): string => "(began$one IS NOT NULL)::int", range(0, self::AT_ONCE - 1)));
+
+        return (int) DB::selectOne('UPDATE turns SET spent = spent + '.implode(' + ', $lost).', '.implode(', ', $set)." WHERE user_id = ? RETURNING $open - 1 AS others", [$person])->others;
     }
 
     /** In SQL: what the turns that are under way have had so far, taken for the time since they began. */

@@ -21,6 +21,11 @@ use Sternbild\Core\Result\Finding;
 /** The way into the core: plans as stored in, scenes out. */
 final readonly class Planning
 {
+    /** Bytes that a step takes to be shown, and the share of a request's memory that there is for all. */
+    private const STEP_SHOWN = 16_000;
+
+    private const SHARE_SHOWN = 0.9;
+
     /** Seconds in which variations are drawn; pictures of them come on top. */
     private const VARIED_WITHIN = 2.5;
 
@@ -110,6 +115,19 @@ final readonly class Planning
         }
 
         return [$edit, $scene];
+    }
+
+    /**
+     * A plan that is kept has to be one that can be shown: what it came to is in memory by now, and its sentences and shapes need as much again.
+     *
+     * @throws Unusable
+     */
+    public static function holdShowable(Scene $scene): void
+    {
+        $room = ini_parse_quantity((string) ini_get('memory_limit')) * self::SHARE_SHOWN;
+        if ($room > 0 && memory_get_usage() + self::STEP_SHOWN * count($scene->plan->steps) > $room) {
+            throw Unusable::at('/steps', 'a plan that comes to less: so many steps with so much in them can be worked out, but not be shown at once');
+        }
     }
 
     /**

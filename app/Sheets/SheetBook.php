@@ -29,7 +29,7 @@ final readonly class SheetBook
      */
     public function create(User $person, string $name, array $plan, string $label): Sheet
     {
-        $this->planning->scene($plan);
+        Planning::holdShowable($this->planning->scene($plan));
         $stored = SheetRevision::stored($plan, null);
 
         return DB::transaction(static function () use ($person, $name, $stored, $label): Sheet {
@@ -71,6 +71,7 @@ final readonly class SheetBook
         // Worked out before the row is locked: however long that takes, nobody waits for it.
         $before = $sheet->headRevision();
         [$edit, $scene] = $this->planning->edited($before->plan, $operations);
+        Planning::holdShowable($scene);
         PlanJson::holdGrowth($before->plan, $edit->plan());
 
         return $this->append($sheet, $person, $base, SheetRevision::stored($edit->plan(), $before), $edit->label(), $change) ? new Accepted($edit, $scene) : null;
@@ -86,7 +87,7 @@ final readonly class SheetBook
      */
     public function replace(Sheet $sheet, User $person, int $base, array $plan, string $change): void
     {
-        $this->planning->scene($plan);
+        Planning::holdShowable($this->planning->scene($plan));
         $this->append($sheet, $person, $base, SheetRevision::stored($plan, $sheet->headRevision()), 'Bring in a plan', $change);
     }
 

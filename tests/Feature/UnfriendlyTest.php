@@ -9,6 +9,7 @@ use App\Sheets\Quotas;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Sternbild\Core\Plan\PlanReader;
 use Tests\TestCase;
 
 /** Requests that no editor of ours sends. */
@@ -96,5 +97,16 @@ final class UnfriendlyTest extends TestCase
         $this->sheet();
         $this->expectException(OverQuota::class);
         Quotas::holdSheet(User::query()->findOrFail($person->id), 10);
+    }
+
+    public function test_a_sheet_of_as_many_steps_as_there_may_be_opens_and_one_more_is_refused_in_words(): void
+    {
+        $this->actingAs($this->person());
+        $plan = self::rosette();
+        $plan['steps'] = array_map(static fn (int $k): array => ['id' => "p$k", 'kind' => 'part.circle', 'center' => [$k % 100 * 8, intdiv($k, 100) * 8], 'radius' => 3], range(1, PlanReader::MOST_STEPS + 1));
+        $this->postJson('/api/sheets', ['name' => 'Too many', 'plan' => json_encode($plan)])->assertUnprocessable()->assertJsonPath('pointer', '/steps')->assertJsonPath('expected', 'a list of at most 9000 steps');
+        array_pop($plan['steps']);
+        $sheet = $this->postJson('/api/sheets', ['name' => 'Many', 'plan' => json_encode($plan)])->assertCreated()->json('id');
+        $this->getJson("/api/sheets/$sheet")->assertOk()->assertJsonCount(PlanReader::MOST_STEPS, 'plan.steps');
     }
 }

@@ -29,9 +29,7 @@ final class TakeTurn
     /** Beyond this, in seconds of a processor, a person had much of late. */
     private const MUCH = 1.0;
 
-    /** Up to this, had little; of the workers that all share so many are for everybody. */
-    private const LITTLE = 0.3;
-
+    /** Of the workers that all share so many are for everybody. */
     private const SHARED = 4;
 
     /** So long a request is worked on, in seconds of a processor; then what is not worked out is a finding. */
@@ -83,7 +81,7 @@ final class TakeTurn
             return new PlainResponse(headers: [self::ELSEWHERE => $othersWait ? '@stands-back' : '@line']);
         }
         // The last workers are for whoever had little, and has nothing else under way.
-        if ($line === 'none' && ($spent > self::LITTLE || $open > 0) && Turns::amongAll() >= self::SHARED) {
+        if ($line === 'none' && $open > 0 && Turns::amongAll() >= self::SHARED) {
             return new PlainResponse(headers: [self::ELSEWHERE => '@line']);
         }
         if ($line === 'stands back' && ! $this->standsBack()) {

@@ -124,6 +124,10 @@ final class Budget
      */
     public static function spend(float $units): void
     {
+        $budget = self::$current;
+        if ($budget === null) {
+            return;
+        }
         if (self::$clock !== null && (self::$isUp || (self::$sinceLook += $units) > self::LOOK)) {
             self::$sinceLook = 0.0;
             self::$isUp = self::$isUp || (self::$clock)();
@@ -131,8 +135,7 @@ final class Budget
                 throw new OverBudget('This takes more work than there is time for.');
             }
         }
-        $budget = self::$current;
-        if ($budget !== null && ($budget->spent += $units) > $budget->units) {
+        if (($budget->spent += $units) > $budget->units) {
             throw new OverBudget('This takes more work than there is time for.');
         }
     }

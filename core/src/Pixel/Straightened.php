@@ -22,11 +22,14 @@ final class Straightened
 
     private const QUALITY = 92;
 
+    /** Beside this share, making a picture smaller first is worth its while. */
+    private const SMALLER = 0.95;
+
     /** Seconds after which one that nobody asked for may go. */
     private const KEPT = 86_400;
 
-    /** Bytes of memory that the pixels of one may take. */
-    private const MEMORY = 100_000_000;
+    /** Bytes of memory that the pixels of one may take: the largest that is straightened, and what it comes to; in a file that takes five times as long. */
+    private const MEMORY = 180_000_000;
 
     /**
      * @param  list<Vec>  $corners  four places in pixels, clockwise from the upper left one; none where it stays as it is
@@ -95,13 +98,23 @@ final class Straightened
     {
         \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MEMORY, self::MEMORY);
         \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MAP, 0);
+        // What comes out smaller is read smaller where its form lets that, and made as small before it is straightened, point by point: many times as fast as weighing
+        // all pixels that fall on one, and as sharp.
+        $share = $corners === [] ? 1.0 : min(1.0, max($size) / self::longest($corners));
         $image = new \Imagick;
+        if ($share < self::SMALLER) {
+            $image->setOption('jpeg:size', sprintf('%dx%d', ceil($file->width * $share), ceil($file->height * $share)));
+        }
         $image->readImage($file->path.'[0]');
         if ($image->getImageColorspace() === \Imagick::COLORSPACE_CMYK) {
             $image->transformImageColorspace(\Imagick::COLORSPACE_SRGB);
         }
+        if ($share < self::SMALLER) {
+            $image->scaleImage((int) round($file->width * $share), (int) round($file->height * $share));
+        }
         if ($corners !== []) {
-            $image = self::distorted($image, $corners, $size);
+            [$across, $down] = [$image->getImageWidth() / $file->width, $image->getImageHeight() / $file->height];
+            $image = self::distorted($image, array_map(static fn (Vec $corner): Vec => new Vec($corner->x * $across, $corner->y * $down), $corners), $size);
         }
         if ($crop !== null) {
             $image->cropImage($crop[2], $crop[3], $crop[0], $crop[1]);
@@ -122,6 +135,16 @@ final class Straightened
     }
 
     /**
+     * The longest side between corners.
+     *
+     * @param  non-empty-list<Vec>  $corners
+     */
+    private static function longest(array $corners): float
+    {
+        return max(array_map(static fn (Vec $corner, int $k): float => $corner->distanceTo($corners[($k + 1) % count($corners)]), $corners, array_keys($corners)));
+    }
+
+    /**
      * @param  list<Vec>  $corners
      * @param  array{int, int}  $size
      *
@@ -138,6 +161,8 @@ final class Straightened
         }
         $image->setImageVirtualPixelMethod(\Imagick::VIRTUALPIXELMETHOD_EDGE);
         $image->setImageArtifact('distort:viewport', "{$wide}x{$high}+0+0");
+        $image->setImageArtifact('filter', 'point');
+        $image->setImageInterpolateMethod(\Imagick::INTERPOLATE_BILINEAR);
         $image->distortImage(\Imagick::DISTORTION_PERSPECTIVE, $numbers, false);
         $image->setImagePage(0, 0, 0, 0);
 

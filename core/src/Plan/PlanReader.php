@@ -16,7 +16,8 @@ final readonly class PlanReader
 
     public const LARGEST_FILE = 5 * 1024 * 1024;
 
-    public const MOST_STEPS = 20_000;
+    /** Of which all that has to be known to show them still fits into a request. */
+    public const MOST_STEPS = 9_000;
 
     private const DEEPEST = 32;
 

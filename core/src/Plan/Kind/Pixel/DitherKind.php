@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind\Pixel;
 
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Pixel\Bayer;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
@@ -61,6 +62,8 @@ final class DitherKind extends PaintingKind
         }
         $id = $given->step('on')->id;
         $picked = $given->cells('cells')->cells[$id] ?? throw new FieldFault('cells', 'choice', 'none of its cells is one of its grid');
+        // Cells that alternate are an outline each.
+        Budget::spend(7 * count($picked));
         $places = array_map(static fn (int $cell): array => $grid->cellCoordinates($cell), $picked);
         $columns = array_column($places, 0);
         [$first, $last] = $columns === [] ? [1, 1] : [min($columns), max($columns)];
