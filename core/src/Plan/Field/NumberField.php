@@ -30,7 +30,7 @@ final class NumberField extends Field
         public readonly string $measure,
         private readonly float $least,
         private readonly bool $leastAllowed,
-        private readonly float $most,
+        public readonly float $most,
         bool $required,
         int|float|string|null $default,
     ) {
