@@ -359,7 +359,7 @@ final readonly class Part implements Mappable
     /** What its figures cover together. Of copies in so many cells that they are not spelt out, what cells overlap counts for each of them. */
     public function covered(): Covered
     {
-        if ($this->spread === null || $this->spread->count() <= Covered::MOST_FIGURES) {
+        if ($this->spread === null || ($this->spread->count() <= Covered::MOST_FIGURES && $this->spread->canBeSpelt())) {
             return Covered::by($this->figures());
         }
 
