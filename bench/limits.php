@@ -34,7 +34,7 @@ if (($argv[1] ?? '') === 'lot') {
             }
         }
         $begin = $had();
-        Budget::setClock(static fn (): bool => $had() - $begin > 3.5);
+        Budget::setClock(static fn (): bool => $had() - $begin > 3.5 || memory_get_usage() > 0.7 * 256 * 1024 ** 2);
         try {
             $scene = Sample::scene($plan, budget: Budget::large());
             json_encode(SceneView::describe($scene, []), JSON_THROW_ON_ERROR);

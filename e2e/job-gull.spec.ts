@@ -94,7 +94,9 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
     // Looked at closely, as outlines; then in colour again.
     await page.getByRole('button', { name: 'Outlines' }).click();
     await page.mouse.move(...(await desk.at(380, 316)));
+    await page.keyboard.down('Control');
     await page.mouse.wheel(0, -600);
+    await page.keyboard.up('Control');
     await expect(page.getByText(/apart|meet|closest|nearest/i).first()).toBeVisible();
     await page.getByRole('button', { name: 'In colour' }).click();
     await page.getByRole('button', { name: 'Fit' }).click();

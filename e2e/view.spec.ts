@@ -16,7 +16,9 @@ test('the wheel zooms to the pointer, space drags the view, and fit shows the wh
 
     const before = await desk.at(480, 300);
     await page.mouse.move(...before);
+    await page.keyboard.down('Control');
     await page.mouse.wheel(0, -600);
+    await page.keyboard.up('Control');
     await expect.poll(async () => (await view(desk))[0]).toBeGreaterThan(whole[0] * 2);
     const after = await desk.at(480, 300);
     // The pointer stands on whole pixels.

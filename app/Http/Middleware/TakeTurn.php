@@ -35,6 +35,9 @@ final class TakeTurn
     /** So long a request is worked on, in seconds of a processor; then what is not worked out is a finding. */
     private const LONGEST = 3.5;
 
+    /** Share of a request's memory beyond which nothing more is worked out. */
+    private const ROOM = 0.7;
+
     /** Others wait where a request waited so long for a worker, in seconds, and so many of other people are being worked on. */
     private const BUSY = 0.04;
 
@@ -67,7 +70,8 @@ final class TakeTurn
         ['asked' => $asked, 'spent' => $spent, 'turn' => $this->turn, 'open' => $open] = Turns::begin($person->id);
         $this->person = $person;
         $this->had = self::processor();
-        Budget::setClock(fn (): bool => self::processor() - $this->had > self::LONGEST);
+        $room = ini_parse_quantity((string) ini_get('memory_limit')) * self::ROOM;
+        Budget::setClock(fn (): bool => self::processor() - $this->had > self::LONGEST || ($room > 0 && memory_get_usage() > $room));
         // A worker that ends in the middle keeps its connection, and with it the turn.
         register_shutdown_function($this->end(...));
         if ($asked > self::A_MINUTE) {

@@ -68,7 +68,8 @@ final readonly class Evaluator
             }
             $share = $budget->share(self::SHARE);
             try {
-                $given = self::arguments($step, $scope);
+                // Places on others, their crossings for one, can be much work by themselves.
+                $given = Budget::within($share, static fn (): Arguments => self::arguments($step, $scope));
                 $hash = hash('sha512/256', self::EDITION."\n".$step->kind->name()."\n".$given->fingerprint($step->kind->presentation()));
                 $result = $this->cache->get($hash);
                 if ($result === null) {

@@ -20,7 +20,7 @@ final readonly class Covered
     public const MOST_FIGURES = 2_000;
 
     /** What joining may take. */
-    private const UNITS = 3e5;
+    public const UNITS = 3e5;
 
     /** Of the size of what is covered: boxes that meet by less only touch. */
     public const TOUCH = 1e-9;
@@ -51,6 +51,12 @@ final readonly class Covered
         }
 
         return new self($area, $isWhole);
+    }
+
+    /** What each of them covers, added up. */
+    public static function each(float $area): self
+    {
+        return new self($area, false);
     }
 
     /** So many times as much. */

@@ -359,11 +359,10 @@ final readonly class Part implements Mappable
     /** What its figures cover together. Of copies in so many cells that they are not spelt out, what cells overlap counts for each of them. */
     public function covered(): Covered
     {
-        if ($this->spread === null || ($this->spread->count() <= Covered::MOST_FIGURES && $this->spread->canBeSpelt())) {
-            return Covered::by($this->figures());
-        }
+        $isEach = $this->spread === null || ($this->spread->count() <= Covered::MOST_FIGURES && $this->spread->canBeSpelt());
+        $covered = Budget::tried(Covered::UNITS, fn (): Covered => $this->spread === null || $isEach ? Covered::by($this->figures()) : $this->spread->covered());
 
-        return $this->spread->covered();
+        return $covered ?? Covered::each($this->sum(static fn (Figure $figure): float => $figure->area()));
     }
 
     public function perimeter(): float

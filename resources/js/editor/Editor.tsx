@@ -5,7 +5,10 @@ import { answer, api, type Operation, Problem, type SheetPage } from '../api/cli
 import { FullPage } from '../ui/FullPage';
 import { Mark } from '../ui/Mark';
 import { Waiting } from '../ui/Waiting';
-import { type Acts, ActsContext, type Desk, DeskContext, PaletteContext, type PlaceWanted } from './desk';
+import { type Acts, ActsContext, type Desk, DeskContext, PaletteContext, type PlaceWanted, type Told } from './desk';
+import { Foldable, useFolded } from './Foldable';
+import { useEverydayKeys } from './keys/EverydayKeys';
+import { Keyboard, KeyboardContext, useHearing, useKeys } from './keys/Keyboard';
 import { Findings } from './proofs/Findings';
 import { Begin } from './begin/Begin';
 import { HandOver } from './handover/HandOver';
@@ -19,7 +22,7 @@ import { PalettePanel } from './proofs/PalettePanel';
 import { FrameStrip } from './paint/FrameStrip';
 import { PaintProof } from './paint/PaintProof';
 import { Painter } from './paint/Painter';
-import { isThere, Picking } from './pick/pick';
+import { isThere, Picking, type Snapshot } from './pick/pick';
 import { PlanPanel } from './plan/PlanPanel';
 import { Proofs } from './proofs/Proofs';
 import { TileProof } from './proofs/TileProof';
@@ -46,12 +49,6 @@ export function Editor() {
     const [placeWanted, setPlaceWanted] = useState<PlaceWanted | null>(null);
     // Left with Escape, for another one, or with the sheet; after a place was taken it says nothing new.
     useEffect(() => () => placeWanted?.leave?.(), [placeWanted]);
-    useEffect(() => {
-        if (placeWanted === null) return;
-        const onKey = (event: KeyboardEvent) => event.key === 'Escape' && setPlaceWanted(null);
-        window.addEventListener('keydown', onKey);
-        return () => window.removeEventListener('keydown', onKey);
-    }, [placeWanted]);
     const [outlines, setOutlines] = useState(false);
     const [constructed, setConstructed] = useState(false);
     const [asking, setAsking] = useState<Asking | null>(null);
@@ -61,19 +58,48 @@ export function Editor() {
     const [kept, setKept] = useState<Done | null>(null);
     const sheet = useRef<SheetHandle>(null);
     const toSheet = useCallback(() => sheet.current?.focus(), []);
-    const [told] = useState(() => new Store<string | null>(null));
+    const [told] = useState(() => new Store<Told | null>(null));
+    const [renaming] = useState(() => new Store<string | null>(null));
+    const [offered] = useState(() => new Store<Desk['offered'] extends Store<infer T> ? T : never>({ verbs: [], begin: () => undefined }));
+    const [keyboard] = useState(() => new Keyboard());
+    const { folded, fold } = useFolded();
     const late = useLate(work.busy);
     const snapPlaces = useSnapPlaces(work.page);
     const chapter = useWorkedOn(work);
-    const { page, scene, move } = work;
+    const { page, scene, move: moved } = work;
     const { change: changed } = chapter;
+    const revision = useRef(0);
+    const [picks] = useState(() => new Map<number, Snapshot>());
     const change = useCallback(
         (operations: Operation[]) => {
             told.set(null);
+            picks.set(revision.current, picking.snapshot());
             return changed(operations);
         },
-        [changed, told],
+        [changed, told, picks, picking],
     );
+    const move = useCallback(
+        async (way: 'undo' | 'redo') => {
+            told.set(null);
+            picks.set(revision.current, picking.snapshot());
+            await moved(way);
+            const before = picks.get(queries.getQueryData<SheetPage>(['sheet', id])?.revision ?? 0);
+            if (before !== undefined) picking.restore(before);
+        },
+        [moved, told, picks, picking, queries, id],
+    );
+    useLayoutEffect(() => {
+        revision.current = page?.revision ?? 0;
+    }, [page?.revision]);
+    useHearing(keyboard, picking);
+    useKeys({
+        unasked: () => {
+            if (placeWanted === null) return false;
+            setPlaceWanted(null);
+        },
+        plan: () => fold('plan'),
+        proofs: () => fold('proofs'),
+    }, keyboard);
 
     const selected = page?.scene.steps.some((step) => step.id === chosen) === true ? chosen : null;
     const { changes } = work;
@@ -98,20 +124,6 @@ export function Editor() {
         const there = new Map(steps.map((step) => [step.id, step]));
         picking.keep((name) => isThere(there, name));
     }, [steps, picking]);
-
-    useEffect(() => {
-        const onKey = (event: KeyboardEvent) => {
-            const into = event.target as HTMLElement | null;
-            if (!(event.ctrlKey || event.metaKey) || into?.closest('input, textarea')) return;
-            if (event.key === 'z' || event.key === 'Z') {
-                event.preventDefault();
-                told.set(null);
-                void move(event.shiftKey ? 'redo' : 'undo');
-            }
-        };
-        window.addEventListener('keydown', onKey);
-        return () => window.removeEventListener('keydown', onKey);
-    }, [move, told]);
 
     async function bring(plan: string): Promise<Problem | null> {
         const problem = await work.bring(plan);
@@ -174,12 +186,17 @@ export function Editor() {
         setKept,
         toSheet,
         told,
+        move,
+        renaming,
+        offered,
+        folded,
+        fold,
         lookAt: (x, y, scale) => sheet.current?.lookAt(x, y, scale),
     };
 
     return (
-        <Shared desk={desk}>
-            <div className="grid h-full grid-cols-[320px_minmax(0,1fr)_236px] grid-rows-[auto_minmax(0,1fr)]">
+        <Shared desk={desk} keyboard={keyboard}>
+            <div className="grid h-full grid-rows-[auto_minmax(0,1fr)]" style={{ gridTemplateColumns: `${folded.plan ? '14px' : '320px'} minmax(0, 1fr) ${folded.proofs ? '14px' : '236px'}` }}>
                 <header data-keys className="col-span-3 border-b border-rule bg-paper">
                     <div className="flex h-12 items-center gap-3 pr-2.5 pl-[18px]">
                         <Link to="/" className="flex items-center gap-3" aria-label="Sternbild, all sheets">
@@ -223,13 +240,16 @@ export function Editor() {
                     </div>
                     {work.kept !== null && <KeptBanner kept={work.kept} busy={work.busy} onRetry={() => void work.retry()} onDrop={work.drop} />}
                 </header>
-                <PlanPanel />
+                <Foldable side="plan" what="the plan">
+                    <PlanPanel />
+                </Foldable>
                 <main data-keys className="flex min-h-0 min-w-0 flex-col bg-ground">
                     <Sheet handle={sheet}>
                         <Begin bring={bring} onBegun={() => sheet.current?.focus()} />
                     </Sheet>
                     <VerbBar onDone={() => sheet.current?.focus()} />
                 </main>
+                <Foldable side="proofs" what="proofs and palette">
                 <aside aria-label="Proofs, measures, findings and palette" className="flex min-h-0 flex-col gap-7 overflow-y-auto border-l border-rule bg-paper px-4 py-5">
                     <FrameStrip />
                     <PaintProof />
@@ -239,23 +259,34 @@ export function Editor() {
                     <Findings />
                     <PalettePanel />
                 </aside>
+                </Foldable>
             </div>
         </Shared>
     );
 }
 
+function EverydayKeys() {
+    useEverydayKeys();
+    return null;
+}
+
 /** What the regions of the editor share, each part for those that hang on it. */
-function Shared({ desk, children }: { desk: Desk; children: ReactNode }) {
-    const { page, scene, asking, picking, change, preview, select, askPlace, toSheet, told } = desk;
+function Shared({ desk, keyboard, children }: { desk: Desk; keyboard: Keyboard; children: ReactNode }) {
+    const { page, scene, asking, picking, change, preview, select, askPlace, toSheet, told, move, renaming } = desk;
     const latest = useRef({ page, scene, asking });
     useLayoutEffect(() => {
         latest.current = { page, scene, asking };
     });
-    const acts = useMemo<Acts>(() => ({ picking, change, preview, select, askPlace, toSheet, told, now: () => latest.current }), [picking, change, preview, select, askPlace, toSheet, told]);
+    const acts = useMemo<Acts>(() => ({ picking, change, preview, select, askPlace, toSheet, told, move, renaming, now: () => latest.current }), [picking, change, preview, select, askPlace, toSheet, told, move, renaming]);
     return (
         <ActsContext value={acts}>
             <PaletteContext value={page.plan.palette}>
-                <DeskContext value={desk}>{children}</DeskContext>
+                <DeskContext value={desk}>
+                    <KeyboardContext value={keyboard}>
+                        <EverydayKeys />
+                        {children}
+                    </KeyboardContext>
+                </DeskContext>
             </PaletteContext>
         </ActsContext>
     );

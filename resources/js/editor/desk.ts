@@ -4,6 +4,7 @@ import type { Hover } from './pick/hover';
 import type { Store } from './Store';
 import type { Asking } from './verbs/asking';
 import type { Done } from './verbs/KeepOn';
+import type { Verb } from './verbs/verbs';
 import type { Picking } from './pick/pick';
 import type { Painter } from './paint/Painter';
 import type { SnapIndex } from './pick/SnapIndex';
@@ -15,6 +16,14 @@ export interface PlaceWanted {
     before: string | null;
     /** Told when the asking ends without a place. */
     leave?: () => void;
+}
+
+export type Told = string | { text: string; label: string; run: () => void };
+
+/** What is folded away beside the sheet. */
+export interface Folded {
+    plan: boolean;
+    proofs: boolean;
 }
 
 /** What the regions of the editor share. */
@@ -68,14 +77,23 @@ export interface Desk {
     constructed: boolean;
     /** Puts the focus on the sheet, where keys are heard. */
     toSheet: () => void;
-    /** What there is to be told of a change; it goes with the next one. */
-    told: Store<string | null>;
+    /** What there is to be told of a change, with what can be done about it; it goes with the next one. */
+    told: Store<Told | null>;
+    /** Back to the revision before, or forth again; what was picked then is picked again. */
+    move: (way: 'undo' | 'redo') => Promise<unknown>;
+    /** The verbs that fit what is picked, and how one of them is begun. */
+    offered: Store<{ verbs: readonly Verb[]; begin: (verb: Verb) => void }>;
+    /** The step whose name is being typed in the plan. */
+    renaming: Store<string | null>;
+    /** The plan, or proofs and palette, folded away. */
+    folded: Folded;
+    fold: (side: keyof Folded) => void;
     /** Puts a place of the sheet into the middle of the view; enlarged to `scale` where that is more. */
     lookAt: (x: number, y: number, scale?: number) => void;
 }
 
 /** What can be done, and how things are when it is. Unlike the desk it stays the same object, so that sentences need not be drawn anew for each preview. */
-export interface Acts extends Pick<Desk, 'picking' | 'change' | 'preview' | 'select' | 'askPlace' | 'toSheet' | 'told'> {
+export interface Acts extends Pick<Desk, 'picking' | 'change' | 'preview' | 'select' | 'askPlace' | 'toSheet' | 'told' | 'move' | 'renaming'> {
     now: () => Pick<Desk, 'page' | 'scene' | 'asking'>;
 }
 

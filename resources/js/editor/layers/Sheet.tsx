@@ -2,8 +2,9 @@ import { type KeyboardEvent, type ReactNode, type Ref, useEffect, useImperativeH
 import { stepOf, useDesk, usePalette } from '../desk';
 import { Handles } from '../handles/Handles';
 import { useNudge } from '../handles/useNudge';
+import { useKeys } from '../keys/Keyboard';
 import type { Hover } from '../pick/hover';
-import { usePick } from '../pick/pick';
+import { stepIn, usePick } from '../pick/pick';
 import { PickModes } from '../pick/PickModes';
 import { useHits } from '../pick/useHits';
 import { usePutting } from '../pick/usePutting';
@@ -15,6 +16,8 @@ import { PlaceReadout } from './PlaceReadout';
 import { BringDrawing } from '../begin/BringDrawing';
 import { TraceLayer } from '../trace/TraceLayer';
 import { useTracing } from '../trace/useTracing';
+import { SheetMenu } from './SheetMenu';
+import { verbsFor } from '../verbs/verbs';
 import { useBringing } from './useBringing';
 import { useCloseUp } from './useCloseUp';
 import { usePointer } from './usePointer';
@@ -32,13 +35,11 @@ export interface SheetHandle {
     focus: () => void;
 }
 
-const ARROWS: string[] = ['ArrowRight', 'ArrowLeft', 'ArrowUp', 'ArrowDown'] satisfies Arrow[];
-
 const ZOOM = 1.25;
 
 /** The drawing: shows the scene, and turns pointer and keys into picks. */
 export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children: ReactNode }) {
-    const { page, scene, picking, gridsShown, measuresShown, selected, outlines, constructed, placeWanted, askPlace, select, worked, asking, setAsking, preview, pointed, drawingIn, painter, told, finishAsking } = useDesk();
+    const { page, scene, kinds, offered, picking, gridsShown, measuresShown, selected, outlines, constructed, placeWanted, select, worked, asking, setAsking, preview, pointed, drawingIn, painter, told, finishAsking } = useDesk();
     const saidOfChange = useSyncExternalStore(told.subscribe, told.get);
     const { mode, on } = usePick(picking);
     const palette = usePalette();
@@ -46,6 +47,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
     const canvas = useRef<HTMLCanvasElement>(null);
     const [hovering, show] = useState<Hover | null>(null);
     const [space, setSpace] = useState(false);
+    const [menu, setMenu] = useState<readonly [number, number] | null>(null);
 
     const { view, size, fit, zoomAt, pan, lookAt } = useView(box, scene.sheet.width, scene.sheet.height);
     const seen = useCloseUp(page.id, outlines, scene, view, size);
@@ -76,41 +78,50 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
 
     useImperativeHandle(handle, () => ({ fit, zoom, lookAt, focus: () => box.current?.focus() }));
 
+    /** The brush, and the tracer, hear their keys before all others. */
     function onKeyDown(event: KeyboardEvent): void {
-        if (paints && painting.key(event, hover)) return;
-        if (traces && trace.key(event)) return;
-        if (event.key === ' ') {
-            event.preventDefault();
-            setSpace(true);
-        } else if (event.key === 'Escape') {
-            if (placeWanted !== null) askPlace(null);
-            else if (asking !== null) {
+        if (paints) painting.key(event, hover);
+        else if (traces) trace.key(event);
+    }
+
+    /** A motif, the sectors of a repeat; of an outline its points, which stand there once it is chosen. */
+    function open(part: string): void {
+        picking.pickParts([part]);
+        select(stepIn(part));
+        const verb = verbsFor({ page, scene: page.scene, kinds, pick: picking.get(), picking, selected: stepIn(part), colour: null }).find((one) => one.opens !== undefined || one.drawsIn !== undefined);
+        if (verb !== undefined) offered.get().begin(verb);
+    }
+
+    const nudges = mode === 'parts' && picking.get().parts.length > 0;
+    useKeys({
+        hand: () => setSpace(true),
+        leave: () => {
+            if (asking !== null) {
                 setAsking(null);
                 void preview(null);
             } else {
                 picking.clear();
                 select(null);
             }
-        } else if (event.key === '+' || event.key === '=') {
-            zoom(ZOOM);
-        } else if (event.key === '-') {
-            zoom(1 / ZOOM);
-        } else if (event.key === 'f') {
-            fit();
-        } else if (ARROWS.includes(event.key) && mode === 'parts' && (event.shiftKey || event.altKey) && picking.get().parts.length > 0) {
-            event.preventDefault();
-            nudge(event.key as Arrow, event.altKey ? 0.1 : 1);
-        } else if (ARROWS.includes(event.key)) {
-            event.preventDefault();
+        },
+        in: () => zoom(ZOOM),
+        out: () => zoom(1 / ZOOM),
+        fit,
+        nudge: ({ key, shiftKey }) => (nudges ? nudge(key as Arrow, shiftKey ? 1 : 0.1) : false),
+        walk: ({ key, shiftKey }) => {
+            if (nudges && shiftKey) {
+                nudge(key as Arrow, 1);
+                return;
+            }
             pointer.out();
-            walk.arrow(event.key as Arrow, event.shiftKey);
-        } else if (event.key === 'Enter') {
-            event.preventDefault();
+            walk.arrow(key as Arrow, shiftKey);
+        },
+        press: () => {
             // Where the keys have walked to is picked first.
             if (asking !== null && placeWanted === null && !walk.isUnderWay) finishAsking.get()?.();
             else walk.press();
-        }
-    }
+        },
+    });
 
     const shown = { scene, view, size };
     const cellShown = outlines ? null : (stepOf(scene, drawingIn ?? selected ?? '')?.cell ?? null);
@@ -138,6 +149,22 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                         show(null);
                     }}
                     onKeyDown={onKeyDown}
+                    onContextMenu={(event) => {
+                        event.preventDefault();
+                        if (asking !== null || tool !== pointer) return;
+                        // By a key it is for what is picked; by a pointer for what lies there.
+                        const corner = box.current?.getBoundingClientRect();
+                        if (event.clientX === 0 && event.clientY === 0) setMenu([(corner?.left ?? 0) + size.width / 2, (corner?.top ?? 0) + size.height / 2]);
+                        else {
+                            pointer.reach(event);
+                            setMenu([event.clientX, event.clientY]);
+                        }
+                    }}
+                    onDoubleClick={(event) => {
+                        if (asking !== null || tool !== pointer || hit.wantsPoint) return;
+                        const found = pointer.reach(event);
+                        if (found?.part !== undefined) open(found.part);
+                    }}
                     onDragOver={bringing.onDragOver}
                     onDrop={bringing.onDrop}
                     onPaste={bringing.onPaste}
@@ -165,10 +192,16 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                 <Handles view={view} show={show} onClick={pointer.pickAt} />
                 {outlines && <PlaceReadout seen={seen} scene={scene} />}
                 {children}
+                <SheetMenu at={menu} onClose={() => setMenu(null)} />
                 <BringDrawing open={bringing.drawing !== null} given={bringing.drawing} onOpen={(open) => !open && bringing.putAway()} onClosed={() => box.current?.focus()} />
                 {saidOfChange !== null && (
                     <p role="status" className="pointer-events-none absolute top-3 left-1/2 max-w-[90%] -translate-x-1/2 rounded bg-honey px-3 py-1.5 text-[13px] leading-snug text-umber shadow">
-                        {saidOfChange}
+                        {typeof saidOfChange === 'string' ? saidOfChange : saidOfChange.text}
+                        {typeof saidOfChange !== 'string' && (
+                            <button type="button" data-keys className="pointer-events-auto ml-2 font-medium underline" onClick={saidOfChange.run}>
+                                {saidOfChange.label}
+                            </button>
+                        )}
                     </p>
                 )}
                 {bringing.said !== null && (

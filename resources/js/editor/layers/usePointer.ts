@@ -213,10 +213,24 @@ export function usePointer({ box, canvas, view, pan, panning, hit, putting, show
         circle.leave();
     }
 
+    /** What lies at a place of the window is picked, unless it is already; where nothing lies the pick stays. */
+    function reach(event: { clientX: number; clientY: number }): Hover | null {
+        const corner = box.current?.getBoundingClientRect();
+        const [x, y] = [event.clientX - (corner?.left ?? 0), event.clientY - (corner?.top ?? 0)];
+        const found = wantsPoint ? null : under(x, y);
+        const now = picking.get();
+        const isPicked = found === null || (found.part !== undefined && now.parts.includes(found.part)) || (found.line !== undefined && now.lines.includes(found.line)) || (found.cells !== undefined && putting.isPicked(found));
+        if (!isPicked) {
+            picking.clear();
+            pickAt(x, y);
+        }
+        return found;
+    }
+
     /** The pointer is not over the sheet any more, or keys are used instead. */
     function out(): void {
         rests.current = null;
     }
 
-    return { down, move, up, leave, out, pickAt };
+    return { down, move, up, leave, out, pickAt, reach };
 }

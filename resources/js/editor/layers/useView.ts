@@ -3,6 +3,14 @@ import type { View } from './paint';
 
 const MARGIN = 28;
 
+/** Pixels that a line of a wheel is. */
+const LINE = 16;
+
+/** How much is zoomed for a pixel of the wheel, and how many of one turn count: a notch is a third more, two fingers go gently. */
+const GENTLY = 0.0028;
+
+const MOST = 240;
+
 export interface ViewWork {
     view: View;
     size: { width: number; height: number };
@@ -68,16 +76,21 @@ export function useView(box: RefObject<HTMLDivElement | null>, sheetWidth: numbe
 
     // Wheel events have to be taken from the browser, which React's own listeners cannot.
     useEffect(() => {
-        const element = box.current;
+        // Over handles, which lie above the sheet, as well.
+        const element = box.current?.parentElement ?? null;
         if (element === null) return;
         const onWheel = (event: WheelEvent) => {
             event.preventDefault();
             const corner = element.getBoundingClientRect();
-            zoomAt(Math.exp(-event.deltaY * (event.ctrlKey ? 0.01 : 0.0016)), event.clientX - corner.left, event.clientY - corner.top);
+            // A wheel tells its way in pixels, lines or pages.
+            const unit = [1, LINE, element.clientHeight][event.deltaMode] ?? 1;
+            if (event.ctrlKey || event.metaKey) zoomAt(Math.exp(-Math.max(-MOST, Math.min(MOST, event.deltaY * unit)) * GENTLY), event.clientX - corner.left, event.clientY - corner.top);
+            else if (event.shiftKey && event.deltaX === 0) pan(-event.deltaY * unit, 0);
+            else pan(-event.deltaX * unit, -event.deltaY * unit);
         };
         element.addEventListener('wheel', onWheel, { passive: false });
         return () => element.removeEventListener('wheel', onWheel);
-    }, [box, zoomAt]);
+    }, [box, zoomAt, pan]);
 
     return { view, size, fit, zoomAt, pan, lookAt };
 }

@@ -1,6 +1,7 @@
-import { type ReactNode, useEffect, useState, useSyncExternalStore } from 'react';
+import { type ReactNode, useState, useSyncExternalStore } from 'react';
 import { stepOf, useDesk, usePalette } from '../desk';
 import { Swatch } from '../fields/Swatch';
+import { useKeys } from '../keys/Keyboard';
 import { usePick } from '../pick/pick';
 import { gridShape } from '../scene/geometry';
 import { BlockVerbs } from './BlockVerbs';
@@ -14,7 +15,7 @@ const NUMBERED = 9;
 const NAMED = 5;
 
 /** What the brush does, in the place of the verbs: how it paints, and in which colour. */
-export function PaintBar({ listens, children }: { listens: (target: EventTarget | null) => boolean; children: ReactNode }) {
+export function PaintBar({ children }: { children: ReactNode }) {
     const { scene, picking, painter, page } = useDesk();
     const palette = usePalette();
     const brush = useSyncExternalStore(painter.subscribe, painter.getBrush);
@@ -26,20 +27,16 @@ export function PaintBar({ listens, children }: { listens: (target: EventTarget 
     const names = Object.keys(palette);
     const isOwn = brush.colour !== 'none' && palette[brush.colour] === undefined;
 
-    useEffect(() => {
-        const onKey = (event: KeyboardEvent): void => {
-            if (!listens(event.target) || event.ctrlKey || event.metaKey || event.altKey || !/^[0-9]$/.test(event.key)) return;
-            event.preventDefault();
-            const number = Number(event.key);
-            if (number === 0) setNaming(!naming);
-            else if (naming) {
+    useKeys({
+        ways: () => setNaming(!naming),
+        colour: ({ key }) => {
+            const number = Number(key);
+            if (naming) {
                 setNaming(false);
                 const way = ways[number - 1];
                 if (way !== undefined) painter.set({ way });
             } else if (names[number - 1] !== undefined) painter.set({ colour: names[number - 1] });
-        };
-        window.addEventListener('keydown', onKey);
-        return () => window.removeEventListener('keydown', onKey);
+        },
     });
 
     return (

@@ -60,6 +60,13 @@ export type Came = { grid: string; addresses: string[]; gone?: boolean } | null;
 
 type Listener = (came: Came) => void;
 
+/** What was picked once. */
+export interface Snapshot {
+    readonly pick: Partial<Pick>;
+    readonly cells: ReadonlyMap<string, ReadonlySet<string>>;
+    readonly runs: ReadonlyMap<string, string[]>;
+}
+
 /** The pick of one editor. Kept outside React, because dragging across thousands of cells changes it at every frame. */
 export class Picking {
     private cells = new Map<string, Set<string>>();
@@ -121,6 +128,18 @@ export class Picking {
         this.cells.clear();
         this.runs.clear();
         this.tell(null, { mode: 'parts', parts, points: [], lines: [] });
+    }
+
+    /** What is picked, to be picked again later. */
+    snapshot(): Snapshot {
+        const { mode, reach, on, whole, snapsTo, parts, points, lines } = this.current;
+        return { pick: { mode, reach, on, whole, snapsTo, parts, points, lines }, cells: new Map([...this.cells].map(([grid, set]) => [grid, new Set(set)])), runs: new Map(this.runs) };
+    }
+
+    restore({ pick, cells, runs }: Snapshot): void {
+        this.cells = new Map([...cells].map(([grid, set]) => [grid, new Set(set)]));
+        this.runs = new Map(runs);
+        this.tell(null, pick);
     }
 
     /** Lets go of what is not there any more. */

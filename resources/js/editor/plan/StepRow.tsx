@@ -5,7 +5,7 @@ import type { Finding, Kind, Operation, Step, Piece } from '../../api/client';
 import { useActs } from '../desk';
 import { LiveField } from '../fields/LiveField';
 import { Dots } from './Dots';
-import { hangsOn } from './hangsOn';
+import { useRemoving } from './useRemoving';
 
 interface Props {
     step: Step;
@@ -39,12 +39,23 @@ function isChange(given: unknown): boolean {
 }
 
 function Sentence({ step, number, kind, findings, up, down, isSelected, refused: notMoved, beginsChapter }: Props) {
-    const { change, select, picking, toSheet, told, now } = useActs();
+    const { change, select, picking, toSheet, now, renaming } = useActs();
+    const removing = useRemoving();
     const { setNodeRef: setDragged, listeners, isDragging } = useDraggable({ id: step.id });
     const { setNodeRef: setDropped, isOver, rect, active } = useDroppable({ id: step.id });
     const landing = !isOver || isDragging ? '' : landingAt(rect.current?.top, active?.rect.current.initial?.top);
     const [all, setAll] = useState(false);
     const [naming, setNaming] = useState<string | null>(null);
+    // Asked for by its key, from the sheet as well.
+    useEffect(
+        () =>
+            renaming.subscribe(() => {
+                if (renaming.get() !== step.id) return;
+                setNaming(step.name ?? '');
+                renaming.set(null);
+            }),
+        [renaming, step.id, step.name],
+    );
     const [refused, setRefused] = useState<string | null>(null);
     const row = useRef<HTMLDivElement>(null);
     const hasMore = step.sentence.some((piece) => piece.optional && !piece.said);
@@ -70,7 +81,7 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
         setNaming(null);
     }
 
-    function pickIt(byPointer: boolean): void {
+    function pickIt(byPointer: boolean, isMore: boolean): void {
         // A pointer goes on to the sheet or the verbs, and keys are heard there; the keyboard stays in the plan.
         if (byPointer) toSheet();
         const { asking } = now();
@@ -79,16 +90,14 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
         if (asking !== null && step.role === 'part' && mode === 'parts') return picking.togglePart(step.id);
         if (asking !== null && (step.role === 'grid' || step.role === 'guide') && mode === 'lines') return picking.toggleLine(step.id, null);
         select(step.id);
-        if (step.role === 'part') picking.pickParts([step.id]);
+        if (step.role === 'part' && isMore && mode === 'parts') picking.togglePart(step.id);
+        else if (step.role === 'part') picking.pickParts([step.id]);
+        else if (isMore && (step.role === 'grid' || step.role === 'guide')) {
+            if (mode === 'lines') picking.toggleLine(step.id, null);
+            else picking.pickLines([step.id]);
+        }
     }
 
-    /** What hangs on it is told; the focus goes to the sheet, since the sentence goes. */
-    async function remove(): Promise<void> {
-        const hanging = hangsOn(now().scene, step);
-        await run([{ op: 'remove', ids: [step.id] }]);
-        if (hanging !== null) told.set(hanging);
-        toSheet();
-    }
 
     function onKeyDown(event: KeyboardEvent): void {
         const towards = event.altKey && event.key === 'ArrowUp' ? up : event.altKey && event.key === 'ArrowDown' ? down : null;
@@ -116,7 +125,7 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                 className="min-h-6 w-[50px] shrink-0 touch-none pt-[3px] pr-3.5 text-right text-[12px] text-slate tabular-nums hover:text-umber"
                 aria-label={`Step ${number}, ${step.label}`}
                 aria-pressed={isSelected}
-                onClick={(event) => pickIt(event.detail > 0)}
+                onClick={(event) => pickIt(event.detail > 0, event.shiftKey)}
             >
                 {number}
             </button>
@@ -200,7 +209,7 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                                 Begin a chapter here
                             </DropdownMenu.Item>
                         )}
-                        <DropdownMenu.Item className="menu-item text-brick" onSelect={() => void remove()}>
+                        <DropdownMenu.Item className="menu-item text-brick" onSelect={() => void removing([step.id]).then(setRefused)}>
                             Delete
                         </DropdownMenu.Item>
                     </DropdownMenu.Content>

@@ -1,8 +1,9 @@
 import { Popover } from 'radix-ui';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useRef, useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
-import { useDesk } from '../desk';
+import { useActs, useDesk } from '../desk';
 import { Swatch } from '../fields/Swatch';
+import { usePick } from '../pick/pick';
 import { PAPER } from '../layers/paint';
 import { contrast, fromHsb, type Hsb, toHsb } from '../../ui/colours';
 import { HeldTo } from '../palette/HeldTo';
@@ -15,17 +16,18 @@ const HEX = /^#[0-9a-f]{6}$/i;
 /** The named colours of the sheet. A colour changed here changes wherever it is used. */
 export function PalettePanel() {
     const { page } = useDesk();
+    const give = useGiving();
     return (
         <section aria-label="Palette" className="flex flex-col gap-2">
             <h2 className="heading">Palette</h2>
             <ul className="-mx-1.5 flex flex-col">
                 {Object.entries(page.plan.palette).map(([name, colour]) => (
                     <li key={name}>
-                        <ColourEntry name={name} colour={colour} />
+                        <ColourEntry name={name} colour={colour} give={give} />
                     </li>
                 ))}
                 <li>
-                    <ColourEntry name={null} colour="#8a6fa8" />
+                    <ColourEntry name={null} colour="#8a6fa8" give={null} />
                 </li>
                 <li>
                     <RampEntry />
@@ -38,7 +40,7 @@ export function PalettePanel() {
     );
 }
 
-function ColourEntry({ name, colour }: { name: string | null; colour: string }) {
+function ColourEntry({ name, colour, give }: { name: string | null; colour: string; give: ReturnType<typeof useGiving> }) {
     const { change, preview, scene, page } = useDesk();
     const others = Object.keys(page.plan.palette).filter((other) => other !== name);
     const [open, setOpen] = useState(false);
@@ -74,17 +76,19 @@ function ColourEntry({ name, colour }: { name: string | null; colour: string }) 
                 setOpen(next);
             }}
         >
-            <Popover.Trigger className="flex w-full items-center gap-2.5 rounded px-1.5 py-[5px] text-left hover:bg-honey" aria-label={name === null ? 'Add a colour' : `Colour ${name}, ${colour}`}>
-                {name === null ? (
-                    <span className="text-[12.5px] font-medium text-umber">Add a colour</span>
-                ) : (
-                    <>
-                        <Swatch colour={colour} size={16} />
-                        <span className="flex-1 truncate font-serif text-[15px] leading-tight italic">{name}</span>
-                        <span className="text-[11.5px] text-slate tabular-nums">{colour}</span>
-                    </>
-                )}
-            </Popover.Trigger>
+            <div className="flex items-center rounded hover:bg-honey">
+                {name !== null && <GivingSwatch name={name} colour={colour} give={give} />}
+                <Popover.Trigger className={`flex min-w-0 flex-1 items-center gap-2.5 rounded py-[5px] pr-1.5 text-left ${name === null ? 'pl-1.5' : 'pl-2'}`} aria-label={name === null ? 'Add a colour' : `Colour ${name}, ${colour}`} title={name === null ? undefined : 'Change this colour'}>
+                    {name === null ? (
+                        <span className="text-[12.5px] font-medium text-umber">Add a colour</span>
+                    ) : (
+                        <>
+                            <span className="flex-1 truncate font-serif text-[15px] leading-tight italic">{name}</span>
+                            <span className="text-[11.5px] text-slate tabular-nums">{colour}</span>
+                        </>
+                    )}
+                </Popover.Trigger>
+            </div>
             <Popover.Portal>
                 <Popover.Content className="menu w-60 p-3" side="left" align="start" sideOffset={10}>
                     <form className="flex flex-col gap-3" onSubmit={(event) => void submit(event)}>
@@ -138,6 +142,46 @@ function ColourEntry({ name, colour }: { name: string | null; colour: string }) 
                 </Popover.Content>
             </Popover.Portal>
         </Popover.Root>
+    );
+}
+
+/** Gives the picked parts a colour: inside, or along their rims. Null where no part is picked. */
+function useGiving(): ((name: string, what: 'fill' | 'stroke') => void) | null {
+    const { picking } = useDesk();
+    const { change, told, now } = useActs();
+    const pick = usePick(picking);
+    const given = useRef<Promise<unknown>>(Promise.resolve());
+    if (pick.mode !== 'parts' || pick.parts.length === 0) return null;
+
+    async function give(name: string, what: 'fill' | 'stroke'): Promise<void> {
+        const { page } = now();
+        // The look that says just these parts is changed, not covered by another.
+        const same = page.plan.steps.findLast((step) => step.kind === 'style' && JSON.stringify(step['of']) === JSON.stringify(pick.parts));
+        const stroke = same === undefined ? undefined : (same['stroke'] as Record<string, unknown> | undefined);
+        const value = what === 'fill' ? name : { width: strokeWidth(page.scene.sheet), ...stroke, color: name };
+        const refused = await change([same === undefined ? { op: 'add', step: { kind: 'style', of: [...pick.parts], [what]: value } } : { op: 'set', id: same.id, field: what, value }]);
+        if (refused !== null) told.set(refused.message);
+    }
+
+    // One after the other: the second one changes what came of the first.
+    return (name, what) => {
+        given.current = given.current.then(() => give(name, what));
+    };
+}
+
+/** A three hundredth of the sheet, in a round number. */
+function strokeWidth({ width, height }: { width: number; height: number }): number {
+    return Number((Math.max(width, height) / 300).toPrecision(1));
+}
+
+/** The inside of a swatch gives picked parts their fill, its rim their stroke. */
+function GivingSwatch({ name, colour, give }: { name: string; colour: string; give: ReturnType<typeof useGiving> }) {
+    if (give === null) return <span className="grid size-[38px] shrink-0 place-items-center"><Swatch colour={colour} size={18} /></span>;
+    return (
+        <span className="relative grid size-[38px] shrink-0 place-items-center">
+            <button type="button" className="absolute inset-0 rounded-full border-[5px] hover:border-[6px]" style={{ borderColor: colour }} aria-label={`Stroke with ${name}`} title={`Stroke what is picked with ${name}`} onClick={() => give(name, 'stroke')} />
+            <button type="button" className="relative size-6 rounded-full hover:scale-105" style={{ background: colour, boxShadow: 'inset 0 0 0 1px rgba(27,33,64,.15)' }} aria-label={`Fill with ${name}`} title={`Fill what is picked with ${name}`} onClick={() => give(name, 'fill')} />
+        </span>
     );
 }
 

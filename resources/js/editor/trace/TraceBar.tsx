@@ -1,26 +1,23 @@
-import { type ReactNode, useEffect, useSyncExternalStore } from 'react';
+import { type ReactNode, useSyncExternalStore } from 'react';
 import { useDesk } from '../desk';
 import { TypedInput } from '../fields/asked';
+import { useKeys } from '../keys/Keyboard';
 import { pictures, tracers, tracing } from './tracing';
 
 /** What is laid along lines of a picture, in the place of the verbs. */
-export function TraceBar({ listens, children }: { listens: (target: EventTarget | null) => boolean; children: ReactNode }) {
+export function TraceBar({ children }: { children: ReactNode }) {
     const { scene, kinds } = useDesk();
     const chosen = useSyncExternalStore(tracing.subscribe, tracing.get);
     const all = tracers(kinds);
     const seen = pictures(scene);
 
-    useEffect(() => {
-        const onKey = (event: KeyboardEvent): void => {
-            if (!listens(event.target) || event.ctrlKey || event.metaKey || event.altKey || !/^[1-9]$/.test(event.key)) return;
-            const one = tracers(kinds)[Number(event.key) - 1];
-            if (one === undefined) return;
-            event.preventDefault();
+    useKeys({
+        lays: (event) => {
+            const one = all[Number(event.key) - 1];
+            if (one === undefined) return false;
             tracing.set({ ...tracing.get(), lays: one.name });
-        };
-        window.addEventListener('keydown', onKey);
-        return () => window.removeEventListener('keydown', onKey);
-    }, [kinds, listens]);
+        },
+    });
 
     return (
         <>

@@ -1,72 +1,41 @@
 import { Dialog } from 'radix-ui';
+import { TABLE, type Title } from '../keys/table';
 
-const PAGES: { title: string; keys: [keys: string[], does: string][] }[] = [
-    {
-        title: 'On the sheet',
-        keys: [
-            [['←', '↑', '↓', '→'], 'walk over cells, points, lines or parts'],
-            [['Shift', 'arrow'], 'pick cells on the way'],
-            [['Enter'], 'pick what the walk stands on; do what is asked for'],
-            [['Alt', 'pull'], 'take the cells on the way out of the pick'],
-            [['Shift', 'arrow'], 'move picked parts by a step of their grid; with Alt by a tenth'],
-            [['Esc'], 'pick nothing; leave what is asked or kept on'],
-            [['F'], 'fit the view'],
-            [['+', '−'], 'zoom'],
-            [['Space', 'drag'], 'move the view'],
-        ],
-    },
-    {
-        title: 'Verbs',
-        keys: [
-            [['1', '…', '9'], 'the verb with this number'],
-            [['0', '1', '…', '9'], 'another family of verbs'],
-            [['/'], 'say it: find a verb by any word for it'],
-            [['.'], 'the last verb again, with this pick'],
-            [['K'], 'keep the last verb on, for every new pick'],
-            [['Enter'], 'do what is asked for'],
-        ],
-    },
-    {
-        title: 'Painting',
-        keys: [
-            [['1', '…', '9'], 'a colour'],
-            [['0', '1', '…', '8'], 'another way to paint'],
-            [['←', '↑', '↓', '→'], 'the next colour, while the pointer is on the sheet; else walk, with Shift painting'],
-            [['Enter'], 'paint, or begin and end what is pulled'],
-            [['E'], 'take away'],
-            [['S'], 'take the colour of this cell'],
-            [['B'], 'the colour before'],
-            [['Shift', 'click'], 'a line from the last cell'],
-        ],
-    },
-    {
-        title: 'In a sentence',
-        keys: [
-            [['↑', '↓'], 'a number up or down; with Shift by ten'],
-            [['Enter'], 'take what was typed'],
-            [['Esc'], 'leave it as it was'],
-            [['Alt', '↑'], 'the step before the one above'],
-            [['Alt', '↓'], 'the step behind the one below'],
-        ],
-    },
-    {
-        title: 'A place taken hold of',
-        keys: [
-            [['←', '↑', '↓', '→'], 'along the grid; else by 1, with Shift by 10, with Alt by a tenth'],
-            [['Space'], 'take several, to be moved together'],
-            [['Insert'], 'a point more on this way'],
-            [['Delete'], 'this point out'],
-            [['Esc'], 'leave it where it was'],
-        ],
-    },
-    {
-        title: 'Anywhere',
-        keys: [
-            [['Ctrl', 'Z'], 'undo'],
-            [['Ctrl', 'Shift', 'Z'], 'redo'],
-            [['?'], 'this page'],
-        ],
-    },
+type Line = [keys: readonly string[], does: string];
+
+/** Those of fields, lists and handles, and of the brush, which are heard there alone. */
+const OWN: Partial<Record<Title | 'In a sentence' | 'A place taken hold of', Line[]>> = {
+    'On the sheet': [
+        [['Alt', 'pull'], 'take the cells on the way out of the pick'],
+        [['Ctrl', 'wheel'], 'zoom where the pointer is; the wheel alone moves the view'],
+    ],
+    Painting: [
+        [['←', '↑', '↓', '→'], 'the next colour, while the pointer is on the sheet; else walk, with Shift painting'],
+        [['Enter'], 'paint, or begin and end what is pulled'],
+        [['E'], 'take away'],
+        [['S'], 'take the colour of this cell'],
+        [['B'], 'the colour before'],
+        [['Shift', 'click'], 'a line from the last cell'],
+    ],
+    'In a sentence': [
+        [['↑', '↓'], 'a number up or down; with Shift by ten'],
+        [['Enter'], 'take what was typed'],
+        [['Esc'], 'leave it as it was'],
+        [['Alt', '↑'], 'the step before the one above'],
+        [['Alt', '↓'], 'the step behind the one below'],
+    ],
+    'A place taken hold of': [
+        [['←', '↑', '↓', '→'], 'along the grid; else by 1, with Shift by 10, with Alt by a tenth'],
+        [['Space'], 'take several, to be moved together'],
+        [['Insert'], 'a point more on this way'],
+        [['Delete'], 'this point out'],
+        [['Esc'], 'leave it where it was'],
+    ],
+};
+
+const PAGES: { title: string; keys: Line[] }[] = [
+    ...[...new Set(TABLE.map(({ title }) => title))].map((title) => ({ title, keys: [...TABLE.filter((one) => one.title === title).map(({ shown, does }): Line => [shown, does]), ...(OWN[title] ?? [])] })),
+    ...(['In a sentence', 'A place taken hold of'] as const).map((title) => ({ title, keys: OWN[title] ?? [] })),
 ];
 
 /** All keys on one page. */

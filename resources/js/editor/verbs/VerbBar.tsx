@@ -4,6 +4,7 @@ import { AskBar } from './AskBar';
 import { problemText, useDesk } from '../desk';
 import { Keys } from './Keys';
 import { type Done, keepOn, MODE_OF } from './KeepOn';
+import { useKeys } from '../keys/Keyboard';
 import { type Pick, usePick } from '../pick/pick';
 import { memberLabel } from '../pick/useHits';
 import { PaintBar } from '../paint/PaintBar';
@@ -25,7 +26,7 @@ const MOST_PICTURED = 6;
 /** The families of verbs that fit the pick, and the verbs of the open one. */
 export function VerbBar({ onDone }: { onDone: () => void }) {
     const desk = useDesk();
-    const { page, scene, kinds, picking, selected, change, preview, select, added, last, setLast, kept, setKept, asking, setAsking, finishAsking, pointed, workOn, drawIn } = desk;
+    const { page, scene, kinds, picking, selected, change, preview, select, added, last, setLast, kept, setKept, asking, setAsking, finishAsking, pointed, workOn, drawIn, offered } = desk;
     const pick = usePick(picking);
     // What was refused is told as long as what was picked, and what there is, are what they were.
     const [refusal, setRefusal] = useState<{ text: string; pick: Pick; revision: number } | null>(null);
@@ -106,6 +107,8 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         else setAsking(asked(verb));
     }
 
+    useEffect(() => offered.set({ verbs, begin }));
+
     function leave(): void {
         setAsking(null);
         setProblem(null);
@@ -153,46 +156,34 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         if (again !== undefined && last !== null) void run(again, { ...again.start, ...last.answers });
     }
 
-    useEffect(() => {
-        const onKey = (event: KeyboardEvent) => {
-            const into = event.target as HTMLElement | null;
-            if (into === null || !listensTo(into) || event.ctrlKey || event.metaKey || event.altKey || asking !== null) return;
-            if (event.key === '/') {
-                event.preventDefault();
-                setSaying(true);
-            } else if (event.key === '?') {
-                event.preventDefault();
-                setKeys(true);
-            } else if (pick.mode === 'paint' || pick.mode === 'trace') {
-                // All others are the brush's, or the tracer's.
-            } else if (event.key === '.') {
-                event.preventDefault();
-                doAgain();
-            } else if (event.key === '0') {
-                event.preventDefault();
-                setNaming(true);
-            } else if (/^[1-9]$/.test(event.key)) {
-                event.preventDefault();
-                const number = Number(event.key);
-                if (naming) {
-                    const named = FAMILIES[number - 1];
-                    setNaming(false);
-                    if (named !== undefined && families.includes(named)) setOpened((old) => ({ ...old, [sort]: named }));
-                } else {
-                    const verb = shown.find((one) => one.key === number);
-                    if (verb !== undefined) begin(verb);
-                }
-            } else if (event.key.toLowerCase() === 'k' && kept === null) {
-                event.preventDefault();
-                setProblem(null);
-                keepOn(desk);
-            } else if (event.key === 'Escape') {
+    // While something is asked for, it is answered first.
+    const free = (act: (event: KeyboardEvent) => void) => (event: KeyboardEvent) => (asking !== null ? false : act(event));
+    useKeys({
+        say: free(() => setSaying(true)),
+        keys: free(() => setKeys(true)),
+        again: free(doAgain),
+        families: free(() => setNaming(true)),
+        verb: free(({ key }) => {
+            const number = Number(key);
+            if (naming) {
+                const named = FAMILIES[number - 1];
                 setNaming(false);
-                setKept(null);
+                if (named !== undefined && families.includes(named)) setOpened((old) => ({ ...old, [sort]: named }));
+            } else {
+                const verb = shown.find((one) => one.key === number);
+                if (verb !== undefined) begin(verb);
             }
-        };
-        window.addEventListener('keydown', onKey);
-        return () => window.removeEventListener('keydown', onKey);
+        }),
+        keep: free(() => {
+            if (kept !== null) return;
+            setProblem(null);
+            keepOn(desk);
+        }),
+        leave: () => {
+            if (asking !== null || (!naming && kept === null)) return false;
+            setNaming(false);
+            setKept(null);
+        },
     });
 
     if (asking !== null && now !== null) {
@@ -259,7 +250,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     if (pick.mode === 'paint') {
         return (
             <section aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
-                <PaintBar listens={listensTo}>{sayIt}</PaintBar>
+                <PaintBar>{sayIt}</PaintBar>
                 <Keys open={keys} onOpen={setKeys} onClosed={onDone} />
             </section>
         );
@@ -268,7 +259,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     if (pick.mode === 'trace') {
         return (
             <section aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
-                <TraceBar listens={listensTo}>{sayIt}</TraceBar>
+                <TraceBar>{sayIt}</TraceBar>
                 <Keys open={keys} onOpen={setKeys} onClosed={onDone} />
             </section>
         );
@@ -338,11 +329,6 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
             </div>
         </section>
     );
-}
-
-/** Whether single keys are for the verbs: on the sheet, and on what stands above and below it, but in no field (WCAG 2.1.4). */
-function listensTo(target: EventTarget | null): boolean {
-    return target instanceof HTMLElement && target.closest('[data-keys]') !== null && target.closest('input, select, textarea, [contenteditable], [role=menu], [role=dialog], form') === null;
 }
 
 /** What a verb that is kept on waits for. */
