@@ -54,7 +54,7 @@ final readonly class Runs
     {
         $lines = $circles = $cubics = $members = [];
         foreach ($curves as $number => $curve) {
-            Budget::spend($curve instanceof Cubic ? 90 : 0.5);
+            Budget::spend($curve instanceof Cubic ? 90 : 6);
             if (! Outline::isLonger($curve, self::TRIFLE * $tolerance)) {
                 continue;
             }
