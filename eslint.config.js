@@ -15,6 +15,14 @@ export default tseslint.config(
         },
     },
     {
+        // One table of keys, and one listener: what is heard beside it is in no page of keys, and in no test against doublings.
+        files: ['resources/js/editor/**/*.{ts,tsx}'],
+        ignores: ['resources/js/editor/keys/Keyboard.ts'],
+        rules: {
+            'no-restricted-syntax': ['error', { selector: "CallExpression[callee.property.name='addEventListener'] > Literal[value=/^key/]", message: 'Keys stand in keys/table.ts, and are heard by useKeys().' }],
+        },
+    },
+    {
         // What a hand would type is typed: filling a field in hides what people meet.
         files: ['e2e/**/*.ts'],
         rules: {

@@ -61,10 +61,10 @@ test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on i
     expect(repeat?.['of']).toEqual([lamp, wave?.id]);
     await page.getByRole('button', { name: 'Done', exact: true }).click();
     await expect(page.getByText('Drawing in every sector')).toBeHidden();
-    // Fourteen fields side by side, each twice: a ring with straight sides.
+    // Fourteen fields side by side, each with its mirror image on it: a ring with straight sides.
     const field = 0.5 * (180 ** 2 - 120 ** 2) * Math.sin((2 * Math.PI) / 14);
     const discs = Math.PI * 14 ** 2;
-    expect((await desk.measures('r1'))['area']).toBeCloseTo(28 * (field + discs), 2);
+    expect((await desk.measures('r1'))['area']).toBeCloseTo(14 * (field + discs), 2);
 
     // Another count, and half of it near the middle.
     await page.getByRole('radio', { name: 'cells' }).click();
@@ -79,7 +79,7 @@ test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on i
     await desk.setNumber('sectors of grid 1', '18');
     await next();
     const after = 0.5 * (180 ** 2 - 120 ** 2) * Math.sin((2 * Math.PI) / 18);
-    expect((await desk.measures('r1'))['area']).toBeCloseTo(36 * (after + discs), 2);
+    expect((await desk.measures('r1'))['area']).toBeCloseTo(18 * (after + discs), 2);
     expect((await desk.measures('r2'))['area']).toBeCloseTo(9 * 10 * 50, 4);
 
     // Twelve variations, three of them kept.

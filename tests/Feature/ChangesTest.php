@@ -229,12 +229,12 @@ final class ChangesTest extends TestCase
 
     public function test_a_plan_that_grew_by_changes_is_held_to_the_size_of_a_file(): void
     {
-        $circle = static fn (int $number): array => ['id' => "c$number", 'kind' => 'guide.circle', 'name' => str_repeat('quay ', 15).'x', 'center' => [100.123456, 200.654321], 'radius' => 30, 'muted' => true];
-        $plan = [...self::rosette(), 'steps' => [$circle(0)]];
-        $bytes = strlen(PlanJson::pretty([...$plan, 'steps' => [$circle(10_000), $circle(10_001)]])) - strlen(PlanJson::pretty([...$plan, 'steps' => [$circle(10_000)]]));
-        $plan['steps'] = array_map($circle, range(10_000, 9_999 + intdiv(PlanReader::LARGEST_FILE - 1000, $bytes)));
+        $line = static fn (int $number): array => ['id' => "c$number", 'kind' => 'guide.run', 'name' => str_repeat('quay ', 15).'x', 'points' => array_fill(0, 40, [100.123456, 200.654321]), 'muted' => true];
+        $plan = [...self::rosette(), 'steps' => [$line(0)]];
+        $bytes = strlen(PlanJson::pretty([...$plan, 'steps' => [$line(10_000), $line(10_001)]])) - strlen(PlanJson::pretty([...$plan, 'steps' => [$line(10_000)]]));
+        $plan['steps'] = array_map($line, range(10_000, 9_999 + intdiv(PlanReader::LARGEST_FILE - 1000, $bytes)));
         $sheet = $this->sheet($plan);
-        $lay = static fn (int $steps): array => array_map(static fn (int $number): array => ['op' => 'add', 'step' => array_diff_key($circle($number), ['id' => true])], range(1, $steps));
+        $lay = static fn (int $steps): array => array_map(static fn (int $number): array => ['op' => 'add', 'step' => array_diff_key($line($number), ['id' => true])], range(1, $steps));
         $this->change($sheet, 1, $lay(10))->assertUnprocessable()->assertJsonPath('expected', static fn (string $expected): bool => str_starts_with($expected, 'at most 5 MB'));
         self::assertSame(1, $sheet->refresh()->head);
         $this->change($sheet, 1, [['op' => 'remove', 'ids' => ['c10000']]])->assertOk();

@@ -58,6 +58,8 @@ describe('lines of the plan', () => {
         const found = rows({ sought: 'RIM', turned: new Set(['chapter g1']) });
         expect(found.map((row) => (row.type === 'step' ? row.at : row.key))).toEqual(['chapter g1', 5]);
         expect(rows({ sought: 'no such words' })).toEqual([]);
+        // By what people call it, though no sentence says so.
+        expect(rows({ sought: 'mandala' }).filter((row) => row.type === 'step').map((row) => row.step.kind)).toEqual(['grid.polar']);
     });
 
     it('that something is wrong with stand for themselves', () => {

@@ -30,6 +30,8 @@ export interface Folds {
 /** The lines of the plan: chapters, sentences, and runs of like sentences told in one. What is sought is shown whatever is folded. */
 export function rowsOf(scene: Scene, { turned, sought, selected, kinds, working }: Folds): Row[] {
     const wanted = sought.trim().toLowerCase();
+    // Where no sentence says it, it is what people call some of them.
+    const isFound = wanted !== '' && scene.steps.some((step) => said(step).includes(wanted)) ? (step: Step) => said(step).includes(wanted) : (step: Step) => isCalled(kinds, step.kind, wanted);
     const troubled = new Set(scene.findings.map((finding) => finding.step));
     const labels = new Map(scene.steps.map((step) => [step.id, step.label]));
     const rows: Row[] = [];
@@ -38,7 +40,7 @@ export function rowsOf(scene: Scene, { turned, sought, selected, kinds, working 
         const steps = scene.steps.slice(at, at + section.steps);
         const numbered = steps.map((step, k): StepRowData => ({ type: 'step', key: step.id, step, at: at + k }));
         at += section.steps;
-        const found = wanted === '' ? numbered : numbered.filter(({ step }) => said(step).includes(wanted));
+        const found = wanted === '' ? numbered : numbered.filter(({ step }) => isFound(step));
         const isAside = working !== null && working !== section.from;
         const folded = wanted === '' && turned.has(chapterKey(section.from)) !== isAside && !steps.some((step) => step.id === selected);
         if (wanted !== '' && found.length === 0) continue;
@@ -59,6 +61,13 @@ interface Gathering {
     kinds: Kind[];
     troubled: ReadonlySet<string | null>;
     labels: ReadonlyMap<string, string>;
+}
+
+/** Whether people call a sort of step so: by its name as it is typed, and by any usual word for a way of making it once that is typed whole. */
+function isCalled(kinds: Kind[], name: string, wanted: string): boolean {
+    const kind = kinds.find((one) => one.kind === name);
+    const names = [kind?.label ?? '', name.split('.').at(-1) ?? ''];
+    return names.some((word) => word.toLowerCase().startsWith(wanted)) || (kind?.offers.some((offer) => offer.words.some((word) => word.toLowerCase() === wanted)) ?? false);
 }
 
 /** Runs of like sentences without names, in one line each; not those that something is wrong with, or that are picked. */

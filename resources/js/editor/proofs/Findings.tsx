@@ -1,5 +1,5 @@
-import { useState } from 'react';
-import type { Finding } from '../../api/client';
+import { useMemo, useState } from 'react';
+import type { Finding, Scene } from '../../api/client';
 import { problemText, useDesk } from '../desk';
 import { LiveNumber } from '../fields/LiveNumber';
 
@@ -8,18 +8,54 @@ const SHOWN_AT = 60;
 
 /** What the checks found, what mends it, and from which measure on they speak up. */
 export function Findings() {
-    const { scene } = useDesk();
+    const { page, scene } = useDesk();
+    // Of what is being drawn nothing is found before it is done, nor of what is hidden, unless it went wrong.
+    const causes = useMemo(() => byCause(page.scene), [page.scene]);
     return (
         <section aria-label="Findings" className="flex flex-col gap-1.5">
             <h2 className="heading mb-1">Findings</h2>
-            {scene.findings.length === 0 && <p className="font-serif text-[15px] leading-snug text-slate italic">Nothing is wrong.</p>}
+            {causes.length === 0 && <p className="font-serif text-[15px] leading-snug text-slate italic">Nothing is wrong.</p>}
             <ul>
-                {scene.findings.map((finding) => (
-                    <One key={`${finding.step} ${finding.field} ${finding.message}`} finding={finding} />
+                {causes.map((cause) => (
+                    <Cause key={cause[0].step} findings={cause} />
                 ))}
             </ul>
             {scene.steps.some((step) => step.role === 'guide' || step.role === 'overlay' || step.role === 'part') && <Limits />}
         </section>
+    );
+}
+
+type Some = readonly [Finding, ...Finding[]];
+
+const GRAVITY = { error: 0, warning: 1, note: 2 };
+
+/** What was found by the step that it is about, the worst first. */
+function byCause(scene: Scene): Some[] {
+    const unseen = new Set(scene.steps.filter((step) => step.hidden || step.muted).map(({ id }) => id));
+    const causes = new Map<string, [Finding, ...Finding[]]>();
+    for (const finding of [...scene.findings].filter((one) => one.level === 'error' || !unseen.has(one.step)).sort((a, b) => GRAVITY[a.level] - GRAVITY[b.level])) {
+        const known = causes.get(finding.step);
+        if (known === undefined) causes.set(finding.step, [finding]);
+        else known.push(finding);
+    }
+    return [...causes.values()];
+}
+
+/** One line for one cause; what else there is of the same step is told when it is asked for. */
+function Cause({ findings: [first, ...others] }: { findings: Some }) {
+    const [all, setAll] = useState(false);
+    return (
+        <>
+            <One finding={first} />
+            {all && others.map((finding) => <One key={`${finding.field} ${finding.message}`} finding={finding} />)}
+            {others.length > 0 && (
+                <li className="pb-2">
+                    <button className="text-[12.5px] text-slate hover:text-ink hover:underline" aria-expanded={all} onClick={() => setAll(!all)}>
+                        {all ? 'Only the first' : `${others.length} more of the same step`}
+                    </button>
+                </li>
+            )}
+        </>
     );
 }
 
