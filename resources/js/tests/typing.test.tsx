@@ -2,7 +2,7 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { TypedInput } from '../editor/fields/asked';
+import { isUnfinished, TypedInput } from '../editor/fields/asked';
 import { selectOnFocus } from '../ui/selectOnFocus';
 
 let end: () => void;
@@ -69,5 +69,13 @@ describe('a field', () => {
         input.setSelectionRange(1, 4);
         fireEvent.mouseUp(input);
         expect(selection()).toEqual([1, 4]);
+    });
+});
+
+describe('arithmetic that is being typed', () => {
+    it('goes on behind an operator and in brackets that are open', () => {
+        for (const text of ['4*', '360/', '(2+3', 'bar -', 'max(4,']) expect(isUnfinished(text)).toBe(true);
+        for (const value of ['4*2', '-3', '(2+3)', 'bar', '20%', 4, null, '']) expect(isUnfinished(value)).toBe(false);
+        expect(isUnfinished([4, '2*'])).toBe(true);
     });
 });

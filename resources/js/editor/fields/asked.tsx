@@ -52,6 +52,14 @@ export function Unasked({ label }: { label: string }) {
     return <span className="text-slate">{label}: on the sheet</span>;
 }
 
+/** Whether arithmetic goes on: nothing is asked of it yet. */
+export function isUnfinished(value: unknown): boolean {
+    if (Array.isArray(value)) return value.some(isUnfinished);
+    if (typeof value !== 'string') return false;
+    const open = [...value].reduce((deep, one) => deep + (one === '(' ? 1 : one === ')' ? -1 : 0), 0);
+    return open > 0 || /[-+*/^(,]\s*$/.test(value);
+}
+
 /** A number where it is one, nothing where nothing stands, else arithmetic. */
 export function typed(text: string): number | string | null {
     if (text.trim() === '') return null;

@@ -1,7 +1,7 @@
 import { createElement, type FormEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import type { Operation } from '../../api/client';
 import { problemText, useDesk, wouldDo } from '../desk';
-import type { Asked } from '../fields/asked';
+import { type Asked, isUnfinished } from '../fields/asked';
 import { questionOf } from '../fields/types';
 import { answersOf, type Asking } from './asking';
 import type { Verb } from './verbs';
@@ -37,7 +37,9 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
     }, [asking, verb, hover]);
 
     const said = JSON.stringify(operations);
+    const isTyping = Object.values(asking.answers).some(isUnfinished);
     useEffect(() => {
+        if (isTyping) return;
         let current = true;
         void preview(JSON.parse(said) as Operation[] | null).then((refused) => {
             if (!current) return;
@@ -49,7 +51,7 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
         return () => {
             current = false;
         };
-    }, [said, preview]);
+    }, [said, preview, isTyping]);
 
     useEffect(() => {
         if (!asksFirst.current) return;
@@ -73,10 +75,11 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
     }
 
     return (
-        <section aria-label={verb.label} className="border-t border-rule bg-paper px-4 py-2.5">
+        // As high as the verbs; what there is more to say lies over the sheet, which does not move.
+        <section aria-label={verb.label} className="relative h-[110px] shrink-0">
             <form
                 ref={form}
-                className="flex min-h-[89px] items-center gap-4"
+                className="absolute inset-x-0 bottom-0 flex min-h-[110px] items-center gap-4 border-t border-rule bg-paper px-4 py-2.5"
                 onSubmit={submit}
                 onKeyDownCapture={onEnter}
                 onKeyDown={(event) => {
