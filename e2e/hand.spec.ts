@@ -106,7 +106,7 @@ test('what is gone is picked no more, and keys are heard wherever the focus was'
     await page.keyboard.press('ControlOrMeta+z');
     await desk.revision(1);
     // What is gone is not picked any more; what was picked before it is.
-    await expect(page.getByText('With disc 1', { exact: true })).toBeVisible();
+    await expect(page.getByText('With join 1', { exact: true })).toBeVisible();
 
     // With the part go its looks; what is built on it is told; the focus is on the sheet.
     await page.getByRole('button', { name: 'More for step 1, disc 1' }).click();

@@ -4,6 +4,7 @@ import { gridUnder, problemText, stepOf, useDesk } from '../desk';
 import { stepIn, usePick } from '../pick/pick';
 import { useRemoving } from '../plan/useRemoving';
 import { gridShape, partShape } from '../scene/geometry';
+import { verbsFor } from '../verbs/verbs';
 import { useKeys } from './Keyboard';
 
 /** What was taken along by a key, to be laid down. */
@@ -20,7 +21,7 @@ const BESIDE = 0.04;
 
 /** The keys that do everywhere what they do here: delete, copy, cut, lay down, pick all, rename, undo, redo, save. */
 export function useEverydayKeys(): void {
-    const { page, scene, picking, selected, change, added, told, move, renaming } = useDesk();
+    const { page, scene, kinds, picking, selected, change, added, told, move, renaming } = useDesk();
     const pick = usePick(picking);
     const removing = useRemoving();
     const taken = useRef<Taken | null>(null);
@@ -58,6 +59,15 @@ export function useEverydayKeys(): void {
         return [rounded(step * times), rounded(step * times)];
     }
 
+    /** The operations that move things, or lay a copy of them elsewhere: what the first verb of places does. */
+    function moving(ids: string[], by: [number, number], isCopy: boolean): Operation[] {
+        const areLines = stepOf(scene, ids[0] ?? '')?.role === 'guide';
+        const of = { ...pick, mode: areLines ? ('lines' as const) : ('parts' as const), parts: areLines ? [] : ids, lines: areLines ? ids : [] };
+        const verb = verbsFor({ page, scene: page.scene, kinds, pick: of, picking, selected: null, colour: null }).find((one) => one.family === 'place' && one.key === 1);
+        const field = verb?.kind?.fields.find((one) => one.type === 'pair' && verb.asks.includes(one.name))?.name;
+        return verb === undefined || field === undefined ? [] : verb.operations({ [field]: by, ...(isCopy ? { copy: true } : {}) });
+    }
+
     function takeAlong(at: EventTarget | null, isCut: boolean): boolean {
         const ids = movable(about(at));
         // Words that are marked somewhere are copied as everywhere.
@@ -75,8 +85,8 @@ export function useEverydayKeys(): void {
         if (now === null || ids.length === 0) return false;
         now.times += 1;
         const by = beside(ids, now.times);
-        if (now.isCut && now.times === 1) void make([...ids.map((id): Operation => ({ op: 'set', id, field: 'hidden', value: null })), { op: 'add', step: { kind: 'move', of: ids, by } }]);
-        else void make([{ op: 'add', step: { kind: 'move', of: ids, by, copy: true } }]);
+        if (now.isCut && now.times === 1) void make([...ids.map((id): Operation => ({ op: 'set', id, field: 'hidden', value: null })), ...moving(ids, by, false)]);
+        else void make(moving(ids, by, true));
         return true;
     }
 
@@ -104,7 +114,7 @@ export function useEverydayKeys(): void {
         paste: layDown,
         duplicate: (event) => {
             const ids = movable(about(event.target));
-            if (ids.length > 0) void make([{ op: 'add', step: { kind: 'move', of: ids, by: beside(ids, 1), copy: true } }]);
+            if (ids.length > 0) void make(moving(ids, beside(ids, 1), true));
         },
         all: pickAll,
         rename: (event) => {

@@ -7,6 +7,7 @@ import { usePick } from '../pick/pick';
 import { PAPER } from '../layers/paint';
 import { contrast, fromHsb, type Hsb, toHsb } from '../../ui/colours';
 import { HeldTo } from '../palette/HeldTo';
+import { verbsFor } from '../verbs/verbs';
 import { PaletteFiles } from '../palette/PaletteFiles';
 import { NamedLooks } from './NamedLooks';
 import { RampEntry } from './RampEntry';
@@ -147,7 +148,7 @@ function ColourEntry({ name, colour, give }: { name: string | null; colour: stri
 
 /** Gives the picked parts a colour: inside, or along their rims. Null where no part is picked. */
 function useGiving(): ((name: string, what: 'fill' | 'stroke') => void) | null {
-    const { picking } = useDesk();
+    const { picking, kinds } = useDesk();
     const { change, told, now } = useActs();
     const pick = usePick(picking);
     const given = useRef<Promise<unknown>>(Promise.resolve());
@@ -155,11 +156,17 @@ function useGiving(): ((name: string, what: 'fill' | 'stroke') => void) | null {
 
     async function give(name: string, what: 'fill' | 'stroke'): Promise<void> {
         const { page } = now();
+        const picked = picking.get();
+        const field = what === 'fill' ? 'fill' : 'stroke.color';
+        const verb = verbsFor({ page, scene: page.scene, kinds, pick: picked, picking, selected: null, colour: null }).filter((one) => one.family === 'look' && one.asks.includes(field)).sort((a, b) => a.key - b.key)[0];
+        if (verb === undefined) return;
         // The look that says just these parts is changed, not covered by another.
-        const same = page.plan.steps.findLast((step) => step.kind === 'style' && JSON.stringify(step['of']) === JSON.stringify(pick.parts));
-        const stroke = same === undefined ? undefined : (same['stroke'] as Record<string, unknown> | undefined);
+        const looks = new Set(page.scene.steps.filter((step) => step.role === 'look' && step.kind === verb.kind?.kind).map(({ id }) => id));
+        const same = page.plan.steps.findLast((step) => looks.has(step.id) && JSON.stringify(step['of']) === JSON.stringify(picked.parts));
+        const stroke = same?.['stroke'] as Record<string, unknown> | undefined;
         const value = what === 'fill' ? name : { width: strokeWidth(page.scene.sheet), ...stroke, color: name };
-        const refused = await change([same === undefined ? { op: 'add', step: { kind: 'style', of: [...pick.parts], [what]: value } } : { op: 'set', id: same.id, field: what, value }]);
+        const anew = what === 'fill' ? { fill: name } : { 'stroke.color': name, 'stroke.width': strokeWidth(page.scene.sheet) };
+        const refused = await change(same === undefined ? verb.operations({ ...verb.start, ...anew }) : [{ op: 'set', id: same.id, field: what, value }]);
         if (refused !== null) told.set(refused.message);
     }
 
