@@ -32,6 +32,9 @@ final class RoundKind extends PartOperation
     /** How near a place has to be to a corner that it means, as a share of the sheet's longer side. */
     private const NEAR = 1e-6;
 
+    /** By such a share less than there is room for: written in six digits it still fits. */
+    private const HAIR = 1e-5;
+
     public function fields(): array
     {
         return [
@@ -97,7 +100,8 @@ final class RoundKind extends PartOperation
 
     public function evaluate(Arguments $given): Part
     {
-        $rounding = new Rounding($given->number('radius'), $given->text('by') === 'reach', $given->tolerance());
+        $byReach = $given->text('by') === 'reach';
+        $rounding = new Rounding($given->number('radius'), $byReach, $given->tolerance());
         $places = $given->has('corners') ? $given->places('corners') : null;
         $met = [];
         $figures = $shared = [];
@@ -111,7 +115,11 @@ final class RoundKind extends PartOperation
                     foreach ($figure->outlines() as $outline) {
                         $corners = self::wanted($outline, $places, self::NEAR * max($given->sheet->right, $given->sheet->bottom), $met);
                         $any = $any || $corners !== [];
-                        $outlines[] = self::rounded($rounding, $outline, $corners, $given->text('by') === 'reach');
+                        try {
+                            $outlines[] = $corners === [] ? $outline : $rounding->of($outline, $corners);
+                        } catch (TooRound $fault) {
+                            throw self::tooRound($given, $fault, $places);
+                        }
                     }
                 }
                 $figures[] = Figure::drawn($outlines, [])->cameAs($figure);
@@ -133,18 +141,32 @@ final class RoundKind extends PartOperation
     }
 
     /**
-     * @param  list<int>  $corners
-     * @param  bool  $by  whether the radius is said by its reach
+     * Names the corner that there is no room at, and what would do for all of them.
      *
-     * @throws FieldFault
+     * @param  list<Vec>|null  $places
      */
-    private static function rounded(Rounding $rounding, Outline $outline, array $corners, bool $by): Outline
+    private static function tooRound(Arguments $given, TooRound $fault, ?array $places): FieldFault
     {
-        try {
-            return $corners === [] ? $outline : $rounding->of($outline, $corners);
-        } catch (TooRound $fault) {
-            throw new FieldFault('radius', 'limit', sprintf('the corner at %.6g, %.6g has no room for it; at most a %s of %.6g is possible there', $fault->corner->x, $fault->corner->y, $by ? 'reach' : 'radius', $fault->largest), (float) sprintf('%.6g', $fault->largest * (1 - 1e-6)));
+        $byReach = $given->text('by') === 'reach';
+        $near = self::NEAR * max($given->sheet->right, $given->sheet->bottom);
+        $met = [];
+        $least = $fault->largest;
+        foreach ($given->parts('of') as $part) {
+            foreach ($part->allOutlines() as $outline) {
+                $corners = self::wanted($outline, $places, $near, $met);
+                // Each corner that is found too tight makes it smaller; two arcs that meet do so together.
+                for ($round = 0; $corners !== [] && $round <= count($corners); $round++) {
+                    try {
+                        (new Rounding($least * (1 - self::HAIR), $byReach, $given->tolerance()))->of($outline, $corners);
+                        break;
+                    } catch (TooRound $tighter) {
+                        $least = min($least * (1 - self::HAIR), $tighter->largest);
+                    }
+                }
+            }
         }
+
+        return new FieldFault('radius', 'limit', sprintf('the corner at %.6g, %.6g has no room for it; at most a %s of %.6g is possible there', $fault->corner->x, $fault->corner->y, $byReach ? 'reach' : 'radius', $fault->largest), (float) sprintf('%.6g', $least * (1 - self::HAIR)));
     }
 
     /**
