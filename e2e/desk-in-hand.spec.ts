@@ -126,7 +126,7 @@ test('a swatch gives picked parts their fill inside and their stroke at its rim,
     await desk.pick('parts', [[175, 175]]);
     await page.getByRole('button', { name: 'Fill with lagoon' }).click();
     const rim = await page.getByRole('button', { name: 'Stroke with sand' }).boundingBox();
-    await page.mouse.click((rim?.x ?? 0) + 3, (rim?.y ?? 0) + (rim?.height ?? 0) / 2);
+    await page.mouse.click((rim?.x ?? 0) + 1.5, (rim?.y ?? 0) + (rim?.height ?? 0) / 2);
     await page.getByRole('button', { name: 'Fill with ink' }).click();
     await expect.poll(async () => (await desk.stored()).plan.steps.filter((step) => step['kind'] === 'style')).toMatchObject([{ of: ['p1'], fill: 'ink', stroke: { color: 'sand' } }]);
     await expect(page.locator('[data-picked]')).toHaveText('With outline 1');

@@ -199,7 +199,7 @@ request_terminate_timeout = 10s
 php_admin_value[memory_limit] = 256M
 php_admin_value[post_max_size] = 64M
 php_admin_value[upload_max_filesize] = 62M
-php_admin_value[max_execution_time] = 6
+php_admin_value[max_execution_time] = 8
 php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
 FPM

@@ -186,8 +186,8 @@ function GivingSwatch({ name, colour, give }: { name: string; colour: string; gi
     if (give === null) return <span className="grid size-[34px] shrink-0 place-items-center"><Swatch colour={colour} size={18} /></span>;
     return (
         <span className="relative grid size-[34px] shrink-0 place-items-center">
-            <button type="button" className="absolute inset-0 rounded-full border-[5px] hover:border-[6px]" style={{ borderColor: colour }} aria-label={`Stroke with ${name}`} title={`Stroke what is picked with ${name}`} onClick={() => give(name, 'stroke')} />
-            <button type="button" className="relative size-6 rounded-full hover:scale-105" style={{ background: colour, boxShadow: 'inset 0 0 0 1px rgba(27,33,64,.15)' }} aria-label={`Fill with ${name}`} title={`Fill what is picked with ${name}`} onClick={() => give(name, 'fill')} />
+            <button type="button" className="absolute inset-[1px] rounded-full border-[3px] hover:border-[4px]" style={{ borderColor: colour }} aria-label={`Stroke with ${name}`} title={`Stroke what is picked with ${name}`} onClick={() => give(name, 'stroke')} />
+            <button type="button" className="relative size-6 rounded-full hover:scale-95" style={{ background: colour, boxShadow: '0 0 0 1.5px var(--color-paper), inset 0 0 0 1px rgba(27,33,64,.15)' }} aria-label={`Fill with ${name}`} title={`Fill what is picked with ${name}`} onClick={() => give(name, 'fill')} />
         </span>
     );
 }
