@@ -6,6 +6,7 @@ namespace Sternbild\Core\Check;
 
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\ShortestWay;
 use Sternbild\Core\Geometry\Tolerance;
@@ -30,6 +31,13 @@ final class Repeats
 
     /** Pairs of curves that are. */
     private const MOST_PAIRS = 4_000;
+
+    /** What looking at neighbours may take; what a way between two curves does, and how deep one figure lies in another, for each of its curves. */
+    private const UNITS = 4e5;
+
+    private const WAY = 150;
+
+    private const DEEP = 20;
 
     /** Of a tile's size in pixels: what rounding leaves. */
     private const WHOLE = 1e-6;
@@ -67,6 +75,17 @@ final class Repeats
         if (array_sum(array_map(static fn (Figure $figure): int => $figure->curves(), $own)) > self::MOST_CURVES) {
             return [];
         }
+
+        // Where there are so many that looking at them does not end in time, nothing is told of them.
+        return Budget::tried(self::UNITS, static fn (): array => self::looked($plan, $id, $spread, $own)) ?? [];
+    }
+
+    /**
+     * @param  list<Figure>  $own
+     * @return list<Finding>
+     */
+    private static function looked(Plan $plan, string $id, Spread $spread, array $own): array
+    {
         $miss = $plan->limits->miss;
         $gap = $overlap = null;
         $pairs = 0;
@@ -121,7 +140,9 @@ final class Repeats
         $best = null;
         foreach (self::curves($one) as $curve) {
             foreach (self::curves($other) as $facing) {
+                Budget::spend(1);
                 if ($curve->bounds()->meets($facing->bounds(), $best === null ? $reach : $best->distance)) {
+                    Budget::spend(self::WAY);
                     $way = ShortestWay::between($curve, $facing, $tolerance);
                     $best = $best === null || $way->distance < $best->distance ? $way : $best;
                     if ($best->distance === 0.0) {
@@ -140,6 +161,7 @@ final class Repeats
         $deepest = null;
         $around = $other->outlines();
         foreach (self::curves($one) as $curve) {
+            Budget::spend(self::DEEP * $other->curves());
             foreach ([0.0, 0.25, 0.5, 0.75] as $t) {
                 $at = $curve->pointAt($t);
                 $inside = array_sum(array_map(static fn ($outline): int => $outline->windingsAround($at), $around)) !== 0;

@@ -120,7 +120,9 @@ final class Stripes
                 $windings = 0;
                 foreach ($those as $number => [$x, $sense]) {
                     $windings += $sense;
-                    for ($column = (int) ceil($x - 0.5); $windings !== 0 && isset($those[$number + 1]) && $column + 0.5 < $those[$number + 1][0]; $column++) {
+                    // What is wider than a cell covers the whole of a lane.
+                    $first = (int) ceil($x - 0.5);
+                    for ($column = $first; $windings !== 0 && $column < $first + self::FINE && isset($those[$number + 1]) && $column + 0.5 < $those[$number + 1][0]; $column++) {
                         $covered[self::within($row)][self::within($column)] = true;
                     }
                 }
