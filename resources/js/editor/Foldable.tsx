@@ -21,7 +21,7 @@ export function useFolded(): { folded: Folded; fold: (side: keyof Folded) => voi
     };
 }
 
-/** A column beside the sheet that is folded away by its edge, and unfolded by what is left of it. */
+/** A column beside the sheet that is folded away by its edge, which lies over the margin of the sheet, and unfolded by what is left of it. */
 export function Foldable({ side, what, children }: { side: keyof Folded; what: string; children: ReactNode }) {
     const { folded, fold } = useDesk();
     const isFolded = folded[side];
@@ -33,7 +33,7 @@ export function Foldable({ side, what, children }: { side: keyof Folded; what: s
             aria-expanded={!isFolded}
             aria-label={`${isFolded ? 'Unfold' : 'Fold'} ${what}`}
             title={`${isFolded ? 'Unfold' : 'Fold'} ${what} (${side === 'plan' ? 'Ctrl \\' : 'Ctrl Shift \\'})`}
-            className={`z-30 grid w-3.5 place-items-center text-[13px] text-slate hover:bg-honey hover:text-umber ${isFolded ? 'h-full bg-paper' : `absolute inset-y-0 opacity-0 hover:opacity-100 focus-visible:opacity-100 ${side === 'plan' ? 'right-0' : 'left-0'}`} ${side === 'plan' ? 'border-r' : 'border-l'} border-rule`}
+            className={`z-30 grid place-items-center text-[13px] text-slate hover:bg-honey hover:text-umber ${isFolded ? 'h-full w-3.5 bg-paper' : `absolute inset-y-0 w-2.5 opacity-0 hover:opacity-100 focus-visible:opacity-100 ${side === 'plan' ? '-right-2.5' : '-left-2.5'}`} ${side === 'plan' ? 'border-r' : 'border-l'} border-rule`}
             onClick={() => fold(side)}
         >
             {towards}

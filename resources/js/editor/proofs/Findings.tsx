@@ -17,7 +17,7 @@ export function Findings() {
             {causes.length === 0 && <p className="font-serif text-[15px] leading-snug text-slate italic">Nothing is wrong.</p>}
             <ul>
                 {causes.map((cause) => (
-                    <Cause key={cause[0].step} findings={cause} />
+                    <Cause key={`${cause[0].step} ${cause[0].code}`} findings={cause} />
                 ))}
             </ul>
             {scene.steps.some((step) => step.role === 'guide' || step.role === 'overlay' || step.role === 'part') && <Limits />}
@@ -29,19 +29,20 @@ type Some = readonly [Finding, ...Finding[]];
 
 const GRAVITY = { error: 0, warning: 1, note: 2 };
 
-/** What was found by the step that it is about, the worst first. */
+/** What was found by the step that it is about and what is wrong there, the worst first. */
 function byCause(scene: Scene): Some[] {
     const unseen = new Set(scene.steps.filter((step) => step.hidden || step.muted).map(({ id }) => id));
     const causes = new Map<string, [Finding, ...Finding[]]>();
     for (const finding of [...scene.findings].filter((one) => one.level === 'error' || !unseen.has(one.step)).sort((a, b) => GRAVITY[a.level] - GRAVITY[b.level])) {
-        const known = causes.get(finding.step);
-        if (known === undefined) causes.set(finding.step, [finding]);
+        const cause = `${finding.step} ${finding.code}`;
+        const known = causes.get(cause);
+        if (known === undefined) causes.set(cause, [finding]);
         else known.push(finding);
     }
     return [...causes.values()];
 }
 
-/** One line for one cause; what else there is of the same step is told when it is asked for. */
+/** One line for one cause; where else it is so is told when that is asked for. */
 function Cause({ findings: [first, ...others] }: { findings: Some }) {
     const [all, setAll] = useState(false);
     return (
@@ -51,7 +52,7 @@ function Cause({ findings: [first, ...others] }: { findings: Some }) {
             {others.length > 0 && (
                 <li className="pb-2">
                     <button className="text-[12.5px] text-slate hover:text-ink hover:underline" aria-expanded={all} onClick={() => setAll(!all)}>
-                        {all ? 'Only the first' : `${others.length} more of the same step`}
+                        {all ? 'Only the first' : `${others.length} more like it`}
                     </button>
                 </li>
             )}
