@@ -1,6 +1,10 @@
+import boundaries from 'eslint-plugin-boundaries';
 import reactHooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
+
+/** Folders of the editor, each of which knows those before it alone. */
+const FLOORS = ['model', 'state', 'keys', 'ask', 'layers', 'tools', 'panels'];
 
 export default tseslint.config(
     { ignores: ['public/', 'vendor/', 'storage/', 'resources/js/api/schema.ts', 'e2e/.output/'] },
@@ -13,6 +17,22 @@ export default tseslint.config(
             ...reactHooks.configs.recommended.rules,
             '@typescript-eslint/no-explicit-any': 'error',
         },
+    },
+    {
+        files: ['resources/js/editor/**/*.{ts,tsx}'],
+        plugins: { boundaries },
+        settings: {
+            'import/resolver': { typescript: { alwaysTryTypes: true } },
+            'boundaries/elements': FLOORS.map((type) => ({ type, pattern: `resources/js/editor/${type}` })),
+        },
+        rules: {
+            'boundaries/dependencies': ['error', { default: 'allow', policies: FLOORS.map((type, floor) => ({ from: { element: { type } }, disallow: { to: { element: { type: FLOORS.slice(floor + 1) } } } })).filter((_, floor) => floor < FLOORS.length - 1) }],
+        },
+    },
+    {
+        // What is only worked out is worked out without anybody who shows it.
+        files: ['resources/js/editor/model/**/*.{ts,tsx}'],
+        rules: { '@typescript-eslint/no-restricted-imports': ['error', { patterns: ['react', 'react-*', 'radix-ui', '@tanstack/*', '**/ui/*'] }] },
     },
     {
         // One table of keys, and one listener: what is heard beside it is in no page of keys, and in no test against doublings.

@@ -1,8 +1,8 @@
 import './browser';
 import { describe, expect, it } from 'vitest';
 import { Problem, type Schemas, type SheetPage } from '../api/client';
-import { Answers } from '../editor/scene/answers';
-import { type Calls, SheetChanges } from '../editor/scene/SheetChanges';
+import { Answers } from '../editor/model/scene/answers';
+import { type Calls, SheetChanges } from '../editor/model/scene/SheetChanges';
 
 type Page = Schemas['SheetPage'];
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { blockMoved, laidAnew, within } from '../editor/paint/blocks';
-import { box, type Dot, ellipse, filled, isSecond, line, mirrored, ring, widened } from '../editor/paint/dots';
-import { Painter } from '../editor/paint/Painter';
+import { blockMoved, laidAnew, within } from '../editor/model/paint/blocks';
+import { box, type Dot, ellipse, filled, isSecond, line, mirrored, ring, widened } from '../editor/model/paint/dots';
+import { Painter } from '../editor/model/paint/Painter';
 
 const keys = (cells: readonly Dot[]): string[] => cells.map((cell) => cell.join()).sort();
 

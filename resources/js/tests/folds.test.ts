@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Scene } from '../api/client';
-import { foldsFor } from '../editor/fields/folds';
-import { shapes } from '../editor/scene/geometry';
+import { foldsFor } from '../editor/model/fields/folds';
+import { shapes } from '../editor/model/scene/geometry';
 
 const NONE = { steps: [] } as unknown as Scene;
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { alsoSet, following } from '../editor/fields/PicturedChoice';
+import { alsoSet, following } from '../editor/ask/fields/PicturedChoice';
 import { describedKinds } from './kinds';
 
 const withWays = describedKinds().find((kind) => kind.fields.some((field) => field.choices?.some((choice) => choice.text.includes('hexagonal') && choice.also !== undefined)));

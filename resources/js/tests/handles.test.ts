@@ -1,11 +1,11 @@
 import './browser';
 import { describe, expect, it } from 'vitest';
 import type { Handles, Kind, Plan, Schemas, Step } from '../api/client';
-import { frameSaid, type Handle, handlesOf, hasRoom, moved, movedBy, type Pull, roughly, said as saidIn, shifted, sideTaken, valueAt, withIn, withoutPoint, withPoint } from '../editor/handles/handles';
-import { Answers } from '../editor/scene/answers';
-import { handleShape } from '../editor/scene/geometry';
-import { inRepeat } from '../editor/plan/useWorkedOn';
-import { bent, bulgeTowards } from '../editor/verbs/asking';
+import { frameSaid, type Handle, handlesOf, hasRoom, moved, movedBy, type Pull, roughly, said as saidIn, shifted, sideTaken, valueAt, withIn, withoutPoint, withPoint } from '../editor/model/handles';
+import { Answers } from '../editor/model/scene/answers';
+import { handleShape } from '../editor/model/scene/geometry';
+import { inRepeat } from '../editor/state/useWorkedOn';
+import { bent, bulgeTowards } from '../editor/model/verbs/asking';
 import { asked, EVALUATED, plan as planOf } from './core';
 import { describedKinds } from './kinds';
 

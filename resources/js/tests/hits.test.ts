@@ -1,11 +1,11 @@
 import './browser';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
-import { Hits } from '../editor/pick/Hits';
-import { memberLabel } from '../editor/pick/useHits';
-import { copyIn, placeIn, stepIn } from '../editor/pick/pick';
-import { Answers } from '../editor/scene/answers';
-import { partShape } from '../editor/scene/geometry';
+import { Hits } from '../editor/model/pick/Hits';
+import { memberLabel } from '../editor/tools/useHits';
+import { copyIn, placeIn, stepIn } from '../editor/model/pick/Picking';
+import { Answers } from '../editor/model/scene/answers';
+import { partShape } from '../editor/model/scene/geometry';
 import { asked, EVALUATED, plan } from './core';
 
 const square = (id: string, x: number, more = {}) => ({ id, kind: 'part.rectangle', corners: [[x, 100], [x + 100, 200]], ...more });

@@ -2,7 +2,7 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { Keyboard, KeyboardContext, useHearing, useKeys } from '../editor/keys/Keyboard';
-import { Picking } from '../editor/pick/pick';
+import { Picking } from '../editor/model/pick/Picking';
 
 afterEach(cleanup);
 

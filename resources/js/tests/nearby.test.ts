@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Arrow, encloses, nearestOf, nearestOnChord, nearestTowards, positive } from '../editor/scene/nearby';
+import { type Arrow, encloses, nearestOf, nearestOnChord, nearestTowards, positive } from '../editor/model/scene/nearby';
 
 /** Numbers from 0 to 1, the same every time. */
 function dice(seed: number): () => number {

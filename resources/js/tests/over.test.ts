@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bytesOf, over } from '../editor/paint/over';
+import { bytesOf, over } from '../editor/model/paint/over';
 
 describe('colours over one another', () => {
     it('hide what is under them, or mix with it, as Porter and Duff have it', () => {

@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { PartGeometry } from '../api/client';
-import { alsoSet } from '../editor/fields/PicturedChoice';
+import { alsoSet } from '../editor/ask/fields/PicturedChoice';
 import { type Cell, linesOver, place, waysOver } from '../editor/layers/cells';
-import { PartShape, rangeIn } from '../editor/scene/PartShape';
+import { PartShape, rangeIn } from '../editor/model/scene/PartShape';
 
 /** Remembers what was put into it, as far as these tests ask. */
 class Path {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Step } from '../api/client';
-import { dissected, isThere, Picking } from '../editor/pick/pick';
+import { dissected, isThere, Picking } from '../editor/model/pick/Picking';
 
 describe('the pick', () => {
     it('writes whole runs with a star, until one of their cells is taken out', () => {

@@ -1,8 +1,8 @@
 import './browser';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
-import { placeWords } from '../editor/fields/placeWords';
-import { Answers } from '../editor/scene/answers';
+import { placeWords } from '../editor/model/fields/placeWords';
+import { Answers } from '../editor/model/scene/answers';
 import { asked, EVALUATED, plan } from './core';
 
 describe('places in words', () => {

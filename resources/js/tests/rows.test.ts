@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { Scene, Schemas } from '../api/client';
-import { movedTo } from '../editor/plan/PlanPanel';
-import { plural, type Row, rowsOf } from '../editor/plan/rows';
-import { inChapter, stepsIn } from '../editor/plan/useWorkedOn';
-import { Answers } from '../editor/scene/answers';
+import { movedTo } from '../editor/panels/plan/PlanPanel';
+import { plural, type Row, rowsOf } from '../editor/model/plan/rows';
+import { inChapter, stepsIn } from '../editor/state/useWorkedOn';
+import { Answers } from '../editor/model/scene/answers';
 import './browser';
 import { asked, EVALUATED, plan } from './core';
 import { describedKinds } from './kinds';

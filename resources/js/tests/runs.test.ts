@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readRuns, written } from '../editor/pick/runs';
+import { readRuns, written } from '../editor/model/pick/runs';
 
 describe('painted cells as plans write them', () => {
     it('are runs along a coordinate, each cell once', () => {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Scene } from '../api/client';
-import { GridShape } from '../editor/scene/GridShape';
-import { PartShape } from '../editor/scene/PartShape';
-import { ShapeStore } from '../editor/scene/geometry';
+import { GridShape } from '../editor/model/scene/GridShape';
+import { PartShape } from '../editor/model/scene/PartShape';
+import { ShapeStore } from '../editor/model/scene/geometry';
 
 type Given = Pick<Scene, 'geometry' | 'steps'>;
 

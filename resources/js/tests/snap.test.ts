@@ -1,10 +1,10 @@
 import './browser';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { Candidate, Schemas } from '../api/client';
-import { REACHES } from '../editor/pick/pick';
-import type { SnapIndex } from '../editor/pick/SnapIndex';
-import { indexOf } from '../editor/pick/useSnapPlaces';
-import { Answers } from '../editor/scene/answers';
+import { REACHES } from '../editor/model/pick/Picking';
+import type { SnapIndex } from '../editor/model/pick/SnapIndex';
+import { indexOf } from '../editor/state/useSnapPlaces';
+import { Answers } from '../editor/model/scene/answers';
 import { asked, EVALUATED, plan } from './core';
 
 const REACH = 12;

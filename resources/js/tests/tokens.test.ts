@@ -1,6 +1,6 @@
 import { parse } from 'culori';
 import { describe, expect, it } from 'vitest';
-import { coloursIn, coloursOfPixels, named, tokensOf } from '../editor/palette/tokens';
+import { coloursIn, coloursOfPixels, named, tokensOf } from '../editor/model/palette/tokens';
 
 describe('palettes as design tokens', () => {
     const palette = { ink: '#1b2140', 'lamp light': '#ffd97f', spark: '#fffdf0' };

@@ -2,7 +2,7 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { isUnfinished, TypedInput } from '../editor/fields/asked';
+import { isUnfinished, TypedInput } from '../editor/ask/fields/asked';
 import { selectOnFocus } from '../ui/selectOnFocus';
 
 let end: () => void;

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { Kind, Operation, Scene, SheetPage, Step } from '../api/client';
-import { Picking } from '../editor/pick/pick';
-import { answeredAnew, FAMILIES, sayings, type Verb, verbsFor } from '../editor/verbs/verbs';
-import { found } from '../editor/verbs/found';
-import { POINT_VERBS } from '../editor/verbs/pointVerbs';
+import { Picking } from '../editor/model/pick/Picking';
+import { answeredAnew, FAMILIES, sayings, type Verb, verbsFor } from '../editor/model/verbs/verbs';
+import { found } from '../editor/model/verbs/found';
+import { POINT_VERBS } from '../editor/model/verbs/pointVerbs';
 import { describedKinds } from './kinds';
 
 const kinds = describedKinds();

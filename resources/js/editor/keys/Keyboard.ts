@@ -1,5 +1,5 @@
 import { createContext, useContext, useEffect, useEffectEvent } from 'react';
-import type { Picking } from '../pick/pick';
+import type { Picking } from '../model/pick/Picking';
 import { comboOf, type KeyId, rowsOf, type When, type Where } from './table';
 
 /** Does what a key is for. False where that is nothing just now: then others, and the browser, have it. */

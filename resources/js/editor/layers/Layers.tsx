@@ -1,22 +1,21 @@
 import { type RefObject, useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 import type { Scene } from '../../api/client';
-import type { Hover } from '../pick/hover';
-import type { Picking } from '../pick/pick';
-import type { GridShape } from '../scene/GridShape';
-import { gridShape } from '../scene/geometry';
-import { arrived } from '../scene/ImageShape';
-import {
-    AMBER, begin, inkOn, isHeavy, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintPictures, paintSheet, paintStar, paintWithout, type View,
-} from './paint';
+import type { Hover } from '../model/pick/hover';
+import type { Picking } from '../model/pick/Picking';
+import type { GridShape } from '../model/scene/GridShape';
+import { gridShape } from '../model/scene/geometry';
+import { arrived } from '../model/scene/ImageShape';
+import { AMBER, begin, inkOn, isHeavy, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintPictures, paintSheet, paintStar, paintWithout } from './paint';
+import type { Camera } from '../model/camera';
 import { Glass } from './Glass';
 import { paintMeasures } from './measures';
 import { type Cell, paintCell } from './cells';
 import { paintSectors, type Sector } from './sectors';
-import type { Seen } from './useCloseUp';
+import type { Seen } from '../model/camera';
 
 interface Shown {
     scene: Scene;
-    view: View;
+    view: Camera;
     size: { width: number; height: number };
 }
 

@@ -1,5 +1,5 @@
 import type { Scene } from '../../api/client';
-import type { Seen } from './useCloseUp';
+import type { Seen } from '../model/camera';
 
 /** How near the two curves in the middle of the view come to one another, in numbers. */
 export function PlaceReadout({ seen, scene }: { seen: Seen | null; scene: Scene }) {

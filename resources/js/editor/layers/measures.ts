@@ -1,5 +1,5 @@
 import type { Scene } from '../../api/client';
-import { measureShape } from '../scene/geometry';
+import { measureShape } from '../model/scene/geometry';
 
 /** Pixels of the screen: how far a dimension line stands off, how long its ticks are, how large the arc of an angle is. */
 const OFF = 18;

@@ -1,19 +1,12 @@
 import type { Scene, Style } from '../../api/client';
-import type { GridShape } from '../scene/GridShape';
-import { type PartShape, rangeIn, wayOf } from '../scene/PartShape';
-import { gridShape, guideShape, imageShape, partShape } from '../scene/geometry';
-import { copyIn, type Pick, placeIn, stepIn } from '../pick/pick';
+import type { GridShape } from '../model/scene/GridShape';
+import { type PartShape, rangeIn, wayOf } from '../model/scene/PartShape';
+import { gridShape, guideShape, imageShape, partShape } from '../model/scene/geometry';
+import { copyIn, type Pick, placeIn, stepIn } from '../model/pick/Picking';
 import { fillWith, strokeWith } from './gradients';
-import { type Filling, fillings, fillWithPattern, MANY, MUCH, type PaintFigure, paintSpread, paintSpreadQuickly, styleOf } from './patterns';
+import { type Filling, fillings, fillWithPattern, MANY, MUCH, type PaintFigure, paintSpread, paintSpreadQuickly, styleOf } from '../model/scene/patterns';
 import { paintAsPixels } from './pixelImage';
-import type { Seen } from './useCloseUp';
-
-/** Where the sheet lies in the view: screen = sheet · scale + (x, y), in CSS pixels. */
-export interface View {
-    scale: number;
-    x: number;
-    y: number;
-}
+import type { Camera, Seen } from '../model/camera';
 
 const INK = '#1b2140';
 export const AMBER = '#b87400';
@@ -21,7 +14,7 @@ const HONEY = 'rgba(242, 179, 61, .42)';
 export const PAPER = '#fffdf8';
 
 /** Sets the canvas to the sheet's coordinates, cleared. */
-export function begin(canvas: HTMLCanvasElement, view: View): CanvasRenderingContext2D {
+export function begin(canvas: HTMLCanvasElement, view: Camera): CanvasRenderingContext2D {
     const context = canvas.getContext('2d');
     if (context === null) {
         throw new Error('This browser cannot draw on a canvas.');
@@ -244,7 +237,7 @@ export function paintOutlines(context: CanvasRenderingContext2D, scene: Scene, s
 }
 
 /** Outlines worked out for the view they were asked for, and the shortest way between the two nearest. */
-export function paintCloseUp(context: CanvasRenderingContext2D, { window, closeUp }: Seen, view: View): void {
+export function paintCloseUp(context: CanvasRenderingContext2D, { window, closeUp }: Seen, view: Camera): void {
     const ratio = globalThis.devicePixelRatio || 1;
     const width = (window.right - window.left) * view.scale;
     const left = view.x + window.left * view.scale;

@@ -1,11 +1,11 @@
 import type { Drawn, Scene, Style } from '../../api/client';
-import { readRuns } from '../pick/runs';
-import { alongOf } from '../paint/Picture';
-import { bytesOf } from '../paint/over';
-import type { GridShape } from '../scene/GridShape';
-import { gridShape } from '../scene/geometry';
-import type { PartShape } from '../scene/PartShape';
-import { styleOf } from './patterns';
+import { readRuns } from '../model/pick/runs';
+import { alongOf } from '../model/paint/Picture';
+import { bytesOf } from '../model/paint/over';
+import type { GridShape } from '../model/scene/GridShape';
+import { gridShape } from '../model/scene/geometry';
+import type { PartShape } from '../model/scene/PartShape';
+import { styleOf } from '../model/scene/patterns';
 
 /** Cells from which on they are painted as a picture, not outline by outline. */
 const MANY = 600;

@@ -1,16 +1,10 @@
 import { useCallback, useEffect, useState } from 'react';
-import { answer, api, type CloseUp, type Scene } from '../../api/client';
-import type { View } from './paint';
-import { useLatest } from '../useLatest';
-
-/** What is seen of the sheet, and its outlines worked out in full. */
-export interface Seen {
-    window: { left: number; top: number; right: number; bottom: number };
-    closeUp: CloseUp;
-}
+import { answer, api, type Scene } from '../../api/client';
+import type { Camera, Seen } from '../model/camera';
+import { useLatest } from '../state/useLatest';
 
 /** The outlines in the present view, asked for anew whenever the view or the plan changes; null while they are not wanted. */
-export function useCloseUp(sheet: string, wanted: boolean, scene: Scene, view: View, size: { width: number; height: number }): Seen | null {
+export function useCloseUp(sheet: string, wanted: boolean, scene: Scene, view: Camera, size: { width: number; height: number }): Seen | null {
     const ask = useLatest(useCallback((body: Seen['window']) => answer(api.POST('/api/sheets/{sheet}/close-up', { params: { path: { sheet } }, body })), [sheet]));
     const [seen, setSeen] = useState<Seen | null>(null);
 

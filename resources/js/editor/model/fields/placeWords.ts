@@ -1,0 +1,31 @@
+import type { Scene } from '../../../api/client';
+import { stepOf } from '../scene/steps';
+import { gridShape } from '../scene/geometry';
+
+/** A place in words: `column 4, row 4 of grid 1`, `the centre of disc 2`; never as a plan writes it. */
+export function placeWords(scene: Scene, value: unknown): string {
+    if (Array.isArray(value)) {
+        const isMiddle = value[0] === 'sheet.width/2' && value[1] === 'sheet.height/2';
+        return isMiddle ? 'the centre of the sheet' : value.map((one: unknown) => (typeof one === 'number' ? Math.round(one * 100) / 100 : String(one))).join(', ');
+    }
+    if (value !== null && typeof value === 'object') return 'a place beside others';
+    if (typeof value !== 'string') return 'not given';
+    const [, id = '', copy, mark = '', rest = ''] = /^([a-z][a-z0-9]*)((?:\[\d+(?:\.\d+)?\])?)([@#!*~])(.*)$/.exec(value) ?? [];
+    const step = stepOf(scene, id);
+    const label = `${copy === undefined || copy === '' ? '' : `copy ${/\d+/.exec(copy)?.[0] ?? ''} of `}${step?.label ?? 'what is gone'}`;
+    const shape = gridShape(step?.geometry);
+    switch (mark) {
+        case '!':
+            return `the centre of ${label}`;
+        case '#':
+            return shape === undefined ? `a cell of ${label}` : `the middle of ${shape.cellName(rest.replace('!', ''))} of ${label}`;
+        case '*':
+            return `a crossing of ${label} and ${stepOf(scene, /^[a-z][a-z0-9]*/.exec(rest)?.[0] ?? '')?.label ?? 'another line'}`;
+        case '@':
+            if (rest === '0' && (shape !== undefined || step === undefined)) return `the centre of ${label}`;
+            if (shape !== undefined && (shape.point(rest) ?? -1) >= 0) return `${shape.pointName(rest)} of ${label}`;
+            return step?.role === 'guide' ? `a place along ${label}` : `a corner of ${label}`;
+        default:
+            return `a place on ${label}`;
+    }
+}

@@ -1,0 +1,235 @@
+import { Popover } from 'radix-ui';
+import { type FormEvent, useRef, useState } from 'react';
+import { HexColorPicker } from 'react-colorful';
+import { useActs } from '../../state/acts';
+import { usePick, usePicks } from '../../state/pick';
+import { useSheet } from '../../state/sheet';
+import { Swatch } from '../../ask/fields/Swatch';
+import { PAPER } from '../../layers/paint';
+import { contrast, fromHsb, type Hsb, toHsb } from '../../../ui/colours';
+import { HeldTo } from '../palette/HeldTo';
+import { verbsFor } from '../../model/verbs/verbs';
+import { PaletteFiles } from '../palette/PaletteFiles';
+import { NamedLooks } from './NamedLooks';
+import { RampEntry } from './RampEntry';
+
+const HEX = /^#[0-9a-f]{6}$/i;
+
+/** The named colours of the sheet. A colour changed here changes wherever it is used. */
+export function PalettePanel() {
+    const { page } = useSheet();
+    const give = useGiving();
+    return (
+        <section aria-label="Palette" className="flex flex-col gap-2">
+            <h2 className="heading">Palette</h2>
+            <ul className="-mx-1.5 flex flex-col">
+                {Object.entries(page.plan.palette).map(([name, colour]) => (
+                    <li key={name}>
+                        <ColourEntry name={name} colour={colour} give={give} />
+                    </li>
+                ))}
+                <li>
+                    <ColourEntry name={null} colour="#8a6fa8" give={null} />
+                </li>
+                <li>
+                    <RampEntry />
+                </li>
+            </ul>
+            <HeldTo />
+            <PaletteFiles />
+            <NamedLooks />
+        </section>
+    );
+}
+
+function ColourEntry({ name, colour, give }: { name: string | null; colour: string; give: ReturnType<typeof useGiving> }) {
+    const { change, preview, scene, page } = useSheet();
+    const others = Object.keys(page.plan.palette).filter((other) => other !== name);
+    const [open, setOpen] = useState(false);
+    const [given, setGiven] = useState({ name: name ?? '', colour });
+    const [problem, setProblem] = useState<string | null>(null);
+
+    /** Where it is used already, it is seen there at once. */
+    function choose(next: string): void {
+        if (next === given.colour) return;
+        setGiven((old) => ({ ...old, colour: next }));
+        if (name !== null && HEX.test(next)) void preview([{ op: 'colour', name, value: next }]);
+    }
+
+    async function submit(event: FormEvent): Promise<void> {
+        event.preventDefault();
+        const to = given.name.trim();
+        const operations = [
+            ...(name !== null && to !== name ? [{ op: 'rename-colour' as const, name, to }] : []),
+            ...(name === null || given.colour !== colour ? [{ op: 'colour' as const, name: to, value: given.colour }] : []),
+        ];
+        const refused = operations.length === 0 ? null : await change(operations);
+        setProblem(refused === null ? null : `Expected ${refused.body.expected ?? 'something else'}`);
+        if (refused === null) setOpen(false);
+    }
+
+    return (
+        <Popover.Root
+            open={open}
+            onOpenChange={(next) => {
+                setGiven({ name: name ?? '', colour });
+                setProblem(null);
+                if (!next) void preview(null);
+                setOpen(next);
+            }}
+        >
+            <div className="flex items-center rounded hover:bg-honey">
+                {name !== null && <GivingSwatch name={name} colour={colour} give={give} />}
+                <Popover.Trigger className={`flex min-w-0 flex-1 items-center gap-2.5 rounded py-[5px] pr-1.5 text-left ${name === null ? 'pl-1.5' : 'pl-2'}`} aria-label={name === null ? 'Add a colour' : `Colour ${name}, ${colour}`} title={name === null ? undefined : 'Change this colour'}>
+                    {name === null ? (
+                        <span className="text-[12.5px] font-medium text-umber">Add a colour</span>
+                    ) : (
+                        <>
+                            <span className="flex-1 truncate font-serif text-[15px] leading-tight italic">{name}</span>
+                            <span className="text-[11.5px] text-slate tabular-nums">{colour}</span>
+                        </>
+                    )}
+                </Popover.Trigger>
+            </div>
+            <Popover.Portal>
+                <Popover.Content className="menu w-60 p-3" side="left" align="start" sideOffset={10}>
+                    <form className="flex flex-col gap-3" onSubmit={(event) => void submit(event)}>
+                        <label className="flex flex-col gap-1 font-medium">
+                            Name
+                            <input className="boxed font-normal" required maxLength={40} value={given.name} onChange={(event) => setGiven({ ...given, name: event.target.value })} />
+                        </label>
+                        <HexColorPicker className="by-eye" color={HEX.test(given.colour) ? given.colour : colour} onChange={choose} />
+                        <label className="flex items-center gap-2 font-medium">
+                            Colour
+                            <input
+                                className="boxed min-w-0 flex-1 font-normal tabular-nums"
+                                aria-label="Colour as #rrggbb"
+                                value={given.colour}
+                                onChange={(event) => choose(event.target.value)}
+                            />
+                        </label>
+                        <HsbInputs colour={HEX.test(given.colour) ? given.colour : colour} onChange={choose} />
+                        {HEX.test(given.colour) && <p className="text-[12.5px] text-slate">Contrast with the sheet {ratio(contrast(given.colour, scene.sheet.background ?? PAPER))}, with white {ratio(contrast(given.colour, '#ffffff'))}</p>}
+                        {name !== null && others.length > 0 && (
+                            <label className="flex items-center gap-2 font-medium">
+                                Use instead
+                                <select
+                                    className="boxed min-w-0 flex-1 font-normal"
+                                    value=""
+                                    onChange={(event) => void change([{ op: 'recolour', map: { [name]: event.target.value } }, { op: 'colour', name, value: null }]).then((refused) => (refused === null ? setOpen(false) : setProblem(refused.message)))}
+                                >
+                                    <option value="">another colour</option>
+                                    {others.map((other) => (
+                                        <option key={other}>{other}</option>
+                                    ))}
+                                </select>
+                            </label>
+                        )}
+                        {problem !== null && (
+                            <p role="alert" className="text-[12.5px] text-brick">
+                                {problem}
+                            </p>
+                        )}
+                        <div className="flex justify-between">
+                            {name === null ? (
+                                <span />
+                            ) : (
+                                <button type="button" className="quiet text-brick" onClick={() => void change([{ op: 'colour', name, value: null }]).then((refused) => setProblem(refused?.message ?? null))}>
+                                    Delete
+                                </button>
+                            )}
+                            <button className="solid">{name === null ? 'Add' : 'Set'}</button>
+                        </div>
+                    </form>
+                </Popover.Content>
+            </Popover.Portal>
+        </Popover.Root>
+    );
+}
+
+/** Gives the picked parts a colour: inside, or along their rims. Null where no part is picked. */
+function useGiving(): ((name: string, what: 'fill' | 'stroke') => void) | null {
+    const { picking } = usePicks();
+    const { kinds } = useSheet();
+    const { change, told, now } = useActs();
+    const pick = usePick(picking);
+    const given = useRef<Promise<unknown>>(Promise.resolve());
+    if (pick.mode !== 'parts' || pick.parts.length === 0) return null;
+
+    async function give(name: string, what: 'fill' | 'stroke'): Promise<void> {
+        const { page } = now();
+        const picked = picking.get();
+        const field = what === 'fill' ? 'fill' : 'stroke.color';
+        const verb = verbsFor({ page, scene: page.scene, kinds, pick: picked, picking, selected: null, colour: null }).filter((one) => one.family === 'look' && one.asks.includes(field)).sort((a, b) => a.key - b.key)[0];
+        if (verb === undefined) return;
+        // The look that says just these parts is changed, not covered by another.
+        const looks = new Set(page.scene.steps.filter((step) => step.role === 'look' && step.kind === verb.kind?.kind).map(({ id }) => id));
+        const same = page.plan.steps.findLast((step) => looks.has(step.id) && JSON.stringify(step['of']) === JSON.stringify(picked.parts));
+        const stroke = same?.['stroke'] as Record<string, unknown> | undefined;
+        const value = what === 'fill' ? name : { width: strokeWidth(page.scene.sheet), ...stroke, color: name };
+        const anew = what === 'fill' ? { fill: name } : { 'stroke.color': name, 'stroke.width': strokeWidth(page.scene.sheet) };
+        const refused = await change(same === undefined ? verb.operations({ ...verb.start, ...anew }) : [{ op: 'set', id: same.id, field: what, value }]);
+        if (refused !== null) told.set(refused.message);
+    }
+
+    // One after the other: the second one changes what came of the first.
+    return (name, what) => {
+        given.current = given.current.then(() => give(name, what));
+    };
+}
+
+/** A three hundredth of the sheet, in a round number. */
+function strokeWidth({ width, height }: { width: number; height: number }): number {
+    return Number((Math.max(width, height) / 300).toPrecision(1));
+}
+
+/** The inside of a swatch gives picked parts their fill, its rim their stroke. */
+function GivingSwatch({ name, colour, give }: { name: string; colour: string; give: ReturnType<typeof useGiving> }) {
+    if (give === null) return <span className="grid size-[34px] shrink-0 place-items-center"><Swatch colour={colour} size={18} /></span>;
+    return (
+        <span className="relative grid size-[34px] shrink-0 place-items-center">
+            <button type="button" className="absolute inset-[1px] rounded-full border-[3px] hover:border-[4px]" style={{ borderColor: colour }} aria-label={`Stroke with ${name}`} title={`Stroke what is picked with ${name}`} onClick={() => give(name, 'stroke')} />
+            <button type="button" className="relative size-6 rounded-full hover:scale-95" style={{ background: colour, boxShadow: '0 0 0 1.5px var(--color-paper), inset 0 0 0 1px rgba(27,33,64,.15)' }} aria-label={`Fill with ${name}`} title={`Fill what is picked with ${name}`} onClick={() => give(name, 'fill')} />
+        </span>
+    );
+}
+
+/** `4.5 : 1`, and whether that is enough to read by (WCAG 2.2). */
+function ratio(value: number): string {
+    return `${(Math.floor(value * 100) / 100).toFixed(2)} : 1${value >= 4.5 ? '' : value >= 3 ? ' (large things only)' : ' (too little)'}`;
+}
+
+const HSB: [keyof Hsb, string, number][] = [['hue', 'Hue, degrees', 360], ['saturation', 'Saturation, per cent', 100], ['brightness', 'Brightness, per cent', 100]];
+
+/** Hue, saturation and brightness of a colour, typed or stepped. */
+function HsbInputs({ colour, onChange }: { colour: string; onChange: (hex: string) => void }) {
+    // A grey has no hue, and black no saturation: what was typed for them stays.
+    const [typed, setTyped] = useState<Hsb | null>(null);
+    // As it is typed: the colour comes after it.
+    const [text, setText] = useState<{ name: keyof Hsb; text: string } | null>(null);
+    const shown = typed !== null && (text !== null || fromHsb(typed) === colour.toLowerCase()) ? typed : toHsb(colour);
+    return (
+        <div className="flex gap-2">
+            {HSB.map(([name, label, most]) => (
+                <label key={name} className="flex min-w-0 flex-1 flex-col gap-0.5 text-[12px] text-slate">
+                    {label.split(',')[0]}
+                    <input
+                        type="number"
+                        className="boxed w-full min-w-0 px-1.5 py-1.5 tabular-nums"
+                        aria-label={label}
+                        min={0}
+                        max={most}
+                        value={text?.name === name ? text.text : Math.round(shown[name])}
+                        onBlur={() => setText(null)}
+                        onChange={(event) => {
+                            setText({ name, text: event.target.value });
+                            const next = { ...shown, [name]: Math.min(most, Math.max(0, event.target.valueAsNumber || 0)) };
+                            setTyped(next);
+                            onChange(fromHsb(next));
+                        }}
+                    />
+                </label>
+            ))}
+        </div>
+    );
+}
