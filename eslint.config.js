@@ -43,6 +43,17 @@ export default tseslint.config(
         },
     },
     {
+        // What is longer holds more than one thing.
+        files: ['resources/js/**/*.tsx'],
+        ignores: ['resources/js/tests/**'],
+        rules: { 'max-lines-per-function': ['error', { max: 200, skipBlankLines: true, skipComments: true }] },
+    },
+    {
+        files: ['resources/js/**/*.ts'],
+        ignores: ['resources/js/tests/**'],
+        rules: { 'max-lines-per-function': ['error', { max: 120, skipBlankLines: true, skipComments: true }] },
+    },
+    {
         // What a hand would type is typed: filling a field in hides what people meet.
         files: ['e2e/**/*.ts'],
         rules: {

@@ -103,14 +103,14 @@ const SCREENS: Screen[] = [
         name: 'a verb that asks',
         open: async (page, desk) => {
             await sample(page, desk, 'Harbour Square floor rosette');
-            await page.getByRole('button', { name: 'Polar grid' }).click();
+            await desk.grid('Polar grid');
         },
     },
     {
         name: 'a picked point',
         open: async (page, desk) => {
             await sample(page, desk, 'Velmora mark');
-            await page.getByRole('radio', { name: 'points' }).click();
+            await desk.mode('points').click();
             await page.mouse.click(...(await desk.at(400, 400)));
             await page.locator('[data-picked="1"]').waitFor();
         },
@@ -119,7 +119,7 @@ const SCREENS: Screen[] = [
         name: 'outlines',
         open: async (page, desk) => {
             await sample(page, desk, 'Velmora mark');
-            await page.getByRole('radio', { name: 'points' }).click();
+            await desk.mode('points').click();
             await page.mouse.click(...(await desk.at(400, 400)));
             await page.getByRole('button', { name: 'Outlines' }).click();
             await page.getByText('meet').waitFor();
@@ -130,7 +130,7 @@ const SCREENS: Screen[] = [
         open: async (page, desk) => {
             await sample(page, desk, 'Velmora mark');
             await page.getByRole('button', { name: /^Step 2, / }).click();
-            await page.getByRole('radio', { name: 'lines' }).click();
+            await desk.mode('lines').click();
             await page.locator('.handle').first().waitFor();
         },
     },
@@ -177,7 +177,7 @@ const SCREENS: Screen[] = [
         open: async (page, desk) => {
             await desk.newSheet('States');
             await WAYS(page).getByRole('button', { name: 'Show me in five steps' }).click();
-            await page.getByRole('radio', { name: 'points' }).click();
+            await desk.mode('points').click();
             await page.mouse.click(...(await desk.at(400, 400)));
             await desk.verb('make', 'Outline…');
             await page.getByText('pick 2 more points').waitFor();

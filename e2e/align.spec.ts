@@ -57,6 +57,6 @@ test('corners of a bar moved by whole cells and brought into a row, by keyboard'
     // A place where nothing is written is said, and nothing is lost.
     await desk.pick('points', [[500, 200], [700, 700]]);
     await desk.verb('order', 'Into one row');
-    await expect(page.getByText('an outline, a run or a guide is written with', { exact: false })).toBeVisible();
+    await expect(page.getByText('with which an outline, a run or a line is drawn', { exact: false })).toBeVisible();
     expect((await desk.stored()).revision).toBe(3);
 });

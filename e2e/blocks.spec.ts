@@ -13,7 +13,7 @@ test('blocks are raised on an isometric grid, one height each, lit from the uppe
     const cell = async (column: number, row: number) => desk.at(400 + (column - row) * 40 * Math.cos(Math.PI / 6), 200 + (column + row - 1) * 20);
     const face = 40 * 40 * Math.sin(Math.PI / 3);
 
-    await page.getByRole('radio', { name: 'cells' }).click();
+    await desk.mode('cells').click();
     await desk.dragAcross(await cell(3, 3), await cell(5, 3));
     await desk.verb('shape', 'Block…');
     await type(page.getByLabel('height', { exact: true }), '2');
@@ -35,7 +35,7 @@ test('blocks are raised on an isometric grid, one height each, lit from the uppe
     expect((await desk.stored()).plan.sheet['light']).toBe(45);
 
     // A canal along an axis, by keyboard: found by an everyday word.
-    await page.getByRole('radio', { name: 'cells' }).click();
+    await desk.mode('cells').click();
     await desk.sheet.press('Escape');
     await desk.dragAcross(await cell(1, 7), await cell(8, 7));
     await desk.sheet.press('/');
@@ -73,7 +73,7 @@ test('a block moves along its axes by arrow keys and by its handles, and becomes
     const cell = async (column: number, row: number) => desk.at(400 + (column - row) * 48 * Math.cos(Math.PI / 6), 200 + (column + row - 1) * 24);
     const handle = (name: string) => page.getByRole('button', { name: new RegExp(`^${name} of block 1: drag`) });
 
-    await page.getByRole('radio', { name: 'cells' }).click();
+    await desk.mode('cells').click();
     await desk.dragAcross(await cell(3, 3), await cell(4, 3));
     await desk.verb('shape', 'Block…');
     await type(page.getByLabel('height', { exact: true }), '1.5');

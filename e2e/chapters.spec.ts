@@ -31,7 +31,7 @@ test('a chapter is named, worked on alone, moved as a whole, folded and dissolve
     // Alone: the disc over the square is not picked, the square under it is; what is new comes into the chapter.
     await chapter('Squares').getByRole('button', { name: 'Work on it' }).click();
     await expect(plan.locator('[data-step="p3"]')).toHaveCount(0);
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await page.mouse.click(...(await desk.at(200, 200)));
     await expect(page.locator('[data-picked="1"]')).toHaveText(/rectangle 1/);
     await desk.verb('place', 'Turn…');
@@ -75,7 +75,7 @@ test('a chapter is named, worked on alone, moved as a whole, folded and dissolve
 
     await chapter('New chapter').getByRole('button', { expanded: true }).click();
     await expect(plan.locator('[data-step="p3"]')).toHaveCount(0);
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await page.mouse.click(...(await desk.at(500, 200)));
     // Picked on the sheet, its sentence is there again.
     await expect(plan.locator('[data-step="p3"]')).toBeVisible();

@@ -106,7 +106,7 @@ test('a double click opens what is drawn once for all copies', async ({ page }) 
     const desk = new DeskPage(page);
     await begun(desk);
     await desk.layPolarGrid();
-    await page.getByRole('radio', { name: 'cells' }).click();
+    await desk.mode('cells').click();
     await page.mouse.click(...(await desk.at(400, 200)));
     await page.keyboard.press('1');
     await desk.revision(3);

@@ -120,6 +120,11 @@ export class DeskPage {
         await this.page.mouse.up();
     }
 
+    /** What the pointer picks. */
+    mode(what: 'cells' | 'points' | 'lines' | 'parts') {
+        return this.page.getByRole('radiogroup', { name: 'What the pointer picks' }).getByRole('radio', { name: what });
+    }
+
     /** Opens a family of verbs, where there are several, and presses one of its verbs. */
     async verb(family: string, label: string): Promise<void> {
         const choice = this.page.getByRole('radio', { name: family, exact: true });
@@ -132,18 +137,25 @@ export class DeskPage {
         }).toPass({ timeout: 20_000 });
     }
 
-    /** Picks places, lines or parts one after another; each is picked before the next is clicked. */
+    /** Picks places, lines or parts one after another, the first one alone; each is picked before the next is clicked. */
     async pick(what: 'points' | 'lines' | 'parts', places: [number, number][]): Promise<void> {
-        await this.page.getByRole('radio', { name: what }).click();
+        await this.mode(what).click();
         await this.sheet.press('Escape');
         for (const [number, [x, y]] of places.entries()) {
+            if (number > 0 && what !== 'points') await this.page.keyboard.down('Shift');
             await this.page.mouse.click(...(await this.at(x, y)));
+            await this.page.keyboard.up('Shift');
             await expect(this.page.locator(`[data-picked="${number + 1}"]`)).toHaveCount(1);
         }
     }
 
+    /** A grid of a family, asked for; another one lies there already, or not. */
+    async grid(name: string): Promise<void> {
+        await this.verb('grids', name);
+    }
+
     async layPolarGrid(): Promise<void> {
-        await this.page.getByRole('button', { name: 'Polar grid' }).click();
+        await this.grid('Polar grid');
         await this.page.getByRole('button', { name: 'Do it' }).click();
     }
 

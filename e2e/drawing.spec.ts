@@ -4,7 +4,7 @@ import { type } from './type';
 
 async function laidGrid(desk: DeskPage, name: string): Promise<void> {
     await desk.newSheet(name);
-    await desk.page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await desk.grid('Rectangular grid');
     await desk.page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
 }
@@ -12,7 +12,7 @@ async function laidGrid(desk: DeskPage, name: string): Promise<void> {
 test('an outline is drawn by clicking places and pulling an arc, with its picture from the third place on', async ({ page }) => {
     const desk = new DeskPage(page);
     await laidGrid(desk, 'Drawn');
-    await page.getByRole('radio', { name: 'points' }).click();
+    await desk.mode('points').click();
     await page.mouse.click(...(await desk.at(160, 160)));
     await expect(page.locator('[data-picked="1"]')).toHaveCount(1);
     await desk.verb('make', 'Outline…');
@@ -46,7 +46,7 @@ test('ways are bent, points put on and taken out, several moved together, number
     await desk.pick('points', [[160, 160], [400, 160], [400, 400], [160, 400]]);
     await desk.verb('make', 'Outline');
     await desk.revision(3);
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await page.mouse.click(...(await desk.at(250, 250)));
     const handle = (name: string) => page.getByRole('button', { name: `${name} of outline 1: drag it` });
     const outline = async () => (await desk.stored()).plan.steps.at(-1);
@@ -80,7 +80,7 @@ test('ways are bent, points put on and taken out, several moved together, number
     await type(page.getByLabel('radius', { exact: true }), '40');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(8);
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await page.mouse.click(...(await desk.at(560, 560)));
     await desk.dragAcross(await desk.at(600, 560), await desk.at(640, 560));
     await desk.revision(9);
@@ -111,7 +111,7 @@ test('a verb asks for what it lacks on the sheet, waits whatever is looked at, a
     expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'k1', kind: 'cut', from: 'p1', with: ['p2'] });
 
     // A line takes two points: with the second it asks on, and keeps the answer while something else is looked at.
-    await page.getByRole('radio', { name: 'points' }).click();
+    await desk.mode('points').click();
     await page.mouse.click(...(await desk.at(80, 80)));
     await desk.verb('guide', 'Line…');
     await page.mouse.click(...(await desk.at(720, 720)));
@@ -119,7 +119,7 @@ test('a verb asks for what it lacks on the sheet, waits whatever is looked at, a
     await page.getByRole('button', { name: 'Outlines' }).click();
     await page.getByRole('button', { name: 'Zoom in' }).click();
     await page.getByRole('button', { name: 'In colour' }).click();
-    await page.getByRole('button', { name: 'Fit' }).click();
+    await page.getByRole('button', { name: 'Fit', exact: true }).click();
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(6);
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'guide.line', through: ['g1@0,0', 'g1@8,8'], extend: 'both' });
@@ -136,7 +136,7 @@ test('a copy and a piece are picked by themselves; picked parts go along the gri
     await type(page.getByLabel('way, across', { exact: true }), '160');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(4);
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await page.getByLabel('What of a part the pointer picks').selectOption('copies');
     await page.mouse.click(...(await desk.at(280, 120)));
     await expect(page.locator('[data-picked="1"]')).toHaveText(/copy 2 of repeat 1/);
@@ -146,7 +146,7 @@ test('a copy and a piece are picked by themselves; picked parts go along the gri
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'style', of: ['r1[2]'] });
 
     // By keyboard: the third copy, walked to and picked, then joined with the first.
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await desk.sheet.press('ArrowRight');
     await desk.sheet.press('ArrowRight');
     await desk.sheet.press('ArrowRight');
@@ -196,7 +196,7 @@ test('cells of an overlay are merged by dragging across them, and taken away in 
     await desk.revision(2);
     expect((await desk.measures('p1'))['area']).toBeCloseTo(4 * 100 * 100, 6);
     // Two of them are taken away: picked by a pull, said once, and then kept on: one more pull takes another.
-    await page.getByRole('radio', { name: 'cells' }).click();
+    await desk.mode('cells').click();
     await desk.dragAcross(await desk.at(550, 350), await desk.at(552, 350));
     await desk.verb('make', 'Take from part 1');
     await desk.revision(3);

@@ -10,11 +10,11 @@ async function point(desk: DeskPage, number: number, x: number, y: number): Prom
 test('an end that misses an intersection is shown, closed, and taken back', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Near miss');
-    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await desk.grid('Rectangular grid');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     // A free place beside the intersection at 240, 160, no snapping.
-    await page.getByRole('radio', { name: 'points' }).click();
+    await desk.mode('points').click();
     await point(desk, 1, 80, 80);
     await page.getByLabel('What points snap to').selectOption('nothing, free places');
     await point(desk, 2, 243, 163);
@@ -46,14 +46,14 @@ test('an end that misses an intersection is shown, closed, and taken back', asyn
 test('golden squares are cut, their circles cut cells in an overlay, and more squares keep the part', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Golden');
-    await page.getByRole('button', { name: 'Golden grid' }).click();
+    await desk.grid('Golden grid');
     await page.locator('label', { hasText: /^squares$/ }).click();
     await type(page.getByLabel('depth', { exact: true }), '4');
     await page.getByLabel('circles', { exact: true }).check();
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     expect((await desk.stored()).plan.steps[0]).toMatchObject({ kind: 'grid.golden', form: 'squares', depth: 4, circles: true });
-    await page.getByRole('radio', { name: 'lines' }).click();
+    await desk.mode('lines').click();
     await page.mouse.click(...(await desk.at(0, 250)));
     await expect(page.locator('[data-picked="1"]')).toHaveCount(1);
     await desk.verb('make', 'Overlay');

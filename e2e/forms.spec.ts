@@ -5,7 +5,7 @@ import { type } from './type';
 test('a track sign: a plate drawn in, its corners rounded, a bar bent along a way, kept clear of the plate', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Track sign');
-    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await desk.grid('Rectangular grid');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
 
@@ -66,7 +66,7 @@ test('a band and an inset by keyboard alone, found by everyday words', async ({ 
         format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
         steps: [{ id: 'p1', kind: 'part.rectangle', corners: [[200, 200], [600, 600]] }],
     });
-    await page.getByRole('radio', { name: 'parts' }).focus();
+    await desk.mode('parts').focus();
     await page.keyboard.press('Enter');
     await desk.sheet.focus();
     await page.keyboard.press('ArrowRight');

@@ -15,7 +15,7 @@ test('every family of grids is laid, walked over, and gives parts', async ({ pag
     await desk.newSheet('Families');
     let revision = 1;
     for (const [number, family] of FAMILIES.entries()) {
-        await page.getByRole('button', { name: family.name }).click();
+        await desk.grid(family.name);
         await expect(page.getByRole('heading', { name: family.name })).toBeVisible();
         await page.getByRole('button', { name: 'Do it' }).click();
         await desk.revision(++revision);
@@ -30,7 +30,7 @@ test('every family of grids is laid, walked over, and gives parts', async ({ pag
         expect(plan.steps.at(-2)).toMatchObject({ kind: family.kind });
         expect(plan.steps.at(-1)?.['cells']).toHaveLength(2);
         expect(await desk.measures(`p${number + 1}`)).toMatchObject({ pieces: 1, holes: 0 });
-        await page.getByRole('radio', { name: 'cells' }).click();
+        await desk.mode('cells').click();
     }
     const { scene } = await desk.stored();
     expect((scene as unknown as { findings: { level: string }[] }).findings.filter((finding) => finding.level !== 'note')).toEqual([]);

@@ -79,7 +79,7 @@ test('what was given a look stays picked, and what was made is picked', async ({
     await desk.verb('look', 'Fill');
     await page.keyboard.press('Enter');
     await desk.revision(2);
-    await expect(page.getByRole('radio', { name: 'parts' })).toBeChecked();
+    await expect(desk.mode('parts')).toBeChecked();
     await expect(page.getByText('With disc 1', { exact: true })).toBeVisible();
     await desk.verb('look', 'Stroke');
     await page.keyboard.press('Enter');
@@ -180,7 +180,7 @@ test('a copy that was filled, and then with all the others, is filled again', as
     const desk = await bring(page, 'Copies', [disc('p1', 400, 150, 60), { id: 'r1', kind: 'repeat.around', of: ['p1'], center: [400, 400], count: 4 }]);
     let revision = 1;
     const fill = async (whole: string, colour: string) => {
-        await page.getByRole('radio', { name: 'parts' }).click();
+        await desk.mode('parts').click();
         await page.getByLabel('What of a part the pointer picks').selectOption(whole);
         await desk.sheet.press('Escape');
         await page.mouse.click(...(await desk.at(650, 400)));

@@ -3,7 +3,7 @@ import { DeskPage } from './desk';
 import { type } from './type';
 
 async function rectangle(desk: DeskPage): Promise<void> {
-    await desk.page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await desk.grid('Rectangular grid');
     await desk.page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     await desk.pick('points', [[160, 160], [320, 240]]);
@@ -58,16 +58,13 @@ test('a verb is said in everyday words and done again with another pick', async 
     await page.keyboard.type('rotate');
     // Nothing is picked; what it needs is said, and picked next.
     await expect(page.getByRole('listbox').getByRole('option').first()).toContainText('Turn');
-    await expect(page.getByRole('listbox').getByRole('option').first()).toContainText('pick parts');
+    await expect(page.getByRole('listbox').getByRole('option').first()).toContainText('takes parts');
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('radio', { name: 'parts' })).toBeChecked();
+    await expect(desk.mode('parts')).toBeChecked();
     await expect(desk.sheet).toBeFocused();
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press('Enter');
-    await expect(page.locator('[data-picked="1"]')).toHaveCount(1);
-    await page.keyboard.press('/');
-    await page.keyboard.type('rotate');
-    await page.keyboard.press('Enter');
+    // It was said before anything was picked, and goes on with what is.
     await expect(page.getByRole('heading', { name: 'Turn' })).toBeVisible();
     await type(page.getByLabel('angle', { exact: true }), '20');
     await page.keyboard.press('Enter');
@@ -84,10 +81,10 @@ test('a verb is said in everyday words and done again with another pick', async 
 test('a verb is kept on: discs, cuts and parts by one pull each', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Pulls');
-    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await desk.grid('Rectangular grid');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
-    await page.getByRole('radio', { name: 'points' }).click();
+    await desk.mode('points').click();
     // Pressed at one place and let go at another: both are picked.
     await desk.dragAcross(await desk.at(160, 160), await desk.at(160, 240));
     await expect(page.locator('[data-picked="2"]')).toHaveCount(1);
@@ -109,9 +106,7 @@ test('a verb is kept on: discs, cuts and parts by one pull each', async ({ page 
     );
 
     // The second disc out of the first by hand, then the fourth out of the third by a pull.
-    await page.getByRole('radio', { name: 'parts' }).click();
-    await desk.dragAcross(await desk.at(120, 160), await desk.at(280, 160));
-    await expect(page.locator('[data-picked="2"]')).toHaveCount(1);
+    await desk.pick('parts', [[120, 160], [280, 160]]);
     await desk.verb('combine', 'Cut from the first');
     await desk.revision(++revision);
     await page.getByRole('button', { name: /Keep on: cut from the first/ }).click();
@@ -130,7 +125,7 @@ test('a verb is kept on: discs, cuts and parts by one pull each', async ({ page 
 test('parts are made by one click each, and merged by pressing on one and dragging across the others', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Merged');
-    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await desk.grid('Rectangular grid');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     await page.mouse.click(...(await desk.at(120, 120)));
@@ -142,10 +137,12 @@ test('parts are made by one click each, and merged by pressing on one and draggi
     await page.mouse.click(...(await desk.at(280, 120)));
     await desk.revision(5);
     await page.keyboard.press('Escape');
-    await page.getByRole('radio', { name: 'parts' }).click();
+    // Said first, it takes what is pressed on and what is drawn across.
+    await page.keyboard.press('/');
+    await page.keyboard.type('union');
+    await page.keyboard.press('Enter');
     await desk.dragAcross(await desk.at(120, 120), await desk.at(290, 120));
-    await expect(page.locator('[data-picked="3"]')).toHaveCount(1);
-    await desk.verb('combine', 'Join');
+    await page.keyboard.press('Enter');
     await desk.revision(6);
     expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'j1', kind: 'join', of: ['p1', 'p2', 'p3'] });
     expect(await desk.measures('j1')).toMatchObject({ pieces: 1, area: 3 * 80 * 80 });

@@ -19,11 +19,11 @@ test('an icon is made from nothing by pointer', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.fillInNewSheet('Icon by pointer');
     await page.getByRole('region', { name: 'Four ways to begin' }).getByRole('button', { name: /^A grid/ }).click();
-    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await desk.grid('Rectangular grid');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     // Two rectangles are two pulls, once the verb is kept on.
-    await page.getByRole('radio', { name: 'points' }).click();
+    await desk.mode('points').click();
     await desk.dragAcross(await desk.at(160, 160), await desk.at(640, 640));
     await desk.verb('make', 'Rectangle');
     await desk.revision(3);
@@ -54,7 +54,7 @@ test('the same icon is made by keyboard alone', async ({ page }) => {
     };
     /** Walks by arrow keys from the first intersection, which the walk begins at. */
     const pickPoints = async (places: [number, number][]) => {
-        await reach(page.getByRole('radio', { name: 'points' }));
+        await reach(desk.mode('points'));
         await keyboard.press('Space');
         await reach(desk.sheet, 'Shift+Tab');
         let [column, row] = [-1, 0];
@@ -89,7 +89,7 @@ test('the same icon is made by keyboard alone', async ({ page }) => {
     await keyboard.press('4');
     await desk.revision(5);
     // The plate, the bar and the disc, walked to in their order.
-    await reach(page.getByRole('radio', { name: 'parts' }));
+    await reach(desk.mode('parts'));
     await keyboard.press('Space');
     await reach(desk.sheet, 'Shift+Tab');
     for (let part = 1; part <= 3; part++) {

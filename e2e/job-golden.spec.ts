@@ -54,11 +54,11 @@ test('a golden mark of seven: circles set to touch, turned pieces, gradients tha
     await doIt();
     await page.getByRole('button', { name: /^fill of look 1: / }).click();
     for (let k = 0; k < 3; k++) await page.getByRole('button', { name: 'Add a stop' }).click();
-    await page.getByLabel('Colour of stop 2').selectOption('copper');
+    await page.getByLabel('Colour of stop 2', { exact: true }).selectOption('copper');
     await type(page.getByLabel('Opacity of stop 4'), '60%');
     await type(page.getByLabel('Position of stop 2'), '0.3');
     await page.keyboard.press('Enter');
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await next();
     const gradient = (await stepOf('s1'))?.['fill'] as { gradient: string; stops: [number, string, string?][] };
     expect(gradient.gradient).toBe('linear');
@@ -98,7 +98,7 @@ test('a golden mark of seven: circles set to touch, turned pieces, gradients tha
     expect((await desk.measures(shadow))['area']).toBeGreaterThan(0.6 * blade);
 
     // Blade and shadow, seven times, each over the next one; gradients turn with their pieces.
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await desk.pick('parts', [[276, 190], [310, 190]]);
     await desk.verb('copy', 'Around…');
     await type(page.getByLabel('count', { exact: true }), '7');

@@ -16,7 +16,7 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
     };
     const last = async () => (await desk.stored()).plan.steps.at(-1);
     // A grid of 8 × 8 cells of 80 from 80, 80.
-    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await desk.grid('Rectangular grid');
     await doIt();
 
     // Two bars and a base line; how wide the first is, is carried to the others.
@@ -53,7 +53,7 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
         await desk.setNumber(`radius of ${circle}`, '160');
         await done();
     }
-    await page.getByRole('radio', { name: 'lines' }).click();
+    await desk.mode('lines').click();
     await desk.dragAcross(await desk.at(480, 280), await desk.at(438, 282));
     await done();
     const head = (await desk.stored()).plan.steps.find((step) => step.id === 'c3')?.['center'] as [number, number];
@@ -99,7 +99,7 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
     await page.keyboard.up('Control');
     await expect(page.getByText(/apart|meet|closest|nearest/i).first()).toBeVisible();
     await page.getByRole('button', { name: 'In colour' }).click();
-    await page.getByRole('button', { name: 'Fit' }).click();
+    await page.getByRole('button', { name: 'Fit', exact: true }).click();
 
     // One colour, then two.
     await desk.pick('parts', [[160, 220], [400, 400], [264, 600]]);
@@ -117,7 +117,7 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
     await done();
     const plan = page.getByRole('navigation', { name: 'Plan' });
     await plan.locator('[data-chapter]').filter({ hasText: 'New chapter' }).getByRole('button', { name: 'Work on it' }).click();
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await page.mouse.click(...(await desk.at(264, 600)));
     await expect(page.locator('[data-picked="0"]')).toHaveCount(1);
 

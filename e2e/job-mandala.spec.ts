@@ -28,7 +28,7 @@ test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on i
     await desk.verb('copy', 'Motif…');
     await doIt();
     const sector = Math.PI / 14;
-    await page.getByRole('radio', { name: 'cells' }).click();
+    await desk.mode('cells').click();
     await page.mouse.click(...(await desk.at(400, 400 - 60 * 4.5)));
     await desk.verb('copy', 'Place…');
     await expect(page.getByLabel('motif', { exact: true })).toHaveValue('f2');
@@ -67,7 +67,7 @@ test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on i
     expect((await desk.measures('r1'))['area']).toBeCloseTo(14 * (field + discs), 2);
 
     // Another count, and half of it near the middle.
-    await page.getByRole('radio', { name: 'cells' }).click();
+    await desk.mode('cells').click();
     await page.mouse.click(...(await desk.at(400, 400 - 60 * 0.5)));
     await desk.verb('copy', 'Place…');
     await page.getByLabel('motif', { exact: true }).selectOption('f1');

@@ -20,7 +20,7 @@ class Brush {
     ) {}
 
     async laid(columns: number, rows: number): Promise<void> {
-        await this.page.getByRole('button', { name: 'Pixel grid' }).click();
+        await this.desk.grid('Pixel grid');
         for (const [label, value] of [['columns', columns], ['rows', rows], ['cell', this.size]] as const) await type(this.page.getByLabel(label, { exact: true }), String(value));
         await this.page.getByRole('button', { name: 'Do it' }).click();
         await this.done();

@@ -65,7 +65,7 @@ test('a seat fabric: three faces with rows by count, turned onto one another', a
 
     // Two lozenges of two cells each, and in-betweens between them: two, then five.
     const lozenge = async (right: number, left: number) => {
-        await page.getByRole('radio', { name: 'cells' }).click();
+        await desk.mode('cells').click();
         await desk.sheet.press('Escape');
         for (const place of [top(right + 0.3, left + 0.6), top(right + 0.6, left + 0.3)]) await page.mouse.click(...(await desk.at(...place)));
         await desk.verb('make', 'Make a part');
@@ -126,11 +126,13 @@ test('a seat fabric: three faces with rows by count, turned onto one another', a
 });
 
 test('the seat fabric is repeated without a gap, an empty face over the same pattern behind, its tile handed over', async ({ page }) => {
-    const { desk, next, plan, made, doIt, top, turned } = seat(page);
+    const { desk, next, plan, made, doIt, top } = seat(page);
     await page.goto(sheet);
     await desk.revision(revision);
     // The whole is repeated hexagonally: the way is as wide as the top face, and nothing is nudged.
-    await desk.pick('parts', [top(4, 6.5), top(1, 1), ...[120, 240].flatMap((degrees) => [turned(top(4, 6.5), degrees), turned(top(1, 1), degrees)])]);
+    await desk.mode('parts').click();
+    await desk.dragAcross(await desk.at(250, 150), await desk.at(550, 650));
+    await expect(page.locator('[data-picked="6"]')).toHaveCount(1);
     await desk.verb('copy', 'Pattern…');
     await type(page.getByRole('region', { name: 'Pattern…' }).getByLabel('way, across', { exact: true }), 'p1.wide');
     await page.getByRole('button', { name: /^group: / }).click();

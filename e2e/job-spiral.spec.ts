@@ -62,7 +62,7 @@ test('a spiral mark on a triangular grid: ring, branch lines, even gaps, six col
 
     // Each branch by itself, in a colour of its own.
     const colours = ['lagoon', 'ink', 'brick', 'sand', 'spray', 'moss'];
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await page.getByLabel('What of a part the pointer picks').selectOption('pieces');
     for (const [k, colour] of colours.entries()) {
         await desk.pick('parts', [ray(k + 0.42, 3.3)]);

@@ -66,9 +66,9 @@ test('a mark is traced from two pictures, from an empty sheet to its file, and t
     expect((await stored())[0]).toMatchObject({ fade: 0.5, veil: 'ink' });
     expect((await stored())[1]).toMatchObject({ blend: 'darken' });
     // They are locked: nothing of them is picked on the sheet.
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await page.mouse.click(...(await desk.at(400, 500)));
-    await expect(page.getByText('With nothing picked')).toBeVisible();
+    await expect(page.locator('[data-picked="0"]')).toHaveCount(1);
 
     // Arcs along the outline, each tangent to the one before, as few as lie within 2.5 px of the line.
     await page.getByRole('radio', { name: 'trace' }).click();

@@ -28,7 +28,7 @@ test('a lamp drawn once, placed at points and in cells, worked on from one of it
     expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'place', motif: 'f1', at: ['g1@1,1', 'g1@7,1'] });
 
     // Into cells, in their middles.
-    await page.getByRole('radio', { name: 'cells' }).click();
+    await desk.mode('cells').click();
     for (const [x, y] of [[200, 600], [600, 600]] as const) await page.mouse.click(...(await desk.at(x, y)));
     await desk.verb('copy', 'Place…');
     await page.getByRole('button', { name: 'Do it' }).click();
@@ -50,7 +50,7 @@ test('a lamp drawn once, placed at points and in cells, worked on from one of it
     await page.getByRole('button', { name: 'Show all' }).click();
 
     // One copy becomes a part of its own.
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await page.getByLabel('What of a part the pointer picks').selectOption('copies');
     await desk.pick('parts', [[640, 160]]);
     await desk.verb('copy', 'Release');

@@ -14,7 +14,7 @@ test('cells are painted stroke by stroke, a line and a ring of dots stay numbers
     const steps = async () => (await desk.stored()).plan.steps;
     const cell = async (column: number, row: number) => desk.at(column * 40 - 20, row * 40 - 20);
     const pickCells = async (cells: [number, number][]) => {
-        await page.getByRole('radio', { name: 'cells' }).click();
+        await desk.mode('cells').click();
         await desk.sheet.press('Escape');
         for (const [column, row] of cells) await page.mouse.click(...(await cell(column, row)));
         await expect(page.locator(`[data-picked="${cells.length}"]`)).toHaveCount(1);
@@ -26,7 +26,7 @@ test('cells are painted stroke by stroke, a line and a ring of dots stay numbers
     };
 
     // Pulled across six cells, then two of them again in another colour: one step, its runs written shortly.
-    await page.getByRole('radio', { name: 'cells' }).click();
+    await desk.mode('cells').click();
     await desk.dragAcross(await cell(3, 4), await cell(8, 4));
     await paint('night');
     await desk.revision(2);
@@ -64,7 +64,7 @@ test('cells are painted stroke by stroke, a line and a ring of dots stay numbers
     expect((await desk.measures(ring?.id ?? ''))['area']).toBe(12 * 1600);
 
     // Two colours by turns.
-    await page.getByRole('radio', { name: 'cells' }).click();
+    await desk.mode('cells').click();
     await desk.sheet.press('Escape');
     await desk.dragAcross(await cell(2, 15), await cell(9, 15));
     await desk.verb('make', 'Dither…');

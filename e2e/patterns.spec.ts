@@ -90,7 +90,7 @@ test('what is drawn in any cell is drawn in all of them; copies take colours by 
     await type(page.getByLabel('Times as large'), '0.5');
     await type(page.getByLabel('Turned by'), '30');
     await page.keyboard.press('Enter');
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await desk.revision(6);
     expect((await plan()).steps.at(-1)).toMatchObject({ kind: 'style', of: ['c1'], fill: { pattern: 'w1', resize: 0.5, turn: 30 } });
     expect(await svg(desk)).toContain('clip-path');

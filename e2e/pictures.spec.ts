@@ -301,7 +301,7 @@ test('lines of a sketch are followed by pulling along them: a circle, an arc, a 
 test('a circle that is followed settles on an intersection where that costs little, and says how much', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Settled');
-    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await desk.grid('Rectangular grid');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     await desk.drop('ring.png', 'image/png', ring(200.4));

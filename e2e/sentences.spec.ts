@@ -45,7 +45,7 @@ test('steps are named, muted, hidden, moved, deleted and brought back', async ({
     await desk.layPolarGrid();
     await desk.revision(2);
     for (const [heading, number] of [[0, 3], [36, 4]] as const) {
-        await page.getByRole('radio', { name: 'cells' }).click();
+        await desk.mode('cells').click();
         await page.mouse.click(...(await desk.around(160, heading)));
         await desk.verb('make', 'Make a part');
         await desk.revision(number);
@@ -101,7 +101,7 @@ test('cells are picked in whole rings, added to a part and taken from it', async
     await desk.revision(4);
     expect(await desk.measures('p1')).toMatchObject({ pieces: 1, holes: 1, nodes: 0 });
 
-    await page.getByRole('radio', { name: 'cells' }).click();
+    await desk.mode('cells').click();
     await page.getByLabel('How far a click reaches').selectOption('one by one');
     await page.mouse.click(...(await desk.around(224, 0)));
     await page.getByRole('button', { name: 'Add to part 1' }).click();

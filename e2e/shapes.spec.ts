@@ -5,7 +5,7 @@ import { type } from './type';
 test('an icon is drawn from points of a grid, bent, cut, put in a row, and follows the grid', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Icon');
-    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await desk.grid('Rectangular grid');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
     // The grid of 8 × 8 begins at 80, 80 with cells of 80.
@@ -57,17 +57,17 @@ test('an icon is drawn from points of a grid, bent, cut, put in a row, and follo
 test('parts are joined, turned as a copy, mirrored and split by keyboard alone', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Keys and parts');
-    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await desk.grid('Rectangular grid');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
-    await page.getByRole('radio', { name: 'points' }).focus();
+    await desk.mode('points').focus();
     await page.keyboard.press('Enter');
     await desk.sheet.focus();
     for (const key of ['ArrowRight', 'Enter', 'ArrowRight', 'ArrowDown', 'ArrowDown', 'Enter']) await page.keyboard.press(key);
     await page.keyboard.press('2');
     await desk.revision(3);
     expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'p1', kind: 'part.rectangle', corners: ['g1@0,0', 'g1@1,2'] });
-    await page.getByRole('radio', { name: 'parts' }).focus();
+    await desk.mode('parts').focus();
     await page.keyboard.press('Enter');
     await desk.sheet.focus();
     await page.keyboard.press('ArrowRight');
@@ -105,7 +105,7 @@ test('a guide is repeated around, its copies cut a part, and one of the pieces i
     await desk.verb('guide', 'Line');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(2);
-    await page.getByRole('radio', { name: 'lines' }).click();
+    await desk.mode('lines').click();
     await page.mouse.click(...(await desk.at(400, 250)));
     await desk.verb('copy', 'Around…');
     await type(page.getByLabel('count', { exact: true }), '5');

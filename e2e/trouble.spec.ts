@@ -130,7 +130,7 @@ test('a click means its place even where the question for it fails', async ({ pa
     const desk = new DeskPage(page);
     await desk.newSheet('No answer');
     await page.route('**/snap', (route) => route.abort());
-    await page.getByRole('radio', { name: 'points' }).click();
+    await desk.mode('points').click();
     await page.mouse.click(...(await desk.at(200, 300)));
     await expect(page.locator('[data-picked="1"]')).toHaveCount(1);
     await expect(page.locator('[data-picked="1"]')).toContainText(/^With (199|200|201)/);

@@ -41,7 +41,7 @@ test('the wheel zooms to the pointer, space drags the view, and fit shows the wh
     await expect.poll(async () => view(desk)).toEqual(whole);
     await page.getByRole('button', { name: 'Zoom in' }).click();
     expect((await view(desk))[0]).toBeCloseTo(whole[0] * 1.25, 5);
-    await page.getByRole('button', { name: 'Fit' }).click();
+    await page.getByRole('button', { name: 'Fit', exact: true }).click();
     await expect.poll(async () => view(desk)).toEqual(whole);
 });
 
@@ -103,14 +103,14 @@ test('named numbers carry through the plan; parts are stroked and ordered', asyn
     await desk.revision(7);
     expect((await desk.measures('p1'))['area'] ?? 0).toBeCloseTo(small * (45 / 40) ** 2, 6);
 
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await page.mouse.click(...(await desk.around(180, 0)));
     await desk.verb('look', 'Stroke');
     await page.locator('label[title="brick"]').click();
     await type(page.getByLabel('stroke width', { exact: true }), 'bar/10');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(8);
-    await page.getByRole('radio', { name: 'parts' }).click();
+    await desk.mode('parts').click();
     await page.mouse.click(...(await desk.around(180, 0)));
     await desk.verb('order', 'To the back');
     await desk.revision(9);

@@ -4,6 +4,7 @@ namespace App\Sheets;
 
 use Sternbild\Core\Evaluation\DrawnPart;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Format\SeamProof;
 use Sternbild\Core\Format\Tile;
@@ -48,7 +49,7 @@ final class TilePages
      */
     public static function seam(Scene $scene, string $id, array $with): array
     {
-        $proof = SeamProof::of($scene, Tile::of($scene, $id, $with));
+        $proof = SeamProof::of($scene, Tile::of($scene, $id, $with), Raster::AT_ONCE);
 
         return ['holds' => $proof->holds(), 'compared' => $proof->compared, 'off' => $proof->off];
     }

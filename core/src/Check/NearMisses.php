@@ -36,7 +36,7 @@ final class NearMisses
             $through = $plan->steps[$id]->raw('through');
             $last = is_array($through) ? count($through) - 1 : 0;
             foreach ([0 => $guide->single()->start(), $last => $guide->single()->end()] as $number => $end) {
-                $near = self::missed($snapper, (string) $id, array_keys($guides), $end, $plan->limits->miss, $tolerance->distance);
+                $near = self::missed($snapper, (string) $id, array_keys($plan->steps), $end, $plan->limits->miss, $tolerance->distance);
                 if ($near === null) {
                     continue;
                 }
@@ -56,7 +56,7 @@ final class NearMisses
     /**
      * What an end was probably meant to meet; null where it meets something, or nothing is near.
      *
-     * @param  list<array-key>  $ids
+     * @param  list<array-key>  $ids  of all steps of the plan, in their order
      */
     private static function missed(Snapper $snapper, string $id, array $ids, Vec $end, float $miss, float $tolerance): ?Candidate
     {

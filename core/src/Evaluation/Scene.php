@@ -270,17 +270,26 @@ final readonly class Scene
      */
     public function settle(string $id, Vec $center, float $reach): ?Settling
     {
-        $circle = ($this->guides()[$id] ?? null)?->curve;
+        $discs = array_filter(array_map(self::circleOf(...), $this->parts()));
+        $circle = ($this->guides()[$id] ?? $discs[$id] ?? null)?->curve;
         if (! $circle instanceof Arc || ! $circle->isFullCircle()) {
             return null;
         }
         $others = array_filter(
-            $this->guides(),
+            [...$this->guides(), ...$discs],
             fn (string $other): bool => $other !== $id && $this->isShown($other) && ! $this->hangsOn($other, $id),
             ARRAY_FILTER_USE_KEY,
         );
 
         return Settling::of($circle, $others, $this->labels, $this->plan->tolerance(), $center, $reach);
+    }
+
+    /** The outline of a part that is one circle; null of all others. */
+    private static function circleOf(Part $part): ?Guide
+    {
+        $only = $part->count() === 1 && $part->curves() === 1 ? $part->allCurves()[0] : null;
+
+        return $only instanceof Arc && $only->isFullCircle() ? Guide::along($only, false) : null;
     }
 
     public function isShown(string $id): bool

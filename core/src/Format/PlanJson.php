@@ -14,7 +14,7 @@ final class PlanJson
 
     private const SHEET = ['width', 'height', 'unit', 'background', 'checks'];
 
-    private const STEP = ['id', 'kind', 'name', 'number', 'muted', 'hidden', 'of', 'cells', 'center', 'origin'];
+    private const STEP = ['id', 'kind', 'name', 'number', 'muted', 'hidden', 'fast', 'of', 'cells', 'center', 'origin'];
 
     /** @param  array<array-key, mixed>  $plan that PlanReader lets through */
     public static function pretty(array $plan): string

@@ -96,6 +96,7 @@ final class PlanSchema
             'number' => self::numbered(),
             'muted' => ['type' => 'boolean'],
             'hidden' => ['type' => 'boolean'],
+            'fast' => ['type' => 'boolean'],
         ];
         $required = ['id', 'kind'];
         foreach ($kind->fields() as $field) {

@@ -12,6 +12,9 @@ final class Raster
     /** Within which a picture is made, or given up, in seconds. */
     public const DEADLINE = 20;
 
+    /** The same where somebody waits for it: such a picture does not stand back behind other work. */
+    public const AT_ONCE = 2;
+
     /** Bytes of address space that making one may take: 10,000 × 10,000 pixels are 400 MB. */
     private const MEMORY = 900_000_000;
 
@@ -84,7 +87,7 @@ final class Raster
         rewind($input);
         // Files, not pipes: neither side can block on the other. 96 dots to the inch, so that a millimetre is what CSS says it is.
         // Whatever the drawing asks for, it ends in time and within its memory, and takes nobody else's turn.
-        $limits = ['nice', '-n', '10', 'prlimit', '--as='.self::MEMORY, 'timeout', '--foreground', '--kill-after=1', (string) $deadline];
+        $limits = [...$deadline > self::AT_ONCE ? ['nice', '-n', '10'] : [], 'prlimit', '--as='.self::MEMORY, 'timeout', '--foreground', '--kill-after=1', (string) $deadline];
         $process = proc_open([...$limits, 'rsvg-convert', '--dpi-x=96', '--dpi-y=96', ...$options], [$input, $output, $errors], $pipes);
         if ($process === false) {
             throw new RenderFailed('rsvg-convert could not be started.');

@@ -12,9 +12,6 @@ final readonly class SeamProof
     /** Pixels of the tile on its longer side. */
     public const LARGEST = 400;
 
-    /** Seconds for each of its two pictures: somebody waits for it. */
-    private const DEADLINE = 2;
-
     /** Steps of 255 that the same edge may come to in two pictures: places are rounded to 256ths of a pixel there. */
     public const SEEN = 4;
 
@@ -28,13 +25,17 @@ final readonly class SeamProof
     {
     }
 
-    /** @throws RenderFailed where a picture takes too long, too */
-    public static function of(Scene $scene, Tile $tile): self
+    /**
+     * @param  int  $deadline  seconds for each of its two pictures; `Raster::AT_ONCE` where somebody waits for it
+     *
+     * @throws RenderFailed where a picture takes too long, too
+     */
+    public static function of(Scene $scene, Tile $tile, int $deadline = Raster::DEADLINE): self
     {
         $width = max(1, min(self::LARGEST, (int) floor(self::LARGEST * $tile->width / max($tile->width, $tile->height))));
         $height = $tile->heightFor($width);
-        $one = TilePicture::image($scene, $tile, $width, 1, deadline: self::DEADLINE);
-        $nine = TilePicture::image($scene, $tile, $width, 3, deadline: self::DEADLINE);
+        $one = TilePicture::image($scene, $tile, $width, 1, deadline: $deadline);
+        $nine = TilePicture::image($scene, $tile, $width, 3, deadline: $deadline);
         $off = $worst = 0;
         for ($y = 0; $y < 3 * $height; $y++) {
             for ($x = 0; $x < 3 * $width; $x++) {

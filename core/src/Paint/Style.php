@@ -7,7 +7,10 @@ namespace Sternbild\Core\Paint;
 /** The look of one figure, worked out. Colours are #rrggbb or "none"; those of a gradient are what stands for it where there is one colour only. */
 final readonly class Style
 {
-    /** @param  list<float>  $dash */
+    /**
+     * @param  list<float>  $dash
+     * @param  bool  $bare  whether neither fill nor stroke was said yet
+     */
     private function __construct(
         public string $fill,
         public string $stroke,
@@ -20,6 +23,7 @@ final readonly class Style
         public ?Gradient $gradient = null,
         public ?Gradient $strokeGradient = null,
         public ?PatternFill $pattern = null,
+        public bool $bare = false,
     ) {
     }
 
@@ -44,6 +48,7 @@ final readonly class Style
             ($said['fill'] ?? null) instanceof Gradient ? $said['fill'] : null,
             ($said['stroke.color'] ?? null) instanceof Gradient ? $said['stroke.color'] : null,
             ($said['fill'] ?? null) instanceof PatternFill ? $said['fill'] : null,
+            ! isset($said['fill']) && ! isset($said['stroke.color']),
         );
     }
 
@@ -58,14 +63,14 @@ final readonly class Style
     {
         return new self(
             $this->fill, $this->stroke, $this->strokeWidth * $factor, $this->join, $this->cap, array_map(static fn (float $one): float => $one * $factor, $this->dash),
-            $this->opacity, $this->blend, $this->gradient, $this->strokeGradient, $this->pattern,
+            $this->opacity, $this->blend, $this->gradient, $this->strokeGradient, $this->pattern, $this->bare,
         );
     }
 
     /** The same with its gradients and its pattern as a figure has them. */
     public function with(?Gradient $fill, ?Gradient $stroke, ?PatternFill $pattern): self
     {
-        return new self($pattern->plain ?? $this->fill, $this->stroke, $this->strokeWidth, $this->join, $this->cap, $this->dash, $this->opacity, $this->blend, $fill, $stroke, $pattern);
+        return new self($pattern->plain ?? $this->fill, $this->stroke, $this->strokeWidth, $this->join, $this->cap, $this->dash, $this->opacity, $this->blend, $fill, $stroke, $pattern, $this->bare);
     }
 
     /** What lies between two looks; what cannot be mixed goes over in the middle. */
@@ -79,7 +84,7 @@ final readonly class Style
             $colour($this->fill, $other->fill), $colour($this->stroke, $other->stroke), $number($this->strokeWidth, $other->strokeWidth),
             $nearer->join, $nearer->cap, $nearer->dash, $number($this->opacity, $other->opacity), $nearer->blend,
             self::gradient($this->gradient, $other->gradient, $share, $nearer->gradient), self::gradient($this->strokeGradient, $other->strokeGradient, $share, $nearer->strokeGradient),
-            $nearer->pattern,
+            $nearer->pattern, $this->bare && $other->bare,
         );
     }
 

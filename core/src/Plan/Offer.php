@@ -11,7 +11,7 @@ final readonly class Offer
      * @param  string  $label  the verb
      * @param  'cells'|'parts'|'points'|'guides'|'ground'  $from  the pick that it needs; `guides` are guides and grids, `ground` is none
      * @param  Family  $family  of verbs that it stands in
-     * @param  int<1, 9>  $key  its number there, which it keeps whatever else is offered
+     * @param  int<1, 19>  $key  its number there, which it keeps whatever else is offered; those beyond 10 stand behind the tenth place, by what is left of them
      * @param  non-empty-string  $words  everyday words, with commas between, by which people look for it
      * @param  non-empty-string  $says  in one line what it does
      * @param  string|null  $takes  the field that the pick goes into; two of them joined by + take one each
@@ -19,7 +19,8 @@ final readonly class Offer
      *                                        them stand for what fits the pick best: the centre of its grid, its number of sectors, where it
      *                                        was clicked last, the centre of what is picked, the grids and guides there are, the last step of a
      *                                        kind and the part that the picked point is a corner of (without one there is no such offer), the first palette colour,
-     *                                        `{other}` another one
+     *                                        `{other}` another one, and `{share:8}` about an eighth of the sheet's shorter side: a round share of a cell where there
+     *                                        is a grid, else a round number
      * @param  list<string>  $asks  fields that are asked for before the step is made
      * @param  string|null  $picture  SVG path data in a square of 48, for offers shown as pictures
      * @param  string|null  $replaces  a field: where a step of the same kind for the same pick already says it, that one is changed instead

@@ -13,7 +13,7 @@ use Sternbild\Core\Result\Role;
  * | operation | what it does |
  * |---|---|
  * | `{op: "add", step, before?}` | puts a step in; an id that begins with `+` is replaced by a free one, also where later operations name it |
- * | `{op: "set", id, field, value}` | sets a parameter, or `name`, `muted`, `hidden`; null takes it away |
+ * | `{op: "set", id, field, value}` | sets a parameter, or `name`, `muted`, `hidden`, `fast`; null takes it away |
  * | `{op: "remove", ids}` | takes steps out; with them go the looks and orders that were theirs alone, and the numbers that arranging named for them |
  * | `{op: "move", id, before, leads?}` | moves a step before another, or to the end for null; one that leads is the first of the chapter that began with the other |
  * | `{op: "chapter", from, name}` | names the chapter that begins with a step, or lets one begin there; null gives its steps to the one before |
@@ -222,7 +222,7 @@ final class PlanEdit
         $step = $kind === null ? $step : $this->measureNames()->spelt($step, $kind);
         $this->steps->replace($index, $step);
         $this->bringMeasuresBefore($step, $field);
-        if (! in_array($field, ['name', 'muted', 'hidden'], true)) {
+        if (! in_array($field, ['name', 'muted', 'hidden', 'fast'], true)) {
             $this->touched[StepList::idOf($step)] = true;
         }
         $this->labels[] = $field === 'name' ? "Rename $label" : "Change {$this->fieldLabel($step, $field)} of $label";

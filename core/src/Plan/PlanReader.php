@@ -351,7 +351,7 @@ final readonly class PlanReader
         if ($name !== null && (! is_string($name) || ! self::isName($name))) {
             throw Unusable::at("$pointer/name", self::NAME);
         }
-        foreach (['muted', 'hidden'] as $switch) {
+        foreach (['muted', 'hidden', 'fast'] as $switch) {
             if (isset($raw[$switch]) && ! is_bool($raw[$switch])) {
                 throw Unusable::at("$pointer/$switch", 'true or false');
             }
@@ -360,8 +360,8 @@ final readonly class PlanReader
         if (! is_int($number) || $number < 1 || $number > self::HIGHEST) {
             throw Unusable::at("$pointer/number", 'a whole number from 1 to '.self::HIGHEST);
         }
-        $parameters = array_diff_key($raw, array_flip(['id', 'kind', 'name', 'number', 'muted', 'hidden']));
-        $step = new Step($id, $kind, $name, ($raw['muted'] ?? false) === true, ($raw['hidden'] ?? false) === true, self::named($parameters), $number);
+        $parameters = array_diff_key($raw, array_flip(['id', 'kind', 'name', 'number', 'muted', 'hidden', 'fast']));
+        $step = new Step($id, $kind, $name, ($raw['muted'] ?? false) === true, ($raw['hidden'] ?? false) === true, self::named($parameters), $number, ($raw['fast'] ?? false) === true);
         self::checkFields($step, $pointer);
 
         return $step;

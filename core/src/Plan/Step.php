@@ -10,6 +10,7 @@ final readonly class Step
     /**
      * @param  array<string, mixed>  $parameters by name, nested ones as nested arrays
      * @param  int  $number  the least that it is called by where it has no name: others before it went, and it kept its own
+     * @param  bool  $fast  whether it is held fast: not dragged by hand
      */
     public function __construct(
         public string $id,
@@ -19,6 +20,7 @@ final readonly class Step
         public bool $hidden,
         public array $parameters,
         public int $number = 1,
+        public bool $fast = false,
     ) {
     }
 

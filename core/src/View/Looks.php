@@ -46,7 +46,7 @@ final readonly class Looks
 
         $pattern = $style->pattern === null ? [] : ['pattern' => ['of' => $style->pattern->pattern, 'map' => $style->pattern->map->toArray()]];
 
-        return [...array_diff_key(get_object_vars($style), ['gradient' => true, 'strokeGradient' => true, 'pattern' => true]), ...$gradients, ...$pattern];
+        return [...array_diff_key(get_object_vars($style), ['gradient' => true, 'strokeGradient' => true, 'pattern' => true, 'bare' => true]), ...($style->bare ? ['bare' => true] : []), ...$gradients, ...$pattern];
     }
 
     /** @return array<string, mixed>|null in the coordinates of the shape */

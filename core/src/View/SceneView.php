@@ -227,6 +227,7 @@ final readonly class SceneView
             'name' => $step->name,
             'muted' => $step->muted,
             'hidden' => $step->hidden,
+            ...($step->fast ? ['fast' => true] : []),
             'role' => $role === null ? 'none' : $role->value,
             'of' => $step->references(),
             // A part's size is asked for by name, and measured then; those of copies by the thousand would take their time.

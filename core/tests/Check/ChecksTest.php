@@ -63,6 +63,14 @@ final class ChecksTest extends TestCase
         self::assertSame([['op' => 'set', 'id' => 'c1', 'field' => 'through', 'value' => ['g1@0,0', 'g1@2,1']]], $finding->remedy?->operations);
     }
 
+    public function test_an_end_is_not_closed_to_what_stands_behind_it(): void
+    {
+        self::assertSame([], self::findings(self::plan([
+            ['id' => 'c1', 'kind' => 'guide.line', 'through' => [[100, 50], [179.7, 80.4]]],
+            Sample::rectangular(),
+        ])));
+    }
+
     public function test_an_end_that_misses_a_curve_is_closed_to_the_nearest_place_on_it(): void
     {
         $this->assertMended(self::plan([

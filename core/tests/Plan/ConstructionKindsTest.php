@@ -54,6 +54,37 @@ final class ConstructionKindsTest extends TestCase
         self::assertSame([1, 0, 10], [$scene->parts()['p1']->pieces(), $scene->parts()['p1']->holes(), $scene->parts()['p1']->nodes()]);
     }
 
+    public function test_a_polygon_by_its_first_corner_is_the_one_by_radius_and_turn(): void
+    {
+        foreach ([3, 4, 7] as $corners) {
+            foreach ([0.0, 37.0, 215.5] as $heading) {
+                $on = Vec::heading($heading)->times(120.0)->plus(new Vec(400.0, 380.0));
+                $byCorner = self::part(['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'on' => [$on->x, $on->y], 'corners' => $corners]);
+                $byTurn = self::part(['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'radius' => 120, 'turn' => $heading, 'corners' => $corners]);
+                self::assertEqualsWithDelta(0.0, $byCorner->places[0]->distanceTo($on), 1e-9);
+                // Handbook: n/2·r²·sin(2π/n).
+                self::assertEqualsWithDelta($corners / 2 * 120 ** 2 * sin(2 * M_PI / $corners), $byCorner->area(), 1e-6);
+                foreach ($byTurn->places as $number => $place) {
+                    self::assertEqualsWithDelta(0.0, $byCorner->places[$number]->distanceTo($place), 1e-9);
+                }
+            }
+        }
+        self::assertSame(['choice'], self::codes(self::scene([['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'corners' => 5]])));
+        self::assertSame(['choice'], self::codes(self::scene([['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'on' => [1, 2], 'radius' => 4, 'corners' => 5]])));
+        self::assertSame(['degenerate'], self::codes(self::scene([['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'on' => [400, 380], 'corners' => 5]])));
+    }
+
+    public function test_an_ellipse_by_a_corner_of_its_box_reaches_its_sides(): void
+    {
+        $ellipse = self::part(['id' => 'p1', 'kind' => 'part.ellipse', 'center' => [400, 380], 'corner' => [300, 440]]);
+        self::assertEqualsWithDelta(M_PI * 100 * 60, $ellipse->area(), 1e-4 * M_PI * 6000);
+        self::assertEqualsWithDelta(320.0, $ellipse->bounds()->top, 1e-2);
+        self::assertEqualsWithDelta(500.0, $ellipse->bounds()->right, 1e-2);
+        foreach ([['corner' => [300, 380]], ['corner' => [300, 440], 'angle' => 10], ['corner' => [300, 440], 'radii' => [5, 6]], []] as $said) {
+            self::assertCount(1, self::scene([['id' => 'p1', 'kind' => 'part.ellipse', 'center' => [400, 380], ...$said]])->findings);
+        }
+    }
+
     public function test_places_of_a_rectangle_count_clockwise_from_the_first_corner(): void
     {
         foreach ([[[20, 30], [140, 80]], [[140, 80], [20, 30]], [[20, 80], [140, 30]], [[140, 30], [20, 80]]] as $corners) {

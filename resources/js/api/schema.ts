@@ -3192,6 +3192,8 @@ export interface components {
             handle: "place" | "places" | null;
             /** @description In one line what it is and how it is given. */
             says: string;
+            /** @description Of places: what they are called one by one; those beyond are numbered. */
+            each?: string[];
             /** @description Whether it counts copies around something. */
             folds?: boolean;
             /** @description Of a paint: whether a gradient may run along the way of a band. */
@@ -3278,6 +3280,8 @@ export interface components {
             name: string | null;
             muted: boolean;
             hidden: boolean;
+            /** @description Held fast: not dragged by hand. */
+            fast?: boolean;
             /** @enum {unknown} */
             role: "grid" | "guide" | "overlay" | "part" | "measure" | "look" | "none" | "picture";
             of: string[];
@@ -3328,6 +3332,8 @@ export interface components {
             cap: "butt" | "round" | "square";
             dash: number[];
             opacity: number;
+            /** @description Neither fill nor stroke was said yet. */
+            bare?: boolean;
             blend: string;
             gradient?: components["schemas"]["Gradient"];
             strokeGradient?: components["schemas"]["Gradient"];

@@ -104,7 +104,7 @@ export function Editor() {
                 <Foldable side="plan" what="the plan">
                     <PlanPanel />
                 </Foldable>
-                <main data-keys className="flex min-h-0 min-w-0 flex-col bg-ground">
+                <main data-keys className="relative flex min-h-0 min-w-0 flex-col bg-ground">
                     <Sheet handle={handle}>
                         <Begin bring={bring} onBegun={toSheet} />
                     </Sheet>

@@ -25,9 +25,9 @@ describe('the pick', () => {
         const picking = new Picking();
         for (const raw of ['g1@1,1', 'g1@2,1', 'g1@1,1']) picking.togglePoint({ raw, name: raw, at: [0, 0] });
         expect(picking.get().points.map((point) => point.raw)).toEqual(['g1@2,1']);
-        for (const id of ['p1', 'p2', 'p1']) picking.togglePart(id);
+        for (const id of ['p1', 'p2', 'p1']) picking.putPart(id);
         expect(picking.get().parts).toEqual(['p2']);
-        for (const id of ['c1', 'c1']) picking.toggleLine(id, [7, 8]);
+        for (const id of ['c1', 'c1']) picking.putLine(id, [7, 8]);
         expect(picking.get()).toMatchObject({ lines: [], near: [7, 8] });
     });
 

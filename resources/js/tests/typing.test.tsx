@@ -2,7 +2,9 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { isUnfinished, TypedInput } from '../editor/ask/fields/asked';
+import { TypedInput } from '../editor/ask/fields/asked';
+import { isUnfinished } from '../editor/model/fields/number';
+import { SheetContext, type SheetState } from '../editor/state/sheet';
 import { selectOnFocus } from '../ui/selectOnFocus';
 
 let end: () => void;
@@ -17,10 +19,10 @@ afterEach(() => {
 function Asked({ begin }: { begin: number | string }) {
     const [value, setValue] = useState<number | string | null>(begin);
     return (
-        <>
+        <SheetContext value={{ scene: { steps: [] } } as unknown as SheetState}>
             <TypedInput label="radius" value={value} optional={false} onChange={setValue} />
             <output>{JSON.stringify(value)}</output>
-        </>
+        </SheetContext>
     );
 }
 

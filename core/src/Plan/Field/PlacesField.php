@@ -95,6 +95,11 @@ final class PlacesField extends Field
         return 'places on the sheet, each clicked, dragged or typed';
     }
 
+    public function traits(): array
+    {
+        return ['each' => $this->each, 'least' => count($this->each), 'most' => $this->exactly ? count($this->each) : $this->most];
+    }
+
     public function schema(): array
     {
         $least = count($this->each);

@@ -1,12 +1,12 @@
-import { createElement, type FormEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import type { Operation } from '../../api/client';
-import { problemText, wouldDo } from '../model/problem';
-import { usePicks } from '../state/pick';
-import { useSheet } from '../state/sheet';
-import { type Asked, isUnfinished } from './fields/asked';
-import { questionOf } from './fields/types';
+import { type FormEvent, type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { isUnfinished } from '../model/fields/number';
 import { answersOf, type Asking } from '../model/verbs/asking';
+import { slotsOf, withHovered } from '../model/verbs/hears';
 import type { Verb } from '../model/verbs/verbs';
+import { useAsking, useHears } from '../state/asking';
+import { usePicks } from '../state/pick';
+import { Questions } from './Questions';
+import { usePreviewed } from './usePreviewed';
 
 interface Props {
     asking: Asking;
@@ -20,48 +20,47 @@ interface Props {
     onLeave: () => void;
 }
 
+/** Pixels: as high as the verbs, and the row above them. */
+const BAR = 110;
+
+const ROW = 40;
+
 /** The questions of a verb, in the place of the verbs, with what would come of it shown on the sheet. */
 export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave }: Props) {
-    const { preview } = useSheet();
     const { pointed: pointing } = usePicks();
-    const [fault, setFault] = useState<string | null>(null);
-    const [instead, setInstead] = useState<{ field: string; value: number } | null>(null);
+    const { setAsking } = useAsking();
+    const hears = useHears();
     const [help, setHelp] = useState('');
     const form = useRef<HTMLFormElement>(null);
     const hover = useSyncExternalStore(pointing.subscribe, pointing.get);
-    // Said on the sheet, it goes on there; said with all that it takes, its questions come next.
-    const asksFirst = useRef(verb.needs === 0 && verb.asks.length > 0);
+    const hasQuestions = verb.needs === 0 && verb.asks.length > 0;
 
     const operations = useMemo(() => {
+        if (verb.needs > 0) return (pointed() ?? verb).needs > 0 ? null : (pointed() ?? verb).operations(answersOf({ ...asking, verb }));
+        const aimed = hover?.handle === true ? null : withHovered(asking, hears, hover?.point === undefined ? undefined : (hover.point.raw ?? hover.point.at));
         // As long as it could take more, what is pointed at counts.
-        const shown = verb.full || (verb.needs === 0 && verb.asks.length > 0) ? verb : (pointed() ?? verb);
-        return shown.needs > 0 ? null : shown.operations(answersOf({ ...asking, verb }));
+        const shown = verb.full || hasQuestions ? verb : (pointed() ?? verb);
+        return shown.operations(aimed ?? answersOf({ ...asking, verb }));
         // eslint-disable-next-line react-hooks/exhaustive-deps -- what is pointed at hangs on the hover
-    }, [asking, verb, hover]);
+    }, [asking, verb, hover, hears]);
+    const fault = usePreviewed(operations, !Object.values(asking.answers).some(isUnfinished));
 
-    const said = JSON.stringify(operations);
-    const isTyping = Object.values(asking.answers).some(isUnfinished);
+    // Said on the sheet, it goes on there; with all that it takes, its questions come next.
     useEffect(() => {
-        if (isTyping) return;
-        let current = true;
-        void preview(JSON.parse(said) as Operation[] | null).then((refused) => {
-            if (!current) return;
-            setFault(refused === null ? null : problemText(refused));
-            const value = refused === null ? null : wouldDo(refused);
-            const field = refused?.body.findings?.[0]?.field ?? null;
-            setInstead(value === null || field === null ? null : { field, value });
-        });
-        return () => {
-            current = false;
-        };
-    }, [said, preview, isTyping]);
-
-    useEffect(() => {
-        if (!asksFirst.current) return;
+        if (!hasQuestions) return;
         const first = form.current?.querySelector<HTMLElement>('[data-questions] :is(input, button, select, [role=button])') ?? form.current?.querySelector<HTMLElement>('button.solid');
         const chosen = first instanceof HTMLInputElement && first.type === 'radio' ? form.current?.querySelector<HTMLElement>(`[name="${CSS.escape(first.name)}"]:checked`) : null;
         (chosen ?? first)?.focus();
-    }, []);
+    }, [hasQuestions]);
+
+    // Where it grows it covers the row above the verbs as a whole, not half of it.
+    useLayoutEffect(() => {
+        const element = form.current;
+        if (element === null) return;
+        element.style.minHeight = `${BAR}px`;
+        const high = element.scrollHeight;
+        element.style.minHeight = `${high > BAR + 1 ? Math.max(high, BAR + ROW) : BAR}px`;
+    });
 
     /** Enter does what is asked from wherever the focus is, but on a button that says what it does; what opens does so by the space bar. */
     function onEnter(event: KeyboardEvent): void {
@@ -77,12 +76,20 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
         if (verb.needs === 0) onDo();
     }
 
+    /** The place that is asked for there is the one that a click answers. */
+    function turnTo(field: string): void {
+        setHelp(verb.kind?.fields.find(({ name }) => name === field)?.says ?? '');
+        const slot = slotsOf(verb, asking.answers).findIndex((one) => one.field === field);
+        if (slot >= 0 && hears.sort === 'place' && hears.slot.field !== field) setAsking((old) => old && { ...old, slot });
+    }
+
+    const standing = hears.sort === 'place' ? hears.slot : null;
     return (
         // As high as the verbs; what there is more to say lies over the sheet, which does not move.
         <section aria-label={verb.label} className="relative h-[110px] shrink-0">
             <form
                 ref={form}
-                className="absolute inset-x-0 bottom-0 flex min-h-[110px] items-center gap-4 border-t border-rule bg-paper px-4 py-2.5"
+                className="absolute inset-x-0 bottom-0 flex items-center gap-4 border-t border-rule bg-paper px-4 py-2.5"
                 onSubmit={submit}
                 onKeyDownCapture={onEnter}
                 onKeyDown={(event) => {
@@ -102,29 +109,15 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
                     {verb.needs === 0 && !verb.full && verb.asks.length === 0 && (
                         <p className="text-slate">{verb.bends === null ? 'Pick more, or do it.' : 'Click more places; press and pull for an arc; the first place again ends it.'}</p>
                     )}
-                    <div data-questions className="contents">
-                        {verb.asks.map((name) => {
-                            const field = verb.kind?.fields.find((one) => one.name === name);
-                            const idle = field === undefined || (field.when !== null && asking.answers[field.when.field] !== field.when.is);
-                            return idle ? null : (
-                                <span key={name} title={field.says} onFocus={() => setHelp(field.says)} className="contents">
-                                    <Question field={field} value={asking.answers[name]} answers={asking.answers} onChange={(value) => onAnswer({ [name]: value })} onAlso={onAnswer} />
-                                </span>
-                            );
-                        })}
-                    </div>
+                    {verb.needs === 0 && <Questions verb={verb} answers={asking.answers} standing={standing} onAnswer={onAnswer} onFocus={turnTo} />}
                     {/* Of one line whatever it says: what is pressed must not move under the pointer. */}
                     <p className="h-[18px] basis-full truncate text-[12.5px] leading-[18px] text-slate" title={help}>
-                        {[verb.says, help].filter(Boolean).join(' ')}
+                        {[standing === null ? verb.says : `A click on the sheet gives ${standing.label.startsWith('the ') ? '' : 'the '}${standing.label}.`, help].filter(Boolean).join(' ')}
                     </p>
                     {(problem ?? fault) && (
                         <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
-                            {problem ?? fault}
-                            {instead !== null && verb.asks.includes(instead.field) && (
-                                <button type="button" className="ml-1.5 font-medium underline" onClick={() => onAnswer({ [instead.field]: instead.value })}>
-                                    Make it {instead.value}
-                                </button>
-                            )}
+                            {problem ?? fault?.text}
+                            {fault?.instead != null && verb.asks.includes(fault.instead.field) && <Instead {...fault.instead} onAnswer={onAnswer} />}
                         </p>
                     )}
                 </div>
@@ -139,6 +132,10 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
     );
 }
 
-function Question(asked: Asked) {
-    return createElement(questionOf(asked.field.type), asked);
+function Instead({ field, value, onAnswer }: { field: string; value: number; onAnswer: Props['onAnswer'] }) {
+    return (
+        <button type="button" className="ml-1.5 font-medium underline" onClick={() => onAnswer({ [field]: value })}>
+            Make it {value}
+        </button>
+    );
 }

@@ -5,7 +5,7 @@ import type { Picking } from '../model/pick/Picking';
 import type { GridShape } from '../model/scene/GridShape';
 import { gridShape } from '../model/scene/geometry';
 import { arrived } from '../model/scene/ImageShape';
-import { AMBER, begin, inkOn, isHeavy, outlinePart, paintCells, paintCloseUp, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintPictures, paintSheet, paintStar, paintWithout } from './paint';
+import { AMBER, begin, inkOn, isHeavy, outlinePart, paintBox, paintCells, paintCloseUp, paintDragged, paintDrawing, paintGrids, paintHoveredCells, paintLine, paintOutlines, paintPick, paintPictures, paintSheet, paintStar, paintWithout, seenThrough } from './paint';
 import type { Camera } from '../model/camera';
 import { Glass } from './Glass';
 import { paintMeasures } from './measures';
@@ -23,7 +23,7 @@ interface Shown {
 const RESTS = 160;
 
 /** The drawing and its grids. */
-export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worked, measured, sector, cell }: Shown & { gridsShown: boolean; outlines: boolean; seen: Seen | null; worked: ReadonlySet<string> | null; measured: { selected: string | null } | null; sector: Sector | null; cell: Cell | null }) {
+export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worked, measured, sector, cell, bare }: Shown & { bare: string; gridsShown: boolean; outlines: boolean; seen: Seen | null; worked: ReadonlySet<string> | null; measured: { selected: string | null } | null; sector: Sector | null; cell: Cell | null }) {
     // Pictures come by and by.
     const come = useSyncExternalStore(arrived.subscribe, arrived.get);
     const canvas = useRef<HTMLCanvasElement>(null);
@@ -38,7 +38,7 @@ export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worke
             context.rect(0, 0, scene.sheet.width, scene.sheet.height);
             context.clip();
             paintPictures(context, scene);
-            if (!outlines) paintDrawing(context, scene, undefined, worked, isQuick);
+            if (!outlines) paintDrawing(context, scene, { restyle: seenThrough(bare, view.scale), seams: true, worked, isQuick });
             context.restore();
             if (outlines && seen === null) paintOutlines(context, scene, view.scale);
             if (outlines && seen !== null) paintCloseUp(context, seen, view);
@@ -52,7 +52,7 @@ export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worke
         paint(heavy);
         const rest = heavy ? window.setTimeout(() => paint(false), RESTS) : 0;
         return () => window.clearTimeout(rest);
-    }, [scene, view, size, gridsShown, outlines, seen, worked, measured, sector, cell, come]);
+    }, [scene, view, size, gridsShown, outlines, seen, worked, measured, sector, cell, bare, come]);
     return <Glass canvas={canvas} size={size} />;
 }
 
@@ -90,6 +90,8 @@ export function HoverLayer({ scene, view, size, hover, cursor, outlines, canvas,
         if (shape !== undefined && hover?.cells !== undefined && !outlines) paintHoveredCells(context, shape, hover.cells, view.scale, colour);
         if (hover?.point !== undefined) paintStar(context, ...hover.point.at, view.scale);
         if (hover?.line !== undefined) paintLine(context, scene, hover.line, view.scale, 2.4);
+        if (hover?.dragged !== undefined) paintDragged(context, hover.dragged, view.scale);
+        if (hover?.box !== undefined) paintBox(context, hover.box, view.scale);
         for (const [x, y] of hover?.touches ?? []) paintStar(context, x, y, view.scale);
         if (hover?.part !== undefined) outlinePart(context, scene, hover.part, view.scale, 1.4);
         const standing = gridOf(cursor?.grid);

@@ -2,10 +2,12 @@ import { type ReactNode, type RefObject, useMemo } from 'react';
 import type { Camera, Seen } from '../model/camera';
 import type { Hover } from '../model/pick/hover';
 import { stepOf } from '../model/scene/steps';
+import { usePalette } from '../state/acts';
 import { usePicks } from '../state/pick';
 import { useSheet } from '../state/sheet';
 import { useView } from '../state/view';
 import { BaseLayer, HoverLayer, PickLayer } from './Layers';
+import { INK } from './paint';
 
 interface Given {
     view: Camera;
@@ -27,13 +29,14 @@ export function SheetLayers({ view, size, seen, hover, standing, colour, canvas,
     const { page, scene } = useSheet();
     const { picking, selected } = usePicks();
     const { gridsShown, measuresShown, shownAs, worked, drawingIn } = useView();
+    const palette = usePalette();
     const outlines = shownAs === 'outlines';
     const shown = { scene, view, size };
     const cellShown = outlines ? null : (stepOf(scene, drawingIn ?? selected ?? '')?.cell ?? null);
     const measured = useMemo(() => (measuresShown ? { selected } : null), [measuresShown, selected]);
     return (
         <>
-            <BaseLayer {...shown} gridsShown={gridsShown} outlines={outlines} seen={seen} worked={worked} measured={measured} sector={drawingIn === null || outlines ? null : (stepOf(scene, drawingIn)?.sector ?? null)} cell={cellShown} />
+            <BaseLayer {...shown} gridsShown={gridsShown} outlines={outlines} seen={seen} worked={worked} measured={measured} sector={drawingIn === null || outlines ? null : (stepOf(scene, drawingIn)?.sector ?? null)} cell={cellShown} bare={Object.values(palette)[0] ?? INK} />
             {shownAs === 'circles' && (
                 <img
                     alt="The construction: the result faded, its grids and guides, circles and their radii"

@@ -2,13 +2,14 @@ import type { Scene, Style } from '../../api/client';
 import type { GridShape } from '../model/scene/GridShape';
 import { type PartShape, rangeIn, wayOf } from '../model/scene/PartShape';
 import { gridShape, guideShape, imageShape, partShape } from '../model/scene/geometry';
+import type { Dragged } from '../model/pick/hover';
 import { copyIn, type Pick, placeIn, stepIn } from '../model/pick/Picking';
 import { fillWith, strokeWith } from './gradients';
 import { type Filling, fillings, fillWithPattern, MANY, MUCH, type PaintFigure, paintSpread, paintSpreadQuickly, styleOf } from '../model/scene/patterns';
 import { paintAsPixels } from './pixelImage';
 import type { Camera, Seen } from '../model/camera';
 
-const INK = '#1b2140';
+export const INK = '#1b2140';
 export const AMBER = '#b87400';
 const HONEY = 'rgba(242, 179, 61, .42)';
 export const PAPER = '#fffdf8';
@@ -66,10 +67,14 @@ const FADED = 0.22;
 
 const asItIs = (style: Style): Style => style;
 
-/** What lies under the edges that neighbours share. */
-function paintSeams(context: CanvasRenderingContext2D, scene: Scene): void {
+/** The colour of what was given no look. */
+const UNSAID = '#000000';
+
+/** What lies under the edges that neighbours share; not of what is seen through. */
+function paintSeams(context: CanvasRenderingContext2D, scene: Scene, withoutUnsaid: boolean): void {
     context.lineJoin = 'round';
     for (const { colour, wide, round, path, cells } of scene.seams.strokes) {
+        if (withoutUnsaid && colour === UNSAID) continue;
         context.strokeStyle = colour;
         context.lineWidth = wide;
         context.lineCap = round ? 'round' : 'butt';
@@ -88,14 +93,30 @@ function paintSeams(context: CanvasRenderingContext2D, scene: Scene): void {
     context.lineJoin = 'miter';
 }
 
-/**
- * @param worked ids of the steps that are worked on alone; all else is faded
- * @param isQuick whether patterns of many figures may be a little soft
- * @param isSmall whether it is shown so small that this is no matter
- */
-export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, restyle: (style: Style) => Style = asItIs, worked: ReadonlySet<string> | null = null, isQuick = false, isSmall = false): void {
+/** How a drawing is painted. */
+interface Painting {
+    restyle?: (style: Style) => Style;
+    /** Whether what lies under the edges of neighbours is painted: not where all is restyled. */
+    seams?: boolean;
+    /** Ids of the steps that are worked on alone; all else is faded. */
+    worked?: ReadonlySet<string> | null;
+    /** Whether patterns of many figures may be a little soft. */
+    isQuick?: boolean;
+    /** Whether it is shown so small that this is no matter. */
+    isSmall?: boolean;
+}
+
+/** How strongly is filled what was given no look yet, as two digits behind its colour. */
+const SEEN_THROUGH = '4d';
+
+/** What was given no look yet is seen through, with its outline, in a colour; all else as it is. */
+export function seenThrough(colour: string, scale: number): (style: Style) => Style {
+    return (style) => (style.bare === true ? { ...style, fill: colour + SEEN_THROUGH, stroke: colour, strokeWidth: 1.25 / scale } : style);
+}
+
+export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, { restyle = asItIs, seams = restyle === asItIs, worked = null, isQuick = false, isSmall = false }: Painting = {}): void {
     const geometry = new Map(scene.steps.map((step) => [step.id, step.geometry]));
-    if (worked === null && restyle === asItIs) paintSeams(context, scene);
+    if (worked === null && seams) paintSeams(context, scene, scene.drawing.some((drawn) => drawn.styles.some((style) => style.bare === true)));
     const patterns = fillings(scene);
     for (const drawn of shownWhile(scene, worked)) {
         const shape = partShape(geometry.get(drawn.id));
@@ -185,14 +206,28 @@ export function paintGrids(context: CanvasRenderingContext2D, scene: Scene, scal
         }
         context.globalAlpha = step.shown.strength;
         if (step.shown.as === 'lines') {
-            context.strokeStyle = colour;
-            context.lineWidth = 1 / scale;
-            context.stroke(shape.lines);
+            standOut(context, shape.lines, colour, 1 / scale, scale);
         } else {
             paintPoints(context, shape, step.shown.as, colour, scale);
         }
         context.globalAlpha = 1;
     }
+}
+
+/** How far a line's rim reaches on either side, in pixels of the screen. */
+const RIM = 1;
+
+/** A line with a faint rim of the other tone, so that it is seen on dark and on light. */
+function standOut(context: CanvasRenderingContext2D, path: Path2D, colour: string, width: number, scale: number): void {
+    const strength = context.globalAlpha;
+    context.globalAlpha = strength * 0.45;
+    context.strokeStyle = colour === PAPER ? INK : PAPER;
+    context.lineWidth = width + (2 * RIM) / scale;
+    context.stroke(path);
+    context.globalAlpha = strength;
+    context.strokeStyle = colour;
+    context.lineWidth = width;
+    context.stroke(path);
 }
 
 const GUIDES = 0.62;
@@ -205,7 +240,7 @@ function paintGuides(context: CanvasRenderingContext2D, scene: Scene, scale: num
     for (const step of scene.steps) {
         const shape = step.role === 'guide' && !step.hidden && !step.usedUp ? guideShape(step.geometry) : undefined;
         context.globalAlpha = worked === null || worked.has(step.id) ? GUIDES : GUIDES * FADED;
-        if (shape !== undefined) context.stroke(shape.path);
+        if (shape !== undefined) standOut(context, shape.path, colour, 1.1 / scale, scale);
         const written: number[] = [];
         for (const { text, at: [x = 0, y = 0] } of shape?.data.names ?? []) {
             // Where two lines lie close together the first one's name is enough.
@@ -386,6 +421,31 @@ export function outlinePart(context: CanvasRenderingContext2D, scene: Scene, nam
         context.lineWidth = width / scale;
         context.stroke(outline);
     }
+}
+
+/** Things on their way, in outlines. */
+export function paintDragged(context: CanvasRenderingContext2D, { scene, names, way: [x, y] }: Dragged, scale: number): void {
+    context.save();
+    context.translate(x, y);
+    for (const name of names) {
+        if (guideShape(scene.steps.find((step) => step.id === name)?.geometry) !== undefined) paintLine(context, scene, name, scale, 1.6);
+        else outlinePart(context, scene, name, scale, 1.4);
+    }
+    context.restore();
+}
+
+/** A box that is pulled up around what is to be picked. */
+export function paintBox(context: CanvasRenderingContext2D, [x0, y0, x1, y1]: [number, number, number, number], scale: number): void {
+    context.save();
+    context.globalAlpha = 0.12;
+    context.fillStyle = AMBER;
+    context.fillRect(Math.min(x0, x1), Math.min(y0, y1), Math.abs(x1 - x0), Math.abs(y1 - y0));
+    context.globalAlpha = 1;
+    context.strokeStyle = AMBER;
+    context.lineWidth = 1.2 / scale;
+    context.setLineDash([4 / scale, 3 / scale]);
+    context.strokeRect(Math.min(x0, x1), Math.min(y0, y1), Math.abs(x1 - x0), Math.abs(y1 - y0));
+    context.restore();
 }
 
 /** Copies of a pattern that are all marked. */

@@ -1,6 +1,7 @@
-import { createContext, useContext, useEffect, useMemo, useState } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Store } from '../model/Store';
 import type { Asking } from '../model/verbs/asking';
+import { type Hears, PICKS } from '../model/verbs/hears';
 import type { Done } from '../model/verbs/kept';
 import type { Verb } from '../model/verbs/verbs';
 import { inEditor } from './inEditor';
@@ -37,12 +38,20 @@ export interface AskingState {
     kept: Done | null;
     setKept: (done: Done | null) => void;
     offered: Store<Offered>;
+    /** What a click on the sheet does just now. */
+    hears: Store<Hears>;
 }
 
 export const AskingContext = createContext<AskingState | null>(null);
 
 export function useAsking(): AskingState {
     return inEditor(useContext(AskingContext));
+}
+
+/** What a click on the sheet does just now. */
+export function useHears(): Hears {
+    const { hears } = useAsking();
+    return useSyncExternalStore(hears.subscribe, hears.get);
 }
 
 /** What is asked in a new editor: nothing. */
@@ -53,7 +62,8 @@ export function useAskingState(): AskingState {
     const [last, setLast] = useState<Done | null>(null);
     const [kept, setKept] = useState<Done | null>(null);
     const [offered] = useState(() => new Store<Offered>({ verbs: [], begin: () => undefined }));
+    const [hears] = useState(() => new Store<Hears>(PICKS));
     // Left with Escape, for another one, or with the sheet; after a place was taken it says nothing new.
     useEffect(() => () => placeWanted?.leave?.(), [placeWanted]);
-    return useMemo(() => ({ asking, setAsking, finishAsking, askPlace, placeWanted, last, setLast, kept, setKept, offered }), [asking, finishAsking, placeWanted, last, kept, offered]);
+    return useMemo(() => ({ asking, setAsking, finishAsking, askPlace, placeWanted, last, setLast, kept, setKept, offered, hears }), [asking, finishAsking, placeWanted, last, kept, offered, hears]);
 }

@@ -1,3 +1,4 @@
+import { expectedText, NO } from '../model/problem';
 import { useActs } from './acts';
 import { hangsOn } from '../model/plan/hangsOn';
 
@@ -11,7 +12,7 @@ export function useRemoving(): (ids: string[]) => Promise<string | null> {
         const refused = await change([{ op: 'remove', ids }]);
         // The sentence goes, and with it what had the focus.
         toSheet();
-        if (refused !== null) return refused.body.expected === undefined ? refused.message : `That cannot be: expected ${refused.body.expected}.`;
+        if (refused !== null) return expectedText(refused, NO);
         const [first] = hanging;
         if (first !== undefined) {
             told.set({

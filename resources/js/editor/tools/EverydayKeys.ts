@@ -5,9 +5,9 @@ import { problemText } from '../model/problem';
 import { usePick, usePicks } from '../state/pick';
 import { useSheet } from '../state/sheet';
 import { stepIn } from '../model/pick/Picking';
+import { useMoving } from '../state/useMoving';
 import { useRemoving } from '../state/useRemoving';
 import { gridShape, partShape } from '../model/scene/geometry';
-import { verbsFor } from '../model/verbs/verbs';
 import { useKeys } from '../keys/Keyboard';
 
 /** What was taken along by a key, to be laid down. */
@@ -24,10 +24,11 @@ const BESIDE = 0.04;
 
 /** The keys that do everywhere what they do here: delete, copy, cut, lay down, pick all, rename, undo, redo, save. */
 export function useEverydayKeys(): void {
-    const { page, scene, kinds, change, added, told, move } = useSheet();
+    const { page, scene, change, added, told, move } = useSheet();
     const { picking, selected, renaming } = usePicks();
     const pick = usePick(picking);
     const removing = useRemoving();
+    const { moving } = useMoving();
     const taken = useRef<Taken | null>(null);
 
     /** The steps that a key is about: those of what is picked, else the one that is chosen in the plan. */
@@ -61,15 +62,6 @@ export function useEverydayKeys(): void {
         const share = BESIDE * Math.max(page.scene.sheet.width, page.scene.sheet.height);
         const step = shape === undefined || next === undefined ? share : Math.hypot(...difference(shape.place(next), shape.place(middle)));
         return [rounded(step * times), rounded(step * times)];
-    }
-
-    /** The operations that move things, or lay a copy of them elsewhere: what the first verb of places does. */
-    function moving(ids: string[], by: [number, number], isCopy: boolean): Operation[] {
-        const areLines = stepOf(scene, ids[0] ?? '')?.role === 'guide';
-        const of = { ...pick, mode: areLines ? ('lines' as const) : ('parts' as const), parts: areLines ? [] : ids, lines: areLines ? ids : [] };
-        const verb = verbsFor({ page, scene: page.scene, kinds, pick: of, picking, selected: null, colour: null }).find((one) => one.family === 'place' && one.key === 1);
-        const field = verb?.kind?.fields.find((one) => one.type === 'pair' && verb.asks.includes(one.name))?.name;
-        return verb === undefined || field === undefined ? [] : verb.operations({ [field]: by, ...(isCopy ? { copy: true } : {}) });
     }
 
     function takeAlong(at: EventTarget | null, isCut: boolean): boolean {

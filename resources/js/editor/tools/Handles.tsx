@@ -1,5 +1,5 @@
 import { Popover } from 'radix-ui';
-import { type CSSProperties, type KeyboardEvent, type PointerEvent, type ReactNode, useRef, useState } from 'react';
+import { type CSSProperties, type PointerEvent, type ReactNode, useRef, useState } from 'react';
 import type { Step } from '../../api/client';
 import { problemText } from '../model/problem';
 import { stepOf } from '../model/scene/steps';
@@ -9,37 +9,37 @@ import { useSheet } from '../state/sheet';
 import { useView } from '../state/view';
 import { Colours } from '../ask/fields/PaintEditor';
 import type { Camera } from '../model/camera';
-import { type Hover, tellable } from '../model/pick/hover';
+import type { Hover } from '../model/pick/hover';
+import { useHandleKeys } from './useHandleKeys';
 import { useSnapping } from './useSnapping';
-import type { Arrow } from '../model/scene/nearby';
-import { gridShape, handleShape, partShape } from '../model/scene/geometry';
-import { frameSaid, type Handle, handlesOf, hasRoom, inside, moved, movedBy, type Pull, roughly, said, shifted, sideTaken, type Target, valueAt, withoutPoint, withPoint } from '../model/handles';
+import { handleShape, partShape } from '../model/scene/geometry';
+import { type Handle, handlesOf, hasRoom, inside, moved, movedBy, roughly, said, shifted, type Target, valueAt } from '../model/handles';
 
 /** A pointer that moved less, in pixels, has not dragged. */
 const STILL = 4;
 
-const TOWARDS: Record<string, [number, number]> = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
-
 /** What of the selected step can be taken hold of, over the sheet: dragged it snaps, arrow keys take it along the grid. */
-export function Handles({ view, show, onClick }: { view: Camera; show: (hover: Hover | null) => void; onClick: (x: number, y: number) => void }) {
-    const { page, scene, kinds, change, preview } = useSheet();
+export function Handles({ view, show, onClick }: { view: Camera; show: (hover: Hover | null) => void; onClick: (x: number, y: number, gathers: boolean) => void }) {
+    const { scene } = useSheet();
     const { picking, selected } = usePicks();
     const { placeWanted, asking } = useAsking();
     const { shownAs, worked } = useView();
     const { mode } = usePick(picking);
     const step = selected === null ? undefined : stepOf(scene, selected);
-    const snapping = useSnapping(view, step?.id ?? null);
+    const cellsInTheWay = mode === 'cells' && (step?.role === 'grid' || step?.role === 'overlay');
+    const isLocked = worked !== null && step !== undefined && !worked.has(step.id);
+    if (step === undefined || isLocked || step.hidden || step.fast === true || mode === 'points' || mode === 'trace' || placeWanted !== null || shownAs === 'outlines' || cellsInTheWay || asking !== null) return null;
+    return <StepHandles key={step.id} step={step} view={view} show={show} onClick={onClick} />;
+}
+
+function StepHandles({ step, view, show, onClick }: { step: Step; view: Camera; show: (hover: Hover | null) => void; onClick: (x: number, y: number, gathers: boolean) => void }) {
+    const { page, scene, kinds, change, preview } = useSheet();
+    const snapping = useSnapping(view, step.id);
     const [held, setHeld] = useState<{ key: string; at: [number, number] } | null>(null);
     const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
     const [colouring, setColouring] = useState<string | null>(null);
     const drag = useRef<{ x: number; y: number; moved: boolean } | null>(null);
-    // Where they are meant to be, while earlier presses of a key are still on their way.
-    const meant = useRef<{ step: string; targets: Map<string, Target> } | null>(null);
-    const kind = kinds.find((one) => one.kind === step?.kind);
-    const cellsInTheWay = mode === 'cells' && (step?.role === 'grid' || step?.role === 'overlay');
-    const isLocked = worked !== null && step !== undefined && !worked.has(step.id);
-    if (step === undefined || isLocked || step.hidden || mode === 'points' || mode === 'trace' || placeWanted !== null || shownAs === 'outlines' || cellsInTheWay || asking !== null) return null;
-
+    const kind = kinds.find((one) => one.kind === step.kind);
     const grips = handleShape(step.geometry);
     const handles = handlesOf(step, grips, kind).filter((handle) => hasRoom(handle, view.scale));
 
@@ -75,7 +75,8 @@ export function Handles({ view, show, onClick }: { view: Camera; show: (hover: H
 
     function take(event: PointerEvent, handle: Handle): void {
         if (event.button !== 0) return;
-        if (event.shiftKey) {
+        // Points among others are chosen together; under all else lies what is picked.
+        if (event.shiftKey && handle.pull === null && handle.path.length > 0) {
             event.preventDefault();
             setChosen(new Set(chosen.has(handle.key) ? [...chosen].filter((key) => key !== handle.key) : [...chosen, handle.key]));
             return;
@@ -105,7 +106,7 @@ export function Handles({ view, show, onClick }: { view: Camera; show: (hover: H
         if (one === null) return;
         if (!one.moved) {
             // What lies under it can be picked as ever.
-            if (event.detail < 2) onClick(...spot(event));
+            if (event.detail < 2) onClick(...spot(event), event.shiftKey);
             return;
         }
         const found = await snapping.take(...spot(event));
@@ -131,97 +132,7 @@ export function Handles({ view, show, onClick }: { view: Camera; show: (hover: H
         void preview(null);
     }
 
-    /** A point more on a way, or the point taken out. */
-    function addOrTake(handle: Handle, of: Step, way: 'either' | 'add' | 'take'): boolean {
-        const operations = (way === 'take' ? null : withPoint(page.plan, of, kind, handle, view.scale)) ?? (way === 'add' ? null : withoutPoint(page.plan, of, grips, kind, handle));
-        if (operations === null) return false;
-        setChosen(new Set());
-        void put(operations);
-        return true;
-    }
-
-    async function onKeyDown(event: KeyboardEvent, handle: Handle, of: Step): Promise<void> {
-        const isCommand = event.ctrlKey || event.metaKey;
-        if (event.key === 'Enter' && handle.pull?.colour != null) {
-            event.preventDefault();
-            event.stopPropagation();
-            setColouring(handle.key);
-        } else if (event.key === 'Escape' && (drag.current !== null || chosen.size > 0)) {
-            event.stopPropagation();
-            setChosen(new Set());
-            if (drag.current !== null) leave();
-        } else if (event.key === 'Insert' || (event.key === '+' && !isCommand)) {
-            if (addOrTake(handle, of, 'add')) event.stopPropagation();
-        } else if (event.key === 'Delete' || event.key === 'Backspace') {
-            if (addOrTake(handle, of, 'take')) event.stopPropagation();
-        } else if (event.key === ' ' && handle.pull === null) {
-            event.preventDefault();
-            event.stopPropagation();
-            setChosen(new Set(chosen.has(handle.key) ? [...chosen].filter((key) => key !== handle.key) : [...chosen, handle.key]));
-        } else {
-            await walk(event, handle, of);
-        }
-    }
-
-    async function walk(event: KeyboardEvent, handle: Handle, of: Step): Promise<void> {
-        const towards = TOWARDS[event.key];
-        if (towards === undefined) return;
-        event.preventDefault();
-        event.stopPropagation();
-        const steps = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
-        const targets = new Map(meant.current?.step === of.id ? meant.current.targets : []);
-        const drags = together(handle).map((one): [Handle, unknown] => {
-            if (one.pull?.sort === 'side') {
-                const before = (targets.get(one.key)?.raw as Pull | undefined) ?? one.pull;
-                const pull = sideTaken(before, [towards[0] * steps, towards[1] * steps]);
-                targets.set(one.key, { raw: pull, at: one.at });
-                return [one, frameSaid(pull.frame)];
-            }
-            if (one.pull !== null && one.pull.sort !== 'place') {
-                const number = nudged(one, targets.get(one.key)?.raw ?? rawOf(one, of), event.key === 'ArrowRight' || event.key === 'ArrowUp' ? steps : -steps);
-                targets.set(one.key, { raw: number, at: one.at });
-                return [one, number];
-            }
-            const before = targets.get(one.key) ?? { raw: rawOf(one, of), at: one.at };
-            const free = beside(before.at, towards, steps);
-            const way = [towards[0] * steps, towards[1] * steps] as const;
-            const next = (event.altKey ? null : onGrid(before.raw, event.key as Arrow)) ?? (one.key === handle.key ? free : { ...free, raw: movedBy(before.raw, way, view.scale * 10) });
-            targets.set(one.key, next);
-            if (one.key === handle.key) tell(one, next, next.name);
-            return [one, next.raw];
-        });
-        const now = { step: of.id, targets };
-        meant.current = now;
-        await put(moved(page.plan, of, kind, drags));
-        if (meant.current === now) meant.current = null;
-    }
-
-    /** A number one step more or less. */
-    function nudged({ pull, at }: Handle, raw: unknown, steps: number): unknown {
-        const size = pull?.step ?? (pull?.sort === 'bulge' ? 0.05 : pull?.sort === 'along' && Math.hypot(pull.at[0] ?? 0, pull.at[1] ?? 0) > 0 && typeof raw === 'number' && Math.abs(raw) < 10 ? 0.05 : 1);
-        if (Array.isArray(raw)) return raw.map((one: unknown, k) => (typeof one === 'number' && k === 0 ? Number((one + steps * size).toFixed(6)) : one));
-        const value = typeof raw === 'number' ? raw : Number(valueAt({ pull, at } as Handle, { raw: null, at }, view.scale));
-        return Number((value + steps * size).toFixed(6));
-    }
-
-    /** From intersection to intersection, where the place is one. */
-    function onGrid(raw: unknown, arrow: Arrow): (Target & { name: string }) | null {
-        if (typeof raw !== 'string') return null;
-        const [id = '', address = ''] = raw.split('@');
-        const grid = stepOf(scene, id);
-        const shape = gridShape(grid?.geometry);
-        const point = shape?.point(address) ?? -1;
-        if (grid === undefined || shape === undefined || point < 0) return null;
-        const next = shape.pointBeside(point, arrow) ?? point;
-        const to = shape.pointAddress(next) || address;
-        return { raw: `${id}@${to}`, at: shape.place(next), name: `${shape.pointName(to)} of ${grid.label}` };
-    }
-
-    function beside([x, y]: [number, number], [dx, dy]: [number, number], steps: number): Target & { name: string } {
-        const digits = steps < 1 ? view.scale * 10 : view.scale;
-        const at: [number, number] = [tellable(x + dx * steps, digits), tellable(y + dy * steps, digits)];
-        return { raw: at, at, name: `a free place, ${at.join(', ')}` };
-    }
+    const { onKeyDown, addOrTake } = useHandleKeys({ view, step, kind, grips, together, chosen, setChosen, setColouring, isDragged: () => drag.current !== null, leave, put, tell });
 
     return (
         <div className="pointer-events-none absolute inset-0 overflow-hidden" role="group" aria-label={`Places of ${step.label}`}>
@@ -246,8 +157,8 @@ export function Handles({ view, show, onClick }: { view: Camera; show: (hover: H
                         onPointerMove={(event) => void move(event, handle, step)}
                         onPointerUp={(event) => void drop(event, handle, step)}
                         onPointerCancel={leave}
-                        onDoubleClick={() => (colour === null ? addOrTake(handle, step, 'either') : setColouring(handle.key))}
-                        onKeyDown={(event) => void onKeyDown(event, handle, step)}
+                        onDoubleClick={() => (colour === null ? addOrTake(handle, 'either') : setColouring(handle.key))}
+                        onKeyDown={(event) => void onKeyDown(event, handle)}
                         onBlur={() => show(null)}
                     />
                 );

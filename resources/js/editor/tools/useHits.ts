@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
-import { useAsking } from '../state/asking';
+import { useAsking, useHears } from '../state/asking';
 import { usePick, usePicks } from '../state/pick';
 import { useSheet } from '../state/sheet';
 import { useView } from '../state/view';
+import type { Field, Step } from '../../api/client';
 import type { GridShape } from '../model/scene/GridShape';
 import { pieceName } from '../model/scene/pieceName';
 import { Hits, type PartHit } from '../model/pick/Hits';
@@ -29,13 +30,15 @@ export function useHits(): HitWork {
     const scene = asking === null ? shown : page.scene;
     const pick = usePick(picking);
     const hits = useMemo(() => new Hits(scene, worked, pick.on), [scene, worked, pick.on]);
-    const wantsPoint = pick.mode === 'points' || placeWanted !== null;
+    const hears = useHears();
+    const wantsPoint = placeWanted !== null || hears.sort === 'place' || (hears.sort === 'picks' && pick.mode === 'points');
 
     function under(context: CanvasRenderingContext2D, x: number, y: number, scale: number): Hover | null {
-        if (wantsPoint) return null;
+        if (wantsPoint || hears.sort === 'nothing') return null;
         context.save();
         context.setTransform(1, 0, 0, 1, 0, 0);
         try {
+            if (hears.sort === 'step') return stepAt(context, hears.field, x, y, scale);
             switch (pick.mode) {
                 case 'parts': {
                     let first: Hover | null = null;
@@ -59,6 +62,17 @@ export function useHits(): HitWork {
         } finally {
             context.restore();
         }
+    }
+
+    /** What of the roles that are asked for lies there: a line before a part. */
+    function stepAt(context: CanvasRenderingContext2D, { roles = [], kinds }: Field, x: number, y: number, scale: number): Hover | null {
+        const suits = (step: Step): boolean => roles.includes(step.role) && (kinds === undefined || kinds.includes(step.kind));
+        const line = hits.lineAt(context, x, y, scale);
+        if (line !== undefined && suits(line)) return { line: line.id, name: line.label };
+        const part = [...hits.partsAt(context, x, y)].find((one) => suits(one.step))?.step;
+        if (part !== undefined) return { part: part.id, name: part.label };
+        const grid = hits.cellAt(context, x, y)?.step;
+        return grid !== undefined && suits(grid) ? { line: grid.id, name: grid.label } : null;
     }
 
     /** The whole part, a copy in it, or a piece of it. */

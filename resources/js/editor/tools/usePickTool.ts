@@ -3,24 +3,16 @@ import { useAsking } from '../state/asking';
 import { usePick, usePicks } from '../state/pick';
 import { useSheet } from '../state/sheet';
 import type { Spot, Tool } from './tool';
-import { useSettledDrag } from './useSettledDrag';
+import { useBoxing } from './useBoxing';
+import { useDragging } from './useDragging';
+import { PULL, usePlacing } from './usePlacing';
+import { useSweeping } from './useSweeping';
 import { type Hover, tellable } from '../model/pick/hover';
+import { stepIn } from '../model/pick/Picking';
+import { stepOf } from '../model/scene/steps';
 import type { HitWork } from './useHits';
 import type { Putting } from './usePutting';
-import { useSnapping } from './useSnapping';
-import { bent, bulgeTowards } from '../model/verbs/asking';
 import type { Camera } from '../model/camera';
-
-/** From how many pixels on a press and a release are two places. */
-const PULL = 12;
-
-/** Between two places that a pointer was seen at, one is looked at each so many pixels. */
-const STRIDE = 4;
-
-const MOST_STOPS = 200;
-
-/** What a press goes on as: `again` is one on a cell that is picked, a click that takes it out, or a pull that picks across. */
-type Held = 'add' | 'take' | 'again' | 'pull';
 
 interface Given {
     /** Answers what lies where. */
@@ -36,30 +28,27 @@ function isSame(old: Hover | null, found: Hover | null): boolean {
     return old?.name === found?.name && old?.grid === found?.grid && old?.part === found?.part && old?.line === found?.line && old?.cells?.join() === found?.cells?.join();
 }
 
-/** Picking: hovers, picks, picks on the way, pulls from one place to another, drags circles. */
+/** What a press means: places where those are asked for; parts and lines are picked, and dragged; cells are picked across; where nothing lies a box is pulled up. */
 export function usePickTool({ canvas, view, hit, putting, show }: Given) {
     const { scene } = useSheet();
-    const { picking } = usePicks();
-    const { placeWanted, asking, setAsking, finishAsking } = useAsking();
+    const { picking, selected } = usePicks();
+    const { asking, kept } = useAsking();
     const { mode } = usePick(picking);
-    const snapping = useSnapping(view);
-    const circle = useSettledDrag(view, show);
-    const drag = useRef<{ kind: Held; x: number; y: number; points: number; cells: string } | null>(null);
+    const placing = usePlacing({ view, putting, show });
+    const dragging = useDragging(view, show);
+    const sweeping = useSweeping(putting, under);
+    const boxing = useBoxing(hit, show);
     /** Where the pointer rests; nowhere while keys walk. */
     const rests = useRef<[number, number] | null>(null);
-    const held = (kind: Held, x: number, y: number, cells = '') => ({ kind, x, y, points: picking.get().points.length, cells });
-    const taking = useRef<Promise<unknown>>(Promise.resolve());
-    /** Whether the outline that is drawn is back where it began: it is done when the pointer lifts, perhaps with an arc as its last way. */
-    const closing = useRef(false);
+    /** A thing that is picked among others, and is alone if it is not dragged. */
+    const pressed = useRef<Hover | null>(null);
+    /** Pressed on one for a verb that takes several, and drawn across others: all are picked, in that order. */
+    const across = useRef<{ x: number; y: number } | null>(null);
+    const takesMore = asking !== null || kept !== null;
     const { wantsPoint } = hit;
 
     function onSheet(x: number, y: number): [number, number] {
         return [(x - view.x) / view.scale, (y - view.y) / view.scale];
-    }
-
-    /** As exactly as the screen can tell. */
-    function rounded(x: number, y: number): [number, number] {
-        return [tellable(x, view.scale), tellable(y, view.scale)];
     }
 
     function under(x: number, y: number): Hover | null {
@@ -67,139 +56,104 @@ export function usePickTool({ canvas, view, hit, putting, show }: Given) {
         return context ? hit.under(context, ...onSheet(x, y), view.scale) : null;
     }
 
-    /** After all places that were clicked before are known. */
-    function inTurn(work: () => void): void {
-        taking.current = taking.current.then(work);
+    function put(found: Hover, x: number, y: number, gathers: boolean): void {
+        const at = onSheet(x, y);
+        if (found.line !== undefined) putting.line(found.line, at, gathers);
+        else if (found.part !== undefined) putting.part(found.part, [tellable(at[0], view.scale), tellable(at[1], view.scale)], gathers);
+        else if (found.cells !== undefined) putting.cells(found, putting.isPicked(found) ? 'take' : 'add');
     }
 
-    /** One after another, in the order of the clicks. */
-    function takePlace(x: number, y: number): void {
-        const found = snapping.take(x, y);
-        taking.current = taking.current.then(() => found).then((one) => {
-            closing.current = putting.point(one?.point);
-        });
-    }
-
-    function pickAt(x: number, y: number): void {
+    function pickAt(x: number, y: number, gathers = asking !== null): void {
         const found = under(x, y);
-        if (found?.line !== undefined) putting.line(found.line, onSheet(x, y));
-        else if (found?.part !== undefined) putting.part(found.part, rounded(...onSheet(x, y)));
-        else if (found?.cells !== undefined) putting.cells(found, putting.isPicked(found) ? 'take' : 'add');
-        else if (mode === 'parts' || mode === 'lines') picking.clear();
+        if (found !== null) put(found, x, y, gathers);
+        else if (asking === null && (mode === 'parts' || mode === 'lines')) picking.clear();
     }
 
-    function down({ x, y, alt }: Spot): void {
+    const isPicked = ({ part, line }: Hover): boolean => picking.get().parts.includes(part ?? '') || picking.get().lines.includes(line ?? '');
+
+    /** Grids, and what is used up, are dragged only where they are chosen in the plan. */
+    function canBeDragged(name: string): boolean {
+        const step = stepOf(scene, stepIn(name));
+        return step !== undefined && step.fast !== true && (step.role === 'part' || step.role === 'guide' || selected === step.id);
+    }
+
+    function down(spot: Spot): void {
+        const { x, y } = spot;
         if (wantsPoint) {
-            // Two pulls stay two, also where their places are asked for and come when the next is under way.
-            inTurn(() => picking.setHeld(true));
-            if (placeWanted === null) drag.current = held('pull', x, y);
-            takePlace(x, y);
+            placing.down(x, y);
             return;
         }
         picking.setHeld(true);
         const found = under(x, y);
-        // A circle can be dragged by its line; all else is picked at once.
-        if (found?.line !== undefined && circle.take(found.line, x, y)) return;
-        if (found?.cells !== undefined) drag.current = held(!putting.isPicked(found) ? 'add' : alt ? 'take' : 'again', x, y, found.cells.join());
-        else if (found !== null) drag.current = held('pull', x, y);
-        if (drag.current?.kind !== 'again') pickAt(x, y);
-    }
-
-    /** Pressed at one place and let go at another: both are picked. */
-    function up({ x, y }: Spot): void {
-        const now = drag.current;
-        drag.current = null;
-        const clicked = circle.drop();
-        if (clicked !== null) {
-            putting.line(clicked, onSheet(x, y));
-        } else if (now?.kind === 'again') {
-            pickAt(x, y);
-        } else if (now?.kind === 'pull' && bends(now, x, y)) {
-            // The way to the place that was pressed is bent already.
-        } else if (now?.kind === 'pull' && Math.hypot(x - now.x, y - now.y) > PULL) {
-            const line = under(x, y)?.line;
-            if (wantsPoint) takePlace(x, y);
-            else if (line !== undefined && line !== under(now.x, now.y)?.line) pickAt(x, y);
+        if (found?.cells !== undefined) sweeping.down(found, x, y, spot);
+        else if (found === null && !takesMore) boxing.down(spot);
+        else if (found !== null && (takesMore || spot.shift)) {
+            put(found, x, y, true);
+            across.current = takesMore ? { x, y } : null;
         }
-        inTurn(() => {
-            picking.setHeld(false);
-            if (closing.current) finishAsking.get()?.();
-            closing.current = false;
-        });
-    }
-
-    /** A fast pointer jumps; what lies on the way is picked, too. */
-    function along(from: { x: number; y: number; kind: 'add' | 'take' }, x: number, y: number): void {
-        const stops = Math.min(MOST_STOPS, Math.ceil(Math.hypot(x - from.x, y - from.y) / STRIDE));
-        for (let stop = 1; stop <= stops; stop++) {
-            const t = stop / stops;
-            const passed = under(from.x + (x - from.x) * t, from.y + (y - from.y) * t);
-            if (passed?.cells !== undefined && putting.isPicked(passed) === (from.kind === 'take')) putting.cells(passed, from.kind);
+        else if (found !== null) {
+            pressed.current = isPicked(found) ? found : null;
+            if (pressed.current === null) put(found, x, y, false);
+            const { parts, lines } = picking.get();
+            const names = [...parts, ...lines];
+            if (names.every(canBeDragged)) dragging.take(names, spot);
         }
     }
 
-    /** While an outline is drawn, pulling bends the way to the place that was pressed. */
-    function bends(from: { x: number; y: number; points: number }, x: number, y: number): boolean {
-        const { points } = picking.get();
-        // Back where it began the last way is bent, from the last place to the first.
-        const [before, pressed] = closing.current ? [points.at(-1), points[0]] : points.slice(-2);
-        if (!wantsPoint || asking?.verb.bends == null || before === undefined || pressed === undefined || (points.length <= from.points && !closing.current)) return false;
-        if (Math.hypot(x - from.x, y - from.y) <= PULL) return false;
-        const bulge = bulgeTowards(before.at, pressed.at, onSheet(x, y));
-        const way = points.length - (closing.current ? 1 : 2);
-        setAsking((old) => old && { ...old, bends: bent(old.bends, way, { bulge }) });
-        show({ name: `bulge ${bulge}`, point: { raw: pressed.raw, name: '', at: pressed.at } });
-        return true;
+    function up(spot: Spot): void {
+        const { x, y } = spot;
+        const again = pressed.current;
+        pressed.current = null;
+        across.current = null;
+        if (wantsPoint) placing.up(x, y);
+        else if (dragging.drop()) {
+            // It lies where it was let go of.
+        } else if (again !== null) put(again, x, y, false);
+        else if (boxing.isHeld() && !boxing.up(spot)) pickAt(x, y);
+        else sweeping.up(under(x, y));
+        placing.letGo();
     }
 
     // What lies under a pointer that rests changes with the sheet.
     const lookAgain = useEffectEvent(() => {
         // What a verb would do with it is shown as well, and changes the sheet in turn.
-        if (rests.current === null || drag.current !== null || circle.isHeld() || wantsPoint || asking !== null || mode === 'paint' || mode === 'trace') return;
+        if (rests.current === null || sweeping.isHeld() || boxing.isHeld() || dragging.isHeld() || wantsPoint || asking !== null || mode === 'paint' || mode === 'trace') return;
         const found = under(...rests.current);
         show((old) => (isSame(old, found) ? old : found));
     });
     useEffect(() => lookAgain(), [scene]);
 
-    function move({ x, y }: Spot): void {
+    function move(spot: Spot): void {
+        const { x, y } = spot;
         rests.current = [x, y];
-        const now = drag.current;
-        if (circle.isHeld()) {
-            void circle.move(x, y);
-            return;
+        if (dragging.isHeld()) {
+            void dragging.move(spot);
+        } else if (boxing.isHeld()) {
+            boxing.move(spot);
+        } else if (wantsPoint) {
+            placing.move(x, y);
+        } else {
+            const found = under(x, y);
+            sweeping.move(found, x, y);
+            if (across.current !== null && found !== null && found.cells === undefined && !isPicked(found) && Math.hypot(x - across.current.x, y - across.current.y) > PULL) put(found, x, y, true);
+            show((old) => (isSame(old, found) ? old : found));
         }
-        if (now?.kind === 'pull' && bends(now, x, y)) return;
-        if (wantsPoint) {
-            void snapping.look(x, y).then((found) => found !== null && show(found));
-            return;
-        }
-        const found = under(x, y);
-        if (now?.kind === 'pull' && found?.part !== undefined && !picking.get().parts.includes(found.part)) {
-            // Pressed on one and drawn across others: all are picked, in that order.
-            if (Math.hypot(x - now.x, y - now.y) > PULL) picking.togglePart(found.part);
-        }
-        if (now?.kind === 'again' && found?.cells?.join() === now.cells) {
-            // A click as yet.
-        } else if (now !== null && now.kind !== 'pull') {
-            const kind = now.kind === 'take' ? 'take' : 'add';
-            along({ ...now, kind }, x, y);
-            drag.current = { ...now, kind, x, y };
-        }
-        show((old) => (isSame(old, found) ? old : found));
     }
 
     function cancel(): void {
-        drag.current = null;
-        inTurn(() => picking.setHeld(false));
-        circle.cancel();
+        pressed.current = null;
+        across.current = null;
+        placing.cancel();
+        sweeping.cancel();
+        boxing.cancel();
+        dragging.cancel();
+        placing.inTurn(() => picking.setHeld(false));
     }
 
     /** What lies there is picked, unless it is already; where nothing lies the pick stays. */
     function reach({ x, y }: Spot): Hover | null {
         const found = wantsPoint ? null : under(x, y);
-        const now = picking.get();
-        const isPicked = found === null || (found.part !== undefined && now.parts.includes(found.part)) || (found.line !== undefined && now.lines.includes(found.line)) || (found.cells !== undefined && putting.isPicked(found));
-        if (!isPicked) {
+        if (found !== null && !isPicked(found) && !(found.cells !== undefined && putting.isPicked(found))) {
             picking.clear();
             pickAt(x, y);
         }

@@ -1,4 +1,5 @@
 import { stepOf } from '../model/scene/steps';
+import { named, placed } from '../model/verbs/hears';
 import { useAsking } from '../state/asking';
 import { usePicks } from '../state/pick';
 import { useSheet } from '../state/sheet';
@@ -11,20 +12,29 @@ export interface Putting {
     isPicked: (found: Hover) => boolean;
     /** A place: for whoever asked for one, else picked. Says whether it is where what is drawn began. */
     point: (point: PickedPoint | undefined) => boolean;
-    line: (id: string, near: [number, number]) => void;
-    part: (name: string, near?: [number, number]) => void;
+    /** Alone, or one more or less of them. */
+    line: (id: string, near: [number, number], gathers: boolean) => void;
+    part: (name: string, near: [number, number] | undefined, gathers: boolean) => void;
 }
 
 /** Putting what was pointed at into the pick, or taking it out. */
 export function usePutting(): Putting {
     const { scene } = useSheet();
     const { picking, select } = usePicks();
-    const { placeWanted, askPlace, asking } = useAsking();
+    const { placeWanted, askPlace, asking, setAsking, hears } = useAsking();
     const shapeOf = ({ grid = '' }: Hover) => gridShape(stepOf(scene, grid)?.geometry);
+
+    /** Whether it was for what is asked, which may want nothing of the sheet. */
+    function answers(name: string): boolean {
+        const now = hears.get();
+        if (now.sort === 'step') setAsking((old) => old && { ...old, answers: named(old.answers, now.field, stepIn(name)) });
+        return now.sort === 'step' || now.sort === 'nothing';
+    }
 
     return {
         cells: (found, way) => {
             const shape = shapeOf(found);
+            if (hears.get().sort !== 'picks') return;
             if (found.grid === undefined || shape === undefined || found.cells === undefined) return;
             const addresses = found.cells.map((cell) => shape.address(cell));
             if (way === 'add') picking.add(found.grid, shape.data.mark, addresses, found.run);
@@ -39,6 +49,11 @@ export function usePutting(): Putting {
             if (point === undefined) return false;
             // Of a place along a line that was not asked for only the coordinates are known.
             const raw = point.raw ?? point.at;
+            const now = hears.get();
+            if (placeWanted === null && now.sort === 'place') {
+                setAsking((old) => old && { ...old, answers: placed(old.answers, now.slot, raw), slot: old.slot + (now.slot.several ? 0 : 1) });
+                return false;
+            }
             const [first, ...rest] = picking.get().points;
             if (placeWanted === null && asking !== null && rest.length > 0 && JSON.stringify(first?.raw) === JSON.stringify(raw)) {
                 // Back where it began.
@@ -53,12 +68,14 @@ export function usePutting(): Putting {
             placeWanted.take(raw, point.at);
             return false;
         },
-        line: (id, near) => {
-            picking.toggleLine(id, near);
+        line: (id, near, gathers) => {
+            if (answers(id)) return;
+            picking.putLine(id, near, gathers);
             select(id);
         },
-        part: (name, near) => {
-            picking.togglePart(name, near);
+        part: (name, near, gathers) => {
+            if (answers(name)) return;
+            picking.putPart(name, near, gathers);
             select(stepIn(name));
         },
     };

@@ -2,7 +2,7 @@ import { useKeys } from '../keys/Keyboard';
 import { usePick, usePicks } from '../state/pick';
 import type { Arrow } from '../model/scene/nearby';
 import { useAsking } from '../state/asking';
-import { useSheet } from '../state/sheet';
+import { useLeaving } from '../state/useLeaving';
 import type { Engine } from './useEngine';
 import { useNudge } from './useNudge';
 import type { Walk } from './useWalk';
@@ -22,9 +22,9 @@ interface Given {
 
 /** What keys do on the sheet: walk, pick, nudge, leave, and move the view. */
 export function useSheetKeys({ engine, walk, zoom, fit, show, out }: Given): void {
-    const { preview } = useSheet();
     const { picking, select } = usePicks();
-    const { asking, setAsking, placeWanted, finishAsking } = useAsking();
+    const { asking, placeWanted, finishAsking } = useAsking();
+    const leave = useLeaving();
     const { mode } = usePick(picking);
     const nudge = useNudge(show);
     const nudges = mode === 'parts' && picking.get().parts.length > 0;
@@ -32,10 +32,8 @@ export function useSheetKeys({ engine, walk, zoom, fit, show, out }: Given): voi
         hand: () => engine.setHand(true),
         leave: () => {
             if (engine.cancel()) return;
-            if (asking !== null) {
-                setAsking(null);
-                void preview(null);
-            } else {
+            if (asking !== null) leave();
+            else {
                 picking.clear();
                 select(null);
             }

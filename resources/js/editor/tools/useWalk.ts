@@ -83,8 +83,8 @@ export function useWalk({ hits, wantsPoint, cell: cellHover }: HitWork, putting:
             if (wantsPoint) {
                 if (putting.point(hover?.point)) finishAsking.get()?.();
             }
-            else if (hover?.line !== undefined) putting.line(hover.line, [scene.sheet.width / 2, scene.sheet.height / 2]);
-            else if (pick.mode === 'parts' && hover?.part !== undefined) putting.part(hover.part);
+            else if (hover?.line !== undefined) putting.line(hover.line, [scene.sheet.width / 2, scene.sheet.height / 2], true);
+            else if (pick.mode === 'parts' && hover?.part !== undefined) putting.part(hover.part, undefined, true);
             else {
                 const shape = gridShape(stepOf(scene, cursor?.grid ?? '')?.geometry);
                 const cell = cursor === null ? undefined : shape?.cell(cursor.address);

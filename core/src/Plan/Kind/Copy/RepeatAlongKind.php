@@ -44,7 +44,7 @@ final class RepeatAlongKind extends CopyKind
 
     public function offers(): array
     {
-        $preset = ['by' => ['sheet.width/8', 0], 'count' => 3];
+        $preset = ['by' => ['{share:8}', 0], 'count' => 3];
 
         return [
             new Offer(

@@ -74,6 +74,14 @@ final class RepeatAroundKind extends CopyKind
                 preset: $preset,
                 asks: ['center', 'count', 'mirror'],
             ),
+            new Offer(
+                label: 'Concentric…', from: 'parts', family: Family::Copy, key: 13,
+                words: 'rings inside one another, same centre, nested, target, echo, onion',
+                says: 'Copies within one another about one centre, each so many times as large as the one before.',
+                takes: 'of',
+                preset: ['center' => '{centre}', 'count' => 4, 'angle' => 0, 'factor' => 0.75],
+                asks: ['count', 'factor', 'center'],
+            ),
         ];
     }
 

@@ -66,7 +66,7 @@ final class BandKind extends PartOperation
             words: 'calligraphy, pen angle, flat pen, quill, thick and thin, marker, lettering',
             says: 'Draws lines with a broad nib held at an angle, thick one way and thin the other, as a shape.',
             picture: 'M6 30C10 12 20 12 24 24S36 38 42 18L38 12C34 28 30 26 26 16S8 6 2 24Z',
-            takes: 'of', preset: ['width' => 30, 'nib' => ['angle' => -40, 'thin' => 4]], asks: ['width', 'nib.thin', 'nib.angle'],
+            takes: 'of', preset: ['width' => '{share:27}', 'nib' => ['angle' => -40, 'thin' => '{share:200}']], asks: ['width', 'nib.thin', 'nib.angle'],
         ), ['guides', 'parts']);
 
         return [...$nib, ...array_map(static fn (string $from): Offer => new Offer(
@@ -74,7 +74,7 @@ final class BandKind extends PartOperation
             words: 'bar, ribbon, thick line, strip, track, ring, pen line, make a line a shape',
             says: 'Makes lines and outlines shapes of an even width, with the ends and corners that are wanted.',
             picture: 'M6 32L20 10L42 18L39 26L23 20L13 36Z',
-            takes: 'of', preset: ['width' => 20], asks: ['width'],
+            takes: 'of', preset: ['width' => '{share:40}'], asks: ['width'],
         ), ['guides', 'parts'])];
     }
 

@@ -44,7 +44,7 @@ final class GapKind extends PartOperation
             words: 'clearance, even gap, knock out, keyline, spacing, trap, passes in front, overlap',
             says: 'Takes the others, with an even clearance around them, away from the part picked first.',
             picture: 'M8 20H20V28H8ZM40 20H28V28H40ZM22 8H26V40H22Z',
-            takes: 'behind+front', preset: ['distance' => 8], asks: ['distance'], least: 2,
+            takes: 'behind+front', preset: ['distance' => '{share:100}'], asks: ['distance'], least: 2,
         )];
     }
 

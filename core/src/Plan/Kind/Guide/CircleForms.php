@@ -65,7 +65,7 @@ final class CircleForms
                 words: 'circle, round, ring, compass, radius, disc, dot',
                 says: "A {$what} around a place, with a radius.",
                 takes: 'center',
-                preset: ['radius' => 'min(sheet.width, sheet.height)/8'],
+                preset: ['radius' => '{share:8}'],
                 asks: ['radius'],
                 least: 1,
                 most: 1,

@@ -114,7 +114,7 @@ final class GuideLineKind extends GuideKind
                 words: 'parallel, offset line, copy line, rail, distance line, alongside',
                 says: 'A guide beside another one, at a distance.',
                 takes: 'beside',
-                preset: ['distance' => 'min(sheet.width, sheet.height)/20'],
+                preset: ['distance' => '{share:20}'],
                 asks: ['distance', 'extend'],
                 most: 1,
             ),

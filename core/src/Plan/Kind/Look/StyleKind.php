@@ -88,7 +88,7 @@ final class StyleKind extends Kind
                 label: 'Stroke', from: 'parts', family: Family::Look, key: 2, words: 'outline, border, line weight, contour, edge, thickness',
                 says: 'Draws the outline of parts in a colour and a width.',
                 takes: 'of',
-                preset: ['stroke' => ['color' => '{colour}', 'width' => 'min(sheet.width, sheet.height)/200']],
+                preset: ['stroke' => ['color' => '{colour}', 'width' => '{share:200}']],
                 asks: ['stroke.color', 'stroke.width'],
                 replaces: 'stroke.color',
                 fromCells: true,
@@ -115,7 +115,7 @@ final class StyleKind extends Kind
                 label: 'Dashes…', from: 'parts', family: Family::Look, key: 6,
                 words: 'dashed line, dotted, broken line, stitches, gaps, line ends',
                 says: 'Breaks the stroke of parts into dashes and gaps, with flat, round or square ends.',
-                takes: 'of', preset: ['stroke' => ['dash' => ['min(sheet.width, sheet.height)/40', 'min(sheet.width, sheet.height)/60']]], asks: ['stroke.dash', 'stroke.cap'], replaces: 'stroke.dash',
+                takes: 'of', preset: ['stroke' => ['dash' => ['{share:40}', '{share:60}']]], asks: ['stroke.dash', 'stroke.cap'], replaces: 'stroke.dash',
             ),
             new Offer(
                 label: 'Gradient…', from: 'parts', family: Family::Look, key: 7,

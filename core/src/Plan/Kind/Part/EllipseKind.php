@@ -16,13 +16,14 @@ use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
-/** An ellipse, as cubics that keep within 1e-5 of its larger radius; a circle where both radii are the same. */
+/** An ellipse, by its radii or by a corner of the box around it, as cubics that keep within 1e-5 of its larger radius; a circle where both radii are the same. */
 #[Called('part.ellipse', label: 'Ellipse', word: 'ellipse', prefix: 'p', chapter: Chapter::Construction)]
 final class EllipseKind extends PartKind
 {
@@ -30,14 +31,15 @@ final class EllipseKind extends PartKind
     {
         return [
             new PlaceField('center', 'centre', true),
-            PairField::sizes('radii', 'radius', true),
+            PairField::sizes('radii', 'radius'),
+            new PlaceField('corner', 'corner of its box'),
             NumberField::angle('angle', 'angle', 0),
         ];
     }
 
     public function sentence(Step $step): string
     {
-        return 'Ellipse around {center}, radii {radii}[, turned by {angle}].';
+        return $step->says('corner') ? 'Ellipse around {center}, in a box with a corner at {corner}.' : 'Ellipse around {center}, radii {radii}[, turned by {angle}].';
     }
 
     public function offers(): array
@@ -46,15 +48,24 @@ final class EllipseKind extends PartKind
             label: 'Ellipse', from: 'points', family: Family::Make, key: 7, words: 'oval, squashed circle, egg, round, ovoid',
             says: 'An oval around a centre, by two radii.',
             takes: 'center',
-            preset: ['radii' => ['min(sheet.width, sheet.height)/6', 'min(sheet.width, sheet.height)/9']],
+            preset: ['radii' => ['{share:6}', '{share:9}']],
             asks: ['radii', 'angle'],
             most: 1,
+        ), new Offer(
+            label: 'Ellipse, centre and corner', from: 'points', family: Family::Make, key: 7, words: 'oval, squashed circle, egg, round, ovoid',
+            says: 'An oval around a centre, in a box with a corner at a place.',
+            takes: 'center+corner',
+            least: 2,
+            most: 2,
         )];
     }
 
     public function pulls(Arguments $given, Result $result): array
     {
         $center = $given->vec('center');
+        if ($given->has('corner')) {
+            return [];
+        }
         $radii = $given->vec('radii');
         $angle = $given->number('angle');
 
@@ -68,9 +79,33 @@ final class EllipseKind extends PartKind
     public function evaluate(Arguments $given): Part
     {
         $center = $given->vec('center');
-        $radii = $given->vec('radii');
+        $radii = self::radii($given);
         $map = Affine::scaling($radii->x, $radii->y, Vec::zero())->then(Affine::turn($given->number('angle'), Vec::zero()))->then(Affine::move($center));
 
         return Part::drawn([(new Outline([Arc::fullCircle(new Circle(Vec::zero(), 1.0))]))->mapped($map)], $given->step);
+    }
+
+    /**
+     * Half of its box, across and down, before it is turned.
+     *
+     * @throws FieldFault
+     */
+    private static function radii(Arguments $given): Vec
+    {
+        if ($given->has('radii') === $given->has('corner')) {
+            throw new FieldFault('radii', 'choice', $given->has('corner') ? 'either radii or a corner can be given, not both' : 'the radii, or a corner of its box, are missing');
+        }
+        if ($given->has('radii')) {
+            return $given->vec('radii');
+        }
+        if ($given->number('angle') !== 0.0) {
+            throw new FieldFault('angle', 'choice', 'an ellipse in a box lies level; one that is turned is given by its radii');
+        }
+        $way = $given->vec('corner')->minus($given->vec('center'));
+        if (min(abs($way->x), abs($way->y)) <= $given->tolerance()->distance) {
+            throw new FieldFault('corner', 'degenerate', 'the corner lies level with the centre, or straight above or below it');
+        }
+
+        return new Vec(abs($way->x), abs($way->y));
     }
 }

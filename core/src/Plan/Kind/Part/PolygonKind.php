@@ -12,13 +12,14 @@ use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
-/** A regular polygon with its first corner straight up; a star where it has an inner radius. */
+/** A regular polygon with its first corner straight up, or at a place; a star where it has an inner radius. */
 #[Called('part.polygon', label: 'Polygon', word: 'polygon', prefix: 'p', chapter: Chapter::Construction)]
 final class PolygonKind extends PartKind
 {
@@ -26,7 +27,8 @@ final class PolygonKind extends PartKind
     {
         return [
             new PlaceField('center', 'centre', true),
-            NumberField::size('radius', 'radius', true),
+            NumberField::size('radius', 'radius'),
+            new PlaceField('on', 'first corner'),
             NumberField::count('corners', 'corners', 3, 1000, true),
             NumberField::angle('turn', 'turn', 0),
             NumberField::size('inner', 'inner radius'),
@@ -35,14 +37,16 @@ final class PolygonKind extends PartKind
 
     public function sentence(Step $step): string
     {
+        $reach = $step->says('on') ? 'first corner at {on}' : 'radius {radius}';
+
         return $step->says('inner')
-            ? 'Star of {corners} rays around {center}, radius {radius}, {inner} between them[, turned by {turn}].'
-            : 'Polygon of {corners} corners around {center}, radius {radius}[, turned by {turn}][, inner radius {inner}].';
+            ? "Star of {corners} rays around {center}, $reach, {inner} between them[, turned by {turn}]."
+            : "Polygon of {corners} corners around {center}, {$reach}[, turned by {turn}][, inner radius {inner}].";
     }
 
     public function offers(): array
     {
-        $preset = ['radius' => 'min(sheet.width, sheet.height)/6', 'corners' => 6];
+        $preset = ['radius' => '{share:6}', 'corners' => 6];
 
         return [
             new Offer(
@@ -55,12 +59,31 @@ final class PolygonKind extends PartKind
                 most: 1,
             ),
             new Offer(
+                label: 'Polygon, centre and corner', from: 'points', family: Family::Make, key: 8,
+                words: 'hexagon, pentagon, triangle, octagon, regular shape, ngon',
+                says: 'A shape of equal sides around a centre, with its first corner at a place.',
+                takes: 'center+on',
+                preset: ['corners' => 6],
+                asks: ['corners'],
+                least: 2,
+                most: 2,
+            ),
+            new Offer(
                 label: 'Star', from: 'points', family: Family::Make, key: 9, words: 'rays, sparkle, asterisk, burst, points, badge',
                 says: 'Rays around a centre, with corners between them.',
                 takes: 'center',
-                preset: [...$preset, 'corners' => 5, 'inner' => 'min(sheet.width, sheet.height)/16'],
+                preset: [...$preset, 'corners' => 5, 'inner' => '{share:16}'],
                 asks: ['radius', 'corners', 'inner', 'turn'],
                 most: 1,
+            ),
+            new Offer(
+                label: 'Star, centre and tip', from: 'points', family: Family::Make, key: 9, words: 'rays, sparkle, asterisk, burst, points, badge',
+                says: 'Rays around a centre, the first up to a place, with corners between them.',
+                takes: 'center+on',
+                preset: ['corners' => 5, 'inner' => '{span}/2'],
+                asks: ['corners', 'inner'],
+                least: 2,
+                most: 2,
             ),
         ];
     }
@@ -68,13 +91,14 @@ final class PolygonKind extends PartKind
     public function pulls(Arguments $given, Result $result): array
     {
         $center = $given->vec('center');
-        $turn = $given->number('turn');
+        [$radius, $turn] = self::reach($given);
         $between = Vec::heading($turn + 180 / $given->whole('corners'));
+        $inner = $given->has('inner') ? [Pull::distance('inner', $center, $given->number('inner'), $between)] : [];
 
-        return [
-            Pull::distance('radius', $center, $given->number('radius'), Vec::heading($turn)),
-            ...($given->has('inner') ? [Pull::distance('inner', $center, $given->number('inner'), $between)] : []),
-            Pull::angle('turn', $center, $turn, -90.0, $given->number('radius') * 1.25),
+        return $given->has('on') ? $inner : [
+            Pull::distance('radius', $center, $radius, Vec::heading($turn)),
+            ...$inner,
+            Pull::angle('turn', $center, $turn, -90.0, $radius * 1.25),
         ];
     }
 
@@ -82,13 +106,37 @@ final class PolygonKind extends PartKind
     {
         $center = $given->vec('center');
         $count = $given->whole('corners');
-        $radii = $given->has('inner') ? [$given->number('radius'), $given->number('inner')] : [$given->number('radius')];
+        [$radius, $turn] = self::reach($given);
+        $radii = $given->has('inner') ? [$radius, $given->number('inner')] : [$radius];
         $corners = [];
         for ($corner = 0; $corner < $count * count($radii); $corner++) {
-            $heading = $given->number('turn') + $corner * 360 / ($count * count($radii));
+            $heading = $turn + $corner * 360 / ($count * count($radii));
             $corners[] = $center->plus(Vec::heading($heading)->times($radii[$corner % count($radii)]));
         }
 
-        return self::outlined(BentWay::curves($corners, [], true), $corners, $given, 'radius');
+        return self::outlined(BentWay::curves($corners, [], true), $corners, $given, $given->has('on') ? 'on' : 'radius');
+    }
+
+    /**
+     * How far its corners are from the centre, and where the first of them is: degrees from straight up.
+     *
+     * @return array{float, float}
+     *
+     * @throws FieldFault
+     */
+    private static function reach(Arguments $given): array
+    {
+        if ($given->has('radius') === $given->has('on')) {
+            throw new FieldFault('radius', 'choice', $given->has('on') ? 'either a radius or the first corner can be given, not both' : 'the radius, or the first corner, is missing');
+        }
+        if ($given->has('radius')) {
+            return [$given->number('radius'), $given->number('turn')];
+        }
+        $way = $given->vec('on')->minus($given->vec('center'));
+        if ($way->length() <= $given->tolerance()->distance) {
+            throw new FieldFault('on', 'degenerate', 'the first corner lies at the centre');
+        }
+
+        return [$way->length(), rad2deg($way->angle()) + 90.0 + $given->number('turn')];
     }
 }

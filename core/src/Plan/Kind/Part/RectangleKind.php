@@ -71,7 +71,7 @@ final class RectangleKind extends PartKind
                 label: 'Rectangle of a size', from: 'points', family: Family::Make, key: 3, words: 'box, square, bar, block, width and height, sized box',
                 says: 'A rectangle from a corner, so wide and so high.',
                 takes: 'origin',
-                preset: ['size' => ['sheet.width/4', 'sheet.height/6']],
+                preset: ['size' => ['{share:4}', '{share:6}']],
                 asks: ['size', 'angle'],
                 most: 1,
             ),

@@ -67,7 +67,14 @@ final class MoveKind extends TransformKind
             ),
         ];
 
-        return [$release, ...$aligned, ...self::forBoth('Move by…', 1, 'shift, nudge, translate, offset, slide, displace', 'Moves what is picked by a way, across and down.', ['by' => ['sheet.width/10', 0]], ['by'], 'M6 26h14v14h-14zM28 8h14v14h-14zM20 26L28 22'), ...self::forBoth('Move to…', 2, 'snap to, position, place at, bring to, translate, align', 'Moves what is picked so that one place of it comes to lie on another.', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
+        $beside = new Offer(
+            label: 'Copy beside it', from: 'parts', family: Family::Copy, key: 11,
+            words: 'until it touches, duplicate next to it, adjacent, side by side, touching copy, abut',
+            says: 'A copy to the right that just touches it.',
+            takes: 'of', preset: ['by' => ['{first}.wide', 0], 'copy' => true],
+        );
+
+        return [$release, $beside, ...$aligned, ...self::forBoth('Move by…', 1, 'shift, nudge, translate, offset, slide, displace', 'Moves what is picked by a way, across and down.', ['by' => ['{share:10}', 0]], ['by'], 'M6 26h14v14h-14zM28 8h14v14h-14zM20 26L28 22'), ...self::forBoth('Move to…', 2, 'snap to, position, place at, bring to, translate, align', 'Moves what is picked so that one place of it comes to lie on another.', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
     }
 
     public function pulls(Arguments $given, Result $result): array

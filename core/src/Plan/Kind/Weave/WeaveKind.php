@@ -66,7 +66,7 @@ final class WeaveKind extends PartOperation
                 takes: 'swap', into: true,
             ),
             $offer('parts', ['preset' => ['gap' => 4], 'asks' => ['gap', 'first']]),
-            $offer('guides', ['preset' => ['width' => 20, 'gap' => 4], 'asks' => ['width', 'gap', 'first']]),
+            $offer('guides', ['preset' => ['width' => '{share:40}', 'gap' => '{share:200}'], 'asks' => ['width', 'gap', 'first']]),
         ];
     }
 

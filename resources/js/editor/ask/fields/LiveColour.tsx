@@ -2,6 +2,7 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { usePalette } from '../../state/acts';
 import { Swatch } from './Swatch';
+import { TypedColour } from './TypedColour';
 
 /** A colour edited in place: one of the palette, or none. */
 export function LiveColour({ label, raw, onPreview, onCommit }: { label: string; raw: unknown; onPreview?: (colour: string | null) => void; onCommit: (colour: string) => void }) {
@@ -39,6 +40,17 @@ export function LiveColour({ label, raw, onPreview, onCommit }: { label: string;
                             <span className="font-serif text-[15px] italic">{one}</span>
                         </button>
                     ))}
+                    <div className="border-t border-hairline p-2">
+                        <TypedColour
+                            label={`${label}, in figures`}
+                            value={name}
+                            withNone
+                            onColour={(colour) => {
+                                setOpen(false);
+                                onCommit(colour);
+                            }}
+                        />
+                    </div>
                 </Popover.Content>
             </Popover.Portal>
         </Popover.Root>

@@ -1,7 +1,9 @@
 import { useSheet } from '../../state/sheet';
 import { usePalette } from '../../state/acts';
 import { TypedInput } from './asked';
+import { between } from '../../model/palette/readColour';
 import { Swatch } from './Swatch';
+import { TypedColour } from './TypedColour';
 
 type Sort = 'linear' | 'radial' | 'along';
 /** Position, colour, and how far it hides what lies under it, wholly unless said. */
@@ -55,7 +57,7 @@ function asSort(raw: unknown, palette: Record<string, string>, sort: Sort | 'pla
     return isGradient(raw) ? (raw.gradient === sort ? raw : { gradient: sort, stops: stops(raw.stops) }) : begun(raw, palette, sort);
 }
 
-/** A stop more, in the middle of the widest space between two. */
+/** A stop more, in the middle of the widest space between two, in the colour that is there. */
 function withStop(stops: Stop[], palette: Record<string, string>): Stop[] {
     const order = [...stops].sort((a, b) => Number(a[0]) - Number(b[0]));
     let widest = 0;
@@ -63,8 +65,7 @@ function withStop(stops: Stop[], palette: Record<string, string>): Stop[] {
         if (space(order, k) > space(order, widest)) widest = k;
     }
     const at = (Number(order[widest]?.[0] ?? 0) + Number(order[widest + 1]?.[0] ?? 1)) / 2;
-    const used = new Set(stops.map(([, colour]) => colour));
-    return order.toSpliced(widest + 1, 0, [Number(at.toFixed(3)), Object.keys(palette).find((name) => !used.has(name)) ?? order[widest]?.[1] ?? '#1b2140']);
+    return order.toSpliced(widest + 1, 0, [Number(at.toFixed(3)), between(order[widest]?.[1] ?? '#1b2140', order[widest + 1]?.[1] ?? order[widest]?.[1] ?? '#1b2140', palette)]);
 }
 
 /** A stop as it is written: an opacity only where something is seen through it. */
@@ -112,6 +113,7 @@ export function PaintEditor({ label, raw, along, before, onChange }: { label: st
                                         <option key={name}>{name}</option>
                                     ))}
                                 </select>
+                                <TypedColour label={`Colour of stop ${k + 1}, in figures`} value={colour} onColour={(next) => stopped(gradient.stops.with(k, stop(at, next, opacity)))} />
                                 {gradient.gradient !== 'along' && (
                                     <>
                                         <span aria-hidden="true">opacity</span>
@@ -202,6 +204,9 @@ export function Colours({ label, value, withNone = false, onChoose, onPoint }: {
                     <span className="font-serif text-[15px] italic">{name}</span>
                 </button>
             ))}
+            <div className="border-t border-hairline p-2">
+                <TypedColour label={`${label}, in figures`} value={value} withNone={withNone} onColour={onChoose} />
+            </div>
         </div>
     );
 }

@@ -1,7 +1,8 @@
 import { type CSSProperties, useState } from 'react';
 import type { Field } from '../../../api/client';
 import { useSheet } from '../../state/sheet';
-import { placeWords } from '../../model/fields/placeWords';
+import { readNumber } from '../../model/fields/number';
+import { placeWords, withLabels } from '../../model/fields/placeWords';
 import { numberAtHand } from '../../state/numberAtHand';
 
 /** What a question before a step is made is given, whatever its type. */
@@ -19,10 +20,14 @@ export interface Asked {
 export function TypedInput({ label, shown = false, value, optional, onChange }: { label: string; shown?: boolean; value: unknown; optional: boolean; onChange: (value: number | string | null) => void }) {
     // As it is typed: of "12." nothing but 12 is a number yet.
     const [text, setText] = useState<string | null>(null);
-    const shownText = text ?? (typeof value === 'number' || typeof value === 'string' ? String(value) : '');
+    const [isTyping, setTyping] = useState(false);
+    const { scene } = useSheet();
+    const isTyped = text !== null && (isTyping || readNumber(text) === value);
+    const shownText = isTyped ? text : (typeof value === 'number' || typeof value === 'string' ? withLabels(scene, String(value)) : '');
     function type(next: string): void {
         setText(next);
-        onChange(typed(next));
+        setTyping(true);
+        onChange(readNumber(next));
     }
     return (
         <label className="flex items-center gap-2">
@@ -39,7 +44,9 @@ export function TypedInput({ label, shown = false, value, optional, onChange }: 
                     numberAtHand.set((name) => type(input.value.slice(0, input.selectionStart ?? 0) + name + input.value.slice(input.selectionEnd ?? input.value.length)));
                 }}
                 onBlur={() => {
-                    setText(null);
+                    // Arithmetic stays as it was typed: what is pressed next must not move.
+                    setTyping(false);
+                    if (typeof value !== 'string') setText(null);
                     numberAtHand.set(null);
                 }}
             />
@@ -50,20 +57,6 @@ export function TypedInput({ label, shown = false, value, optional, onChange }: 
 /** What is not asked for in words, but said on the sheet. */
 export function Unasked({ label }: { label: string }) {
     return <span className="text-slate">{label}: on the sheet</span>;
-}
-
-/** Whether arithmetic goes on: nothing is asked of it yet. */
-export function isUnfinished(value: unknown): boolean {
-    if (Array.isArray(value)) return value.some(isUnfinished);
-    if (typeof value !== 'string') return false;
-    const open = [...value].reduce((deep, one) => deep + (one === '(' ? 1 : one === ')' ? -1 : 0), 0);
-    return open > 0 || /[-+*/^(,]\s*$/.test(value);
-}
-
-/** A number where it is one, nothing where nothing stands, else arithmetic. */
-export function typed(text: string): number | string | null {
-    if (text.trim() === '') return null;
-    return Number.isNaN(Number(text)) ? text : Number(text);
 }
 
 /** How people read a place that is not in the plan yet. */

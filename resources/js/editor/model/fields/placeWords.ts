@@ -2,6 +2,11 @@ import type { Scene } from '../../../api/client';
 import { stepOf } from '../scene/steps';
 import { gridShape } from '../scene/geometry';
 
+/** A number with what it takes from steps by their names: `grid 1.cellw/4`. */
+export function withLabels(scene: Scene, text: string): string {
+    return text.replace(/(?<![\p{L}\p{N}_.])([a-z]+\d+)(?=\.[a-z])/gu, (id: string) => stepOf(scene, id)?.label ?? id);
+}
+
 /** A place in words: `column 4, row 4 of grid 1`, `the centre of disc 2`; never as a plan writes it. */
 export function placeWords(scene: Scene, value: unknown): string {
     if (Array.isArray(value)) {

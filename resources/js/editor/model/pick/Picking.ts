@@ -108,12 +108,14 @@ export class Picking {
         this.tell({ grid, addresses, gone: true });
     }
 
-    togglePart(id: string, near: [number, number] | null = null): void {
-        this.tell(null, { parts: toggled(this.current.parts, id), near });
+    /** A part alone; gathered it comes to the others, or goes from them. */
+    putPart(id: string, near: [number, number] | null = null, gathers = true): void {
+        this.tell(null, { parts: gathers ? toggled(this.current.parts, id) : [id], near });
     }
 
-    toggleLine(id: string, near: [number, number] | null): void {
-        this.tell(null, { lines: toggled(this.current.lines, id), near });
+    /** The same of a grid or a guide. */
+    putLine(id: string, near: [number, number] | null, gathers = true): void {
+        this.tell(null, { lines: gathers ? toggled(this.current.lines, id) : [id], near });
     }
 
     /** A point that is picked already is taken out. */

@@ -60,6 +60,13 @@ export class SnapIndex {
         return [best, ...found.filter((one) => one !== best)];
     }
 
+    /** Points that belong to any of these steps, in the order in which they are known. */
+    of(ids: readonly string[], kinds: readonly Candidate['kind'][]): { kind: Candidate['kind']; name: string; raw: unknown; at: [number, number]; of: string[] }[] {
+        return this.groups
+            .filter((group) => kinds.includes(group.kind) && group.of.some((id) => ids.includes(id)))
+            .flatMap(({ kind, name, raws, places, of }) => raws.map((raw, k) => ({ kind, name, raw, at: [places[2 * k] ?? 0, places[2 * k + 1] ?? 0], of: of.map(stepIn) })));
+    }
+
     /** Why the first of them won. */
     why(found: Found[]): string {
         const [first, second] = found;

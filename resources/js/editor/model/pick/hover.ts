@@ -1,7 +1,15 @@
+import type { Scene } from '../../../api/client';
 import type { PickedPoint } from './Picking';
 
 /** How far, in pixels of the screen, a pointer reaches for points and lines. */
 export const REACH = 14;
+
+/** Things on their way from where they lie in a scene, and how far they are. */
+export interface Dragged {
+    scene: Scene;
+    names: readonly string[];
+    way: [number, number];
+}
 
 /** What lies under the pointer, and what it is called. */
 export interface Hover {
@@ -13,6 +21,9 @@ export interface Hover {
     /** A part, or a piece or a copy as a plan names it. */
     part?: string;
     line?: string;
+    dragged?: Dragged;
+    /** A box that is pulled up, from corner to corner. */
+    box?: [number, number, number, number];
     /** Where a dragged circle touches others. */
     touches?: [number, number][];
     /** Whether it is about a place taken hold of, not about one to pick. */

@@ -1,5 +1,5 @@
 import type { GuideGeometry } from '../../../api/client';
-import { chordsOf, nearestOf, nearestOnChord } from './nearby';
+import { type Box, chordsOf, nearestOf, nearestOnChord } from './nearby';
 
 /** A guide's geometry made ready to draw. */
 export class GuideShape {
@@ -8,6 +8,13 @@ export class GuideShape {
 
     constructor(readonly data: GuideGeometry) {
         this.path = new Path2D(data.path);
+    }
+
+    /** The box around it. */
+    bounds(): Box {
+        this.chords ??= this.data.path.split(/(?=M)/).map(chordsOf);
+        const all = this.chords.flat();
+        return [Math.min(...all.map(([x]) => x)), Math.min(...all.map(([, y]) => y)), Math.max(...all.map(([x]) => x)), Math.max(...all.map(([, y]) => y))];
     }
 
     /** A place along it within reach, as near as chords come. */

@@ -1,5 +1,5 @@
 import type { Hover } from '../pick/hover';
-import type { Pick, PickedPoint } from '../pick/Picking';
+import type { Pick, PickedPoint, Snapshot } from '../pick/Picking';
 import type { Verb } from './verbs';
 
 export type Bend = { bulge: number } | null;
@@ -11,10 +11,19 @@ export interface Asking {
     answers: Record<string, unknown>;
     /** How the ways between the picked points are bent. */
     bends: Bend[];
+    /** Which of the places that it asks for is clicked next; it goes round. */
+    slot: number;
+    /** Said before anything was picked for it: what was picked then, and is again when it is left. */
+    before: Snapshot | null;
 }
 
-export function asked(verb: Verb, answers: Record<string, unknown> = verb.start): Asking {
-    return { verb, answers, bends: [] };
+export function asked(verb: Verb, answers: Record<string, unknown> = verb.start, before: Snapshot | null = null): Asking {
+    return { verb, answers, bends: [], slot: 0, before };
+}
+
+/** Whether it is drawn on the sheet, one after another, until it is left. */
+export function isDrawn({ verb, before }: Asking): boolean {
+    return before !== null && verb.from === 'points';
 }
 
 /** The answers as the verb takes them, without those that mean nothing as long as others are as they are. */

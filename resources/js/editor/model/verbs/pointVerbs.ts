@@ -65,7 +65,7 @@ export function pointVerbs(pick: Pick, selected: string | null): Verb[] {
             kind: { fields: asks } as unknown as Kind,
             asks: asks.map((field) => field.name),
             start: Object.fromEntries(asks.map((field) => [field.name, field.name === 'cells' ? [1, 0] : ['sheet.width/10', 0]])),
-            from: 'points', full: false, bends: null,
+            from: 'points', full: false, bends: null, places: [],
             wants: needs === 0 ? null : `pick ${needs === 1 ? 'one more point' : `${needs} more points`}`,
             operations: (answers) => [{ op: 'arrange', points: pick.points.map(placeOf), way, ...(selected === null ? {} : { of: selected }), ...answers }],
         };

@@ -1,4 +1,5 @@
 import type { Kind, Offer, Operation, Scene, SheetPage, Step } from '../../../api/client';
+import { shareOf } from './shares';
 import { gridUnder, stepOf } from '../scene/steps';
 import { gridShape, imageShape, partShape } from '../scene/geometry';
 import { ownerOf } from '../pick/owner';
@@ -12,13 +13,21 @@ export type Family = Offer['family'];
 /** In the order of the keys that open them. */
 export const FAMILIES: Family[] = ['make', 'guide', 'shape', 'combine', 'copy', 'place', 'look', 'measure', 'order'];
 
+/** What the bar shows together: a family, or, before anything is picked, what can be drawn. */
+export type Group = Family | 'shapes' | 'lines' | 'grids';
+
+/** What can be drawn before anything is picked, in the order in which it stands there. */
+export const DRAWN: Group[] = ['shapes', 'lines', 'grids'];
+
 /** A verb as the bar shows it. One with `asks` opens its questions first; the others are done at once. */
 export interface Verb {
     /** By which it is known again with another pick. */
     name: string;
     label: string;
     family: Family;
-    /** Its number in its family. */
+    /** Where it stands, when not in its family. */
+    group?: Group;
+    /** Its number in its family; beyond nine it stands behind the tenth place, and has what is left of it less ten. */
     key: number;
     picture?: string | null;
     /** In one line what it does. */
@@ -44,6 +53,12 @@ export interface Verb {
     full: boolean;
     /** The field for bends of the ways between the points that it takes. */
     bends: string | null;
+    /** What the places that it takes are called, one after another, where they are said one by one. */
+    places: readonly string[];
+}
+
+export function groupOf({ group, family }: Verb): Group {
+    return group ?? family;
 }
 
 interface Bench {
@@ -74,7 +89,7 @@ export function verbsFor(bench: Bench): Verb[] {
         return fromCells(bench);
     }
     if (pick.mode === 'points' && pick.points.length > 0) {
-        const made = enough(offers(kinds, 'points').filter(([kind, offer]) => isThere(offer, bench) && (!offer.into || ownerIs(bench, kind))), pick.points.length, bench.asked, (kind, offer) => offer.into ? intoOwner(bench, kind, offer) : verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, pick) } }]));
+        const made = enough(offers(kinds, 'points').filter(([kind, offer]) => isThere(offer, bench) && (!offer.into || ownerIs(bench, kind))), pick.points.length, bench.asked, (kind, offer) => offer.into ? intoOwner(bench, kind, offer) : fromPicked(bench, kind, offer));
         return [...made, ...pointVerbs(pick, bench.selected)];
     }
     if (pick.mode === 'lines' && pick.lines.length > 0) {
@@ -85,7 +100,37 @@ export function verbsFor(bench: Bench): Verb[] {
         );
         return fit === null ? made : [...made, fit];
     }
-    return offers(kinds, 'ground').map(([kind, offer]) => verb(kind, offer, bench, null, (step) => [{ op: 'add', step }]));
+    const onGround = offers(kinds, 'ground').map(([kind, offer]): Verb => ({ ...verb(kind, offer, bench, null, (step) => [{ op: 'add', step }]), group: 'grids' }));
+    const said = bench.asked === undefined ? [] : saidFirst(bench, bench.asked);
+    return [...onGround, ...drawable(bench), ...said];
+}
+
+/** In which group stands what is drawn from places before any are picked. */
+const GROUP_OF: Partial<Record<Family, Group>> = { make: 'shapes', guide: 'lines' };
+
+/** What is drawn from places, said before any of them is picked; of several at one number the one that is done by a single pull. */
+function drawable(bench: Bench): Verb[] {
+    const taken = new Set<string>();
+    return offers(bench.kinds, 'points')
+        .filter(([, offer]) => GROUP_OF[offer.family] !== undefined && !offer.into && isThere(offer, bench))
+        .sort(([kind, a], [other, b]) => Number(nameOf(other, b) === bench.asked) - Number(nameOf(kind, a) === bench.asked) || Math.abs(a.least - 2) - Math.abs(b.least - 2))
+        .filter(([, offer]) => !taken.has(place(offer)) && taken.add(place(offer)))
+        .map(([kind, offer]): Verb => ({ ...fromPicked(bench, kind, offer), group: GROUP_OF[offer.family] ?? 'shapes', needs: offer.least, wants: wanted(kind, offer, 0) }));
+}
+
+function fromPicked(bench: Bench, kind: Kind, offer: Offer): Verb {
+    return verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, bench.pick) } }]);
+}
+
+/** The verb that was said with nothing picked that it could take; what it takes is asked for on the sheet. */
+function saidFirst(bench: Bench, name: string): Verb[] {
+    const { kinds } = bench;
+    return kinds.flatMap((kind) =>
+        kind.offers.filter((offer) => nameOf(kind, offer) === name && offer.from !== 'ground' && !(offer.from === 'points' && GROUP_OF[offer.family] !== undefined)).map((offer): Verb => {
+            const made = offer.from === 'parts' ? fromParts(bench, kind, offer, [], null) : offer.from === 'points' ? fromPicked(bench, kind, offer) : verb(kind, offer, bench, null, () => []);
+            return { ...made, needs: offer.least, wants: wanted(kind, offer, 0) };
+        }),
+    );
 }
 
 /** Lays the last picture so that it covers a grid. */
@@ -134,7 +179,8 @@ function wanted(kind: Kind, { takes, from, least }: Offer, count: number): strin
     const fields = (takes ?? '').split('+');
     const next = fields.length > 1 ? kind.fields.find((field) => field.name === fields[Math.min(count, fields.length - 1)])?.label : undefined;
     const what = from === 'guides' ? 'lines' : from;
-    const more = least - count === 1 ? `one more ${what.replace(/s$/, '')}` : `${least - count} more ${what}`;
+    const one = what.replace(/s$/, '');
+    const more = count === 0 ? (least === 1 ? `a ${one}` : `${least} ${what}`) : least - count === 1 ? `one more ${one}` : `${least - count} more ${what}`;
     return `${next === undefined ? '' : `${next}: `}pick ${more}`;
 }
 
@@ -158,6 +204,13 @@ function suits(kind: Kind, offer: Offer, bench: Bench): boolean {
         const step = stepOf(bench.scene, id);
         return roles.includes(step?.role ?? '') && (kinds === undefined || kinds.includes(step?.kind ?? ''));
     });
+}
+
+/** `centre`, `point on it`; `the first corner`, `the opposite corner` */
+function placesOf(kind: Kind, { takes }: Offer): string[] {
+    const fields = (takes ?? '').split('+').map((name) => kind.fields.find((field) => field.name === name));
+    const [first] = fields;
+    return fields.length === 1 && first?.type === 'places' ? (first.each ?? []) : fields.map((field) => `the ${field?.label ?? 'place'}`);
 }
 
 function inPlanOrder(page: SheetPage, ids: readonly string[]): string[] {
@@ -377,6 +430,7 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
         needs: 0,
         wants: null,
         full: false,
+        places: offer.from === 'points' ? placesOf(kind, offer) : [],
         bends: offer.from === 'points' && offer.most > offer.least ? (kind.fields.find((field) => field.type === 'bends')?.name ?? null) : null,
         operations: (answers) => {
             let step: Record<string, unknown> = { kind: kind.kind, ...preset };
@@ -392,7 +446,7 @@ function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build
 }
 
 function plainVerb(name: string, label: string, says: string, family: Family, key: number, operations: () => Operation[]): Verb {
-    return { name, label, says, family, key, asks: [], start: {}, from: 'cells', needs: 0, wants: null, full: false, bends: null, operations };
+    return { name, label, says, family, key, asks: [], start: {}, from: 'cells', needs: 0, wants: null, full: false, bends: null, places: [], operations };
 }
 
 /** What can be done at all, with what is to be picked for it and the words by which people look for it. */
@@ -476,15 +530,19 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
     }
     const grid = near === null ? undefined : gridUnder(bench.scene, stepIn(near));
     const about = gridShape(grid?.geometry)?.data.about;
+    const share = typeof value === 'string' ? SHARE.exec(value) : null;
+    if (share !== null) return shareOf(bench.scene, grid, Number(share[2]), share[1] === '-');
     switch (value) {
         case '{center}':
-            return grid && about ? grid.id + about.center : ['sheet.width/2', 'sheet.height/2'];
+            return grid && about ? grid.id + about.center : (lastAround(bench)?.['center'] ?? ['sheet.width/2', 'sheet.height/2']);
         case '{count}':
-            return grid && about ? grid.id + about.count : 6;
+            return grid && about ? grid.id + about.count : (lastAround(bench)?.['count'] ?? 6);
         case '{centre}':
             return near === null ? ['sheet.width/2', 'sheet.height/2'] : middleOf(bench, near);
         case '{lines}':
             return bench.scene.steps.filter((step) => (step.role === 'grid' || step.role === 'guide') && !step.usedUp).map((step) => step.id);
+        case '{span}/2':
+            return spanOf(bench.pick) / 2;
         case '{owner}':
             return ownerOf(bench.scene, bench.pick);
         case '{near}':
@@ -499,6 +557,20 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
             return bench.page.plan.steps.findLast((step) => step.kind === kind)?.id;
         }
     }
+}
+
+/** `{share:8}`, `-{share:8}` */
+const SHARE = /^(-?)\{share:([\d.]+)\}$/;
+
+/** What was turned around a centre last. */
+function lastAround({ page, scene }: Bench): Record<string, unknown> | undefined {
+    const last = scene.steps.findLast((step) => step.sector !== undefined);
+    return page.plan.steps.find((step) => step.id === last?.id);
+}
+
+/** How far the first two picked places are from one another. */
+function spanOf({ points: [from, to] }: Pick): number {
+    return from === undefined || to === undefined ? 0 : Number(Math.hypot(to.at[0] - from.at[0], to.at[1] - from.at[1]).toFixed(2));
 }
 
 /** The middle of a part; of copies all the way around a centre that centre, not the middle of their bounds. */

@@ -1,11 +1,12 @@
 import { useMutation } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
-import { answer, api, Problem } from '../../../api/client';
+import { answer, api, Problem, type Scene } from '../../../api/client';
 import { Making } from '../../../files/Making';
 import { bundlePlan, isBundle } from '../../../files/bringDrawing';
 import { save } from '../../../files/save';
 import { useOrder } from '../../../files/useOrder';
+import { stepOf } from '../../model/scene/steps';
 import { useSheet } from '../../state/sheet';
 import { perInch } from '../../model/units';
 import { patternsOf } from '../proofs/useTile';
@@ -133,6 +134,7 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                                 </label>
                             )}
                         </div>
+                        <Unsaid scene={scene} />
                         {error !== null && (
                             <p role="alert" className="rounded bg-blush px-3 py-2 text-brick">
                                 {error instanceof Problem ? wrong(error) : 'The file could not be made.'}
@@ -180,6 +182,18 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                 </Dialog.Content>
             </Dialog.Portal>
         </Dialog.Root>
+    );
+}
+
+/** What the file will show otherwise than the screen does. */
+function Unsaid({ scene }: { scene: Scene }) {
+    const bare = scene.drawing.filter((drawn) => drawn.styles.some((style) => style.bare === true)).map(({ id }) => stepOf(scene, id)?.label ?? id);
+    if (bare.length === 0) return null;
+    const [first = '', ...rest] = bare;
+    return (
+        <p role="note" className="rounded bg-honey px-3 py-2 leading-snug text-umber">
+            {rest.length === 0 ? `${first.slice(0, 1).toUpperCase()}${first.slice(1)} was` : `${bare.length} parts were`} given no look yet: black in the file.
+        </p>
     );
 }
 

@@ -2,7 +2,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import type { Operation, Section } from '../../../api/client';
-import { problemText } from '../../model/problem';
+import { expectedText, NO } from '../../model/problem';
 import { useActs } from '../../state/acts';
 import { Dots } from './Dots';
 import { chapterKey } from '../../model/plan/rows';
@@ -32,7 +32,7 @@ export function ChapterRow({ section, chapters, folded, working, onFold, onWork 
 
     function run(operation: Operation): void {
         void change([operation]).then((refused) => {
-            setProblem(refused === null ? null : refused.body.expected === undefined ? problemText(refused) : `That cannot be: expected ${refused.body.expected}.`);
+            setProblem(refused === null ? null : expectedText(refused, NO));
         });
     }
 

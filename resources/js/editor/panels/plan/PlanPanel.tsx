@@ -2,7 +2,7 @@ import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } f
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Finding, Operation } from '../../../api/client';
-import { problemText } from '../../model/problem';
+import { expectedText, NO } from '../../model/problem';
 import { usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
 import { useView } from '../../state/view';
@@ -69,7 +69,7 @@ export function PlanPanel() {
         const operation = over === null ? null : movedTo(rows, String(active.id), String(over.id));
         if (operation === null) return;
         const problem = await change([operation]);
-        setRefused(problem === null ? null : { step: String(active.id), text: problem.body.expected === undefined ? problemText(problem) : `That cannot be: expected ${problem.body.expected}.` });
+        setRefused(problem === null ? null : { step: String(active.id), text: expectedText(problem, NO) });
     }
 
     function line(row: Row) {

@@ -1,7 +1,9 @@
 import { DropdownMenu } from 'radix-ui';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type KeyboardEvent, memo, useEffect, useRef, useState } from 'react';
+import { expectedText, NO } from '../../model/problem';
 import type { Finding, Kind, Operation, Step, Piece } from '../../../api/client';
+import { named, placed } from '../../model/verbs/hears';
 import { useActs } from '../../state/acts';
 import { LiveField } from '../../ask/fields/LiveField';
 import { Dots } from './Dots';
@@ -39,7 +41,7 @@ function isChange(given: unknown): boolean {
 }
 
 function Sentence({ step, number, kind, findings, up, down, isSelected, refused: notMoved, beginsChapter }: Props) {
-    const { change, select, picking, toSheet, now, renaming } = useActs();
+    const { change, select, picking, toSheet, now, renaming, hears, setAsking } = useActs();
     const removing = useRemoving();
     const { setNodeRef: setDragged, listeners, isDragging } = useDraggable({ id: step.id });
     const { setNodeRef: setDropped, isOver, rect, active } = useDroppable({ id: step.id });
@@ -67,11 +69,11 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
 
     async function run(operations: Parameters<typeof change>[0]): Promise<void> {
         const problem = await change(operations);
-        setRefused(problem === null ? null : (problem.body.expected === undefined ? problem.message : `That cannot be: expected ${problem.body.expected}.`));
+        setRefused(problem === null ? null : expectedText(problem, NO));
     }
 
-    function toggle(field: 'muted' | 'hidden'): void {
-        void run([{ op: 'set', id: step.id, field, value: step[field] ? null : true }]);
+    function toggle(field: 'muted' | 'hidden' | 'fast'): void {
+        void run([{ op: 'set', id: step.id, field, value: step[field] === true ? null : true }]);
     }
 
     function rename(): void {
@@ -86,14 +88,18 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
         if (byPointer) toSheet();
         const { asking } = now();
         const { mode } = picking.get();
+        const heard = hears.get();
+        if (heard.sort === 'place') return setAsking((old) => old && { ...old, answers: placed(old.answers, heard.slot, `${step.id}!`), slot: old.slot + 1 });
+        if (heard.sort === 'step') return setAsking((old) => old && { ...old, answers: named(old.answers, heard.field, step.id) });
+        if (heard.sort === 'nothing') return;
         // It answers what is asked for; what the verb is about stays picked.
-        if (asking !== null && step.role === 'part' && mode === 'parts') return picking.togglePart(step.id);
-        if (asking !== null && (step.role === 'grid' || step.role === 'guide') && mode === 'lines') return picking.toggleLine(step.id, null);
+        if (asking !== null && step.role === 'part' && mode === 'parts') return picking.putPart(step.id);
+        if (asking !== null && (step.role === 'grid' || step.role === 'guide') && mode === 'lines') return picking.putLine(step.id, null);
         select(step.id);
-        if (step.role === 'part' && isMore && mode === 'parts') picking.togglePart(step.id);
+        if (step.role === 'part' && isMore && mode === 'parts') picking.putPart(step.id);
         else if (step.role === 'part') picking.pickParts([step.id]);
         else if (isMore && (step.role === 'grid' || step.role === 'guide')) {
-            if (mode === 'lines') picking.toggleLine(step.id, null);
+            if (mode === 'lines') picking.putLine(step.id, null);
             else picking.pickLines([step.id]);
         }
     }
@@ -166,6 +172,7 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                 })}
                 {step.runs !== undefined && <span className="text-slate tabular-nums"> Runs {step.runs.join(' ')}.</span>}
                 {step.muted && <span className="ml-1 font-sans text-[12.5px] text-slate">muted</span>}
+                {step.fast === true && <span className="ml-1 font-sans text-[12.5px] text-slate">held fast</span>}
                 {step.hidden && <span className="ml-1 font-sans text-[12.5px] text-slate">hidden</span>}
                 {[...apart.map((finding) => ({ text: finding.message, bad: finding.level === 'error' })), ...[refused, notMoved].flatMap((text) => (text === null ? [] : [{ text, bad: true }]))].map(({ text, bad }) => (
                     <p key={text} role={bad ? 'alert' : 'note'} className={`mt-1 rounded px-1.5 py-1 font-sans text-[12.5px] leading-snug ${bad ? 'bg-blush text-brick' : 'bg-honey text-umber'}`}>
@@ -196,6 +203,11 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                         {step.role !== 'look' && (
                             <DropdownMenu.Item className="menu-item" onSelect={() => toggle('hidden')}>
                                 {step.hidden ? 'Show' : 'Hide'}
+                            </DropdownMenu.Item>
+                        )}
+                        {step.role !== 'look' && (
+                            <DropdownMenu.Item className="menu-item" onSelect={() => toggle('fast')}>
+                                {step.fast === true ? 'Let it be dragged' : 'Hold it fast'}
                             </DropdownMenu.Item>
                         )}
                         <DropdownMenu.Item className="menu-item" disabled={up === null} onSelect={() => up !== null && void run([up])}>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { expectedText } from '../../model/problem';
 import { useSheet } from '../../state/sheet';
 import { LiveNumber } from '../../ask/fields/LiveNumber';
 
@@ -15,7 +16,7 @@ export function ValueRows() {
             return;
         }
         const refused = await change([{ op: 'value', name: name.trim(), value: 10 }]);
-        setProblem(refused === null ? null : `Expected ${refused.body.expected ?? 'another name'}`);
+        setProblem(refused === null ? null : expectedText(refused));
         if (refused === null) setName(null);
     }
 

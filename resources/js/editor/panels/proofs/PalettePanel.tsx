@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui';
 import { type FormEvent, useRef, useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
+import { expectedText } from '../../model/problem';
 import { useActs } from '../../state/acts';
 import { usePick, usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
@@ -64,7 +65,7 @@ function ColourEntry({ name, colour, give }: { name: string | null; colour: stri
             ...(name === null || given.colour !== colour ? [{ op: 'colour' as const, name: to, value: given.colour }] : []),
         ];
         const refused = operations.length === 0 ? null : await change(operations);
-        setProblem(refused === null ? null : `Expected ${refused.body.expected ?? 'something else'}`);
+        setProblem(refused === null ? null : expectedText(refused));
         if (refused === null) setOpen(false);
     }
 

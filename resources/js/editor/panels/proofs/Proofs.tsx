@@ -54,7 +54,7 @@ function Proof({ scene, size, caption, ground, restyle }: { scene: Scene; size: 
             context.fillStyle = ground;
             context.fillRect(0, 0, width, height);
         }
-        paintDrawing(context, scene, restyle, null, false, true);
+        paintDrawing(context, scene, { restyle, isSmall: true });
     });
     return (
         <figure className="flex flex-col items-start gap-1.5">

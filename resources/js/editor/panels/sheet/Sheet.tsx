@@ -141,7 +141,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                 {children}
                 <SheetMenu at={menu} onClose={() => setMenu(null)} />
                 <BringDrawing open={bringing.drawing !== null} given={bringing.drawing} onOpen={(open) => !open && bringing.putAway()} onClosed={() => box.current?.focus()} />
-                <SheetSays brought={bringing.said} hover={hover} />
+                <SheetSays brought={bringing.said} hover={hover} box={box} />
             </div>
             <div className="flex h-10 shrink-0 items-center gap-4 px-4">
                 <PickModes />

@@ -13,9 +13,9 @@ export function keepOn({ last, setKept }: Pick<AskingState, 'last' | 'setKept'>,
 
 /** Offers to keep the last verb on. */
 export function KeepOn({ onKept }: { onKept: () => void }) {
-    const { last, kept, setKept } = useAsking();
+    const { last, kept, setKept, asking } = useAsking();
     const { picking } = usePicks();
-    if (last === null || last.from === null || MODE_OF[last.from] === null || kept !== null) return null;
+    if (last === null || last.from === null || MODE_OF[last.from] === null || kept !== null || asking !== null) return null;
     return (
         <button
             className="quiet flex min-w-0 items-center gap-1.5 py-1 text-[13px]"

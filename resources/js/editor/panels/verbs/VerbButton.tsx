@@ -1,16 +1,17 @@
 import { Tooltip } from 'radix-ui';
 import type { Verb } from '../../model/verbs/verbs';
+import { digitOf } from './useShelf';
 
 /** A verb with its number; pointed at, it says what it does. */
-export function VerbButton({ verb, tight, onPress }: { verb: Verb; tight: boolean; onPress: () => void }) {
+export function VerbButton({ verb, tight, pressed = false, onPress }: { verb: Verb; tight: boolean; pressed?: boolean; onPress: () => void }) {
     const small = verb.picture ? 'gap-1 py-[5px] pr-1.5 pl-1 text-[13px] [&_kbd]:px-1' : tight ? 'tight' : '';
     return (
         <Tooltip.Root>
             <Tooltip.Trigger asChild>
-                <button className={`verb ${small}`} onClick={onPress}>
-                    <kbd>{verb.key}</kbd>
+                <button className={`verb ${small} ${pressed ? 'border-amber bg-honey' : ''}`} aria-pressed={pressed || undefined} onClick={onPress}>
+                    <kbd>{digitOf(verb)}</kbd>
                     {verb.picture && <Picture path={verb.picture} size={20} />}
-                    {verb.from === 'ground' && verb.picture ? <GridName label={verb.label} /> : verb.needs > 0 ? `${verb.label.replace('…', '')}…` : verb.label}
+                    {verb.from === 'ground' && verb.picture ? <GridName label={verb.label} /> : labelOf(verb)}
                 </button>
             </Tooltip.Trigger>
             <Tooltip.Portal>
@@ -21,6 +22,12 @@ export function VerbButton({ verb, tight, onPress }: { verb: Verb; tight: boolea
             </Tooltip.Portal>
         </Tooltip.Root>
     );
+}
+
+/** What is drawn by one pull is called by its shape alone; what asks for more has dots. */
+function labelOf({ label, group, needs }: Verb): string {
+    if (group === 'shapes' || group === 'lines') return label.replace('…', '').replace(/, centre and .*$/, '');
+    return needs > 0 ? `${label.replace('…', '')}…` : label;
 }
 
 function Picture({ path, size }: { path: string; size: number }) {

@@ -3,6 +3,7 @@ import type { Asked } from '../asked';
 import { LiveColour } from '../LiveColour';
 import { type Edited, Wrong } from '../edited';
 import { Swatch } from '../Swatch';
+import { TypedColour } from '../TypedColour';
 
 export function Edit({ label, piece, wrong, commit, tryOut }: Edited) {
     return (
@@ -25,6 +26,7 @@ export function Ask({ field, value, onChange }: Asked) {
                     <span className={`font-serif text-[14px] italic ${value === name ? '' : 'sr-only'}`}>{name}</span>
                 </label>
             ))}
+            <TypedColour label={`${field.label}, in figures`} value={typeof value === 'string' ? value : 'none'} onColour={onChange} />
         </fieldset>
     );
 }

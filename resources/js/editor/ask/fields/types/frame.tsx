@@ -1,4 +1,5 @@
-import { type Asked, typed, Unasked } from '../asked';
+import { type Asked, Unasked } from '../asked';
+import { readNumber } from '../../../model/fields/number';
 import { type Edited, Wrong } from '../edited';
 
 const WORDS = ['left', 'top', 'width', 'height'];
@@ -26,7 +27,7 @@ export function Edit({ label, piece, wrong, commit }: Edited) {
                                 if (event.key === 'Enter') event.currentTarget.blur();
                             }}
                             onBlur={(event) => {
-                                const next = typed(event.target.value) ?? WHOLE[k];
+                                const next = readNumber(event.target.value) ?? WHOLE[k];
                                 if (String(next) === share) return;
                                 const all = within(WORDS.map((_, at) => (at === k ? next : (given[at] ?? WHOLE[at]))));
                                 void commit(all.join() === WHOLE.join() ? null : all);

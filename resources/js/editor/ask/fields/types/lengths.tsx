@@ -1,9 +1,6 @@
-import { type Asked, typed } from '../asked';
+import { readNumbers } from '../../../model/fields/number';
+import type { Asked } from '../asked';
 import type { Edited } from '../edited';
-
-function lengths(text: string): (number | string | null)[] {
-    return text.trim().split(/[\s,]+/).filter(Boolean).map(typed);
-}
 
 export function Edit({ label, piece, commit }: Edited) {
     return (
@@ -18,7 +15,7 @@ export function Edit({ label, piece, commit }: Edited) {
                 if (event.key === 'Enter') event.currentTarget.blur();
             }}
             onBlur={(event) => {
-                const given = lengths(event.target.value);
+                const given = readNumbers(event.target.value);
                 if (event.target.value === piece.text) return;
                 // What was one number for all stays one.
                 void commit(given.length === 0 ? null : given.length === 1 && !Array.isArray(piece.raw) && piece.raw !== null ? given[0] : given);
@@ -37,7 +34,7 @@ export function Ask({ field, value, onChange }: Asked) {
                 className="boxed w-28"
                 placeholder="4 2"
                 defaultValue={Array.isArray(value) ? value.join(' ') : isSingle ? String(value) : ''}
-                onChange={(event) => onChange(event.target.value.trim() === '' ? null : isSingle && lengths(event.target.value).length === 1 ? lengths(event.target.value)[0] : lengths(event.target.value))}
+                onChange={(event) => onChange(event.target.value.trim() === '' ? null : isSingle && readNumbers(event.target.value).length === 1 ? readNumbers(event.target.value)[0] : readNumbers(event.target.value))}
             />
         </label>
     );

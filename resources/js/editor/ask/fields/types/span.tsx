@@ -1,4 +1,5 @@
-import { type Asked, TypedInput, typed } from '../asked';
+import { type Asked, TypedInput } from '../asked';
+import { readNumber } from '../../../model/fields/number';
 import type { Edited } from '../edited';
 
 const WORDS = ['column', 'row', 'last column', 'last row'];
@@ -26,7 +27,7 @@ export function Edit({ label, piece, commit }: Edited) {
                             if (event.key === 'Enter') event.currentTarget.blur();
                         }}
                         onBlur={(event) => {
-                            const next = typed(event.target.value);
+                            const next = readNumber(event.target.value);
                             if (next !== null && String(next) !== String(number)) void commit(numbers.with(k, next));
                         }}
                     />

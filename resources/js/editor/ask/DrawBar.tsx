@@ -1,0 +1,60 @@
+import { useMemo, useSyncExternalStore } from 'react';
+import { isUnfinished } from '../model/fields/number';
+import { answersOf, type Asking } from '../model/verbs/asking';
+import { drawingWords } from '../model/verbs/words';
+import type { Verb } from '../model/verbs/verbs';
+import { usePick, usePicks } from '../state/pick';
+import { Questions } from './Questions';
+import { usePreviewed } from './usePreviewed';
+
+interface Props {
+    asking: Asking;
+    verb: Verb;
+    /** The verb with what is pointed at picked, too; undefined where that is not more. */
+    pointed: () => Verb | undefined;
+    problem: string | null;
+    onAnswer: (answers: Record<string, unknown>) => void;
+    onDo: () => void;
+    onLeave: () => void;
+}
+
+/** What is drawn just now, above the sheet: what comes next, and what there is to be said in numbers; the next one begins as soon as one is done. */
+export function DrawBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave }: Props) {
+    const { picking, pointed: pointing } = usePicks();
+    const { points } = usePick(picking);
+    const hover = useSyncExternalStore(pointing.subscribe, pointing.get);
+    const operations = useMemo(() => {
+        const shown = verb.full ? verb : (pointed() ?? verb);
+        return shown.needs > 0 ? null : shown.operations(answersOf({ ...asking, verb }));
+        // eslint-disable-next-line react-hooks/exhaustive-deps -- what is pointed at hangs on the hover
+    }, [asking, verb, hover]);
+    const fault = usePreviewed(operations, !Object.values(asking.answers).some(isUnfinished));
+    const wrong = problem ?? fault?.text ?? null;
+    return (
+        <form
+            aria-label={verb.label}
+            data-keys
+            className="absolute top-3 left-1/2 z-20 flex max-w-[calc(100%-24px)] -translate-x-1/2 flex-wrap items-center gap-x-3.5 gap-y-1 rounded-md border border-rule bg-paper px-3.5 py-2 shadow-md"
+            onSubmit={(event) => {
+                event.preventDefault();
+                if (verb.needs === 0) onDo();
+            }}
+            onKeyDown={(event) => event.key === 'Escape' && (event.preventDefault(), onLeave())}
+        >
+            <p role="status" className="font-serif text-[16px] leading-tight">
+                {drawingWords(verb, points.length)}
+            </p>
+            <Questions verb={verb} answers={asking.answers} onAnswer={onAnswer} />
+            {verb.needs === 0 && !verb.full ? (
+                <button className="quiet py-1 text-umber">Done: Enter</button>
+            ) : (
+                <span className="text-[12.5px] whitespace-nowrap text-slate">kept on; Esc leaves</span>
+            )}
+            {wrong !== null && (
+                <p role="alert" className="basis-full rounded bg-blush px-2 py-1 text-[12.5px] leading-snug text-brick">
+                    {wrong}
+                </p>
+            )}
+        </form>
+    );
+}

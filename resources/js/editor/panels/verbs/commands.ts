@@ -1,0 +1,87 @@
+import type { Operation } from '../../../api/client';
+import { movedBy } from '../../model/handles';
+import { stepIn } from '../../model/pick/Picking';
+import { gridShape } from '../../model/scene/geometry';
+import { stepOf } from '../../model/scene/steps';
+import { usePick, usePicks } from '../../state/pick';
+import { useSheet } from '../../state/sheet';
+import { useRemoving } from '../../state/useRemoving';
+import { useView } from '../../state/view';
+
+/** What can be said beside the verbs: of what is picked, of the view, of panels and the sheet, and what mends what was found. */
+export interface Command {
+    name: string;
+    label: string;
+    words: string[];
+    /** Where it belongs, as the list says it. */
+    of: string;
+    run: () => void;
+}
+
+function command(name: string, of: string, label: string, words: string, run: () => unknown): Command {
+    return { name, of, label, words: words.split(', '), run: () => void run() };
+}
+
+/** All that can be said just now, what is about the pick first. */
+export function useCommands(onKeys: () => void, onLooks: () => void): Command[] {
+    const { page, scene, change, move } = useSheet();
+    const { picking, selected, renaming } = usePicks();
+    const view = useView();
+    const removing = useRemoving();
+    const pick = usePick(picking);
+    const picked = pick.mode === 'parts' ? pick.parts.map(stepIn) : pick.mode === 'lines' ? [...pick.lines] : [];
+    const ids = [...new Set(picked.length === 0 && selected !== null && pick.count === 0 ? [selected] : picked)];
+    const flag = (all: string[], field: 'hidden' | 'muted' | 'fast', value: true | null): Operation[] => all.map((id) => ({ op: 'set', id, field, value }));
+    const shown = (role: string): string[] => scene.steps.filter((step) => step.role === role && !step.usedUp && !step.hidden).map(({ id }) => id);
+    const others = shown('part').filter((id) => !ids.includes(id));
+    const hidden = scene.steps.filter((step) => step.hidden).map(({ id }) => id);
+    const grid = scene.steps.findLast((step) => step.id === ids[0] && gridShape(step.geometry) !== undefined) ?? scene.steps.findLast((step) => step.role === 'grid' && !step.hidden);
+    const of = ids.length === 1 ? (stepOf(scene, ids[0] ?? '')?.label ?? 'the pick') : 'the pick';
+
+    return [
+        ...(ids.length === 0 ? [] : [
+            command('delete', of, 'Delete', 'remove, erase, take away, clear, throw away, bin', () => removing(ids)),
+            command('hide', of, 'Hide', 'make invisible, turn off, put away, eye, not shown', () => change(flag(ids, 'hidden', true))),
+            ...(others.length > 0 ? [command('hide-others', of, 'Hide the others', 'isolate, only this, solo, show alone', () => change(flag(others, 'hidden', true)))] : []),
+            command('looks', of, 'Give its looks on', 'eyedropper, copy style, paint format, same look, take up the looks', onLooks),
+            ids.every((id) => stepOf(scene, id)?.fast === true)
+                ? command('let-go', of, 'Let it be dragged', 'unlock, release, loosen, free', () => change(flag(ids, 'fast', null)))
+                : command('hold', of, 'Hold it fast', 'lock, fix, pin, freeze, protect, do not move', () => change(flag(ids, 'fast', true))),
+            command('rename', of, 'Rename', 'name, call it, label', () => renaming.set(ids[0] ?? null)),
+        ]),
+        ...(hidden.length > 0 ? [command('show-all', 'the sheet', 'Show all', 'unhide, reveal, bring back, make visible', () => change(flag(hidden, 'hidden', null)))] : []),
+        ...page.scene.findings.flatMap((finding, number) => (finding.remedy === null ? [] : [command(`remedy ${number}`, 'findings', finding.remedy.label, `${finding.message}, mend, fix, repair`, () => change(finding.remedy?.operations ?? []))])),
+        command('outlines', 'the view', view.shownAs === 'outlines' ? 'In colour' : 'Outlines', 'wireframe, see the lines, contour, keyline, skeleton', () => view.showAs(view.shownAs === 'outlines' ? 'result' : 'outlines')),
+        command('circles', 'the view', view.shownAs === 'circles' ? 'Without its circles' : 'Circles', 'construction, how it is built, radii, ratios', () => view.showAs(view.shownAs === 'circles' ? 'result' : 'circles')),
+        command('grids', 'the view', view.gridsShown ? 'Grid off' : 'Grid on', 'hide the grid, show the grid, lines away, guides off', () => view.showGrids(!view.gridsShown)),
+        command('plan', 'the view', view.folded.plan ? 'Unfold the plan' : 'Fold the plan', 'fold the plan, more room, hide the panel, left column, sentences', () => view.fold('plan')),
+        command('proofs', 'the view', view.folded.proofs ? 'Unfold the proofs' : 'Fold the proofs', 'fold the proofs, more room, hide the panel, right column, palette', () => view.fold('proofs')),
+        command('background', 'the sheet', 'Background', 'paper colour, ground, behind all, transparent, sheet colour', () => turnTo(view.folded.plan, () => view.fold('plan'), /^Background of the sheet/)),
+        command('size', 'the sheet', 'Size of the sheet', 'width, height, format, canvas, artboard, page size, resize the sheet', () => turnTo(view.folded.plan, () => view.fold('plan'), /^width of the sheet/)),
+        ...(grid === undefined ? [] : [command('crop', 'the sheet', 'Crop the sheet to the grid', 'as large as the grid, trim, fit the page, cut to size, crop', () => change(cropped(page.plan.steps.find(({ id }) => id === grid.id) ?? {}, gridShape(grid.geometry)?.bounds())))]),
+        command('undo', 'the sheet', 'Undo', 'back, take back, revert, step back', () => move('undo')),
+        command('redo', 'the sheet', 'Redo', 'forth, again after undo', () => move('redo')),
+        command('keys', 'help', 'All keys', 'shortcuts, keyboard, help', onKeys),
+    ];
+}
+
+/** The sheet as large as a grid, which lies in its corner then; what is built on it goes along. */
+function cropped(step: Record<string, unknown>, bounds: readonly number[] | undefined): Operation[] {
+    const [left = 0, top = 0, right = 0, bottom = 0] = bounds ?? [];
+    const field = ['origin', 'center'].find((name) => step[name] !== undefined);
+    const value = field === undefined ? undefined : movedBy(step[field], [-left, -top], 1e4);
+    return [
+        ...(field === undefined || (Math.abs(left) < 1e-9 && Math.abs(top) < 1e-9) ? [] : [{ op: 'set' as const, id: String(step['id']), field, value }]),
+        { op: 'sheet', field: 'width', value: Number((right - left).toFixed(4)) },
+        { op: 'sheet', field: 'height', value: Number((bottom - top).toFixed(4)) },
+    ];
+}
+
+/** Puts the focus on what is called so, in a column that is unfolded first. */
+function turnTo(isFolded: boolean, unfold: () => void, label: RegExp): void {
+    if (isFolded) unfold();
+    requestAnimationFrame(() => {
+        const all = document.querySelectorAll<HTMLElement>('[aria-label]');
+        [...all].find((one) => label.test(one.getAttribute('aria-label') ?? ''))?.focus();
+    });
+}
