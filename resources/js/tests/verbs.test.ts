@@ -253,6 +253,7 @@ describe('verbs', () => {
         for (const { label } of said) expect(rank(label.replace('…', ''))[0], label).toBe(said.find((one) => one.label === label)?.label);
         expect(rank('turn')[0]).toBe('Turn…');
         expect(rank('rotate')).toContain('Turn…');
+        expect(rank('disc')[0]).toMatch(/^Disc, centre/);
         expect(rank('xyzzy')).toEqual([]);
         expect(rank('ring')[0]).not.toBe('Polar grid');
         expect(rank('ring')).not.toContain('Move to…');

@@ -29,12 +29,13 @@ export function DrawBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeav
         // eslint-disable-next-line react-hooks/exhaustive-deps -- what is pointed at hangs on the hover
     }, [asking, verb, hover]);
     const fault = usePreviewed(operations, !Object.values(asking.answers).some(isUnfinished));
-    const wrong = problem ?? fault?.text ?? null;
+    // What is not drawn to its end yet is not wrong yet.
+    const wrong = problem ?? (verb.needs === 0 ? (fault?.text ?? null) : null);
     return (
         <form
             aria-label={verb.label}
             data-keys
-            className="absolute top-3 left-1/2 z-20 flex max-w-[calc(100%-24px)] -translate-x-1/2 flex-wrap items-center gap-x-3.5 gap-y-1 rounded-md border border-rule bg-paper px-3.5 py-2 shadow-md"
+            className="absolute inset-x-3 top-3 z-20 mx-auto flex w-fit flex-wrap items-center gap-x-3.5 gap-y-1 rounded-md border border-rule bg-paper px-3.5 py-2 shadow-md"
             onSubmit={(event) => {
                 event.preventDefault();
                 if (verb.needs === 0) onDo();

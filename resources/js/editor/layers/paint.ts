@@ -215,7 +215,7 @@ export function paintGrids(context: CanvasRenderingContext2D, scene: Scene, scal
 }
 
 /** How far a line's rim reaches on either side, in pixels of the screen. */
-const RIM = 1;
+const RIM = 0.6;
 
 /** A line with a faint rim of the other tone, so that it is seen on dark and on light. */
 function standOut(context: CanvasRenderingContext2D, path: Path2D, colour: string, width: number, scale: number): void {
@@ -424,12 +424,14 @@ export function outlinePart(context: CanvasRenderingContext2D, scene: Scene, nam
 }
 
 /** Things on their way, in outlines. */
-export function paintDragged(context: CanvasRenderingContext2D, { scene, names, way: [x, y] }: Dragged, scale: number): void {
+export function paintDragged(context: CanvasRenderingContext2D, { scene, names, map }: Dragged, scale: number): void {
     context.save();
-    context.translate(x, y);
+    context.transform(...map);
+    // Lines stay as wide on the screen.
+    const seen = scale * Math.hypot(map[0], map[1]);
     for (const name of names) {
-        if (guideShape(scene.steps.find((step) => step.id === name)?.geometry) !== undefined) paintLine(context, scene, name, scale, 1.6);
-        else outlinePart(context, scene, name, scale, 1.4);
+        if (guideShape(scene.steps.find((step) => step.id === name)?.geometry) !== undefined) paintLine(context, scene, name, seen, 1.6);
+        else outlinePart(context, scene, name, seen, 1.4);
     }
     context.restore();
 }

@@ -79,7 +79,7 @@ export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
         const label = one.names.length === 1 ? memberLabel(first, (id) => stepOf(scene, id)?.label ?? id) : `${one.names.length} things`;
         const where = touches.length > 0 ? `touches ${touches.map((touch) => touch.label).join(' and ')}` : landed === null ? way.map((value) => tellable(value, view.scale)).join(', ') : `${landed.own.name} on ${landed.on.name}`;
         show({
-            dragged: { scene: page.scene, names: one.names, way },
+            dragged: { scene: page.scene, names: one.names, map: [1, 0, 0, 1, ...way] },
             ...(landed === null ? {} : { point: { raw: landed.on.raw, name: landed.on.name, at: landed.on.at } }),
             touches: touches.map(({ at: [x = 0, y = 0] }): [number, number] => [x, y]),
             name: `${one.now.alt || one.now.ctrl ? 'a copy of ' : ''}${label}${touches.length > 0 ? '' : ':'} ${where}`,

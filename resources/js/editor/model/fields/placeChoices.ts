@@ -1,13 +1,13 @@
-import type { Candidate, Scene, SheetPage } from '../../../api/client';
+import type { Candidate, Scene, SheetPage, Step } from '../../../api/client';
 import type { SnapIndex } from '../pick/SnapIndex';
-import { gridShape } from '../scene/geometry';
+import { gridShape, partShape } from '../scene/geometry';
 
 /** A place that probably fits, as a plan writes it and as people say it. */
 export interface PlaceChoice {
     text: string;
     raw: unknown;
     /** Where it is, as far as that is known here. */
-    at?: [number, number];
+    at?: [number, number] | undefined;
 }
 
 /** So many centres of circles, corners, and places where something touches are offered. */
@@ -27,7 +27,9 @@ export function placeChoices({ page, scene }: { page: SheetPage; scene: Scene },
     const turnsAbout = repeat === undefined ? undefined : page.plan.steps.find((step) => step.id === repeat.id)?.['center'];
     const circles = there.filter((step) => !step.usedUp && !step.hidden && !own.includes(step.id)).map((step) => step.id).slice(-MOST.circles);
     const all: PlaceChoice[] = [
-        ...of(own, ['part-centre', 'circle-centre'], MOST.circles),
+        // Also of what is used up, and shows no places any more.
+        ...there.filter((step) => own.includes(step.id) && step.role === 'part').map((step) => ({ text: `the centre of ${step.label}`, raw: `${step.id}!`, at: middle(step) })),
+        ...of(own, ['circle-centre'], MOST.circles),
         ...(repeat === undefined || turnsAbout === undefined ? [] : [{ text: `where ${repeat.label} turns`, raw: turnsAbout }]),
         { text: 'the centre of the sheet', raw: ['sheet.width/2', 'sheet.height/2'] },
         ...there.filter((step) => step.role === 'grid').map((step) => ({ text: `the centre of ${step.label}`, raw: step.id + (gridShape(step.geometry)?.data.about?.center ?? '!') })),
@@ -40,6 +42,11 @@ export function placeChoices({ page, scene }: { page: SheetPage; scene: Scene },
         const key = JSON.stringify(raw);
         return !said.has(key) && !said.has(text) && said.add(key).add(text);
     });
+}
+
+function middle({ geometry }: Step): [number, number] | undefined {
+    const [left, top, right, bottom] = partShape(geometry)?.data.measures.bounds ?? [];
+    return left === undefined || top === undefined || right === undefined || bottom === undefined ? undefined : [(left + right) / 2, (top + bottom) / 2];
 }
 
 function rounded(at: [number, number]): string {

@@ -4,11 +4,12 @@ import type { PickedPoint } from './Picking';
 /** How far, in pixels of the screen, a pointer reaches for points and lines. */
 export const REACH = 14;
 
-/** Things on their way from where they lie in a scene, and how far they are. */
+/** Things on their way from where they lie in a scene, and the map to where they are. */
 export interface Dragged {
     scene: Scene;
     names: readonly string[];
-    way: [number, number];
+    /** As SVG has it. */
+    map: [number, number, number, number, number, number];
 }
 
 /** What lies under the pointer, and what it is called. */

@@ -18,6 +18,7 @@ import { usePick, usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
 import { useView } from '../../state/view';
 import { Handles } from '../../tools/Handles';
+import { Ray } from '../../tools/Ray';
 import { useBrushTool } from '../../tools/useBrushTool';
 import { useEngine } from '../../tools/useEngine';
 import { useHits } from '../../tools/useHits';
@@ -136,6 +137,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                         {traces && <TraceLayer view={view} way={tracer.way} cursor={tracer.standing} />}
                     </SheetLayers>
                 </div>
+                <Ray view={view} show={show} />
                 <Handles view={view} show={show} onClick={picker.pickAt} />
                 {outlines && <PlaceReadout seen={seen} scene={scene} />}
                 {children}

@@ -59,7 +59,8 @@ const AWAY = 18;
 function Beside({ box, text }: { box: RefObject<HTMLElement | null>; text: string }) {
     const words = useRef<HTMLParagraphElement>(null);
     useEffect(() => {
-        const sheet = box.current;
+        // Handles lie beside the sheet, in the same place.
+        const sheet = box.current?.parentElement ?? null;
         if (sheet === null) return;
         const follow = (event: PointerEvent): void => {
             const [element, corner] = [words.current, sheet.getBoundingClientRect()];

@@ -27,6 +27,9 @@ export function SayIt({ kinds, commands, open, onOpen, fits, onSay, onKeys }: Pr
     const [typed, setTyped] = useState('');
     const all = useMemo(() => sayings(kinds), [kinds]);
     const inOrder = open ? [...all.filter(({ name }) => fits(name)), ...all.filter(({ name }) => !fits(name))] : [];
+    const byName = useMemo(() => new Map(all.map((saying) => [saying.name, saying])), [all]);
+    // What is drawn by one pull comes before what is called the same.
+    const score = (name: string): number => (isCommand.has(name) || fits(name) ? 1 : UNFIT * (1 - pulls(byName.get(name)) / 1000));
     const word = typed.trim().toLowerCase();
     const saidSo = (words: string[]): string | undefined => words.find((one) => word !== '' && one.toLowerCase().includes(word));
     const isCommand = new Set(commands.map(({ name }) => name));
@@ -44,7 +47,7 @@ export function SayIt({ kinds, commands, open, onOpen, fits, onSay, onKeys }: Pr
             </Popover.Trigger>
             <Popover.Portal>
                 <Popover.Content className="menu w-80 p-0" side="top" align="end" sideOffset={8}>
-                    <Command label="Say it" loop filter={(value, search, words) => found(value, search, words ?? []) * (isCommand.has(value) || fits(value) ? 1 : UNFIT)}>
+                    <Command label="Say it" loop filter={(value, search, words) => found(value, search, words ?? []) * score(value)}>
                         <Command.Input className="w-full border-b border-hairline bg-transparent px-3 py-2.5 text-[15px] outline-none placeholder:text-slate" placeholder="union, rotate, duplicate …" value={typed} onValueChange={setTyped} />
                         <Command.List className="max-h-72 overflow-auto p-1.5">
                             <Command.Empty className="px-2 py-3 text-slate">Nothing is called so. Try another word.</Command.Empty>
@@ -85,6 +88,11 @@ function Row({ name, label, words, said, of, onSelect }: { name: string; label: 
             <span className="shrink-0 text-[12.5px] text-slate">{of}</span>
         </Command.Item>
     );
+}
+
+/** From how many places short of one pull, or beyond it. */
+function pulls(saying: Saying | undefined): number {
+    return saying?.from === 'points' ? Math.abs(saying.least - 2) : 0;
 }
 
 /** What it asks for. */

@@ -1,0 +1,205 @@
+import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
+import type { Camera } from '../model/camera';
+import { type Hover, REACH } from '../model/pick/hover';
+import { stepIn } from '../model/pick/Picking';
+import { problemText } from '../model/problem';
+import { anchorAt, mapOf, pulledTo, type Pulled, rayOperations, type Turners, turnsOf } from '../model/ray';
+import { handleShape, partShape } from '../model/scene/geometry';
+import { stepOf } from '../model/scene/steps';
+import { type Verb, verbsFor } from '../model/verbs/verbs';
+import { useAsking } from '../state/asking';
+import { usePick, usePicks } from '../state/pick';
+import { useSheet } from '../state/sheet';
+import { useView } from '../state/view';
+
+/** Pixels of the screen from what is picked to the ring. */
+const BESIDE = 26;
+
+/** The way from the anchor to the ring, as a unit vector: up and to the right, clear of most handles. */
+const WAY = [0.8, -0.6] as const;
+
+/** Pixels: a pointer that moved less has not pulled. */
+const STILL = 4;
+
+const KEYS: Record<string, (step: number) => Pulled> = {
+    ArrowRight: (step) => ({ angle: step, factor: 1 }),
+    ArrowLeft: (step) => ({ angle: -step, factor: 1 }),
+    ArrowUp: () => ({ angle: 0, factor: 1.1 }),
+    ArrowDown: () => ({ angle: 0, factor: 0.9 }),
+};
+
+/** The one handle of what is picked: from the anchor, a star that is dragged itself, a ray to a ring. Outwards is size, around is turn. */
+export function Ray({ view, show }: { view: Camera; show: (hover: Hover | null) => void }) {
+    const { scene } = useSheet();
+    const { picking } = usePicks();
+    const { asking, kept, placeWanted } = useAsking();
+    const { shownAs, worked } = useView();
+    const { mode, parts, held } = usePick(picking);
+    const bounds = useMemo(() => around(parts.map((name) => partShape(stepOf(scene, stepIn(name))?.geometry)?.data.measures.bounds)), [parts, scene]);
+    const isFree = parts.every((name) => {
+        const step = stepOf(scene, stepIn(name));
+        return step !== undefined && step.fast !== true && !step.hidden && (worked === null || worked.has(step.id));
+    });
+    // Copies and pieces have no box of their own here.
+    if (mode !== 'parts' || parts.length === 0 || bounds === null || held || !isFree || parts.some((name) => name !== stepIn(name)) || asking !== null || kept !== null || placeWanted !== null || shownAs === 'outlines') return null;
+    return <RayOf key={parts.join()} names={parts} bounds={bounds} view={view} show={show} />;
+}
+
+function RayOf({ names, bounds, view, show }: { names: readonly string[]; bounds: [number, number, number, number]; view: Camera; show: (hover: Hover | null) => void }) {
+    const { page, scene, kinds, change, preview, added, told, snapPlaces } = useSheet();
+    const { picking, select } = usePicks();
+    const verbs = useMemo(() => verbsFor({ page, scene: page.scene, kinds, pick: { ...picking.get(), mode: 'parts', parts: names }, picking, selected: null, colour: null }), [page, kinds, picking, names]);
+    const turners = turnersOf(verbs);
+    const [moved, setMoved] = useState<{ raw: unknown; at: [number, number] } | null>(null);
+    const [pulled, setPulled] = useState<{ at: [number, number]; anchor: boolean } | null>(null);
+    const press = useRef<{ x: number; y: number; isPull: boolean } | null>(null);
+    if (turners === null) return null;
+
+    const [left, top, right, bottom] = bounds;
+    const usual = middleOf();
+    const anchor = moved ?? usual;
+    const far = Math.hypot(right - left, bottom - top) / 2 + Math.hypot(anchor.at[0] - (left + right) / 2, anchor.at[1] - (top + bottom) / 2) + BESIDE / view.scale;
+    const ring: [number, number] = [anchor.at[0] + WAY[0] * far, anchor.at[1] + WAY[1] * far];
+    const step = turnsOf(scene, names[0] ?? '');
+
+    /** Of one part the place that its turning is offered about, which may be where its copies turn; of several their middle. */
+    function middleOf(): { raw: unknown; at: [number, number] } {
+        const at: [number, number] = [(left + right) / 2, (top + bottom) / 2];
+        const [only = ''] = names;
+        const raw = turners?.turn.about;
+        if (names.length > 1 || raw === undefined) return { raw: at.map((one) => Number(one.toFixed(3))), at };
+        const [x, y] = raw === `${only}!` ? at : (handleShape(stepOf(scene, only)?.geometry ?? null).at['center'] ?? at);
+        return { raw, at: [x ?? at[0], y ?? at[1]] };
+    }
+
+    const seen = ([x, y]: readonly [number, number]): [number, number] => [x * view.scale + view.x, y * view.scale + view.y];
+
+    function placeOf(event: PointerEvent): [number, number] {
+        const corner = (event.currentTarget as HTMLElement).closest('[data-ray]')?.getBoundingClientRect();
+        return [(event.clientX - (corner?.left ?? 0) - view.x) / view.scale, (event.clientY - (corner?.top ?? 0) - view.y) / view.scale];
+    }
+
+    function take(event: PointerEvent): void {
+        if (event.button !== 0) return;
+        event.currentTarget.setPointerCapture(event.pointerId);
+        press.current = { x: event.clientX, y: event.clientY, isPull: false };
+    }
+
+    function isPull(event: PointerEvent): boolean {
+        if (press.current === null) return false;
+        press.current.isPull ||= Math.hypot(event.clientX - press.current.x, event.clientY - press.current.y) > STILL;
+        return press.current.isPull;
+    }
+
+    const operations = (by: Pulled, isCopy: boolean) => (turners === null ? [] : rayOperations(page.plan, names, anchor.raw, by, isCopy, turners));
+
+    function pull(event: PointerEvent): void {
+        if (!isPull(event)) return;
+        const at = placeOf(event);
+        const by = pulledTo(anchor.at, ring, at, step, event.ctrlKey);
+        setPulled({ at, anchor: false });
+        show({ dragged: { scene: page.scene, names, map: mapOf(anchor.at, by) }, name: pullWords(by, event.altKey), handle: true });
+        void preview(operations(by, event.altKey));
+    }
+
+    async function letGo(event: PointerEvent): Promise<void> {
+        const wasPull = press.current?.isPull === true;
+        press.current = null;
+        if (!wasPull) return;
+        const by = pulledTo(anchor.at, ring, placeOf(event), step, event.ctrlKey);
+        await put(by, event.altKey);
+    }
+
+    async function put(by: Pulled, isCopy: boolean): Promise<void> {
+        const made = operations(by, isCopy);
+        const refused = made.length === 0 ? null : await change(made);
+        setPulled(null);
+        show(null);
+        if (made.length === 0 || refused !== null) void preview(null);
+        if (refused !== null) told.set(problemText(refused));
+        const { parts } = added();
+        if (refused === null && parts.length > 0) {
+            picking.pickParts(parts);
+            select(parts.at(-1) ?? null);
+        }
+    }
+
+    function dragAnchor(event: PointerEvent): void {
+        if (!isPull(event)) return;
+        const at = anchorAt(snapPlaces?.revision === page.revision ? snapPlaces : null, placeOf(event), usual, REACH / view.scale, view.scale);
+        setMoved(at);
+        setPulled({ at: at.at, anchor: true });
+        show({ point: { raw: at.raw, name: at.name, at: at.at }, name: `turned and resized about ${at.name}`, handle: true });
+    }
+
+    function leave(): void {
+        press.current = null;
+        setPulled(null);
+        show(null);
+        void preview(null);
+    }
+
+    function onKeyDown(event: KeyboardEvent): void {
+        const by = KEYS[event.key];
+        if (event.key === 'Escape' && press.current !== null) {
+            event.stopPropagation();
+            leave();
+        }
+        if (by === undefined) return;
+        event.preventDefault();
+        event.stopPropagation();
+        void put(by(event.shiftKey ? 1 : step), event.altKey);
+    }
+
+    const [ax, ay] = seen(anchor.at);
+    const [rx, ry] = seen(pulled !== null && !pulled.anchor ? pulled.at : ring);
+    return (
+        <div data-ray className="pointer-events-none absolute inset-0 overflow-hidden" role="group" aria-label="Ray of what is picked">
+            <svg className="absolute inset-0 h-full w-full fill-none stroke-amber" strokeWidth="1.2" aria-hidden="true">
+                <path d={`M${ax} ${ay}L${rx} ${ry}`} />
+                {pulled !== null && !pulled.anchor && <circle cx={ax} cy={ay} r={Math.hypot(rx - ax, ry - ay)} strokeDasharray="2 4" />}
+            </svg>
+            <button className="handle anchor" aria-label="Anchor: drag it to where it turns and grows from" title="What it turns and grows about: drag it" style={{ left: ax, top: ay }} onPointerDown={take} onPointerMove={dragAnchor} onPointerUp={leave} onPointerCancel={leave}>
+                <svg viewBox="-8 -8 16 16" className="size-4 fill-amber stroke-paper" aria-hidden="true">
+                    <path d="M0-8L1.6-1.6L8 0L1.6 1.6L0 8L-1.6 1.6L-8 0L-1.6-1.6Z" />
+                </svg>
+            </button>
+            <button
+                className="handle ring"
+                aria-label="Ring: outwards is size, around is turn; arrow keys turn and resize"
+                title="Out: size. Around: turn. With Alt a copy."
+                style={{ left: rx, top: ry }}
+                onPointerDown={take}
+                onPointerMove={pull}
+                onPointerUp={(event) => void letGo(event)}
+                onPointerCancel={leave}
+                onKeyDown={onKeyDown}
+            />
+        </div>
+    );
+}
+
+/** `turned by 30°, 1.5 times as large` */
+function pullWords({ angle, factor }: Pulled, isCopy: boolean): string {
+    const said = [angle === 0 ? null : `turned by ${angle}°`, factor === 1 ? null : `${factor} times as large`].filter((one) => one !== null);
+    return `${isCopy ? 'a copy ' : ''}${said.length === 0 ? 'as it was' : said.join(', ')}`;
+}
+
+/** The box around several. */
+function around(all: (readonly number[] | undefined)[]): [number, number, number, number] | null {
+    const boxes = all.filter((one): one is readonly number[] => one !== undefined);
+    if (boxes.length === 0) return null;
+    const side = (k: number): number[] => boxes.map((one) => one[k] ?? 0);
+    return [Math.min(...side(0)), Math.min(...side(1)), Math.max(...side(2)), Math.max(...side(3))];
+}
+
+/** What turns and resizes, found by what they ask for. */
+function turnersOf(verbs: Verb[]): (Turners & { turn: { about: unknown } }) | null {
+    const asking = (field: string): Verb | undefined => verbs.find((verb) => verb.family === 'place' && verb.asks.includes(field) && verb.asks.includes('about'));
+    const [turn, resize] = [asking('angle'), asking('factor')];
+    if (turn?.kind === undefined || resize?.kind === undefined) return null;
+    return {
+        turn: { kind: turn.kind, field: 'angle', operations: (answers) => turn.operations({ ...turn.start, ...answers }), about: turn.start['about'] },
+        resize: { kind: resize.kind, field: 'factor', operations: (answers) => resize.operations({ ...resize.start, ...answers }) },
+    };
+}
