@@ -19,7 +19,8 @@ final readonly class Offer
      *                                        them stand for what fits the pick best: the centre of its grid, its number of sectors, where it
      *                                        was clicked last, the centre of what is picked, the grids and guides there are, the last step of a
      *                                        kind and the part that the picked point is a corner of (without one there is no such offer), the first palette colour,
-     *                                        `{other}` another one, and `{share:8}` about an eighth of the sheet's shorter side: a round share of a cell where there
+     *                                        `{other}` another one, `{pixel}`, `{pixels across}` and `{pixels down}` whole pixels that fill the sheet,
+     *                                        and `{share:8}` about an eighth of the sheet's shorter side: a round share of a cell where there
      *                                        is a grid, else a round number
      * @param  list<string>  $asks  fields that are asked for before the step is made
      * @param  string|null  $picture  SVG path data in a square of 48, for offers shown as pictures

@@ -91,7 +91,11 @@ final class KindsTest extends TestCase
     {
         foreach ([[800, 800, 'px'], [210, 297, 'mm'], [1600, 900, 'px'], [32, 32, 'px'], [0.5, 3, 'in']] as [$width, $height, $unit]) {
             $plan = [...Sample::plan([]), 'sheet' => ['width' => $width, 'height' => $height, 'unit' => $unit]];
-            $edit = PlanEdit::apply($plan, [['op' => 'add', 'step' => ['kind' => $kind->name(), ...$offer->preset]]], Kinds::all());
+            // What the interface works out before it is asked for.
+            $pixel = max(1, floor(min($width, $height) / 32));
+            $filled = ['{pixel}' => $pixel, '{pixels across}' => max(1, floor($width / $pixel)), '{pixels down}' => max(1, floor($height / $pixel))];
+            $preset = array_map(static fn (mixed $value): mixed => is_string($value) ? $filled[$value] ?? $value : $value, $offer->preset);
+            $edit = PlanEdit::apply($plan, [['op' => 'add', 'step' => ['kind' => $kind->name(), ...$preset]]], Kinds::all());
             $scene = Sample::scene($edit->plan());
             self::assertSame([], $scene->findings, "$width × $height $unit");
             $laid = array_values($scene->known)[0]->result;

@@ -157,7 +157,11 @@ function StepHandles({ step, view, show, onClick }: { step: Step; view: Camera; 
                         onPointerMove={(event) => void move(event, handle, step)}
                         onPointerUp={(event) => void drop(event, handle, step)}
                         onPointerCancel={leave}
-                        onDoubleClick={() => (colour === null ? addOrTake(handle, 'either') : setColouring(handle.key))}
+                        onDoubleClick={(event) => {
+                            event.stopPropagation();
+                            if (colour === null) addOrTake(handle, 'either');
+                            else setColouring(handle.key);
+                        }}
                         onKeyDown={(event) => void onKeyDown(event, handle)}
                         onBlur={() => show(null)}
                     />

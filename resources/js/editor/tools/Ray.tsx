@@ -18,6 +18,12 @@ const BESIDE = 26;
 /** The way from the anchor to the ring, as a unit vector: up and to the right, clear of most handles. */
 const WAY = [0.8, -0.6] as const;
 
+/** Pixels of the screen that something is wide and high at least that has a star to be dragged in its middle. */
+const ROOM = 60;
+
+/** Two places that are nearer to one another, in pixels, cannot be taken hold of by themselves. */
+const NEAR = 16;
+
 /** Pixels: a pointer that moved less has not pulled. */
 const STILL = 4;
 
@@ -28,9 +34,17 @@ const KEYS: Record<string, (step: number) => Pulled> = {
     ArrowDown: () => ({ angle: 0, factor: 0.9 }),
 };
 
+interface Given {
+    view: Camera;
+    show: (hover: Hover | null) => void;
+    /** What lies under the star can be picked as ever. */
+    onClick: (x: number, y: number, gathers: boolean) => void;
+}
+
 /** The one handle of what is picked: from the anchor, a star that is dragged itself, a ray to a ring. Outwards is size, around is turn. */
-export function Ray({ view, show }: { view: Camera; show: (hover: Hover | null) => void }) {
-    const { scene } = useSheet();
+export function Ray({ view, show, onClick }: Given) {
+    // As it is, not as it is previewed: what is pulled stays where it was taken.
+    const { page: { scene } } = useSheet();
     const { picking } = usePicks();
     const { asking, kept, placeWanted } = useAsking();
     const { shownAs, worked } = useView();
@@ -42,13 +56,14 @@ export function Ray({ view, show }: { view: Camera; show: (hover: Hover | null) 
     });
     // Copies and pieces have no box of their own here.
     if (mode !== 'parts' || parts.length === 0 || bounds === null || held || !isFree || parts.some((name) => name !== stepIn(name)) || asking !== null || kept !== null || placeWanted !== null || shownAs === 'outlines') return null;
-    return <RayOf key={parts.join()} names={parts} bounds={bounds} view={view} show={show} />;
+    return <RayOf key={parts.join()} names={parts} bounds={bounds} view={view} show={show} onClick={onClick} />;
 }
 
-function RayOf({ names, bounds, view, show }: { names: readonly string[]; bounds: [number, number, number, number]; view: Camera; show: (hover: Hover | null) => void }) {
-    const { page, scene, kinds, change, preview, added, told, snapPlaces } = useSheet();
+function RayOf({ names, bounds, view, show, onClick }: Given & { names: readonly string[]; bounds: [number, number, number, number] }) {
+    const { page, kinds, change, preview, added, told, snapPlaces } = useSheet();
+    const { scene } = page;
     const { picking, select } = usePicks();
-    const verbs = useMemo(() => verbsFor({ page, scene: page.scene, kinds, pick: { ...picking.get(), mode: 'parts', parts: names }, picking, selected: null, colour: null }), [page, kinds, picking, names]);
+    const verbs = useMemo(() => verbsFor({ page, scene, kinds, pick: { ...picking.get(), mode: 'parts', parts: names }, picking, selected: null, colour: null }), [page, scene, kinds, picking, names]);
     const turners = turnersOf(verbs);
     const [moved, setMoved] = useState<{ raw: unknown; at: [number, number] } | null>(null);
     const [pulled, setPulled] = useState<{ at: [number, number]; anchor: boolean } | null>(null);
@@ -98,7 +113,7 @@ function RayOf({ names, bounds, view, show }: { names: readonly string[]; bounds
         const at = placeOf(event);
         const by = pulledTo(anchor.at, ring, at, step, event.ctrlKey);
         setPulled({ at, anchor: false });
-        show({ dragged: { scene: page.scene, names, map: mapOf(anchor.at, by) }, name: pullWords(by, event.altKey), handle: true });
+        show({ dragged: { scene, names, map: mapOf(anchor.at, by) }, name: pullWords(by, event.altKey), handle: true });
         void preview(operations(by, event.altKey));
     }
 
@@ -122,6 +137,13 @@ function RayOf({ names, bounds, view, show }: { names: readonly string[]; bounds
             picking.pickParts(parts);
             select(parts.at(-1) ?? null);
         }
+    }
+
+    function dropAnchor(event: PointerEvent): void {
+        const wasPull = press.current?.isPull === true;
+        leave();
+        const corner = (event.currentTarget as HTMLElement).closest('[data-ray]')?.getBoundingClientRect();
+        if (!wasPull) onClick(event.clientX - (corner?.left ?? 0), event.clientY - (corner?.top ?? 0), event.shiftKey);
     }
 
     function dragAnchor(event: PointerEvent): void {
@@ -151,6 +173,10 @@ function RayOf({ names, bounds, view, show }: { names: readonly string[]; bounds
         void put(by(event.shiftKey ? 1 : step), event.altKey);
     }
 
+    // Of what is small the middle is what it is dragged by; where a place of it lies there already, that is taken hold of.
+    const places = names.flatMap((name) => Object.values(handleShape(stepOf(scene, name)?.geometry ?? null).at));
+    const isTaken = places.some((flat) => flat.some((x, k) => k % 2 === 0 && Math.hypot(x - anchor.at[0], (flat[k + 1] ?? NaN) - anchor.at[1]) * view.scale < NEAR));
+    const hasRoom = !isTaken && (moved !== null || Math.min(right - left, bottom - top) * view.scale >= ROOM);
     const [ax, ay] = seen(anchor.at);
     const [rx, ry] = seen(pulled !== null && !pulled.anchor ? pulled.at : ring);
     return (
@@ -159,13 +185,24 @@ function RayOf({ names, bounds, view, show }: { names: readonly string[]; bounds
                 <path d={`M${ax} ${ay}L${rx} ${ry}`} />
                 {pulled !== null && !pulled.anchor && <circle cx={ax} cy={ay} r={Math.hypot(rx - ax, ry - ay)} strokeDasharray="2 4" />}
             </svg>
-            <button className="handle anchor" aria-label="Anchor: drag it to where it turns and grows from" title="What it turns and grows about: drag it" style={{ left: ax, top: ay }} onPointerDown={take} onPointerMove={dragAnchor} onPointerUp={leave} onPointerCancel={leave}>
-                <svg viewBox="-8 -8 16 16" className="size-4 fill-amber stroke-paper" aria-hidden="true">
-                    <path d="M0-8L1.6-1.6L8 0L1.6 1.6L0 8L-1.6 1.6L-8 0L-1.6-1.6Z" />
-                </svg>
-            </button>
+            {hasRoom && (
+                <button
+                    className="handle anchor"
+                    aria-label="Anchor: drag it to where it turns and grows from"
+                    title="What it turns and grows about: drag it"
+                    style={{ left: ax, top: ay }}
+                    onPointerDown={take}
+                    onPointerMove={dragAnchor}
+                    onPointerUp={dropAnchor}
+                    onPointerCancel={leave}
+                >
+                    <svg viewBox="-8 -8 16 16" className="size-4 fill-amber stroke-paper" aria-hidden="true">
+                        <path d="M0-8L1.6-1.6L8 0L1.6 1.6L0 8L-1.6 1.6L-8 0L-1.6-1.6Z" />
+                    </svg>
+                </button>
+            )}
             <button
-                className="handle ring"
+                className="handle turns"
                 aria-label="Ring: outwards is size, around is turn; arrow keys turn and resize"
                 title="Out: size. Around: turn. With Alt a copy."
                 style={{ left: rx, top: ry }}

@@ -64,7 +64,7 @@ final class TriangularGridKind extends GridKind
             label: 'Isometric grid', from: 'ground', family: Family::Make, key: 7, words: 'isometric, axonometric, cubes, blocks, thirty degrees, 3d, boxes',
             says: 'Equal triangles on three axes, one of them upright: what blocks stand on.',
             preset: ['origin' => ['sheet.width/10', 'sheet.height/10'], 'side' => 'min(sheet.width, sheet.height)/10', 'columns' => 9, 'rows' => 8, 'field' => 'rectangle', 'angle' => 30],
-            asks: ['side', 'columns', 'rows'],
+            asks: ['side', 'columns', 'rows', 'show'],
             picture: 'M24 4L41 14V34L24 44L7 34V14ZM24 4V44M7 14L41 34M41 14L7 34',
         )];
     }

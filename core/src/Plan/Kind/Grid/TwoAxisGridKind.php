@@ -62,7 +62,7 @@ final class TwoAxisGridKind extends GridKind
             says: 'Cells along two directions, as for isometric drawings.',
             // Isometric axes stand at 30° to the horizontal (ISO 5456-3).
             preset: ['origin' => ['sheet.width/2', 'sheet.height/4'], 'angles' => [30, 150], 'spacing' => ['min(sheet.width, sheet.height)/16', 'min(sheet.width, sheet.height)/16'], 'columns' => 8, 'rows' => 8],
-            asks: ['columns', 'rows'],
+            asks: ['columns', 'rows', 'show'],
             picture: 'M24 6L42 15L24 24L6 15ZM33 10.5L15 19.5M15 10.5L33 19.5M6 24L24 33L42 24M6 33L24 42L42 33',
         )];
     }

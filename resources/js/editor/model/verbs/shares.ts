@@ -1,4 +1,5 @@
 import type { Scene, Step } from '../../../api/client';
+import { imageShape } from '../scene/geometry';
 
 /** What a grid calls the measure of its cells. */
 const CELLS = ['cellw', 'ring', 'side', 'cell'];
@@ -27,4 +28,22 @@ function rounded(value: number): number {
     const power = 10 ** Math.floor(Math.log10(value));
     const nearest = [1, 2, 2.5, 5, 10].reduce((best, one) => (away(value, one * power) < away(value, best * power) ? one : best));
     return Number((nearest * power).toPrecision(6));
+}
+
+/** So many pixels lie along the shorter side of a sheet. */
+const PIXELS = 32;
+
+/** Pixels that fill the sheet: how large they are, and how many there are. */
+export function pixelsOf({ sheet: { width, height } }: Scene): Record<'{pixel}' | '{pixels across}' | '{pixels down}', number> {
+    const pixel = Math.max(1, Math.floor(Math.min(width, height) / PIXELS));
+    return { '{pixel}': pixel, '{pixels across}': Math.max(1, Math.floor(width / pixel)), '{pixels down}': Math.max(1, Math.floor(height / pixel)) };
+}
+
+/** The box of the last picture that lies level on the sheet; null where there is none. */
+export function boxOf(scene: Scene): [number, number, number, number] | null {
+    const image = imageShape(scene.steps.findLast((step) => step.role === 'picture' && !step.hidden)?.geometry)?.data;
+    const [wide = 0, high = 0] = image?.size ?? [];
+    const [a = 1, b = 0, c = 0, d = 1, x = 0, y = 0] = image?.map ?? [];
+    if (image === undefined || Math.abs(b) > 1e-9 || Math.abs(c) > 1e-9 || a <= 0 || d <= 0) return null;
+    return [x, y, x + a * wide, y + d * high].map((one) => Number(one.toFixed(3))) as [number, number, number, number];
 }

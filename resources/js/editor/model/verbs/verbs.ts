@@ -1,5 +1,5 @@
 import type { Kind, Offer, Operation, Scene, SheetPage, Step } from '../../../api/client';
-import { shareOf } from './shares';
+import { boxOf, pixelsOf, shareOf } from './shares';
 import { gridUnder, stepOf } from '../scene/steps';
 import { gridShape, imageShape, partShape } from '../scene/geometry';
 import { ownerOf } from '../pick/owner';
@@ -411,7 +411,7 @@ function taken(kind: Kind, takes: string, ids: string[]): Record<string, unknown
 
 function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build: (step: Record<string, unknown>) => Operation[]): Verb {
     const start: Record<string, unknown> = {};
-    const preset = filled(offer.preset, bench, near) as Record<string, unknown>;
+    const preset = { ...(filled(offer.preset, bench, near) as Record<string, unknown>), ...(offer.from === 'ground' ? overPicture(bench.scene, offer.preset) : {}) };
     for (const field of offer.asks) {
         start[field] = nested(preset, field) ?? kind.fields.find((one) => one.name === field)?.default ?? null;
     }
@@ -537,6 +537,10 @@ function filled(value: unknown, bench: Bench, near: string | null): unknown {
             return grid && about ? grid.id + about.center : (lastAround(bench)?.['center'] ?? ['sheet.width/2', 'sheet.height/2']);
         case '{count}':
             return grid && about ? grid.id + about.count : (lastAround(bench)?.['count'] ?? 6);
+        case '{pixel}':
+        case '{pixels across}':
+        case '{pixels down}':
+            return pixelsOf(bench.scene)[value];
         case '{centre}':
             return near === null ? ['sheet.width/2', 'sheet.height/2'] : middleOf(bench, near);
         case '{lines}':
@@ -566,6 +570,14 @@ const SHARE = /^(-?)\{share:([\d.]+)\}$/;
 function lastAround({ page, scene }: Bench): Record<string, unknown> | undefined {
     const last = scene.steps.findLast((step) => step.sector !== undefined);
     return page.plan.steps.find((step) => step.id === last?.id);
+}
+
+/** A grid that says its corner and its size is laid over the picture that lies there. */
+function overPicture(scene: Scene, preset: Record<string, unknown>): Record<string, unknown> {
+    const box = 'origin' in preset && 'size' in preset ? boxOf(scene) : null;
+    if (box === null) return {};
+    const [left, top, right, bottom] = box;
+    return { origin: [left, top], size: [Number((right - left).toFixed(3)), Number((bottom - top).toFixed(3))] };
 }
 
 /** How far the first two picked places are from one another. */

@@ -106,7 +106,8 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
 
     return (
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
-            <div className="relative min-h-0 flex-1">
+            {/* Handles lie beside the sheet, over it: what is asked for there is asked of the sheet. */}
+            <div className="relative min-h-0 flex-1" onContextMenu={openMenu} onDoubleClick={open}>
                 <div
                     ref={box}
                     role="application"
@@ -121,8 +122,6 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                         picker.out();
                         show(null);
                     }}
-                    onContextMenu={openMenu}
-                    onDoubleClick={open}
                     onDragOver={bringing.onDragOver}
                     onDrop={bringing.onDrop}
                     onPaste={bringing.onPaste}
@@ -137,7 +136,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                         {traces && <TraceLayer view={view} way={tracer.way} cursor={tracer.standing} />}
                     </SheetLayers>
                 </div>
-                <Ray view={view} show={show} />
+                <Ray view={view} show={show} onClick={picker.pickAt} />
                 <Handles view={view} show={show} onClick={picker.pickAt} />
                 {outlines && <PlaceReadout seen={seen} scene={scene} />}
                 {children}
