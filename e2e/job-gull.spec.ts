@@ -20,13 +20,14 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
     await doIt();
 
     // Two bars and a base line; how wide the first is, is carried to the others.
+    await desk.verb('shapes', 'Rectangle of a size');
     for (const [x, y, wide, high] of [[240, 560, 48, 160], [560, 560, 40, 160], [80, 720, 640, 44]] as const) {
-        await desk.pick('points', [[x, y]]);
-        await desk.verb('make', 'Rectangle of a size');
         await type(page.getByLabel('size, across', { exact: true }), String(wide));
         await type(page.getByLabel('size, down', { exact: true }), String(high));
-        await doIt();
+        await page.mouse.click(...(await desk.at(x, y)));
+        await done();
     }
+    await page.keyboard.press('Escape');
     await desk.pick('parts', [[242, 600]]);
     await desk.verb('measure', 'Width…');
     await doIt();
@@ -42,21 +43,19 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
     await desk.verb('combine', 'Join');
     await done();
 
-    // Circles over a rough idea, made larger, and one moved until it touches.
-    for (const [x, y, radius] of [[240, 320, 150], [240, 400, 150], [480, 320, 40]] as const) {
-        await desk.pick('points', [[x, y]]);
-        await desk.verb('guide', 'Circle, centre and radius');
-        await type(page.getByLabel('radius', { exact: true }), String(radius));
-        await doIt();
-    }
-    for (const circle of ['circle 1', 'circle 2']) {
-        await desk.setNumber(`radius of ${circle}`, '160');
+    // Circles by one pull each, and one moved until it touches.
+    await page.keyboard.press('/');
+    await page.keyboard.type('circle');
+    await page.keyboard.press('Enter');
+    for (const [x, y, radius] of [[240, 320, 160], [240, 400, 160], [480, 320, 40]] as const) {
+        await desk.dragAcross(await desk.at(x, y), await desk.at(x + radius, y));
         await done();
     }
-    await desk.mode('lines').click();
+    await page.keyboard.press('Escape');
     await desk.dragAcross(await desk.at(480, 280), await desk.at(438, 282));
     await done();
-    const head = (await desk.stored()).plan.steps.find((step) => step.id === 'c3')?.['center'] as [number, number];
+    const { scene } = await desk.stored();
+    const head = (scene.geometry[scene.geometries[scene.steps.findIndex(({ id }) => id === 'c3')] ?? ''] as { center?: [number, number] } | undefined)?.center ?? [0, 0];
     expect(Math.hypot(head[0] - 240, head[1] - 320)).toBeCloseTo(200, 3);
 
     // A crescent by cutting one circle from the other: its regions merged by dragging across them, what is left over dropped.
@@ -77,10 +76,11 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
     expect(await last()).toMatchObject({ kind: 'mirror', of: [wing], copy: true });
 
     // The body passes in front of the wing, with an even clearance.
-    await desk.pick('points', [[400, 400]]);
-    await desk.verb('make', 'Disc, centre and radius');
-    await type(page.getByLabel('radius', { exact: true }), '90');
-    await doIt();
+    await page.keyboard.press('d');
+    await desk.verb('shapes', 'Disc');
+    await desk.dragAcross(await desk.at(400, 400), await desk.at(400, 320));
+    await done();
+    await page.keyboard.press('Escape');
     const body = (await last())?.id ?? '';
     const before = (await desk.measures(wing))['area'] ?? 0;
     await desk.pick('parts', [[160, 220], [400, 400]]);
@@ -103,16 +103,15 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
 
     // One colour, then two.
     await desk.pick('parts', [[160, 220], [400, 400], [264, 600]]);
-    await desk.verb('look', 'Fill');
-    await doIt();
-    await desk.pick('parts', [[400, 400]]);
-    await desk.verb('look', 'Fill');
-    await page.getByRole('radio', { name: 'lagoon' }).check({ force: true });
-    await doIt();
+    await page.getByRole('button', { name: 'Fill with ink' }).click();
+    await done();
+    await page.mouse.click(...(await desk.at(400, 400)));
+    await page.getByRole('button', { name: 'Fill with lagoon' }).click();
+    await done();
     expect(await last()).toMatchObject({ of: [body], fill: 'lagoon' });
 
     // Part by part: the wing in a chapter of its own, worked on with all else faded and locked.
-    await page.getByRole('button', { name: /^More for step \d+, circle 1$/ }).click({ force: true });
+    await page.getByRole('button', { name: /^More for step \d+, circle 1$/ }).press('Enter');
     await page.getByRole('menuitem', { name: 'Begin a chapter here' }).click();
     await done();
     const plan = page.getByRole('navigation', { name: 'Plan' });

@@ -48,16 +48,23 @@ abstract class Kind
     /** @var list<string>|null */
     private ?array $askedFor = null;
 
-    /** @return list<string> the fields that at least half of the ways of making a step ask for */
+    /** @return list<string> the fields that at least half of the ways of making a step ask for, but those whose usual value is seen */
     final public function askedFor(): array
     {
         if ($this->askedFor === null) {
             $asking = array_filter(array_map(static fn (Offer $offer): array => $offer->asks, $this->offers()));
             $counts = array_count_values(array_merge(...array_values($asking)));
-            $this->askedFor = array_map(strval(...), array_keys(array_filter($counts, static fn (int $count): bool => 2 * $count >= count($asking))));
+            $asked = array_map(strval(...), array_keys(array_filter($counts, static fn (int $count): bool => 2 * $count >= count($asking))));
+            $this->askedFor = array_values(array_diff($asked, $this->seen()));
         }
 
         return $this->askedFor;
+    }
+
+    /** @return list<string> fields that need no words as long as they are as usual: it is seen on the sheet */
+    protected function seen(): array
+    {
+        return $this->presentation();
     }
 
     /**

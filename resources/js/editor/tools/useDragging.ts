@@ -61,17 +61,20 @@ export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
 
     const question = (id: string, center: [number, number], way: [number, number]) => ({ id: stepIn(id), x: center[0] + way[0], y: center[1] + way[1], reach: REACH / view.scale });
 
-    /** With what a circle touches, where it settled on nothing else. */
+    /** With what a circle touches, where that is nearer to where the pointer has it than what else it settles on. */
     function touching(one: Held, so: Lies, settled: Settled | null): Lies {
         if (settled === null || one.center === null || settled.touches.length === 0) return so;
         const [x = 0, y = 0] = settled.center;
+        const [dx, dy] = wayOf(one);
+        const far = (way: readonly [number, number]): number => Math.hypot(way[0] - dx, way[1] - dy);
+        if (so.landed !== null && far(so.way) <= far([x - one.center[0], y - one.center[1]])) return so;
         return { way: [x - one.center[0], y - one.center[1]], landed: null, touches: settled.touches };
     }
 
     function operations(one: Held, { way, landed, touches }: Lies): Operation[] {
         const isCopy = one.now.alt || one.now.ctrl;
         if (isCopy) return moving(one.names, way, true);
-        return draggedOn({ plan: page.plan, scene: page.scene, kinds, names: one.names, way, landed, scale: touches.length > 0 ? view.scale * 1e4 : view.scale, mover: moverOf(one.names), move: (names, by) => moving(names, by, false) });
+        return draggedOn({ plan: page.plan, scene: page.scene, kinds, names: one.names, way, landed, scale: touches.length > 0 ? Infinity : view.scale, mover: moverOf(one.names), move: (names, by) => moving(names, by, false) });
     }
 
     function tell(one: Held, { way, landed, touches }: Lies): void {
@@ -95,7 +98,7 @@ export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
         if (!one.moved) return;
         const so = lies(one);
         tell(one, so);
-        const settled = one.center === null || so.landed !== null ? null : await settleLatest(question(one.names[0] ?? '', one.center, so.way));
+        const settled = one.center === null ? null : await settleLatest(question(one.names[0] ?? '', one.center, wayOf(one)));
         if (held.current !== one || one.now !== spot) return;
         const exact = touching(one, so, settled);
         if (exact !== so) tell(one, exact);
@@ -104,7 +107,7 @@ export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
 
     async function put(one: Held): Promise<void> {
         const so = lies(one);
-        const settled = one.center === null || so.landed !== null ? null : await settle(question(one.names[0] ?? '', one.center, so.way)).catch(() => null);
+        const settled = one.center === null ? null : await settle(question(one.names[0] ?? '', one.center, wayOf(one))).catch(() => null);
         const made = operations(one, touching(one, so, settled));
         const refused = made.length === 0 ? null : await change(made);
         show(null);

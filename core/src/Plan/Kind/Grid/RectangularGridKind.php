@@ -73,6 +73,11 @@ final class RectangularGridKind extends GridKind
         )];
     }
 
+    protected function seen(): array
+    {
+        return [...parent::seen(), 'subdivisions'];
+    }
+
     public function pulls(Arguments $given, Result $result): array
     {
         $field = $given->has('size') ? 'size' : 'cell';

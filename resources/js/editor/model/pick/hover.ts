@@ -32,7 +32,8 @@ export interface Hover {
     name: string;
 }
 
-/** A coordinate with no more digits than the pointer can tell apart. */
+/** A coordinate with no more digits than the pointer can tell apart; all of them where the scale is infinite. */
 export function tellable(coordinate: number, scale: number): number {
+    if (!Number.isFinite(scale)) return coordinate;
     return Number(coordinate.toFixed(Math.max(0, Math.min(9, Math.ceil(Math.log10(scale)) + 1))));
 }

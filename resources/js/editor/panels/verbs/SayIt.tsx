@@ -6,7 +6,7 @@ import { found } from '../../model/verbs/found';
 import { type Saying, sayings } from '../../model/verbs/verbs';
 import type { Command as Spoken } from './commands';
 
-/** How well a verb does that what is picked is not enough for: what is also called so, and fits, comes before what is called so. */
+/** How well a verb does that what is picked is not enough for, and what is no verb: what is also called so, and fits, comes before what is called so. */
 const UNFIT = 0.88;
 
 interface Props {
@@ -29,10 +29,9 @@ export function SayIt({ kinds, commands, open, onOpen, fits, onSay, onKeys }: Pr
     const inOrder = open ? [...all.filter(({ name }) => fits(name)), ...all.filter(({ name }) => !fits(name))] : [];
     const byName = useMemo(() => new Map(all.map((saying) => [saying.name, saying])), [all]);
     // What is drawn by one pull comes before what is called the same.
-    const score = (name: string): number => (isCommand.has(name) || fits(name) ? 1 : UNFIT * (1 - pulls(byName.get(name)) / 1000));
+    const score = (name: string): number => (fits(name) ? 1 : UNFIT * (1 - pulls(byName.get(name)) / 1000));
     const word = typed.trim().toLowerCase();
     const saidSo = (words: string[]): string | undefined => words.find((one) => word !== '' && one.toLowerCase().includes(word));
-    const isCommand = new Set(commands.map(({ name }) => name));
 
     return (
         <Popover.Root
