@@ -298,3 +298,66 @@ test('the ray of what is picked turns and resizes by one pull, settles, leaves c
     await desk.revision(4);
     expect((await steps(desk)).at(-1)).toMatchObject({ kind: 'turn', copy: true });
 });
+
+test('long ways are one verb, behind the tenth place: beside it, a mirrored half, concentric; a checkerboard of cells', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Long ways', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140', sand: '#e7c98f' }, values: {},
+        steps: [{ id: 'g1', kind: 'grid.rectangular', origin: [80, 80], columns: 8, rows: 8, cell: [80, 80] }, { id: 'p1', kind: 'part.polygon', center: 'g1@2,2', on: 'g1@3,2', corners: 6 }],
+    });
+    await desk.pick('parts', [[240, 240]]);
+    await desk.verb('copy', 'Around…');
+    await page.keyboard.press('Escape');
+    await desk.sheet.focus();
+    /** A verb of the open family that has no number of its own among the first nine. */
+    const rest = async (digit: string) => {
+        await page.keyboard.press('0');
+        await page.keyboard.press('0');
+        await expect(page.getByRole('button', { name: /‹ Back/ })).toBeVisible();
+        await page.keyboard.press(digit);
+    };
+    // A hexagon of 80 is 160 wide; its copy touches it.
+    await rest('1');
+    await desk.revision(2);
+    const copy = (await steps(desk)).at(-1);
+    expect(copy).toMatchObject({ kind: 'move', of: ['p1'], by: ['p1.wide', 0], copy: true });
+    expect((await desk.measures(copy?.id ?? ''))['area']).toBeCloseTo(1.5 * Math.sqrt(3) * 80 ** 2, 6);
+
+    await desk.pick('parts', [[240, 240]]);
+    await desk.sheet.focus();
+    if (!(await page.getByRole('button', { name: /‹ Back/ }).isVisible())) {
+        await page.keyboard.press('0');
+        await page.keyboard.press('0');
+    }
+    await page.keyboard.press('3');
+    await type(page.getByLabel('count', { exact: true }), '3');
+    await type(page.getByLabel('factor', { exact: true }), '0.5');
+    await page.keyboard.press('Enter');
+    await desk.revision(3);
+    expect((await steps(desk)).at(-1)).toMatchObject({ kind: 'repeat.around', of: ['p1'], center: 'p1!', count: 3, angle: 0, factor: 0.5 });
+
+    // Said by a word: a half and its mirror image about an axis of two clicks, as one part.
+    await page.keyboard.press('Escape');
+    await desk.pick('parts', [[400, 240]]);
+    await page.keyboard.press('/');
+    await page.keyboard.type('butterfly');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Mirrored half as one' })).toBeVisible();
+    await page.mouse.click(...(await desk.at(480, 160)));
+    await page.mouse.click(...(await desk.at(480, 480)));
+    await page.keyboard.press('Enter');
+    await desk.revision(4);
+    const [mirror, join] = (await steps(desk)).slice(-2);
+    expect(mirror).toMatchObject({ kind: 'mirror', axis: ['g1@5,1', 'g1@5,5'], copy: true });
+    expect(join).toMatchObject({ kind: 'join', of: [copy?.id, mirror?.id] });
+
+    await desk.mode('cells').click();
+    await page.keyboard.down('Shift');
+    await desk.dragAcross(await desk.at(120, 600), await desk.at(280, 680));
+    await page.keyboard.up('Shift');
+    await page.keyboard.press('/');
+    await page.keyboard.type('chessboard');
+    await page.keyboard.press('Enter');
+    await desk.revision(5);
+    expect((await steps(desk)).at(-1)).toMatchObject({ kind: 'dither', on: 'g1', colours: ['ink', 'sand'], matrix: 'checker', level: 0.5 });
+});

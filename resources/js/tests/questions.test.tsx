@@ -14,6 +14,7 @@ import { PickContext, type PickState } from '../editor/state/pick';
 import { SheetContext, type SheetState } from '../editor/state/sheet';
 import { selectOnFocus } from '../ui/selectOnFocus';
 import { describedKinds } from './kinds';
+import { typed } from './typed';
 
 const kinds = describedKinds();
 const scene = { steps: [], sheet: { width: 800, height: 800, unit: 'px' } } as unknown as Scene;
@@ -54,15 +55,6 @@ function Asked({ verb }: { verb: Verb }) {
             <output>{JSON.stringify(answers)}</output>
         </Editor>
     );
-}
-
-/** Key by key, into what is selected, or behind it. */
-function typed(input: HTMLInputElement, text: string): void {
-    for (const key of text) {
-        const [from, to] = [input.selectionStart ?? 0, input.selectionEnd ?? 0];
-        fireEvent.change(input, { target: { value: input.value.slice(0, from) + key + input.value.slice(to) } });
-        input.setSelectionRange(from + 1, from + 1);
-    }
 }
 
 const asking = everyVerb().filter((verb) => verb.asks.length > 0);

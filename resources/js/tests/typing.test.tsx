@@ -6,6 +6,7 @@ import { TypedInput } from '../editor/ask/fields/asked';
 import { isUnfinished } from '../editor/model/fields/number';
 import { SheetContext, type SheetState } from '../editor/state/sheet';
 import { selectOnFocus } from '../ui/selectOnFocus';
+import { typed } from './typed';
 
 let end: () => void;
 beforeEach(() => {
@@ -24,15 +25,6 @@ function Asked({ begin }: { begin: number | string }) {
             <output>{JSON.stringify(value)}</output>
         </SheetContext>
     );
-}
-
-/** Key by key, into what is selected, or behind it; what a key gives is what stands there then. */
-function typed(input: HTMLInputElement, text: string): void {
-    for (const key of text) {
-        const [from, to] = [input.selectionStart ?? 0, input.selectionEnd ?? 0];
-        fireEvent.change(input, { target: { value: input.value.slice(0, from) + key + input.value.slice(to) } });
-        input.setSelectionRange(from + 1, from + 1);
-    }
 }
 
 describe('a number that is asked for', () => {

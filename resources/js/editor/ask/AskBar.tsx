@@ -1,24 +1,12 @@
 import { type FormEvent, type KeyboardEvent, useEffect, useLayoutEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { isUnfinished } from '../model/fields/number';
-import { answersOf, type Asking } from '../model/verbs/asking';
+import { answersOf } from '../model/verbs/asking';
 import { slotsOf, withHovered } from '../model/verbs/hears';
-import type { Verb } from '../model/verbs/verbs';
 import { useAsking, useHears } from '../state/asking';
 import { usePicks } from '../state/pick';
+import type { Asks } from './asks';
 import { Questions } from './Questions';
 import { usePreviewed } from './usePreviewed';
-
-interface Props {
-    asking: Asking;
-    /** The verb with the pick as it is now. */
-    verb: Verb;
-    /** The verb with what is pointed at picked, too; undefined where that is not more. */
-    pointed: () => Verb | undefined;
-    problem: string | null;
-    onAnswer: (answers: Record<string, unknown>) => void;
-    onDo: () => void;
-    onLeave: () => void;
-}
 
 /** Pixels: as high as the verbs, and the row above them. */
 const BAR = 110;
@@ -26,7 +14,7 @@ const BAR = 110;
 const ROW = 40;
 
 /** The questions of a verb, in the place of the verbs, with what would come of it shown on the sheet. */
-export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave }: Props) {
+export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave }: Asks) {
     const { pointed: pointing } = usePicks();
     const { setAsking } = useAsking();
     const hears = useHears();
@@ -132,7 +120,7 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
     );
 }
 
-function Instead({ field, value, onAnswer }: { field: string; value: number; onAnswer: Props['onAnswer'] }) {
+function Instead({ field, value, onAnswer }: { field: string; value: number; onAnswer: Asks['onAnswer'] }) {
     return (
         <button type="button" className="ml-1.5 font-medium underline" onClick={() => onAnswer({ [field]: value })}>
             Make it {value}

@@ -1,25 +1,14 @@
 import { useMemo, useSyncExternalStore } from 'react';
 import { isUnfinished } from '../model/fields/number';
-import { answersOf, type Asking } from '../model/verbs/asking';
+import { answersOf } from '../model/verbs/asking';
 import { drawingWords } from '../model/verbs/words';
-import type { Verb } from '../model/verbs/verbs';
 import { usePick, usePicks } from '../state/pick';
+import type { Asks } from './asks';
 import { Questions } from './Questions';
 import { usePreviewed } from './usePreviewed';
 
-interface Props {
-    asking: Asking;
-    verb: Verb;
-    /** The verb with what is pointed at picked, too; undefined where that is not more. */
-    pointed: () => Verb | undefined;
-    problem: string | null;
-    onAnswer: (answers: Record<string, unknown>) => void;
-    onDo: () => void;
-    onLeave: () => void;
-}
-
 /** What is drawn just now, above the sheet: what comes next, and what there is to be said in numbers; the next one begins as soon as one is done. */
-export function DrawBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave }: Props) {
+export function DrawBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave }: Asks) {
     const { picking, pointed: pointing } = usePicks();
     const { points } = usePick(picking);
     const hover = useSyncExternalStore(pointing.subscribe, pointing.get);
