@@ -3,7 +3,7 @@ import { following } from '../../ask/fields/PicturedChoice';
 import { problemText } from '../../model/problem';
 import type { Pick } from '../../model/pick/Picking';
 import { answersOf, asked, type Asking, enoughBent, isDrawn } from '../../model/verbs/asking';
-import { hearsOf, PICKS } from '../../model/verbs/hears';
+import { hearsOf } from '../../model/verbs/hears';
 import { MODE_OF } from '../../model/verbs/kept';
 import { answeredAnew, groupOf, type Verb } from '../../model/verbs/verbs';
 import { useAsking } from '../../state/asking';
@@ -104,7 +104,8 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
 
     useEffect(() => {
         finishAsking.set(asking === null ? null : doIt);
-        hears.set(same(hears.get(), pick.held ? PICKS : hearsOf(asking, now)));
+        // What is pressed and pulled means one thing from its beginning to its end.
+        if (!pick.held) hears.set(same(hears.get(), hearsOf(asking, now)));
     });
 
     // With all that it takes picked, and nothing more to ask, it is done; what is drawn is, whatever its numbers are.
