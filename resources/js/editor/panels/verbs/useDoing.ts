@@ -47,8 +47,15 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
         const drawn = asking !== null && isDrawn(asking) ? asking : null;
         // The next may be begun while this one is on its way.
         if (drawn !== null) picking.clear();
+        // What is picked, or said, while it is on its way is not lost; where it is refused it is asked for again, as it was answered.
+        const begun = drawn === null ? asking : null;
+        if (begun !== null) {
+            setAsking(null);
+            onDone();
+        }
         const refused = operations.length === 0 ? null : await change(operations);
         if (refused !== null) {
+            if (begun !== null) setAsking((old) => old ?? begun);
             setProblem(problemText(refused));
             return;
         }
@@ -70,7 +77,6 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
             setAsking((old) => (old === null || old.verb.name !== drawn.verb.name ? old : asked(drawn.verb, old.answers, made ?? old.before)));
             return;
         }
-        setAsking(null);
         // Unless something else is being picked by now.
         if (picking.get() !== before) return;
         pickMade.now(verb);
