@@ -100,6 +100,17 @@ const dragging = await frames(async () => {
 await page.keyboard.press('Escape');
 await page.mouse.up();
 
+// The same disc by its body, settling as it goes.
+await page.getByRole('radio', { name: 'parts' }).click();
+const body = await at(620, 735);
+await page.mouse.move(...body);
+await page.mouse.down();
+const carrying = await frames(async () => {
+    for (let step = 0; step < 200; step++) await page.mouse.move(body[0] - step, body[1] - 60 * Math.sin(step / 20));
+});
+await page.keyboard.press('Escape');
+await page.mouse.up();
+
 const plan = await page.getByRole('navigation', { name: 'Plan' }).boundingBox();
 await page.mouse.move(plan.x + 150, plan.y + 300);
 const scrolling = await frames(async () => {
@@ -144,4 +155,4 @@ const picking = await frames(async () => {
 });
 await page.request.delete(`/api/sheets/${cells}`, { headers });
 await browser.close();
-console.log(JSON.stringify({ press: { median: median(presses), p95: p95(presses) }, dragging, scrolling, hovering, picking, picked }));
+console.log(JSON.stringify({ press: { median: median(presses), p95: p95(presses) }, dragging, carrying, scrolling, hovering, picking, picked }));

@@ -113,7 +113,7 @@ echo $row('twelve variations of the sample mandala (median, 95th percentile)', $
 echo $row('  a change by somebody else meanwhile (median, 95th percentile)', $ms($vary['beside']['median']).', '.$ms($vary['beside']['p95']), sprintf('%.2f times without (%s); at most 2', $vary['beside']['median'] / $vary['alone']['median'], $ms($vary['alone']['median'])));
 $desk = $results['desk'];
 echo $row('from a key press in a number to the picture (median, 95th percentile)', $ms($desk['press']['median']).', '.$ms($desk['press']['p95']), 'under 100 ms');
-foreach (['dragging' => 'a handle dragged', 'hovering' => 'the pointer over 2,000 figures', 'scrolling' => 'the plan scrolled'] as $name => $what) {
+foreach (['dragging' => 'a handle dragged', 'carrying' => 'a part dragged', 'hovering' => 'the pointer over 2,000 figures', 'scrolling' => 'the plan scrolled'] as $name => $what) {
     echo $row("  frames, $what, 100 ms on the line (95th percentile)", $ms($desk[$name]['p95']), 'under 20 ms');
 }
 echo $row("  frames, cells taken out of {$desk['picked']} picked ones (median)", $ms($desk['picking']['median']), 'under 20 ms');
