@@ -11,7 +11,7 @@ export function Zoom({ scale, onOut, onFit, onIn }: { scale: number; onOut: () =
             <button className="quiet px-2 py-1.5" aria-label="Zoom in" onClick={onIn}>
                 +
             </button>
-            <span className="min-w-12 text-right">{Math.round(scale * 100).toLocaleString('en')} %</span>
+            <span className="hidden min-w-12 text-right xl:block">{Math.round(scale * 100).toLocaleString('en')} %</span>
         </div>
     );
 }

@@ -19,8 +19,8 @@ export function PickModes() {
     const grid = tilings.findLast((step) => (on === null || step.id === on) && (pick.cells.size === 0 || pick.cells.has(step.id)));
     const words = gridShape(grid?.geometry)?.data.cellWords ?? [];
     return (
-        <div className="flex h-7 min-w-0 items-center gap-4 text-[13px] text-slate">
-            <span role="radiogroup" aria-label="What the pointer picks" className="flex items-center gap-3.5">
+        <div className="flex h-7 min-w-0 items-center gap-2.5 text-[13px] text-slate xl:gap-4">
+            <span role="radiogroup" aria-label="What the pointer picks" className="flex items-center gap-2.5 xl:gap-3.5">
                 Pick
                 {(scene.steps.some((step) => step.role === 'picture' && !step.hidden) ? [...MODES, 'trace' as const] : MODES).map((mode) => (
                     <Choice key={mode} chosen={pick.mode === mode} onChoose={() => {
@@ -32,14 +32,14 @@ export function PickModes() {
                 ))}
             </span>
             {pick.mode === 'points' && (
-                <select className="live font-serif text-[15px] text-ink" aria-label="What points snap to" value={pick.snapsTo} onChange={(event) => picking.setSnapsTo(event.target.value as Reach)}>
+                <select className="live max-w-24 font-serif xl:max-w-none text-[15px] text-ink" aria-label="What points snap to" value={pick.snapsTo} onChange={(event) => picking.setSnapsTo(event.target.value as Reach)}>
                     {Object.keys(REACHES).map((reach) => (
                         <option key={reach}>{reach}</option>
                     ))}
                 </select>
             )}
             {pick.mode === 'parts' && (
-                <select className="live font-serif text-[15px] text-ink" aria-label="What of a part the pointer picks" value={pick.whole} onChange={(event) => picking.setWhole(event.target.value as Whole)}>
+                <select className="live max-w-24 font-serif xl:max-w-none text-[15px] text-ink" aria-label="What of a part the pointer picks" value={pick.whole} onChange={(event) => picking.setWhole(event.target.value as Whole)}>
                     {WHOLES.map((whole) => (
                         <option key={whole}>{whole}</option>
                     ))}
@@ -56,7 +56,7 @@ export function PickModes() {
                 </select>
             )}
             {pick.mode === 'cells' && words.length > 1 && (
-                <select className="live font-serif text-[15px] text-ink" aria-label="How far a click reaches" value={pick.reach ?? ''} onChange={(event) => picking.setReach(event.target.value === '' ? null : Number(event.target.value))}>
+                <select className="live max-w-24 font-serif xl:max-w-none text-[15px] text-ink" aria-label="How far a click reaches" value={pick.reach ?? ''} onChange={(event) => picking.setReach(event.target.value === '' ? null : Number(event.target.value))}>
                     <option value="">one by one</option>
                     {words.map((word, reach) => (
                         <option key={word} value={reach}>

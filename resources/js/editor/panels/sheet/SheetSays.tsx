@@ -75,7 +75,7 @@ function Beside({ box, text }: { box: RefObject<HTMLElement | null>; text: strin
         return () => sheet.removeEventListener('pointermove', follow);
     }, [box]);
     return (
-        <p ref={words} aria-hidden="true" className="invisible pointer-events-none absolute top-0 left-0 z-10 max-w-80 rounded bg-ink px-2 py-1 font-serif text-[14px] leading-snug text-paper">
+        <p ref={words} aria-hidden="true" className="invisible pointer-events-none absolute top-0 left-0 z-10 max-w-60 rounded bg-ink px-2 py-1 font-serif text-[14px] leading-snug text-paper">
             {text}
         </p>
     );

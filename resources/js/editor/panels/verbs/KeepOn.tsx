@@ -18,7 +18,7 @@ export function KeepOn({ onKept }: { onKept: () => void }) {
     if (last === null || last.from === null || MODE_OF[last.from] === null || kept !== null || asking !== null) return null;
     return (
         <button
-            className="quiet flex min-w-0 items-center gap-1.5 py-1 text-[13px]"
+            className="quiet hidden min-w-0 items-center gap-1.5 py-1 text-[13px] xl:flex"
             title={`Keep on: ${last.label.toLowerCase()}, with every new pick`}
             onClick={() => {
                 keepOn({ last, setKept }, picking);

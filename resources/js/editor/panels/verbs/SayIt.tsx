@@ -41,8 +41,8 @@ export function SayIt({ kinds, commands, open, onOpen, fits, onSay, onKeys }: Pr
                 onOpen(next);
             }}
         >
-            <Popover.Trigger className="flex w-24 shrink-0 items-center justify-between rounded border border-rule bg-card py-1 pr-1.5 pl-2.5 text-left leading-none text-slate hover:border-amber 2xl:w-40">
-                Say it <kbd className={KEY}>/</kbd>
+            <Popover.Trigger aria-label="Say it" className="flex shrink-0 items-center justify-between rounded border border-rule bg-card py-1 pr-1.5 pl-1.5 text-left leading-none text-slate hover:border-amber xl:w-24 xl:pl-2.5 2xl:w-40">
+                <span className="hidden xl:inline">Say it</span> <kbd className={KEY}>/</kbd>
             </Popover.Trigger>
             <Popover.Portal>
                 <Popover.Content className="menu w-80 p-0" side="top" align="end" sideOffset={8}>

@@ -47,7 +47,7 @@ export function VerbShelf({ shelf, doing, naming, drawn, onDone, children }: Pro
                         Draw
                     </button>
                 )}
-                <span aria-live="polite" className={`min-w-0 shrink truncate text-ink ${drawn === null && !draws ? '' : 'sr-only'}`} data-picked={count} title={picked}>
+                <span aria-live="polite" className={`min-w-0 shrink truncate text-ink max-xl:sr-only ${drawn === null && !draws ? '' : 'sr-only'}`} data-picked={count} title={picked}>
                     {picked === '' ? <span className="text-slate">Draw</span> : `With ${picked}`}
                 </span>
                 <Groups shelf={shelf} naming={naming} />
@@ -65,7 +65,7 @@ export function VerbShelf({ shelf, doing, naming, drawn, onDone, children }: Pro
                 )}
                 {count === 0 && drawn === null && <ReadyOnes onLaid={onDone} trigger={<button className="quiet -mr-2 py-1.5 text-umber">Ready constructions</button>} />}
                 {count > 0 && drawn === null && (
-                    <button className="quiet -mr-2 py-1.5" onClick={() => picking.clear()}>
+                    <button className="quiet -mr-2 hidden py-1.5 xl:block" onClick={() => picking.clear()}>
                         Clear
                     </button>
                 )}
@@ -76,7 +76,7 @@ export function VerbShelf({ shelf, doing, naming, drawn, onDone, children }: Pro
                 )}
                 {children}
             </div>
-            <div className={`flex items-center gap-1 ${tight ? 'flex-wrap' : 'overflow-x-auto'}`}>
+            <div className={`flex items-center gap-1 ${tight ? 'max-h-[70px] flex-wrap overflow-y-auto' : 'overflow-x-auto'}`}>
                 <Tooltip.Provider delayDuration={500}>
                     {shown.map((verb) => (
                         <VerbButton key={verb.name} verb={tight ? { ...verb, picture: null } : verb} tight={tight} pressed={drawn === verb.name} onPress={() => begin(verb)} />
@@ -114,7 +114,7 @@ function Groups({ shelf, naming }: { shelf: Shelf; naming: boolean }) {
     const { groups, group } = shelf;
     if (groups.length < 2 && !naming) return null;
     return (
-        <span role="radiogroup" aria-label="Families of verbs" className="flex shrink-0 items-center gap-2.5 xl:gap-3">
+        <span role="radiogroup" aria-label="Families of verbs" className="flex shrink-0 items-center gap-2 xl:gap-3">
             {groups.map((one) => (
                 <button
                     key={one}
