@@ -88,12 +88,10 @@ test('a part is picked and dragged by one pull: it settles, its addresses go alo
     expect((await steps(desk)).at(-1)).toMatchObject({ center: 'g1@3,3', on: 'g1@4,3' });
     await expect(page.locator('[data-picked]')).toHaveText('With disc 1');
 
-    // With Shift only along a way of the grid, however the hand goes.
-    await page.keyboard.down('Shift');
-    await page.keyboard.up('Shift');
+    // With Shift, held before it is pressed, only along a way of the grid, however the hand goes.
     await page.mouse.move(...(await desk.at(340, 340)));
-    await page.mouse.down();
     await page.keyboard.down('Shift');
+    await page.mouse.down();
     await page.mouse.move(...(await desk.at(502, 365)), { steps: 6 });
     await expect(page.getByText(/^disc 1: its centre on column 5, row 3/).first()).toBeVisible();
     await page.mouse.up();

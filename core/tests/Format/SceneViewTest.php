@@ -50,6 +50,31 @@ final class SceneViewTest extends TestCase
         }
     }
 
+    public function test_what_was_given_no_look_is_told_apart_and_so_are_its_copies(): void
+    {
+        $square = static fn (string $id, float $left): array => ['id' => $id, 'kind' => 'part.rectangle', 'corners' => [[$left, 100], [$left + 40, 140]]];
+        $scene = Sample::scene([...Sample::plan([
+            ...array_map($square, ['p1', 'p2', 'p3', 'p4'], [100, 200, 300, 400]),
+            ['id' => 'v1', 'kind' => 'move', 'of' => ['p1'], 'by' => [0, 200], 'copy' => true],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['p2'], 'fill' => '#0f6e84'],
+            ['id' => 's2', 'kind' => 'style', 'of' => ['p3'], 'stroke' => ['color' => '#0f6e84', 'width' => 2]],
+            ['id' => 's3', 'kind' => 'style', 'of' => ['p4'], 'opacity' => 0.5],
+        ])]);
+        $bare = [];
+        foreach (SceneView::describe($scene, [])['drawing'] as $drawn) {
+            self::assertIsArray($drawn);
+            $bare[$drawn['id']] = array_map(static fn (array $style): bool => ($style['bare'] ?? false) === true, $drawn['styles']);
+        }
+        // Whoever says an opacity alone has said no colour yet.
+        self::assertSame(['p1' => [true], 'p2' => [false], 'p3' => [false], 'p4' => [true], 'v1' => [true]], $bare);
+    }
+
+    public function test_what_is_held_fast_is_told(): void
+    {
+        $scene = Sample::scene(Sample::plan([Sample::polar(), ['id' => 'p1', 'kind' => 'part.circle', 'center' => [10, 10], 'radius' => 4, 'fast' => true]]));
+        self::assertSame([null, true], array_map(static fn (array $step): mixed => $step['fast'] ?? null, SceneView::describe($scene, [])['steps']));
+    }
+
     public function test_grids_with_one_key_hang_together_alike(): void
     {
         $meshes = [];

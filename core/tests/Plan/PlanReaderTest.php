@@ -74,6 +74,7 @@ final class PlanReaderTest extends TestCase
         yield 'a cell for a place' => [$step(2, 'center', 'g1#1,1'), '/steps/2/center', 'place'];
         yield 'an empty list of parts' => [$step(2, 'of', []), '/steps/2/of', 'ids'];
         yield 'muted by a word' => [$step(1, 'muted', 'yes'), '/steps/1/muted', 'true or false'];
+        yield 'held fast by a number' => [$step(1, 'fast', 1), '/steps/1/fast', 'true or false'];
         yield 'a number without end' => [$step(0, 'radius', INF), '/steps/0/radius', 'finite'];
         yield 'no number' => [$step(0, 'center', [NAN, 0]), '/steps/0/center/0', 'finite'];
         yield 'arithmetic with control characters' => [$step(0, 'radius', "3\0"), '/steps/0/radius', 'control characters'];

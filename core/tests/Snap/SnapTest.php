@@ -181,6 +181,22 @@ final class SnapTest extends TestCase
         self::assertSame([], CloseUp::look($scene(0.0), new Bounds(10, 10, 20, 20))['curves']);
     }
 
+    public function test_a_disc_settles_where_it_touches_another_and_not_on_what_is_made_of_it(): void
+    {
+        $scene = Sample::scene(Sample::plan([
+            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [300, 300], 'radius' => 100],
+            ['id' => 'p2', 'kind' => 'part.circle', 'center' => [600, 300], 'radius' => 50],
+            ['id' => 'p3', 'kind' => 'part.rectangle', 'corners' => [[440, 100], [460, 500]]],
+            ['id' => 'v1', 'kind' => 'move', 'of' => ['p2'], 'by' => [0, 10], 'copy' => true],
+        ]));
+        $settled = $scene->settle('p2', new Vec(452, 300), 8);
+        self::assertNotNull($settled);
+        self::assertEqualsWithDelta(150.0, $settled->center->distanceTo(new Vec(300, 300)), 1e-9);
+        self::assertSame(['p1'], array_column($settled->touches, 'id'));
+        self::assertNull($scene->settle('p3', new Vec(0, 0), 8), 'What is no circle touches nothing by itself.');
+        self::assertSame([], $scene->settle('p2', new Vec(600, 304), 8)?->touches);
+    }
+
     /** @return list<array<string, mixed>> */
     private static function steps(): array
     {

@@ -67,6 +67,13 @@ describe('what is dragged', () => {
         expect(operations[0]).toMatchObject({ op: 'add', step: { kind: 'move', of: ['j1'], from: 'j1!', to: expect.stringMatching(/^g1[@#]/) as string } });
     });
 
+    it('together with what hangs on it goes as far as it, by one step for all', () => {
+        const steps = [{ id: 'p1', kind: 'part.circle', center: [200, 200], radius: 30 }, { id: 'v1', kind: 'move', of: ['p1'], by: [100, 0], copy: true }, { id: 'p2', kind: 'part.circle', center: [500, 500], radius: 30 }];
+        expect(desk(steps).drag(['p1', 'v1'], [200, 200], [30, 40], 1).operations).toEqual([{ op: 'add', step: { kind: 'move', of: ['p1', 'v1'], by: [30, 40] } }]);
+        // Those that do not are moved in their places, each.
+        expect(desk(steps).drag(['p1', 'p2'], [200, 200], [30, 40], 1).operations).toEqual([{ op: 'set', id: 'p1', field: 'center', value: [230, 240] }, { op: 'set', id: 'p2', field: 'center', value: [530, 540] }]);
+    });
+
     it('does not settle on itself, nor on what hangs on it', () => {
         const steps = [{ id: 'p1', kind: 'part.circle', center: [200, 200], radius: 30 }, { id: 'v1', kind: 'move', of: ['p1'], by: [9, 0], copy: true }];
         expect(desk(steps).drag(['p1'], [200, 200], [8, 1]).on).toBeNull();

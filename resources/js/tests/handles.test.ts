@@ -1,7 +1,8 @@
 import './browser';
 import { describe, expect, it } from 'vitest';
 import type { Handles, Kind, Plan, Schemas, Step } from '../api/client';
-import { frameSaid, type Handle, handlesOf, hasRoom, moved, movedBy, type Pull, roughly, said as saidIn, shifted, sideTaken, valueAt, withIn, withoutPoint, withPoint } from '../editor/model/handles';
+import { frameSaid, type Handle, handlesOf, hasRoom, moved, movedBy, type Pull, roughly, said as saidIn, sideTaken, valueAt, withIn, withoutPoint, withPoint } from '../editor/model/handles';
+import { shifted } from '../editor/model/scene/addresses';
 import { Answers } from '../editor/model/scene/answers';
 import { handleShape } from '../editor/model/scene/geometry';
 import { inRepeat } from '../editor/state/useWorkedOn';

@@ -4,7 +4,8 @@ import { Picking } from '../editor/model/pick/Picking';
 import { asked, isDrawn } from '../editor/model/verbs/asking';
 import { hearsOf, named, placed, slotsOf, withHovered } from '../editor/model/verbs/hears';
 import { givingLooks, lookingLike } from '../editor/model/verbs/kept';
-import { type Verb, verbsFor } from '../editor/model/verbs/verbs';
+import type { Verb } from '../editor/model/verbs/verb';
+import { verbsFor } from '../editor/model/verbs/verbs';
 import { drawingWords } from '../editor/model/verbs/words';
 import { describedKinds } from './kinds';
 

@@ -8,7 +8,8 @@ import { Questions } from '../editor/ask/Questions';
 import { TypedColour } from '../editor/ask/fields/TypedColour';
 import { Picking } from '../editor/model/pick/Picking';
 import { Store } from '../editor/model/Store';
-import { nested, type Verb, verbsFor } from '../editor/model/verbs/verbs';
+import { nested, type Verb } from '../editor/model/verbs/verb';
+import { verbsFor } from '../editor/model/verbs/verbs';
 import { type Acts, ActsContext, PaletteContext } from '../editor/state/acts';
 import { PickContext, type PickState } from '../editor/state/pick';
 import { SheetContext, type SheetState } from '../editor/state/sheet';
@@ -57,22 +58,24 @@ function Asked({ verb }: { verb: Verb }) {
     );
 }
 
-const asking = everyVerb().filter((verb) => verb.asks.length > 0);
 const NUMBERS = new Set(['number', 'pair', 'span', 'lengths']);
+const asking = everyVerb().filter((verb) => verb.asks.some((name) => NUMBERS.has(verb.kind?.fields.find((field) => field.name === name)?.type ?? '')));
 
-describe('every verb that asks', () => {
+describe('every verb that asks for numbers', () => {
     it('is looked at', () => {
-        expect(asking.length).toBeGreaterThan(60);
+        expect(asking.length).toBeGreaterThan(50);
     });
 
-    it.each(asking.map((verb) => [verb.name, verb] as const))('%s takes 0.25, .25, 20%% and 2*3 in each of its numbers, typed key by key', (_, verb) => {
+    it.each(asking.map((verb) => [verb.name, verb] as const))('%s takes them as they are typed, key by key', (_, verb) => {
         render(<Asked verb={verb} />);
+        let typedInto = 0;
         const answer = (): Record<string, unknown> => JSON.parse(screen.getByRole('status').textContent) as Record<string, unknown>;
         for (const name of verb.asks) {
             const field = verb.kind?.fields.find((one) => one.name === name);
             if (field === undefined || !NUMBERS.has(field.type) || (field.when !== null && answer()[field.when.field] !== field.when.is)) continue;
             const label = field.type === 'pair' ? `${field.label}, across` : field.type === 'span' ? `${field.label}, column` : field.label;
             const [input] = screen.queryAllByLabelText<HTMLInputElement>(label, { exact: true }).filter((one) => one.tagName === 'INPUT');
+            typedInto += 1;
             if (input === undefined) throw new Error(`${verb.name} asks for ${label}, and there is no field.`);
             for (const [text, value] of [['0.25', 0.25], ['.25', 0.25], ['20%', '20%'], ['2*3', '2*3']] as const) {
                 fireEvent.mouseDown(input);
@@ -87,6 +90,7 @@ describe('every verb that asks', () => {
                 input.blur();
             }
         }
+        expect(typedInto).toBeGreaterThan(0);
     });
 
     it('gives what was answered to its step', () => {

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { Kind, Operation, Scene, SheetPage, Step } from '../api/client';
 import { Picking } from '../editor/model/pick/Picking';
-import { answeredAnew, FAMILIES, groupOf, sayings, type Verb, verbsFor } from '../editor/model/verbs/verbs';
+import { answeredAnew, FAMILIES, groupOf, type Verb } from '../editor/model/verbs/verb';
+import { sayings } from '../editor/model/verbs/sayings';
+import { verbsFor } from '../editor/model/verbs/verbs';
 import { found } from '../editor/model/verbs/found';
 import { POINT_VERBS } from '../editor/model/verbs/pointVerbs';
 import { describedKinds } from './kinds';

@@ -1,6 +1,6 @@
 import { createElement } from 'react';
 import { questions, type Slot } from '../model/verbs/hears';
-import type { Verb } from '../model/verbs/verbs';
+import type { Verb } from '../model/verbs/verb';
 import { questionOf } from './fields/types';
 
 interface Props {

@@ -1,5 +1,5 @@
 import type { Asking } from '../model/verbs/asking';
-import type { Verb } from '../model/verbs/verbs';
+import type { Verb } from '../model/verbs/verb';
 
 /** A verb that is asked for, and what becomes of the answers. */
 export interface Asks {

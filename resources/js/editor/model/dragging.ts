@@ -1,9 +1,9 @@
 import type { Kind, Operation, Plan, Scene, Step } from '../../api/client';
-import { handlesOf, inside, movedBy, said, type Target, withIn } from './handles';
+import { handlesOf, inside, movedBy, said, withIn } from './handles';
 import { tellable } from './pick/hover';
 import { stepIn } from './pick/Picking';
 import type { Found, SnapIndex } from './pick/SnapIndex';
-import type { GridShape } from './scene/GridShape';
+import { alike, resettled } from './scene/addresses';
 import { gridShape, handleShape } from './scene/geometry';
 import { gridUnder, stepOf } from './scene/steps';
 
@@ -23,14 +23,11 @@ export interface Landed {
     way: [number, number];
 }
 
-/** Two places that are nearer to one another are one, in units of the sheet. */
-const CLOSE = 1e-6;
-
 /** So many of its places are looked at, those nearest to where it was taken first. */
 const MOST_OWN = 16;
 
 /** What things settle on. */
-const SETTLES: Found['kind'][] = ['intersection', 'corner', 'crossing', 'tangent', 'end', 'circle-centre', 'part-centre', 'cell-centre', 'midpoint'];
+export const SETTLES: Found['kind'][] = ['intersection', 'corner', 'crossing', 'tangent', 'end', 'circle-centre', 'part-centre', 'cell-centre', 'midpoint'];
 
 /** What of things is put there. */
 const OWN: Found['kind'][] = ['corner', 'crossing', 'end', 'circle-centre', 'part-centre'];
@@ -96,6 +93,11 @@ export function alongOf(ways: readonly Way[], [x, y]: Way): [number, number] {
     return [(shares[most] ?? 0) * ux, (shares[most] ?? 0) * uy];
 }
 
+/** Whether a way runs along one of these. */
+export function keepsTo(ways: readonly Way[], [x, y]: Way): boolean {
+    return ways.some(([ux, uy]) => Math.abs(x * uy - y * ux) < 1e-6 * Math.max(1, Math.hypot(x, y)));
+}
+
 /** Steps that hang on others, directly or through others: what is dragged cannot settle on them. */
 export function hangingOn(scene: Scene, names: readonly string[]): string[] {
     const all = new Set(names.map(stepIn));
@@ -120,43 +122,56 @@ interface Moving {
     move: (names: string[], by: [number, number]) => Operation[];
 }
 
-/** What dragging does to the plan: what is said by places is moved in its places, what was moved before is moved on, all else is moved by a step of its own. */
+/**
+ * What dragging does to the plan: what is said by places is moved in its places, what was moved before is moved on, all else is moved by a step of its own. So are all
+ * together where some of them hang on others, which would go twice as far.
+ */
 export function draggedOn(moving: Moving): Operation[] {
-    const { scene, kinds, names, way, mover } = moving;
-    const to: Target | null = moving.landed === null ? null : { raw: moving.landed.on.raw ?? moving.landed.on.at, at: moving.landed.on.at };
-    const left: string[] = [];
+    const { scene, kinds, names, mover, landed } = moving;
+    const left = new Set(areLinked(scene, names) ? names : []);
     const operations = names.flatMap((name): Operation[] => {
-        const step = name === stepIn(name) ? stepOf(scene, name) : undefined;
-        const made = step === undefined ? null : (inPlaces(moving, step, kinds.find((one) => one.kind === step.kind), to) ?? onward(moving, step, to));
-        if (made === null) left.push(name);
+        const step = name === stepIn(name) && !left.has(name) ? stepOf(scene, name) : undefined;
+        const made = step === undefined ? null : (inPlaces(moving, step, kinds.find((one) => one.kind === step.kind)) ?? onward(moving, step));
+        if (made === null) left.add(name);
         return made ?? [];
     });
-    if (left.length === 0) return operations;
-    const by = way.map((one) => tellable(one, moving.scale)) as [number, number];
-    const own = moving.landed?.own.raw;
-    const more = moving.move(left, to === null ? by : [way[0], way[1]]);
+    if (left.size === 0) return operations;
+    const more = moving.move([...left], told(moving));
+    const [from, to] = [landed?.own.raw, landed?.on.raw];
     // What settled goes on lying there, whatever becomes of the grid.
-    const held = left.length === 1 && typeof own === 'string' && typeof to?.raw === 'string' ? more.map((one) => (one.op === 'add' && mover !== null && mover.field in one.step ? { ...one, step: { ...withoutWay(one.step, mover.field), from: own, to: to.raw } } : one)) : more;
-    return [...operations, ...(held as Operation[])];
+    const isHeld = left.size === 1 && mover !== null && typeof from === 'string' && typeof to === 'string';
+    return [...operations, ...(isHeld ? more.map((one) => heldBy(one, mover.field, from, to)) : more)];
+}
 
-    function withoutWay(step: Record<string, unknown>, field: string): Record<string, unknown> {
-        return Object.fromEntries(Object.entries(step).filter(([name]) => name !== field));
-    }
+/** Whether some of them hang on others of them. */
+function areLinked(scene: Scene, names: readonly string[]): boolean {
+    return names.some((name) => hangingOn(scene, [name]).some((id) => id !== stepIn(name) && names.some((other) => stepIn(other) === id)));
+}
+
+/** A way as the plan says it: as exactly as it settled, else as the pointer can tell. */
+function told({ way, landed, scale }: Moving): [number, number] {
+    return landed === null ? [tellable(way[0], scale), tellable(way[1], scale)] : [way[0], way[1]];
+}
+
+/** A step that moves things by a way, said by the places that it goes from and to. */
+function heldBy(operation: Operation, way: string, from: string, to: string): Operation {
+    if (operation.op !== 'add' || !(way in operation.step)) return operation;
+    const { kind, ...said } = operation.step;
+    return { ...operation, step: { kind, ...Object.fromEntries(Object.entries(said).filter(([field]) => field !== way)), from, to } };
 }
 
 /** The changes of a step that is said by places alone; null where it is made of others, or says none. */
-function inPlaces({ plan, scene, way, landed, scale }: Moving, step: Step, kind: Kind | undefined, to: Target | null): Operation[] | null {
+function inPlaces(moving: Moving, step: Step, kind: Kind | undefined): Operation[] | null {
+    const { plan, scene, way, landed } = moving;
     const written = plan.steps.find(({ id }) => id === step.id);
     const fields = kind?.fields ?? [];
     const isSaid = (name: string): boolean => inside(written, name.split('.')) !== undefined;
     if (written === undefined || fields.some((field) => ['step', 'steps', 'cells'].includes(field.type) && isSaid(field.name))) return null;
     const placed = fields.filter((field) => (field.type === 'place' || field.type === 'places') && isSaid(field.name));
     if (placed.length === 0) return null;
-    const way2: Way = to === null ? way : [(landed?.way ?? way)[0], (landed?.way ?? way)[1]];
-    const exact = to === null ? scale : scale * 1e4;
     const moved = (raw: unknown): unknown => {
-        if (to !== null && JSON.stringify(raw) === JSON.stringify(landed?.own.raw)) return to.raw;
-        return (to === null ? null : alike(scene, raw, landed?.own.raw, to.raw, way2)) ?? resettled(scene, movedBy(raw, way2, exact));
+        if (landed !== null && JSON.stringify(raw) === JSON.stringify(landed.own.raw)) return landed.on.raw ?? landed.on.at;
+        return (landed === null ? null : alike(scene, raw, landed.own.raw, landed.on.raw, way)) ?? resettled(scene, movedBy(raw, way, exactness(moving)));
     };
     return placed.map(({ name, type }) => {
         const raw = inside(written, name.split('.'));
@@ -166,74 +181,16 @@ function inPlaces({ plan, scene, way, landed, scale }: Moving, step: Step, kind:
     });
 }
 
-/** An address as many grid steps on as what settled went, where that is the same way there; null where it is not. */
-function alike(scene: Scene, raw: unknown, from: unknown, to: unknown, way: Way): string | null {
-    const [one, begin, end] = [addressOf(raw), addressOf(from), addressOf(to)];
-    if (one === null || begin === null || end === null || one.grid !== begin.grid || one.grid !== end.grid || begin.mark !== end.mark) return null;
-    const next = { ...one, at: one.at.map((value, k) => Number((value + (end.at[k] ?? NaN) - (begin.at[k] ?? NaN)).toFixed(6))) };
-    const shape = gridShape(stepOf(scene, one.grid)?.geometry);
-    const [old, now] = [placeOf(shape, one), placeOf(shape, next)];
-    const isSame = old !== undefined && now !== undefined && Math.hypot(now[0] - old[0] - way[0], now[1] - old[1] - way[1]) < 1e-6 * Math.max(1, ...way.map(Math.abs));
-    return isSame ? `${next.grid}${next.mark}${next.at.join(',')}${next.centre}` : null;
-}
-
-/** A place beside a crossing or a cell's middle that lies on another one is said by that one. */
-function resettled(scene: Scene, raw: unknown): unknown {
-    const { of, by } = (raw !== null && typeof raw === 'object' && !Array.isArray(raw) ? raw : {}) as { of?: unknown; by?: unknown };
-    const from = addressOf(of);
-    const shape = gridShape(stepOf(scene, from?.grid ?? '')?.geometry);
-    const old = from === null ? undefined : placeOf(shape, from);
-    if (from === null || shape === undefined || old === undefined || !Array.isArray(by) || !by.every((one): one is number => typeof one === 'number')) return raw;
-    const [x, y] = [old[0] + (by[0] ?? 0), old[1] + (by[1] ?? 0)];
-    const [point] = shape.pointsAt(x, y, CLOSE);
-    if (point !== undefined) return `${from.grid}@${shape.pointAddress(point)}`;
-    const cell = shape.cellAround(x, y);
-    const middle = cell === undefined ? undefined : shape.centroid(cell);
-    return cell !== undefined && middle !== undefined && Math.hypot(middle[0] - x, middle[1] - y) < CLOSE ? `${from.grid}#${shape.address(cell)}!` : raw;
-}
-
-interface Address {
-    grid: string;
-    /** A crossing, a cell, or a place between them. */
-    mark: '@' | '#' | '~';
-    at: number[];
-    centre: string;
-}
-
-function addressOf(raw: unknown): Address | null {
-    const [all, grid = '', mark, at = '', centre = ''] = typeof raw === 'string' ? (/^([a-z][a-z0-9]*)([@#~])(-?[\d.]+(?:,-?[\d.]+)*)(!?)$/.exec(raw) ?? []) : [];
-    return all === undefined ? null : { grid, mark: mark as Address['mark'], at: at.split(',').map(Number), centre };
-}
-
-/** Where an address is; of one beside the grid nothing is known. */
-function placeOf(shape: GridShape | undefined, { mark, at }: Address): [number, number] | undefined {
-    if (shape === undefined) return undefined;
-    if (mark === '@') {
-        const point = shape.point(at.join(',')) ?? -1;
-        return point < 0 ? undefined : shape.place(point);
-    }
-    if (mark === '#') {
-        const cell = shape.cell(at.join(','));
-        return cell === undefined ? undefined : shape.centroid(cell);
-    }
-    // Between crossings it is told only where cells lie in even columns and rows.
-    return shape.isLattice ? evenly(shape, at) : undefined;
-}
-
-function evenly(shape: GridShape, [u = 0, v = 0]: number[]): [number, number] {
-    const [columns] = shape.extent;
-    const [[x, y], [ax, ay], [bx, by]] = [shape.place(0), shape.place(1), shape.place(columns + 1)];
-    return [x + u * (ax - x) + v * (bx - x), y + u * (ay - y) + v * (by - y)];
-}
-
 /** The change of a step that moves something already; null where it does not. */
-function onward({ plan, way, landed, scale, mover }: Moving, step: Step, to: Target | null): Operation[] | null {
+function onward(moving: Moving, step: Step): Operation[] | null {
+    const { plan, way, mover } = moving;
     const written = plan.steps.find(({ id }) => id === step.id);
     if (mover === null || written?.kind !== mover.kind) return null;
-    const by: unknown = written[mover.field];
-    if (Array.isArray(by)) {
-        const value = by.map((one: unknown, axis) => (typeof one === 'number' ? tellable(one + (way[axis] ?? 0), to === null ? scale : scale * 1e4) : `(${String(one)}) + ${tellable(way[axis] ?? 0, scale)}`));
-        return [{ op: 'set', id: step.id, field: mover.field, value }];
-    }
-    return [{ op: 'set', id: step.id, field: 'to', value: movedBy(written['to'], landed?.way ?? way, to === null ? scale : scale * 1e4) }];
+    const field = written[mover.field] === undefined ? 'to' : mover.field;
+    return [{ op: 'set', id: step.id, field, value: movedBy(written[field], way, exactness(moving)) }];
+}
+
+/** Pixels for a unit as far as digits are kept: what settled is exact to the ten-thousandth of what the pointer can tell. */
+function exactness({ landed, scale }: Moving): number {
+    return landed === null ? scale : scale * 1e4;
 }

@@ -1,6 +1,5 @@
 import type { Handles, Kind, Operation, Plan, Schemas, Step } from '../../api/client';
 import { tellable } from './pick/hover';
-import { gridShape } from './scene/geometry';
 
 export type Pull = Schemas['Pull'];
 
@@ -199,21 +198,6 @@ export function withoutPoint(plan: Plan, step: Step, { pulls }: Handles, kind: K
 
 function list(value: unknown): unknown[] {
     return Array.isArray(value) ? value : [];
-}
-
-/** The intersection that lies as many grid steps from one as a second one from a third; null where that cannot be counted. */
-export function shifted(raw: unknown, from: unknown, to: unknown, geometryOf: (step: string) => string | null | undefined): Target | null {
-    const [[grid, one], [grid1, begin], [grid2, end]] = [address(raw), address(from), address(to)];
-    if (grid === '' || grid !== grid1 || grid !== grid2) return null;
-    const shape = gridShape(geometryOf(grid));
-    const coordinates = one.map((value, k) => value + (end[k] ?? NaN) - (begin[k] ?? NaN)).join(',');
-    const point = shape?.point(coordinates) ?? -1;
-    return shape === undefined || point < 0 ? null : { raw: `${grid}@${coordinates}`, at: shape.place(point) };
-}
-
-function address(raw: unknown): [string, number[]] {
-    const [, grid = '', coordinates = ''] = typeof raw === 'string' ? (/^([a-z][a-z0-9]*)@(-?\d+(?:,-?\d+)*)$/.exec(raw) ?? []) : [];
-    return [grid, coordinates.split(',').map(Number)];
 }
 
 /** `corner` of `corners`; `radius` stays. */

@@ -1,6 +1,7 @@
 import type { Kind, Operation, Plan, Scene } from '../../api/client';
+import { SETTLES } from './dragging';
 import { movedBy } from './handles';
-import type { Found, SnapIndex } from './pick/SnapIndex';
+import type { SnapIndex } from './pick/SnapIndex';
 import { stepIn } from './pick/Picking';
 import { gridShape } from './scene/geometry';
 import { gridUnder } from './scene/steps';
@@ -74,7 +75,7 @@ export function rayOperations(plan: Plan, names: readonly string[], about: unkno
 
 /** Where the anchor settles: on what can be picked, else beside where it was by its own name. */
 export function anchorAt(index: SnapIndex | null, at: Place, before: { raw: unknown; at: Place }, reach: number, scale: number): { raw: unknown; at: [number, number]; name: string } {
-    const [found]: Found[] = index?.near(at[0], at[1], reach, ['intersection', 'corner', 'crossing', 'tangent', 'end', 'circle-centre', 'part-centre', 'cell-centre', 'midpoint'], []) ?? [];
+    const [found] = index?.near(at[0], at[1], reach, SETTLES, []) ?? [];
     if (found !== undefined) return { raw: found.raw ?? found.at, at: found.at, name: found.name };
     return { raw: movedBy(before.raw, [at[0] - before.at[0], at[1] - before.at[1]], scale), at: [at[0], at[1]], name: 'a free place' };
 }

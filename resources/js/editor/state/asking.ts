@@ -3,7 +3,7 @@ import { Store } from '../model/Store';
 import type { Asking } from '../model/verbs/asking';
 import { type Hears, PICKS } from '../model/verbs/hears';
 import type { Done } from '../model/verbs/kept';
-import type { Verb } from '../model/verbs/verbs';
+import type { Verb } from '../model/verbs/verb';
 import { inEditor } from './inEditor';
 
 /** Somebody who wants a place from the sheet. */

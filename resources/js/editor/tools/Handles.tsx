@@ -11,12 +11,11 @@ import { Colours } from '../ask/fields/PaintEditor';
 import type { Camera } from '../model/camera';
 import type { Hover } from '../model/pick/hover';
 import { useHandleKeys } from './useHandleKeys';
+import { STILL } from './tool';
 import { useSnapping } from './useSnapping';
 import { handleShape, partShape } from '../model/scene/geometry';
-import { type Handle, handlesOf, hasRoom, inside, moved, movedBy, roughly, said, shifted, type Target, valueAt } from '../model/handles';
-
-/** A pointer that moved less, in pixels, has not dragged. */
-const STILL = 4;
+import { type Handle, handlesOf, hasRoom, inside, moved, movedBy, roughly, said, type Target, valueAt } from '../model/handles';
+import { shifted } from '../model/scene/addresses';
 
 /** What of the selected step can be taken hold of, over the sheet: dragged it snaps, arrow keys take it along the grid. */
 export function Handles({ view, show, onClick }: { view: Camera; show: (hover: Hover | null) => void; onClick: (x: number, y: number, gathers: boolean) => void }) {

@@ -6,11 +6,13 @@ import { problemText } from '../model/problem';
 import { anchorAt, mapOf, pulledTo, type Pulled, rayOperations, type Turners, turnsOf } from '../model/ray';
 import { handleShape, partShape } from '../model/scene/geometry';
 import { stepOf } from '../model/scene/steps';
-import { type Verb, verbsFor } from '../model/verbs/verbs';
+import type { Verb } from '../model/verbs/verb';
+import { verbsFor } from '../model/verbs/verbs';
 import { useAsking } from '../state/asking';
 import { usePick, usePicks } from '../state/pick';
 import { useSheet } from '../state/sheet';
 import { useView } from '../state/view';
+import { STILL } from './tool';
 
 /** Pixels of the screen from what is picked to the ring. */
 const BESIDE = 26;
@@ -23,9 +25,6 @@ const ROOM = 60;
 
 /** Two places that are nearer to one another, in pixels, cannot be taken hold of by themselves. */
 const NEAR = 16;
-
-/** Pixels: a pointer that moved less has not pulled. */
-const STILL = 4;
 
 const KEYS: Record<string, (step: number) => Pulled> = {
     ArrowRight: (step) => ({ angle: step, factor: 1 }),

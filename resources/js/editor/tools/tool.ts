@@ -1,6 +1,9 @@
 import type { KeyboardEvent } from 'react';
 import type { Hover } from '../model/pick/hover';
 
+/** A pointer that moved less, in pixels, has clicked, not pulled. */
+export const STILL = 4;
+
 /** Where a pointer is, and what is held with it. */
 export interface Spot {
     /** In pixels of the view. */

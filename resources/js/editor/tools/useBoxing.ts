@@ -6,10 +6,7 @@ import { usePick, usePicks } from '../state/pick';
 import { stepOf } from '../model/scene/steps';
 import { useSheet } from '../state/sheet';
 import type { HitWork } from './useHits';
-import type { Spot } from './tool';
-
-/** Pixels. */
-const STILL = 4;
+import { type Spot, STILL } from './tool';
 
 type Box = readonly [number, number, number, number];
 

@@ -1,6 +1,6 @@
 import { useCallback, useRef } from 'react';
 import { answer, api, type Operation, type Settled } from '../../api/client';
-import { alongOf, draggedOn, hangingOn, landing, type Landed, type Own, ownPlaces, waysOf } from '../model/dragging';
+import { alongOf, draggedOn, hangingOn, keepsTo, landing, type Landed, type Own, ownPlaces, waysOf } from '../model/dragging';
 import type { Camera } from '../model/camera';
 import { type Hover, REACH, tellable } from '../model/pick/hover';
 import { stepIn } from '../model/pick/Picking';
@@ -12,10 +12,7 @@ import { usePicks } from '../state/pick';
 import { useSheet } from '../state/sheet';
 import { useMoving } from '../state/useMoving';
 import { memberLabel } from './useHits';
-import type { Spot } from './tool';
-
-/** A pointer that moved less, in pixels, has clicked, not dragged. */
-const STILL = 4;
+import { type Spot, STILL } from './tool';
 
 interface Held {
     names: string[];
@@ -54,9 +51,8 @@ export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
     function lies(one: Held): Lies {
         const way = wayOf(one);
         const landed = landing(one.own, way, index, REACH / view.scale, hangingOn(scene, one.names));
-        // Along the ways of the grid it settles only where that keeps to them.
-        const keeps = landed === null || !one.now.shift || Math.hypot(...difference(landed.way, way)) < 1e-6 * Math.hypot(...way) || Math.hypot(...difference(landed.way, alongOf(waysOf(scene, one.names[0] ?? ''), landed.way))) < 1e-6;
-        return landed === null || !keeps ? { way: way.map((value) => tellable(value, view.scale)) as [number, number], landed: null, touches: [] } : { way: landed.way, landed, touches: [] };
+        if (landed !== null && (!one.now.shift || keepsTo(waysOf(scene, one.names[0] ?? ''), landed.way))) return { way: landed.way, landed, touches: [] };
+        return { way: [tellable(way[0], view.scale), tellable(way[1], view.scale)], landed: null, touches: [] };
     }
 
     const question = (id: string, center: [number, number], way: [number, number]) => ({ id: stepIn(id), x: center[0] + way[0], y: center[1] + way[1], reach: REACH / view.scale });
@@ -153,8 +149,4 @@ export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
             void preview(null);
         },
     };
-}
-
-function difference([x, y]: readonly [number, number], [ox, oy]: readonly [number, number]): [number, number] {
-    return [x - ox, y - oy];
 }

@@ -8,14 +8,15 @@ import type { Hover } from '../model/pick/hover';
 import { stepIn } from '../model/pick/Picking';
 import type { Arrow } from '../model/scene/nearby';
 import { gridShape } from '../model/scene/geometry';
-import { verbsFor } from '../model/verbs/verbs';
+import { useMoving } from '../state/useMoving';
 
 const TOWARDS: Record<Arrow, [number, number]> = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
 /** Moves the picked parts by a whole step of their grid, and by ten or a tenth of one; what stands on axes goes along them. What was moved so before is moved on, not moved anew. */
 export function useNudge(show: (hover: Hover | null) => void): (arrow: Arrow, steps: number) => void {
     const { page, scene, kinds, change, added } = useSheet();
-    const { picking, selected } = usePicks();
+    const { picking } = usePicks();
+    const { moving, moverOf } = useMoving();
     const pick = usePick(picking);
     // Where a step is meant to be, while earlier presses of a key are still on their way.
     const meant = useRef<{ id: string; way: readonly number[] } | null>(null);
@@ -64,18 +65,17 @@ export function useNudge(show: (hover: Hover | null) => void): (arrow: Arrow, st
             });
             return;
         }
-        const verb = verbsFor({ page, scene, kinds, pick, picking, selected, colour: null }).find((one) => one.family === 'place' && one.key === 1 && one.needs === 0);
-        const field = verb?.kind?.fields.find((one) => one.type === 'pair' && verb.asks.includes(one.name))?.name;
-        if (verb === undefined || field === undefined) return;
+        const mover = moverOf(pick.parts);
+        if (pick.parts.length === 0 || mover === null) return;
         const [dx, dy] = way(arrow, steps);
         const [only, ...others] = pick.parts;
-        const before = others.length > 0 ? undefined : page.plan.steps.find((step) => step.id === only && step.kind === verb.kind?.kind);
-        const moving = before === undefined ? null : onward(before.id, field, before[field], [dx, dy]);
+        const before = others.length > 0 ? undefined : page.plan.steps.find((step) => step.id === only && step.kind === mover.kind);
+        const on = before === undefined ? null : onward(before.id, mover.field, before[mover.field], [dx, dy]);
         const meantNow = meant.current;
-        void change(moving === null ? verb.operations({ [field]: [dx, dy] }) : [moving]).then((refused) => {
+        void change(on === null ? moving(pick.parts, [dx, dy], false) : [on]).then((refused) => {
             settled(meantNow);
             if (refused !== null) show({ name: problemText(refused), handle: true });
-            else if (moving === null) picking.pickParts(added().parts);
+            else if (on === null) picking.pickParts(added().parts);
         });
     };
 }

@@ -40,8 +40,8 @@ export function usePickTool({ canvas, view, hit, putting, show }: Given) {
     const boxing = useBoxing(hit, show);
     /** Where the pointer rests; nowhere while keys walk. */
     const rests = useRef<[number, number] | null>(null);
-    /** A thing that is picked among others, and is alone if it is not dragged. */
-    const pressed = useRef<Hover | null>(null);
+    /** A thing that was picked already: if it is not dragged it is picked alone, or with Shift goes from the others. */
+    const pressed = useRef<{ found: Hover; gathers: boolean } | null>(null);
     /** Pressed on one for a verb that takes several, and drawn across others: all are picked, in that order. */
     const across = useRef<{ x: number; y: number } | null>(null);
     const takesMore = asking !== null || kept !== null;
@@ -87,13 +87,12 @@ export function usePickTool({ canvas, view, hit, putting, show }: Given) {
         const found = under(x, y);
         if (found?.cells !== undefined) sweeping.down(found, x, y, spot);
         else if (found === null && !takesMore) boxing.down(spot);
-        else if (found !== null && (takesMore || spot.shift)) {
+        else if (found !== null && takesMore) {
             put(found, x, y, true);
-            across.current = takesMore ? { x, y } : null;
-        }
-        else if (found !== null) {
-            pressed.current = isPicked(found) ? found : null;
-            if (pressed.current === null) put(found, x, y, false);
+            across.current = { x, y };
+        } else if (found !== null) {
+            pressed.current = isPicked(found) ? { found, gathers: spot.shift } : null;
+            if (pressed.current === null) put(found, x, y, spot.shift);
             const { parts, lines } = picking.get();
             const names = [...parts, ...lines];
             if (names.every(canBeDragged)) dragging.take(names, spot);
@@ -108,7 +107,7 @@ export function usePickTool({ canvas, view, hit, putting, show }: Given) {
         if (wantsPoint) placing.up(x, y);
         else if (dragging.drop()) {
             // It lies where it was let go of.
-        } else if (again !== null) put(again, x, y, false);
+        } else if (again !== null) put(again.found, x, y, again.gathers);
         else if (boxing.isHeld() && !boxing.up(spot)) pickAt(x, y);
         else sweeping.up(under(x, y));
         placing.letGo();

@@ -1,5 +1,5 @@
 import { stepOf } from '../model/scene/steps';
-import { named, placed } from '../model/verbs/hears';
+import { answeredBy } from '../model/verbs/hears';
 import { useAsking } from '../state/asking';
 import { usePicks } from '../state/pick';
 import { useSheet } from '../state/sheet';
@@ -27,7 +27,7 @@ export function usePutting(): Putting {
     /** Whether it was for what is asked, which may want nothing of the sheet. */
     function answers(name: string): boolean {
         const now = hears.get();
-        if (now.sort === 'step') setAsking((old) => old && { ...old, answers: named(old.answers, now.field, stepIn(name)) });
+        if (now.sort === 'step') setAsking((old) => old && answeredBy(old, now, null, stepIn(name)));
         return now.sort === 'step' || now.sort === 'nothing';
     }
 
@@ -51,7 +51,7 @@ export function usePutting(): Putting {
             const raw = point.raw ?? point.at;
             const now = hears.get();
             if (placeWanted === null && now.sort === 'place') {
-                setAsking((old) => old && { ...old, answers: placed(old.answers, now.slot, raw), slot: old.slot + (now.slot.several ? 0 : 1) });
+                setAsking((old) => old && answeredBy(old, now, raw, ''));
                 return false;
             }
             const [first, ...rest] = picking.get().points;

@@ -2,6 +2,7 @@ import { type CSSProperties, type KeyboardEvent, type PointerEvent, useLayoutEff
 import type { Field, Problem } from '../../../api/client';
 import { problemText, wouldDo } from '../../model/problem';
 import { useActs } from '../../state/acts';
+import { isUnfinished, readNumber } from '../../model/fields/number';
 import type { Fold } from '../../model/fields/folds';
 import { numberAtHand } from '../../state/numberAtHand';
 
@@ -67,16 +68,12 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
         setInstead(refused === null ? null : wouldDo(refused));
     }
 
-    function read(text: string): number | string {
-        const trimmed = text.trim().replace(/°$/, '');
-        return trimmed !== '' && !Number.isNaN(Number(trimmed)) ? Number(trimmed) : trimmed;
-    }
-
     async function tryOut(text: string): Promise<void> {
         type(text);
         const mine = ++turn.current;
         if (text.trim() === '') return;
-        const refused = await onPreview(read(text));
+        if (isUnfinished(text)) return tell(null);
+        const refused = await onPreview(readNumber(text));
         // What was typed or committed since then has its own answer.
         if (mine === turn.current) tell(refused);
     }
@@ -88,7 +85,7 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
             return;
         }
         turn.current++;
-        const refused = await onCommit(read(text));
+        const refused = await onCommit(readNumber(text) ?? '');
         if (refused === null) {
             const focused = document.activeElement === field.current;
             before.current = text;
@@ -109,8 +106,8 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
     }
 
     function stepBy(event: { shiftKey: boolean; altKey: boolean }, sign: number): void {
-        const from = Number(typedNow.current ?? NaN);
-        const start = Number.isNaN(from) ? (value ?? 0) : from;
+        const from = readNumber(typedNow.current ?? '');
+        const start = typeof from === 'number' ? from : (value ?? 0);
         const size = measure === 'count' ? (event.shiftKey ? 10 : 1) : measure === 'factor' ? 0.05 : event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
         void tryOut(plain(start + sign * size));
     }

@@ -1,6 +1,6 @@
 import type { Hover } from '../pick/hover';
 import type { Pick, PickedPoint, Snapshot } from '../pick/Picking';
-import type { Verb } from './verbs';
+import type { Verb } from './verb';
 
 export type Bend = { bulge: number } | null;
 

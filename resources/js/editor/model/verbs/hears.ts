@@ -1,6 +1,6 @@
 import type { Field } from '../../../api/client';
 import { answersOf, type Asking, isDrawn } from './asking';
-import type { Verb } from './verbs';
+import type { Verb } from './verb';
 
 /** A place that a question asks for: of several in one field, which; `several` where any number does. */
 export interface Slot {
@@ -58,6 +58,18 @@ export function named(answers: Record<string, unknown>, { name, type }: Field, i
     if (type === 'step') return { ...answers, [name]: id };
     const before: unknown[] = Array.isArray(answers[name]) ? answers[name] : [];
     return { ...answers, [name]: before.includes(id) ? before.filter((one) => one !== id) : [...before, id] };
+}
+
+/** What is asked, answered by a place that was clicked, or by the step that lies there, as is heard just now. */
+export function answeredBy(asking: Asking, hears: Hears, place: unknown, step: string): Asking {
+    switch (hears.sort) {
+        case 'place':
+            return { ...asking, answers: placed(asking.answers, hears.slot, place), slot: asking.slot + (hears.slot.several ? 0 : 1) };
+        case 'step':
+            return { ...asking, answers: named(asking.answers, hears.field, step) };
+        default:
+            return asking;
+    }
 }
 
 /** What is asked with what is pointed at put where a click would put it; null where that changes nothing. */

@@ -1,6 +1,6 @@
 import type { Kind, Operation } from '../../../api/client';
 import type { PickMode } from '../pick/Picking';
-import type { Verb } from './verbs';
+import type { Verb } from './verb';
 
 /** A verb that was done, to be done again. */
 export interface Done {

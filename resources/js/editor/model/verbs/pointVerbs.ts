@@ -1,6 +1,6 @@
 import type { Field, Kind, Operation } from '../../../api/client';
 import type { Pick, PickedPoint } from '../pick/Picking';
-import type { Family, Verb } from './verbs';
+import type { Family, Verb } from './verb';
 
 type Way = Extract<Operation, { op: 'arrange' }>['way'];
 

@@ -1,4 +1,4 @@
-import type { Verb } from './verbs';
+import type { Verb } from './verb';
 
 /** `Disc: press at the centre, let go at the point on it`; with one place there, what comes next. */
 export function drawingWords({ label, places, needs, full, bends }: Verb, count: number): string {

@@ -3,7 +3,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type KeyboardEvent, memo, useEffect, useRef, useState } from 'react';
 import { expectedText, NO } from '../../model/problem';
 import type { Finding, Kind, Operation, Step, Piece } from '../../../api/client';
-import { named, placed } from '../../model/verbs/hears';
+import { answeredBy } from '../../model/verbs/hears';
 import { useActs } from '../../state/acts';
 import { LiveField } from '../../ask/fields/LiveField';
 import { Dots } from './Dots';
@@ -89,9 +89,7 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
         const { asking } = now();
         const { mode } = picking.get();
         const heard = hears.get();
-        if (heard.sort === 'place') return setAsking((old) => old && { ...old, answers: placed(old.answers, heard.slot, `${step.id}!`), slot: old.slot + 1 });
-        if (heard.sort === 'step') return setAsking((old) => old && { ...old, answers: named(old.answers, heard.field, step.id) });
-        if (heard.sort === 'nothing') return;
+        if (heard.sort !== 'picks') return setAsking((old) => old && answeredBy(old, heard, `${step.id}!`, step.id));
         // It answers what is asked for; what the verb is about stays picked.
         if (asking !== null && step.role === 'part' && mode === 'parts') return picking.putPart(step.id);
         if (asking !== null && (step.role === 'grid' || step.role === 'guide') && mode === 'lines') return picking.putLine(step.id, null);

@@ -1,5 +1,5 @@
 import type { Done } from '../../model/verbs/kept';
-import type { Verb } from '../../model/verbs/verbs';
+import type { Verb } from '../../model/verbs/verb';
 import { stepOf } from '../../model/scene/steps';
 import { useAsking } from '../../state/asking';
 import { useSheet } from '../../state/sheet';

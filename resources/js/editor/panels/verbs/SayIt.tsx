@@ -3,8 +3,8 @@ import { Popover } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import type { Kind } from '../../../api/client';
 import { found } from '../../model/verbs/found';
-import { type Saying, sayings } from '../../model/verbs/verbs';
-import type { Command as Spoken } from './commands';
+import { type Saying, sayings } from '../../model/verbs/sayings';
+import type { Command as Spoken } from './command';
 
 /** How well a verb does that what is picked is not enough for, and what is no verb: what is also called so, and fits, comes before what is called so. */
 const UNFIT = 0.88;

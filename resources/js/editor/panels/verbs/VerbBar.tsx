@@ -3,8 +3,8 @@ import { AskBar } from '../../ask/AskBar';
 import { DrawBar } from '../../ask/DrawBar';
 import { useKeys } from '../../keys/Keyboard';
 import { isDrawn, withPointed } from '../../model/verbs/asking';
-import { givingLooks } from '../../model/verbs/kept';
-import { type Saying, verbsFor } from '../../model/verbs/verbs';
+import type { Saying } from '../../model/verbs/sayings';
+import { verbsFor } from '../../model/verbs/verbs';
 import { useAsking } from '../../state/asking';
 import { usePick, usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
@@ -17,6 +17,7 @@ import { Keys } from './Keys';
 import { SayIt } from './SayIt';
 import { useDoing } from './useDoing';
 import { useKeptOn } from './useKeptOn';
+import { useGivingLooks } from './usePickCommands';
 import { digitOf, useShelf } from './useShelf';
 import { numberOf, VerbShelf } from './VerbShelf';
 
@@ -33,7 +34,8 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     const shelf = useShelf(colour);
     const doing = useDoing(shelf, setColour, onDone);
     useKeptOn(shelf, doing.setProblem);
-    const commands = useCommands(() => setKeys(true), giveLooks);
+    const giveLooks = useGivingLooks();
+    const commands = useCommands(() => setKeys(true));
     const drawn = asking !== null && isDrawn(asking) ? asking : null;
 
     function say({ name }: Pick<Saying, 'name'>): void {
@@ -53,13 +55,6 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
             const verb = shelf.shown.find((one) => digitOf(one) === number);
             if (verb !== undefined) doing.begin(verb);
         }
-    }
-
-    function giveLooks(): void {
-        const { mode, parts } = picking.get();
-        setKept(givingLooks(mode === 'parts' && parts.length === 1 ? (parts[0] ?? null) : null));
-        picking.setMode('parts');
-        picking.clear();
     }
 
     // While something is asked for, it is answered first; what is drawn gives way to what is drawn next.

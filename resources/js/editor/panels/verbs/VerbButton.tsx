@@ -1,10 +1,10 @@
 import { Tooltip } from 'radix-ui';
-import type { Verb } from '../../model/verbs/verbs';
+import type { Verb } from '../../model/verbs/verb';
 import { digitOf } from './useShelf';
 
 /** A verb with its number; pointed at, it says what it does. */
 export function VerbButton({ verb, tight, pressed = false, onPress }: { verb: Verb; tight: boolean; pressed?: boolean; onPress: () => void }) {
-    const small = verb.picture ? 'gap-1 py-[5px] pr-1.5 pl-1 text-[13px] [&_kbd]:px-1' : tight ? 'tight' : '';
+    const small = verb.picture ? `${tight ? 'tight' : 'py-[5px]'} gap-1 pr-1.5 pl-1 text-[13px] [&_kbd]:px-1` : tight ? 'tight' : '';
     return (
         <Tooltip.Root>
             <Tooltip.Trigger asChild>
@@ -32,7 +32,7 @@ function labelOf({ label, group, needs }: Verb): string {
 
 function Picture({ path, size }: { path: string; size: number }) {
     return (
-        <svg viewBox="0 0 48 48" width={size} height={size} aria-hidden="true" className="shrink-0">
+        <svg viewBox="0 0 48 48" width={size} height={size} aria-hidden="true" className={`shrink-0 ${size < 40 ? 'max-xl:hidden' : ''}`}>
             <path d={path} fill="none" stroke="currentColor" strokeWidth="2" />
         </svg>
     );

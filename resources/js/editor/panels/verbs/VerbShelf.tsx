@@ -2,7 +2,7 @@ import { Tooltip } from 'radix-ui';
 import type { ReactNode } from 'react';
 import type { Pick } from '../../model/pick/Picking';
 import { stepOf } from '../../model/scene/steps';
-import { FAMILIES } from '../../model/verbs/verbs';
+import { FAMILIES, type Verb } from '../../model/verbs/verb';
 import { usePick, usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
 import { memberLabel } from '../../tools/useHits';
@@ -17,6 +17,15 @@ const FEW = 5;
 
 /** And so many with pictures. */
 const MOST_PICTURED = 6;
+
+/** Pixels that two rows of verbs have, with something left at the end of the first. */
+const TWO_ROWS = 1290;
+
+/** About as many pixels as a verb takes with its picture. */
+function widthOf({ label, picture, from }: Verb): number {
+    const words = from === 'ground' ? label.replace(/ grid$/, '') : label.replace(/, centre and .*$/, '');
+    return 7.2 * words.length + 38 + (picture ? 26 : 0);
+}
 
 interface Props {
     shelf: Shelf;
@@ -38,6 +47,7 @@ export function VerbShelf({ shelf, doing, naming, drawn, onDone, children }: Pro
     const { again, begin, doAgain, problem } = doing;
     // Many stand in two rows, by their words alone where their pictures have no room.
     const tight = shown.length > FEW && (shown.length > MOST_PICTURED || shown.every((verb) => !verb.picture));
+    const fitsPictured = shown.reduce((sum, verb) => sum + widthOf(verb), 0) <= TWO_ROWS;
     const picked = describePick(pick, (id) => stepOf(scene, id)?.label ?? id);
     return (
         <>
@@ -79,7 +89,7 @@ export function VerbShelf({ shelf, doing, naming, drawn, onDone, children }: Pro
             <div className={`flex items-center gap-1 ${tight ? 'max-h-[70px] flex-wrap overflow-y-auto' : 'overflow-x-auto'}`}>
                 <Tooltip.Provider delayDuration={500}>
                     {shown.map((verb) => (
-                        <VerbButton key={verb.name} verb={tight ? { ...verb, picture: null } : verb} tight={tight} pressed={drawn === verb.name} onPress={() => begin(verb)} />
+                        <VerbButton key={verb.name} verb={tight && !fitsPictured ? { ...verb, picture: null } : verb} tight={tight} pressed={drawn === verb.name} onPress={() => begin(verb)} />
                     ))}
                 </Tooltip.Provider>
                 {shelf.hasRest && (

@@ -1,55 +1,22 @@
 import type { Operation } from '../../../api/client';
 import { movedBy } from '../../model/handles';
-import { stepIn } from '../../model/pick/Picking';
 import { gridShape } from '../../model/scene/geometry';
-import { stepOf } from '../../model/scene/steps';
-import { usePick, usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
-import { useRemoving } from '../../state/useRemoving';
 import { useView } from '../../state/view';
-
-/** What can be said beside the verbs: of what is picked, of the view, of panels and the sheet, and what mends what was found. */
-export interface Command {
-    name: string;
-    label: string;
-    words: string[];
-    /** Where it belongs, as the list says it. */
-    of: string;
-    run: () => void;
-}
-
-function command(name: string, of: string, label: string, words: string, run: () => unknown): Command {
-    return { name, of, label, words: words.split(', '), run: () => void run() };
-}
+import { type Command, command } from './command';
+import { usePickCommands } from './usePickCommands';
 
 /** All that can be said just now, what is about the pick first. */
-export function useCommands(onKeys: () => void, onLooks: () => void): Command[] {
+export function useCommands(onKeys: () => void): Command[] {
     const { page, scene, change, move } = useSheet();
-    const { picking, selected, renaming } = usePicks();
     const view = useView();
-    const removing = useRemoving();
-    const pick = usePick(picking);
-    const picked = pick.mode === 'parts' ? pick.parts.map(stepIn) : pick.mode === 'lines' ? [...pick.lines] : [];
-    const ids = [...new Set(picked.length === 0 && selected !== null && pick.count === 0 ? [selected] : picked)];
-    const flag = (all: string[], field: 'hidden' | 'muted' | 'fast', value: true | null): Operation[] => all.map((id) => ({ op: 'set', id, field, value }));
-    const shown = (role: string): string[] => scene.steps.filter((step) => step.role === role && !step.usedUp && !step.hidden).map(({ id }) => id);
-    const others = shown('part').filter((id) => !ids.includes(id));
+    const { ids, commands } = usePickCommands();
     const hidden = scene.steps.filter((step) => step.hidden).map(({ id }) => id);
     const grid = scene.steps.findLast((step) => step.id === ids[0] && gridShape(step.geometry) !== undefined) ?? scene.steps.findLast((step) => step.role === 'grid' && !step.hidden);
-    const of = ids.length === 1 ? (stepOf(scene, ids[0] ?? '')?.label ?? 'the pick') : 'the pick';
 
     return [
-        ...(ids.length === 0 ? [] : [
-            command('delete', of, 'Delete', 'remove, erase, take away, clear, throw away, bin', () => removing(ids)),
-            command('hide', of, 'Hide', 'make invisible, turn off, put away, eye, not shown', () => change(flag(ids, 'hidden', true))),
-            ...(others.length > 0 ? [command('hide-others', of, 'Hide the others', 'isolate, only this, solo, show alone', () => change(flag(others, 'hidden', true)))] : []),
-            command('looks', of, 'Give its looks on', 'eyedropper, copy style, paint format, same look, take up the looks', onLooks),
-            ids.every((id) => stepOf(scene, id)?.fast === true)
-                ? command('let-go', of, 'Let it be dragged', 'unlock, release, loosen, free', () => change(flag(ids, 'fast', null)))
-                : command('hold', of, 'Hold it fast', 'lock, fix, pin, freeze, protect, do not move', () => change(flag(ids, 'fast', true))),
-            command('rename', of, 'Rename', 'name, call it, label', () => renaming.set(ids[0] ?? null)),
-        ]),
-        ...(hidden.length > 0 ? [command('show-all', 'the sheet', 'Show all', 'unhide, reveal, bring back, make visible', () => change(flag(hidden, 'hidden', null)))] : []),
+        ...commands,
+        ...(hidden.length > 0 ? [command('show-all', 'the sheet', 'Show all', 'unhide, reveal, bring back, make visible', () => change(hidden.map((id): Operation => ({ op: 'set', id, field: 'hidden', value: null }))))] : []),
         ...page.scene.findings.flatMap((finding, number) => (finding.remedy === null ? [] : [command(`remedy ${number}`, 'findings', finding.remedy.label, `${finding.message}, mend, fix, repair`, () => change(finding.remedy?.operations ?? []))])),
         command('outlines', 'the view', view.shownAs === 'outlines' ? 'In colour' : 'Outlines', 'wireframe, see the lines, contour, keyline, skeleton', () => view.showAs(view.shownAs === 'outlines' ? 'result' : 'outlines')),
         command('circles', 'the view', view.shownAs === 'circles' ? 'Without its circles' : 'Circles', 'construction, how it is built, radii, ratios', () => view.showAs(view.shownAs === 'circles' ? 'result' : 'circles')),

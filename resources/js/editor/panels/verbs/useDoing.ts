@@ -5,7 +5,7 @@ import type { Pick } from '../../model/pick/Picking';
 import { answersOf, asked, type Asking, enoughBent, isDrawn } from '../../model/verbs/asking';
 import { hearsOf } from '../../model/verbs/hears';
 import { MODE_OF } from '../../model/verbs/kept';
-import { answeredAnew, groupOf, type Verb } from '../../model/verbs/verbs';
+import { answeredAnew, groupOf, type Verb } from '../../model/verbs/verb';
 import { useAsking } from '../../state/asking';
 import { usePick, usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
