@@ -13,6 +13,7 @@ use Sternbild\Core\Paint\Reorder;
 use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Shape\Blend;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
@@ -253,7 +254,7 @@ final class Drawing
         $singly = $this->singly($id);
         foreach ($part->spread?->ofCell() ?? $part->figures() as $number => $figure) {
             $own = $singly[$number] ?? [];
-            $key = implode(' ', $figure->steps).($figure->blend === null ? '' : ' '.$figure->blend->share.' '.implode(' ', $figure->blend->steps)).($own === [] ? '' : ' '.implode(' ', array_keys($own))).($figure->tint === null ? '' : ' '.spl_object_id($figure->tint))
+            $key = implode(' ', $figure->steps).($figure->blend === null ? '' : ' '.$figure->blend->key()).($own === [] ? '' : ' '.implode(' ', array_keys($own))).($figure->tint === null ? '' : ' '.spl_object_id($figure->tint))
                 .($figure->recoloured === null ? '' : " {$figure->recoloured->since} {$figure->recoloured->colour}");
             $styles[] = isset($gone[$number]) ? null : $this->placed($byHistory[$key] ??= $this->style($figure, $own), $figure);
         }
@@ -294,12 +295,16 @@ final class Drawing
     {
         $said = [...($figure->tint === null ? [] : ['fill' => $figure->tint]), ...$this->said($this->history($figure->steps), [], $own)];
         $said = $figure->recoloured === null ? $said : $this->recoloured($said, $figure->recoloured, $figure->steps, $own);
-        $style = Style::of($said);
-        $blend = $figure->blend;
 
-        return [$blend === null ? $style : $style->towards(Style::of($this->said($this->history($blend->steps), [])), $blend->share), array_filter([
+        return [$this->between(Style::of($said), $figure->blend), array_filter([
             'fill' => $said['fill from'] ?? null, 'stroke.color' => $said['stroke.color from'] ?? null,
         ], is_int(...))];
+    }
+
+    /** A look on its way to that of another. */
+    private function between(Style $style, ?Blend $blend): Style
+    {
+        return $blend === null ? $style : $this->between($style, $blend->from)->towards($this->between(Style::of($this->said($this->history($blend->steps), [])), $blend->to), $blend->share);
     }
 
     /**

@@ -147,6 +147,17 @@ abstract class Kind
         return false;
     }
 
+    /**
+     * The step that it goes on being called as: what a move brings elsewhere is still the disc.
+     *
+     * @param  array<array-key, mixed>  $said  what the plan says for its fields
+     * @return string|null its id
+     */
+    public function namesake(array $said): ?string
+    {
+        return null;
+    }
+
     /** Whether it takes the look of the first of its sources, not of the topmost. */
     public function looksLikeFirst(): bool
     {

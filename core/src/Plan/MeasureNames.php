@@ -14,9 +14,10 @@ final readonly class MeasureNames
 
     /**
      * @param  array<string, string>  $ids  of the measures, by name, the longest first
-     * @param  array<string, string>  $parts  of all steps, by name, the longest first: what they measure is said behind a point
+     * @param  array<string, non-empty-list<string>>  $parts  of all steps, by name, the longest first: what they measure is said behind a point; of a name that is handed on the last one is meant
+     * @param  array<string, int>  $positions  of the steps in the plan, by id
      */
-    private function __construct(private array $ids, private array $parts)
+    private function __construct(private array $ids, private array $parts, private array $positions)
     {
     }
 
@@ -26,28 +27,30 @@ final readonly class MeasureNames
      */
     public static function of(array $steps, array $values, Kinds $kinds): self
     {
-        $ids = $parts = $counts = [];
-        foreach ($steps as $step) {
+        $ids = $parts = $positions = [];
+        $names = new StepNames;
+        foreach ($steps as $position => $step) {
             $kind = is_string($step['kind'] ?? null) ? $kinds->get($step['kind']) : null;
             if ($kind === null) {
                 continue;
             }
-            $counts[$kind->word()] = max(($counts[$kind->word()] ?? 0) + 1, is_int($step['number'] ?? null) ? $step['number'] : 1);
-            $name = is_string($step['name'] ?? null) ? $step['name'] : "{$kind->word()} {$counts[$kind->word()]}";
-            $parts[$name] = StepList::idOf($step);
+            $id = StepList::idOf($step);
+            $name = $names->add($id, $kind, is_string($step['name'] ?? null) ? $step['name'] : null, is_int($step['number'] ?? null) ? $step['number'] : 1, $step);
+            $parts[$name][] = $id;
+            $positions[$id] = $position;
             if ($kind->makes() === Role::Measure) {
-                $ids[$name] = $ids[StepList::idOf($step)] = StepList::idOf($step);
+                $ids[$name] = $ids[$id] = $id;
             }
         }
         $reserved = array_flip(Arithmetic::reserved());
         $ids = array_diff_key($ids, $values, $reserved);
         // What is a plan's own way to name something goes before what people call a part.
-        $parts = array_diff_key($parts, $reserved, array_flip(array_values($parts)));
+        $parts = array_diff_key($parts, $reserved, $positions);
         $longestFirst = static fn (int|string $a, int|string $b): int => strlen((string) $b) <=> strlen((string) $a);
         uksort($ids, $longestFirst);
         uksort($parts, $longestFirst);
 
-        return new self($ids, $parts);
+        return new self($ids, $parts, $positions);
     }
 
     /**
@@ -56,33 +59,34 @@ final readonly class MeasureNames
      */
     public function spelt(array $step, Kind $kind): array
     {
+        $before = $this->positions[StepList::idOf($step)] ?? count($this->positions);
         foreach ($kind->fields() as $field) {
             [$outer, $inner] = [...explode('.', $field->name, 2), null];
             if ($inner === null && isset($step[$outer])) {
-                $step[$outer] = $this->inField($step[$outer], $field);
+                $step[$outer] = $this->inField($step[$outer], $field, $before);
             } elseif ($inner !== null && is_array($step[$outer] ?? null) && isset($step[$outer][$inner])) {
-                $step[$outer][$inner] = $this->inField($step[$outer][$inner], $field);
+                $step[$outer][$inner] = $this->inField($step[$outer][$inner], $field, $before);
             }
         }
 
         return $step;
     }
 
-    private function inField(mixed $raw, Field $field): mixed
+    private function inField(mixed $raw, Field $field, int $before): mixed
     {
         return match (true) {
             ! in_array($field->type(), self::TYPES, true) => $raw,
-            is_array($raw) => array_map(fn (mixed $one): mixed => $this->inField($one, $field), $raw),
-            is_string($raw) && ($field->type() === 'number' || Address::parse($raw) === null) => $this->replaced($raw),
+            is_array($raw) => array_map(fn (mixed $one): mixed => $this->inField($one, $field, $before), $raw),
+            is_string($raw) && ($field->type() === 'number' || Address::parse($raw) === null) => $this->replaced($raw, $before),
             default => $raw,
         };
     }
 
-    private function replaced(string $text): string
+    private function replaced(string $text, int $before): string
     {
         $parts = str_contains($text, '.') ? self::within($text, $this->parts) : null;
         if ($parts !== null) {
-            $text = preg_replace_callback("/(?<![\p{L}\p{N}_.])($parts)(?=\.\p{L})/u", fn (array $found): string => $this->parts[$found[1]], $text) ?? $text;
+            $text = preg_replace_callback("/(?<![\p{L}\p{N}_.])($parts)(?=\.\p{L})/u", fn (array $found): string => $this->meant($this->parts[$found[1]], $before), $text) ?? $text;
         }
         $measures = self::within($text, $this->ids);
 
@@ -91,9 +95,21 @@ final readonly class MeasureNames
     }
 
     /**
+     * A step says its numbers of what stands before it.
+     *
+     * @param  non-empty-list<string>  $ids  in the order of the plan
+     */
+    private function meant(array $ids, int $before): string
+    {
+        $there = array_filter($ids, fn (string $id): bool => $this->positions[$id] < $before);
+
+        return $there === [] ? $ids[0] : $there[array_key_last($there)];
+    }
+
+    /**
      * Of thousands of names those that a text has, as a pattern: all of them would make one that is too large.
      *
-     * @param  array<string, string>  $ids  by name
+     * @param  array<string, mixed>  $ids  by name
      */
     private static function within(string $text, array $ids): ?string
     {

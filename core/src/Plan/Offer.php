@@ -21,7 +21,10 @@ final readonly class Offer
      *                                        kind and the part that the picked point is a corner of (without one there is no such offer), the first palette colour,
      *                                        `{other}` another one, `{pixel}`, `{pixels across}` and `{pixels down}` whole pixels that fill the sheet,
      *                                        and `{share:8}` about an eighth of the sheet's shorter side: a round share of a cell where there
-     *                                        is a grid, else a round number
+     *                                        is a grid, else a round number; `{sides:6}` the same in whole sides of a triangular grid, and `{lie}`
+     *                                        the turn by which a hexagon lies on its lines; `{beside}` the way from a line to one beside it, and
+     *                                        `{beside count}` how many of them make a square; `{closing a}`, `{closing b}` ways at which copies of
+     *                                        what is picked close up
      * @param  list<string>  $asks  fields that are asked for before the step is made
      * @param  string|null  $picture  SVG path data in a square of 48, for offers shown as pictures
      * @param  string|null  $replaces  a field: where a step of the same kind for the same pick already says it, that one is changed instead
@@ -29,6 +32,8 @@ final readonly class Offer
      * @param  bool  $fromCells  whether picked cells can be made a part for it at once
      * @param  list<array<string, mixed>>  $next  steps that are made right behind it, with all their parameters; `+new` in them stands for the first,
      *                                            `{anchor}` for what was answered for the field of that name, and `{of*}` for all that a list of it has
+     * @param  list<array<string, mixed>>  $before  steps that are made before it, with ids of their own that it names; `{point:1}` in them stands for the
+     *                                              first picked point. With them the pick goes into these, not into the step
      * @param  bool  $into  whether the picked points go into that field of the step, of this kind, that they lie on, or out of it where they are in it
      * @param  'others'|'between'|null  $each  a step is made for every picked part but the first, or for every one between the first and the last along
      *                                         the longer way; `{this}`, `{first}`, `{last}` in the preset stand for their ids, `{share}` for the share
@@ -52,6 +57,7 @@ final readonly class Offer
         public int $most = 1_000_000,
         public bool $fromCells = false,
         public array $next = [],
+        public array $before = [],
         public bool $copies = false,
         public ?string $each = null,
         public bool $into = false,

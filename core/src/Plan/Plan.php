@@ -121,20 +121,17 @@ final readonly class Plan
     }
 
     /**
-     * What messages and sentences call a step: its name, or its sort and number.
+     * What messages and sentences call a step.
      *
      * @return array<string, string> by id
      */
     public function labels(): array
     {
-        $labels = [];
-        $counts = [];
+        $names = new StepNames;
         foreach ($this->steps as $step) {
-            $word = $step->kind->word();
-            $counts[$word] = max(($counts[$word] ?? 0) + 1, $step->number);
-            $labels[$step->id] = $step->name ?? "$word {$counts[$word]}";
+            $names->add($step->id, $step->kind, $step->name, $step->number, $step->parameters);
         }
 
-        return $labels;
+        return $names->all();
     }
 }

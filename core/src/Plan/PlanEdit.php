@@ -322,7 +322,7 @@ final class PlanEdit
                 throw Unusable::at("$pointer/ids/$number", 'ids of steps, each once');
             }
             $gone[$index] = true;
-            $this->labels[] = 'Delete '.$this->labelOf($this->steps->step($index));
+            $this->labels[] = 'Delete '.$this->goneLabel($this->steps->step($index));
         }
         $lone = $this->withoutTheirLooks($gone);
         $chapters = Chapters::of($this->plan);
@@ -559,9 +559,17 @@ final class PlanEdit
     {
         return array_map(fn (mixed $value): mixed => match (true) {
             is_array($value) => $this->withNames($value),
-            is_string($value) => $this->named[$value] ?? $value,
+            is_string($value) => $this->named[$value] ?? $this->withNamesInside($value),
             default => $value,
         }, $given);
+    }
+
+    /** A place or a number of a step that was just added: `+new!`, `+new.width*2`. */
+    private function withNamesInside(string $text): string
+    {
+        return ! str_contains($text, '+') || $this->named === [] ? $text : preg_replace_callback(
+            '/(?<![\w.)\s+])\+[a-z]\w*(?=[.!@#*~\[])/', fn (array $found): string => $this->named[$found[0]] ?? $found[0], $text,
+        ) ?? $text;
     }
 
     /**
@@ -594,6 +602,18 @@ final class PlanEdit
     private function labelOf(array $step): string
     {
         return count($this->labels) < self::NAMED ? $this->steps->labelOf($step) : StepList::idOf($step);
+    }
+
+    /**
+     * What goes may be the move of a part, not the part.
+     *
+     * @param  array<array-key, mixed>  $step
+     */
+    private function goneLabel(array $step): string
+    {
+        $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
+
+        return ($kind?->namesake($step) === null || isset($step['name']) ? '' : "the {$kind->word()} of ").$this->labelOf($step);
     }
 
     /** @param  array<array-key, mixed>  $step */

@@ -170,17 +170,21 @@ final class StepList
     }
 
     /**
-     * What the plan calls a step: its name, or its sort and number.
+     * What the plan calls a step.
      *
      * @param  array<array-key, mixed>  $step
      */
     public function labelOf(array $step): string
     {
-        if (is_string($step['name'] ?? null)) {
-            return $step['name'];
+        $names = new StepNames;
+        foreach ($this->steps as $one) {
+            $name = $names->add(self::idOf($one), $this->kindOf($one), is_string($one['name'] ?? null) ? $one['name'] : null, self::numberOf($one), $one);
+            if (self::idOf($one) === self::idOf($step)) {
+                return $name;
+            }
         }
 
-        return "{$this->wordOf($step)} {$this->numbers()[$this->positionOf(self::idOf($step)) ?? 0]}";
+        return self::idOf($step);
     }
 
     /** @return list<int> what each is called by, behind its word */
@@ -226,7 +230,13 @@ final class StepList
     /** @param  array<array-key, mixed>  $step */
     private function wordOf(array $step): string
     {
-        return (is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null)?->word() ?? 'step';
+        return $this->kindOf($step)?->word() ?? 'step';
+    }
+
+    /** @param  array<array-key, mixed>  $step */
+    private function kindOf(array $step): ?Kind
+    {
+        return is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
     }
 
     /** @return array<string, int> */

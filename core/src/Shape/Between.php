@@ -39,7 +39,7 @@ final class Between
      */
     public static function figures(Figure $one, Figure $other, float $share): ?Figure
     {
-        $blend = new Blend($other->steps, $share);
+        $blend = new Blend($other->steps, $share, $one->blend, $other->blend);
         if ($one->shape === $other->shape && self::isTurned($one->map) && self::isTurned($other->map)) {
             return $one->mapped(self::onTheWay($one, $other, $share))->blended($blend);
         }

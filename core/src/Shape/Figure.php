@@ -106,7 +106,7 @@ final readonly class Figure
         $moved = $this->moved();
         $passed = $moved->isIdentity() ? $this->passed : $this->passed + [count($this->steps) => $moved];
 
-        return new self($this->shape, $this->map, [...$this->steps, $id], $this->blend === null ? null : new Blend([...$this->blend->steps, $id], $this->blend->share), $this->own, $this->way, $passed, $this->tint, $this->recoloured);
+        return new self($this->shape, $this->map, [...$this->steps, $id], $this->blend?->through($id), $this->own, $this->way, $passed, $this->tint, $this->recoloured);
     }
 
     public function mapped(Affine $map): self

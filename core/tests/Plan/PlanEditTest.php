@@ -53,6 +53,38 @@ final class PlanEditTest extends TestCase
         self::assertSame([], Sample::scene($edit->plan())->findings);
     }
 
+    public function test_what_is_brought_elsewhere_keeps_what_it_is_called(): void
+    {
+        $steps = [['id' => 'p1', 'kind' => 'part.circle', 'center' => [10, 10], 'radius' => 4]];
+        foreach ([['v1', 'p1'], ['v2', 'v1'], ['v3', 'v2'], ['v4', 'v3']] as [$id, $of]) {
+            $steps[] = ['id' => $id, 'kind' => 'move', 'of' => [$of], 'by' => [1, 0]];
+        }
+        $steps[] = ['id' => 'v5', 'kind' => 'move', 'of' => ['v4'], 'by' => [9, 0], 'copy' => true];
+        $plan = Sample::plan($steps);
+        self::assertSame(['p1' => 'disc 1', 'v1' => 'disc 1', 'v2' => 'disc 1', 'v3' => 'disc 1', 'v4' => 'disc 1', 'v5' => 'move 5'], Sample::scene($plan)->labels);
+
+        // Typed, the name is the last of them that stands before.
+        $typed = static fn (string $id): mixed => array_column(self::after($plan, ['op' => 'set', 'id' => $id, 'field' => 'by', 'value' => ['disc 1.wide/2', 0]])['steps'], 'by', 'id')[$id][0];
+        self::assertSame('v4.wide/2', $typed('v5'));
+        self::assertSame('v1.wide/2', $typed('v2'));
+
+        self::assertSame('Delete the move of disc 1', PlanEdit::apply($plan, [['op' => 'remove', 'ids' => ['v4']]], Kinds::all())->label());
+        $named = self::after($plan, ['op' => 'set', 'id' => 'v2', 'field' => 'name', 'value' => 'moon']);
+        self::assertSame(['disc 1', 'disc 1', 'moon', 'moon', 'moon', 'move 5'], array_values(Sample::scene($named)->labels));
+    }
+
+    public function test_places_and_numbers_of_new_steps_are_named_by_them(): void
+    {
+        $edit = self::apply([
+            ['op' => 'add', 'step' => ['id' => '+new', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 20]],
+            ['op' => 'add', 'step' => ['kind' => 'part.circle', 'center' => '+new!', 'radius' => '40-+new.wide/4*(+new.wide/40)']],
+            ['op' => 'add', 'step' => ['kind' => 'part.circle', 'center' => [300, 100], 'radius' => '2+news', 'name' => 'the +new. one']],
+        ]);
+        [$circle, $unknown] = array_slice($edit->plan()['steps'], -2);
+        self::assertSame(['p2!', '40-p2.wide/4*(p2.wide/40)'], [$circle['center'], $circle['radius']]);
+        self::assertSame(['2+news', 'the +new. one'], [$unknown['radius'], $unknown['name']]);
+    }
+
     public function test_steps_are_put_before_others_moved_and_removed(): void
     {
         $ids = static fn (PlanEdit $edit): array => array_column($edit->plan()['steps'], 'id');

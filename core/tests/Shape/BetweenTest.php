@@ -109,6 +109,49 @@ final class BetweenTest extends TestCase
         self::assertEqualsWithDelta([0.55, 0.7, 0.85], array_map(static fn ($style): float => $style->opacity ?? 0.0, $drawn->styles), 1e-12);
     }
 
+    public function test_over_a_face_they_lie_where_both_ways_across_it_cross(): void
+    {
+        $corners = [[100.0, 100.0, 10.0, 0.2], [500.0, 140.0, 30.0, 0.4], [420.0, 500.0, 50.0, 0.8], [80.0, 380.0, 20.0, 0.6]];
+        $steps = [];
+        foreach ($corners as $k => [$x, $y, $radius, $opacity]) {
+            $steps[] = ['id' => "p$k", 'kind' => 'part.circle', 'center' => [$x, $y], 'radius' => $radius];
+            $steps[] = ['id' => "s$k", 'kind' => 'style', 'of' => ["p$k"], 'fill' => '#0f6e84', 'opacity' => $opacity];
+        }
+        $scene = Sample::scene(Sample::plan([...$steps, ['id' => 'b1', 'kind' => 'between', 'of' => ['p0', 'p1', 'p2', 'p3'], 'steps' => 3, 'rows' => 1]]));
+        // Bilinear: what lies a share s along and a share t down is what lies there on the line through both sides.
+        $expected = [];
+        for ($row = 0; $row <= 2; $row++) {
+            for ($step = 0; $step <= 4; $step++) {
+                [$s, $t] = [$step / 4, $row / 2];
+                if (! in_array($row, [0, 2], true) || ! in_array($step, [0, 4], true)) {
+                    $expected[] = array_map(static fn (int $n): float => (1 - $s) * (1 - $t) * $corners[0][$n] + $s * (1 - $t) * $corners[1][$n] + $s * $t * $corners[2][$n] + (1 - $s) * $t * $corners[3][$n], range(0, 3));
+                }
+            }
+        }
+        $part = $scene->parts()['b1'];
+        $drawn = array_values(array_filter($scene->drawing, static fn ($one): bool => $one->id === 'b1'))[0] ?? self::fail('It is drawn.');
+        self::assertCount(5 * 3 - 4, $expected);
+        foreach ($part->figures() as $k => $figure) {
+            $bounds = $figure->outlines()[0]->bounds();
+            self::assertEqualsWithDelta($expected[$k], [$bounds->center()->x, $bounds->center()->y, ($bounds->right - $bounds->left) / 2, $drawn->styles[$k]->opacity ?? 0.0], 1e-9);
+        }
+        self::assertSame(count($expected), $part->count());
+
+        // In-betweens of in-betweens look like what lies between them.
+        $nested = Sample::scene(Sample::plan([...$steps, ['id' => 'b1', 'kind' => 'between', 'of' => ['p0', 'p2'], 'steps' => 1], ['id' => 'b2', 'kind' => 'between', 'of' => ['p0', 'b1'], 'steps' => 1]]));
+        $drawn = array_values(array_filter($nested->drawing, static fn ($one): bool => $one->id === 'b2'))[0] ?? self::fail('It is drawn.');
+        self::assertEqualsWithDelta(0.2 + (0.8 - 0.2) / 4, $drawn->styles[0]->opacity ?? 0.0, 1e-12);
+    }
+
+    public function test_a_face_has_four_corners(): void
+    {
+        $discs = array_map(static fn (int $k): array => ['id' => "p$k", 'kind' => 'part.circle', 'center' => [100 * $k + 50, 100], 'radius' => 9], range(1, 4));
+        $said = static fn (array $of, array $more): string => Sample::scene(Sample::plan([...$discs, ['id' => 'b1', 'kind' => 'between', 'of' => $of, 'steps' => 200, ...$more]]))->findings[0]->message ?? '';
+        self::assertStringContainsString('a face has four corners; there are 3 parts', $said(['p1', 'p2', 'p3'], ['rows' => 2]));
+        self::assertStringContainsString('over the face of four, rows are said', $said(['p1', 'p2', 'p3', 'p4'], []));
+        self::assertStringContainsString('there would be 40,804 in-betweens', $said(['p1', 'p2', 'p3', 'p4'], ['rows' => 200]));
+    }
+
     public function test_what_cannot_be_paired_is_said(): void
     {
         $scene = Sample::scene(Sample::plan([

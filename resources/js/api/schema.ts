@@ -3229,6 +3229,8 @@ export interface components {
             says: string;
             /** @description Steps that are made right behind it. */
             next: Record<string, never>[];
+            /** @description Steps that are made before it, into which the pick goes. */
+            before: Record<string, never>[];
             /** @description Whether it is for copies of something only. */
             copies: boolean;
             /**

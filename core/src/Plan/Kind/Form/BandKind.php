@@ -69,7 +69,18 @@ final class BandKind extends PartOperation
             takes: 'of', preset: ['width' => '{share:27}', 'nib' => ['angle' => -40, 'thin' => '{share:200}']], asks: ['width', 'nib.thin', 'nib.angle'],
         ), ['guides', 'parts']);
 
-        return [...$nib, ...array_map(static fn (string $from): Offer => new Offer(
+        $edge = new Offer(
+            label: 'Bands around the edge…', from: 'parts', family: Family::Shape, key: 11,
+            words: 'border, frame, double line, edging, trim, rim, passe-partout, corners',
+            says: 'Two bands inside the outline of a part, with sharp corners and as much room between them as they are wide.',
+            takes: 'of', preset: ['width' => '{share:40}', 'side' => 'right', 'keep' => true], asks: ['width'],
+            next: [
+                ['id' => '+inner', 'kind' => 'inset', 'of' => ['{of*}'], 'distance' => '+new.width*2', 'keep' => true],
+                ['kind' => 'band', 'of' => ['+inner'], 'width' => '+new.width', 'side' => 'right'],
+            ],
+        );
+
+        return [$edge, ...$nib, ...array_map(static fn (string $from): Offer => new Offer(
             label: 'Band…', from: $from, family: Family::Shape, key: 6,
             words: 'bar, ribbon, thick line, strip, track, ring, pen line, make a line a shape',
             says: 'Makes lines and outlines shapes of an even width, with the ends and corners that are wanted.',

@@ -16,6 +16,7 @@ use Sternbild\Core\Plan\Kind\Part\PartKind;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Between;
+use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 
 /** Parts on the way from one to another, in place, size, turn, outline and look. */
@@ -26,17 +27,33 @@ final class BetweenKind extends PartKind
 
     public function fields(): array
     {
-        return [StepsField::parts('of', 'parts'), NumberField::count('steps', 'steps', 1, self::MOST, default: 3)];
+        return [StepsField::parts('of', 'parts'), NumberField::count('steps', 'steps', 1, self::MOST, default: 3), NumberField::count('rows', 'rows between', 0, self::MOST)];
     }
 
     public function sentence(Step $step): string
     {
-        return '{steps} in-betweens of {of}.';
+        return $step->says('rows') ? '{steps} in-betweens in {rows} rows over the face of {of}.' : '{steps} in-betweens of {of}.';
     }
 
     public function offers(): array
     {
         return [new Offer(
+            label: 'In-betweens over a face…', from: 'parts', family: Family::Copy, key: 14,
+            words: 'fill between four, rows and columns, mesh, lattice of copies, morph four ways, over a face',
+            says: 'Puts rows of parts between four corners, picked one after another around the face.',
+            takes: 'of', preset: ['steps' => 3, 'rows' => 3], asks: ['steps', 'rows'], least: 4, most: 4,
+        ), new Offer(
+            label: 'Dots over a face…', from: 'points', family: Family::Make, key: 11,
+            words: 'rows of dots, halftone, rivets, perforation, grid of discs, fill a face, speckles in rows',
+            says: 'Rows and columns of discs between four places, picked one after another around the face.',
+            preset: ['of' => ['+first', '+second', '+third', '+fourth'], 'steps' => 4, 'rows' => 4], asks: ['steps', 'rows'], least: 4, most: 4,
+            before: [
+                ['id' => '+first', 'kind' => 'part.circle', 'center' => '{point:1}', 'radius' => '{share:80}'],
+                // As large as the first, also when that is changed.
+                ...array_map(static fn (string $id, int $corner): array => ['id' => $id, 'kind' => 'part.circle', 'center' => "{point:$corner}", 'radius' => '+first.wide/2'], ['+second', '+third', '+fourth'], [2, 3, 4]),
+            ],
+            next: [['kind' => 'join', 'of' => ['{of*}', '+new']]],
+        ), new Offer(
             label: 'In-betweens…', from: 'parts', family: Family::Copy, key: 3,
             words: 'morph, tween, intermediate, interpolate, gradation, transition, steps between',
             says: 'Puts parts between two, each a step nearer to the other in place, size, outline and colour.',
@@ -48,23 +65,84 @@ final class BetweenKind extends PartKind
     public function evaluate(Arguments $given): Part
     {
         $parts = $given->parts('of');
+        if ($given->has('rows')) {
+            return self::overFace($given, $parts);
+        }
         if (count($parts) !== 2) {
-            throw new FieldFault('of', 'choice', 'in-betweens lie between two parts; there are '.count($parts));
+            throw new FieldFault('of', 'choice', 'in-betweens lie between two parts; there are '.count($parts).(count($parts) === 4 ? '; over the face of four, rows are said' : ''));
         }
-        [$one, $other] = $parts;
-        if ($one->count() !== $other->count()) {
-            throw new FieldFault('of', 'choice', 'the one is drawn as '.$one->count().' shapes, the other as '.$other->count().'; in-betweens need as many of both');
-        }
+        [$one, $other] = array_map(self::drawn(...), $parts);
         $steps = $given->whole('steps');
         $figures = [];
         for ($step = 1; $step <= $steps; $step++) {
-            foreach ($one->figures() as $number => $figure) {
-                Budget::spend(25);
-                $figures[] = Between::figures($figure, $other->figures()[$number], $step / ($steps + 1))
-                    ?? throw new FieldFault('of', 'choice', 'the one has more holes or pieces than the other; in-betweens need as many of both');
+            array_push($figures, ...self::blended($one, $other, $step / ($steps + 1)));
+        }
+
+        return self::part($given, $figures);
+    }
+
+    /**
+     * Rows and columns of them: along the first two and along the two others by turns, and then from one to the other; the four corners are there already.
+     *
+     * @param  list<Part>  $parts
+     *
+     * @throws FieldFault
+     */
+    private static function overFace(Arguments $given, array $parts): Part
+    {
+        if (count($parts) !== 4) {
+            throw new FieldFault('of', 'choice', 'a face has four corners; there are '.count($parts).' parts');
+        }
+        [$a, $b, $c, $d] = array_map(self::drawn(...), $parts);
+        [$steps, $rows] = [$given->whole('steps'), $given->whole('rows')];
+        if (($steps + 2) * ($rows + 2) > self::MOST * 10) {
+            throw new FieldFault('rows', 'limit', 'there would be '.number_format(($steps + 2) * ($rows + 2)).' in-betweens; at most '.number_format(self::MOST * 10).' are possible');
+        }
+        $figures = [];
+        for ($row = 0; $row <= $rows + 1; $row++) {
+            $down = $row / ($rows + 1);
+            [$left, $right] = [self::blended($a, $d, $down), self::blended($b, $c, $down)];
+            for ($step = 0; $step <= $steps + 1; $step++) {
+                if (($row > 0 && $row <= $rows) || ($step > 0 && $step <= $steps)) {
+                    array_push($figures, ...self::blended($left, $right, $step / ($steps + 1)));
+                }
             }
         }
 
+        return self::part($given, $figures);
+    }
+
+    /** @return list<Figure> */
+    private static function drawn(Part $part): array
+    {
+        return [...$part->figures()];
+    }
+
+    /**
+     * @param  list<Figure>  $one
+     * @param  list<Figure>  $other
+     * @param  float  $share  of the way from the one to the other, 0 to 1
+     * @return list<Figure>
+     *
+     * @throws FieldFault
+     */
+    private static function blended(array $one, array $other, float $share): array
+    {
+        if (count($one) !== count($other)) {
+            throw new FieldFault('of', 'choice', 'the one is drawn as '.count($one).' shapes, the other as '.count($other).'; in-betweens need as many of both');
+        }
+        if ($share === 0.0 || $share === 1.0) {
+            return $share === 0.0 ? $one : $other;
+        }
+        Budget::spend(25 * count($one));
+
+        return array_map(static fn (Figure $figure, Figure $towards): Figure => Between::figures($figure, $towards, $share)
+            ?? throw new FieldFault('of', 'choice', 'the one has more holes or pieces than the other; in-betweens need as many of both'), $one, $other);
+    }
+
+    /** @param  list<Figure>  $figures */
+    private static function part(Arguments $given, array $figures): Part
+    {
         return $figures === [] ? throw new \LogicException('There is a step.') : Part::of($figures)->throughStep($given->step);
     }
 }

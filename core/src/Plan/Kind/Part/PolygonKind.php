@@ -46,7 +46,7 @@ final class PolygonKind extends PartKind
 
     public function offers(): array
     {
-        $preset = ['radius' => '{share:6}', 'corners' => 6];
+        $preset = ['radius' => '{sides:6}', 'corners' => 6, 'turn' => '{lie}'];
 
         return [
             new Offer(
@@ -72,7 +72,7 @@ final class PolygonKind extends PartKind
                 label: 'Star', from: 'points', family: Family::Make, key: 9, words: 'rays, sparkle, asterisk, burst, points, badge',
                 says: 'Rays around a centre, with corners between them.',
                 takes: 'center',
-                preset: [...$preset, 'corners' => 5, 'inner' => '{share:16}'],
+                preset: ['radius' => '{share:6}', 'corners' => 5, 'inner' => '{share:16}'],
                 asks: ['radius', 'corners', 'inner', 'turn'],
                 most: 1,
             ),

@@ -81,7 +81,7 @@ final class PatternKind extends RepeatingKind
             words: 'seamless, wallpaper, textile, repeat, tile, half-drop, brick, surface pattern',
             says: 'Repeats parts over the plane in one of its seventeen groups.',
             picture: 'M6 6h10v10H6zM28 6h10v10H28zM17 27h10v10H17zM39 27h6v10h-6zM3 27h6v10H3z',
-            takes: 'of', preset: ['group' => 'p1', 'a' => ['{first}.wide*2', 0], 'show' => 'sheet'], asks: ['group', 'on', 'a', 'b', 'show'],
+            takes: 'of', preset: ['group' => 'p1', 'a' => '{closing a}', 'b' => '{closing b}', 'show' => 'sheet'], asks: ['group', 'on', 'a', 'b', 'show'],
         )];
     }
 

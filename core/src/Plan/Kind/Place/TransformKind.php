@@ -34,6 +34,13 @@ abstract class TransformKind extends CopyKind
         return true;
     }
 
+    public function namesake(array $said): ?string
+    {
+        $of = is_array($said['of'] ?? null) && count($said['of']) === 1 ? array_values($said['of'])[0] : null;
+
+        return is_string($of) && ($said['copy'] ?? false) !== true ? $of : null;
+    }
+
     public function evaluate(Arguments $given): Part|Guide
     {
         $map = $this->map($given);

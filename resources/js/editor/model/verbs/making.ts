@@ -9,6 +9,7 @@ export const NEW_PART = '+part';
 
 /** The picked places as the fields of the offer take them: all in one, or one each. */
 export function fromPoints(kind: Kind, offer: Offer, pick: Pick): Record<string, unknown> {
+    if (offer.before.length > 0) return {};
     const raws = pick.points.map((point) => point.raw);
     const fields = (offer.takes ?? '').split('+');
     const [first = ''] = fields;
@@ -33,10 +34,23 @@ export function fromParts(bench: Bench, kind: Kind, offer: Offer, ids: string[],
         if (twin !== undefined) {
             return offer.asks.map((field) => ({ op: 'set' as const, id: twin, field, value: nested(step, field) }));
         }
-        const said = { ...step, ...taken(kind, takes, ids) };
-        const made: Operation[] = [...(first === null ? [] : [first()]), { op: 'add', step: { ...said, id: '+new' } }];
-        return [...made, ...offer.next.map((next): Operation => ({ op: 'add', step: answered(next, said) as Record<string, unknown> }))];
+        return [...(first === null ? [] : [first()]), ...withOthers(bench, offer, { ...step, ...taken(kind, takes, ids) }, grid ?? null)];
     });
+}
+
+/** The step of an offer, with those that are made before and behind it. */
+export function withOthers(bench: Bench, offer: Offer, said: Record<string, unknown>, near: string | null): Operation[] {
+    const add = (step: unknown): Operation => ({ op: 'add', step: step as Record<string, unknown> });
+    const alone = offer.next.length === 0 && offer.before.length === 0 && offer.from !== 'parts';
+    const before = offer.before.map((one) => add(placed(filled(one, bench, near), bench.pick)));
+    return [...before, add(alone ? said : { ...said, id: '+new' }), ...offer.next.map((next) => add(answered(filled(next, bench, near), said)))];
+}
+
+/** `{point:2}` as the second of the picked places. */
+function placed(value: unknown, pick: Pick): unknown {
+    if (value !== null && typeof value === 'object') return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, placed(one, pick)]));
+    const point = typeof value === 'string' ? /^\{point:(\d)\}$/.exec(value)?.[1] : undefined;
+    return point === undefined ? value : pick.points[Number(point) - 1]?.raw;
 }
 
 /** A step for each of several parts, with their names in it. */

@@ -3,8 +3,9 @@ import { type Pick, stepIn } from '../pick/Picking';
 import { ownerOf } from '../pick/owner';
 import { gridShape, partShape } from '../scene/geometry';
 import { gridUnder, stepOf } from '../scene/steps';
-import { boxOf, pixelsOf, shareOf } from './shares';
+import { boxOf, pixelsOf, shareOf, sidesOf } from './shares';
 import type { Bench } from './verb';
+import { besideIt, closing, turnOnLattice } from './ways';
 
 const LAST = /^\{last:([a-z.]+)\}$/;
 
@@ -18,11 +19,23 @@ export function filled(value: unknown, bench: Bench, near: string | null): unkno
     const about = gridShape(grid?.geometry)?.data.about;
     const share = typeof value === 'string' ? SHARE.exec(value) : null;
     if (share !== null) return shareOf(bench.scene, grid, Number(share[2]), share[1] === '-');
+    const sides = typeof value === 'string' ? /^\{sides:([\d.]+)\}$/.exec(value)?.[1] : undefined;
+    if (sides !== undefined) return sidesOf(bench.scene, Number(sides));
     switch (value) {
         case '{center}':
             return grid && about ? grid.id + about.center : (lastAround(bench)?.['center'] ?? ['sheet.width/2', 'sheet.height/2']);
         case '{count}':
             return grid && about ? grid.id + about.count : (lastAround(bench)?.['count'] ?? 6);
+        case '{lie}':
+            return turnOnLattice(bench);
+        case '{beside}':
+            return besideIt(bench, near).by;
+        case '{beside count}':
+            return besideIt(bench, near).count;
+        case '{closing a}':
+            return closing(bench).a;
+        case '{closing b}':
+            return closing(bench).b;
         case '{pixel}':
         case '{pixels across}':
         case '{pixels down}':

@@ -18,6 +18,21 @@ export function shareOf(scene: Scene, under: Step | undefined, part: number, isN
     return `${isNegative ? '-' : ''}${grid.id}.${name}${share}`;
 }
 
+/** In whole sides where a triangular grid lies there, so that what has six corners lies on its lines. */
+export function sidesOf(scene: Scene, part: number): string | number {
+    const grid = latticeOf(scene);
+    const side = grid?.numbers['side'] ?? 0;
+    if (grid === undefined || side <= 0) return shareOf(scene, undefined, part, false);
+    const whole = Math.max(1, Math.round(Math.min(scene.sheet.width, scene.sheet.height) / part / side));
+    return `${grid.id}.side${whole === 1 ? '' : `*${whole}`}`;
+}
+
+/** The grid that lies there, where it is a triangular one. */
+export function latticeOf(scene: Scene): Step | undefined {
+    const grid = scene.steps.findLast((step) => step.role === 'grid' && !step.hidden);
+    return grid?.kind === 'grid.triangular' ? grid : undefined;
+}
+
 /** By how many times two lengths differ. */
 function away(one: number, other: number): number {
     return Math.abs(Math.log(one / other));

@@ -4,7 +4,7 @@ import { ownerOf } from '../pick/owner';
 import { gridShape, imageShape } from '../scene/geometry';
 import { stepOf } from '../scene/steps';
 import { fromCells } from './fromCells';
-import { fromParts, fromPoints, taken, verb } from './making';
+import { fromParts, fromPoints, taken, verb, withOthers } from './making';
 import { drawingIn, opening } from './opening';
 import { pointVerbs } from './pointVerbs';
 import { isThere } from './presets';
@@ -32,7 +32,7 @@ export function verbsFor(bench: Bench): Verb[] {
         const suiting = offers(kinds, 'guides').filter(([kind, offer]) => suits(kind, offer, bench) && isThere(offer, bench));
         const fit = fitting(bench);
         const made = enough(suiting, pick.lines.length, bench.asked, (kind, offer) =>
-            verb(kind, offer, bench, pick.lines[0] ?? null, (step) => [{ op: 'add', step: { ...step, ...taken(kind, offer.takes ?? 'of', inPlanOrder(bench.page, pick.lines)) } }]),
+            verb(kind, offer, bench, pick.lines[0] ?? null, (step) => withOthers(bench, offer, { ...step, ...taken(kind, offer.takes ?? 'of', inPlanOrder(bench.page, pick.lines)) }, pick.lines[0] ?? null)),
         );
         return fit === null ? made : [...made, fit];
     }
@@ -55,7 +55,7 @@ function drawable(bench: Bench): Verb[] {
 }
 
 function fromPicked(bench: Bench, kind: Kind, offer: Offer): Verb {
-    return verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, ...fromPoints(kind, offer, bench.pick) } }]);
+    return verb(kind, offer, bench, null, (step) => withOthers(bench, offer, { ...step, ...fromPoints(kind, offer, bench.pick) }, null));
 }
 
 /** The verb that was said with nothing picked that it could take; what it takes is asked for on the sheet. */

@@ -10,7 +10,7 @@ export function VerbButton({ verb, tight, pressed = false, onPress }: { verb: Ve
             <Tooltip.Trigger asChild>
                 <button className={`verb ${small} ${pressed ? 'border-amber bg-honey' : ''}`} aria-pressed={pressed || undefined} onClick={onPress}>
                     <kbd>{digitOf(verb)}</kbd>
-                    {verb.picture && <Picture path={verb.picture} size={20} />}
+                    {verb.picture && <Picture path={verb.picture} size={tight ? 17 : 20} />}
                     {verb.from === 'ground' && verb.picture ? <GridName label={verb.label} /> : labelOf(verb)}
                 </button>
             </Tooltip.Trigger>
