@@ -56,6 +56,14 @@ final readonly class Outline
         return $bounds;
     }
 
+    /** @return Circle|null null where it is not one full circle */
+    public function circle(): ?Circle
+    {
+        $curve = $this->curves[0];
+
+        return count($this->curves) === 1 && $curve instanceof Arc && $curve->isFullCircle() ? $curve->circle() : null;
+    }
+
     /** Corners and curve joins; a full circle has none. */
     public function nodes(): int
     {

@@ -84,7 +84,7 @@ abstract class TriangularGrid extends Grid
 
     public function quantities(): array
     {
-        return ['side' => $this->side];
+        return ['side' => $this->side, 'rise' => $this->side * sqrt(3) / 2];
     }
 
     public function arrows(): array

@@ -158,6 +158,18 @@ abstract class Kind
         return null;
     }
 
+    /**
+     * What stands in its place when it goes on: of a copy a repeat of three, of a repeat one more.
+     *
+     * @param  array<array-key, mixed>  $said  what the plan says for its fields
+     * @param  callable(string): (array<array-key, mixed>|null)  $other  what the plan says of another step, by its id
+     * @return array<string, mixed>|null kind and fields; null where there is no going on
+     */
+    public function again(array $said, callable $other): ?array
+    {
+        return null;
+    }
+
     /** Whether it takes the look of the first of its sources, not of the topmost. */
     public function looksLikeFirst(): bool
     {

@@ -125,6 +125,7 @@ final class PlanEdit
             'add' => $this->add($operation, $pointer),
             'set' => $this->set($operation, $pointer),
             'remove' => $this->remove($operation, $pointer),
+            'again' => $this->again($operation, $pointer),
             'move' => $this->move($operation, $pointer),
             'chapter' => $this->nameChapter($operation, $pointer),
             'move-chapter' => $this->moveChapter($operation, $pointer),
@@ -136,7 +137,7 @@ final class PlanEdit
             'lay' => $this->lay($operation, $pointer),
             'paint' => $this->paint($operation, $pointer),
             'recolour' => $this->recolour($operation, $pointer),
-            default => throw Unusable::at("$pointer/op", 'one of add, set, remove, move, chapter, move-chapter, sheet, value, colour, rename-colour, ramp, lay, paint, recolour'),
+            default => throw Unusable::at("$pointer/op", 'one of add, set, remove, again, move, chapter, move-chapter, sheet, value, colour, rename-colour, ramp, lay, paint, recolour'),
         };
     }
 
@@ -165,6 +166,39 @@ final class PlanEdit
             $this->touched[$step['id']] = true;
         }
         $this->labels[] = $kind === null ? 'Add a step' : 'Add '.mb_strtolower($kind->label());
+    }
+
+    /**
+     * Goes on with a copy, or a repeat: in its place stands a repeat of one more. What hangs on it does so as before; a step between that nothing else hangs on goes.
+     *
+     * @param  array<array-key, mixed>  $operation
+     *
+     * @throws Unusable
+     */
+    private function again(array $operation, string $pointer): void
+    {
+        $index = $this->indexOf($operation['id'] ?? null, "$pointer/id");
+        $step = $this->steps->step($index);
+        $kind = is_string($step['kind'] ?? null) ? $this->kinds->get($step['kind']) : null;
+        $next = $kind?->again($step, function (string $id): ?array {
+            $position = $this->steps->positionOf($id);
+
+            return $position === null ? null : $this->steps->step($position);
+        }) ?? throw Unusable::at("$pointer/id", 'a copy that was moved, turned or resized, or a repeat with a count');
+        $label = $this->labelOf($step);
+        $isRepeat = ! isset($next['kind']);
+        $kept = $isRepeat ? $step : array_intersect_key($step, array_flip(['id', 'name', 'muted', 'hidden', 'number', 'fast', 'keep']));
+        $between = array_diff(array_filter((array) ($step['of'] ?? []), is_string(...)), array_filter((array) ($next['of'] ?? $step['of'] ?? []), is_string(...)));
+        $this->steps->replace($index, [...$kept, ...$next]);
+        $this->touched[StepList::idOf($step)] = true;
+        foreach ($between as $id) {
+            $position = $this->steps->positionOf($id);
+            $isNamed = array_filter($this->steps->all(), fn (array $one): bool => StepList::idOf($one) !== $id && str_contains(json_encode($one, JSON_THROW_ON_ERROR), "\"$id\"")) !== [];
+            if ($position !== null && ! $isNamed) {
+                $this->steps->remove([$position => true]);
+            }
+        }
+        $this->labels[] = $isRepeat ? "One more of $label" : "Repeat $label";
     }
 
     private function measureNames(): MeasureNames

@@ -75,8 +75,8 @@ final class Between
     public static function outlines(Outline $one, Outline $other, float $share): Outline
     {
         Budget::spend(10 * (count($one->curves) + count($other->curves)));
-        $disc = self::circleOf($one);
-        $otherDisc = self::circleOf($other);
+        $disc = $one->circle();
+        $otherDisc = $other->circle();
         if ($disc !== null && $otherDisc !== null) {
             $circle = new Outline([Arc::fullCircle(new Circle($disc->center->towards($otherDisc->center, $share), $disc->radius + $share * ($otherDisc->radius - $disc->radius)))]);
 
@@ -99,13 +99,6 @@ final class Between
         return new Outline($curves === [] ? throw new \LogicException('A way around has curves.') : $curves);
     }
 
-    private static function circleOf(Outline $outline): ?Circle
-    {
-        $curve = $outline->curves[0];
-
-        return count($outline->curves) === 1 && $curve instanceof Arc && $curve->isFullCircle() ? $curve->circle() : null;
-    }
-
     /**
      * A circle in four arcs, the first of which begins towards where the other outline begins.
      *
@@ -113,7 +106,7 @@ final class Between
      */
     private static function quarters(Outline $disc, Outline $other): array
     {
-        $circle = self::circleOf($disc) ?? throw new \LogicException('It is a circle.');
+        $circle = $disc->circle() ?? throw new \LogicException('It is a circle.');
         $angle = $other->curves[0]->start()->minus($other->centroid())->angle();
         $sense = $disc->isHole() ? -1 : 1;
         $at = static fn (int $k): Vec => $circle->center->plus((new Vec(cos($angle + $sense * $k * M_PI / 2), sin($angle + $sense * $k * M_PI / 2)))->times($circle->radius));

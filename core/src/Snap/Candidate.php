@@ -19,15 +19,16 @@ final readonly class Candidate
         'crossing' => 2,
         'tangent' => 3,
         'end' => 4,
-        'circle-centre' => 5,
-        'part-centre' => 6,
-        'cell-centre' => 7,
-        'midpoint' => 8,
-        'edge' => 9,
+        'quadrant' => 5,
+        'circle-centre' => 6,
+        'part-centre' => 7,
+        'cell-centre' => 8,
+        'midpoint' => 9,
+        'edge' => 10,
     ];
 
     /**
-     * @param  'intersection'|'corner'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'part-centre'|'end'|'edge'  $kind
+     * @param  'intersection'|'corner'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'part-centre'|'end'|'quadrant'|'edge'  $kind  `quadrant`: where a circle is highest, lowest, or farthest to a side
      * @param  string|array<array-key, mixed>  $raw  how a plan writes it
      * @param  string  $name  how people read it
      * @param  float  $distance  from the place asked about, sheet units

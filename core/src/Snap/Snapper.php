@@ -6,6 +6,7 @@ namespace Sternbild\Core\Snap;
 
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Bounds;
+use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Meeting;
 use Sternbild\Core\Geometry\Run;
@@ -27,10 +28,13 @@ use Sternbild\Core\Shape\Part;
  */
 final class Snapper
 {
-    public const KINDS = ['intersection', 'corner', 'crossing', 'tangent', 'midpoint', 'cell-centre', 'circle-centre', 'part-centre', 'end', 'edge'];
+    public const KINDS = ['intersection', 'corner', 'crossing', 'tangent', 'midpoint', 'cell-centre', 'circle-centre', 'part-centre', 'end', 'quadrant', 'edge'];
 
     /** What an end of a line can be said to miss. */
     public const MEETABLE = ['intersection', 'corner', 'crossing', 'tangent', 'circle-centre', 'end', 'edge'];
+
+    /** What the farthest places of a circle are called, and where they are from its middle, in radii. */
+    private const QUADRANTS = ['highest' => [0, -1], 'rightmost' => [1, 0], 'lowest' => [0, 1], 'leftmost' => [-1, 0]];
 
     /** A corner within so many tolerances of an outline lies on it. */
     private const ON = 64;
@@ -272,6 +276,12 @@ final class Snapper
                 $found[] = $this->candidate('end', $guide->runs[0]->pointAt((float) $share), "$id@$share", "the $word of $label", $place);
             }
         }
+        if (isset($allowed['quadrant']) && $guide->curve instanceof Arc && $guide->isCircle()) {
+            foreach (self::QUADRANTS as $word => [$x, $y]) {
+                $at = $guide->curve->center()->plus((new Vec($x, $y))->times($guide->curve->radius()));
+                $found[] = $this->candidate('quadrant', $at, "$id@".self::plain(round($guide->curve->nearest($at), self::DIGITS)), "the $word place of $label", $place);
+            }
+        }
         if (isset($allowed['edge'])) {
             $share = round($guide->runs[0]->nearest($place), self::DIGITS);
             $found[] = $this->candidate('edge', $guide->runs[0]->pointAt($share), "$id@".sprintf('%.9F', $share), "along $label", $place);
@@ -351,6 +361,19 @@ final class Snapper
             [$center, $raw] = $this->centres[$id] ?? [$part->bounds()->center(), "$id!"];
             $found[] = $this->candidate('part-centre', $center, $raw, "the centre of {$this->labels[$id]}", $place);
         }
+        $circle = isset($allowed['quadrant']) && $part->count() === 1 ? self::circleOf($part) : null;
+        foreach (self::QUADRANTS as $word => [$x, $y]) {
+            if ($circle === null) {
+                break;
+            }
+            // Said by what the part measures, so that it follows it; copies measure nothing by themselves.
+            [$across, $down] = array_map(static fn (int $radii, string $side): string|float => match (true) {
+                $radii === 0 => 0.0,
+                ctype_alnum($id) => ($radii < 0 ? '-' : '')."$id.$side/2",
+                default => $radii * $circle->radius,
+            }, [$x, $y], ['wide', 'high']);
+            $found[] = $this->candidate('quadrant', $circle->center->plus((new Vec($x, $y))->times($circle->radius)), ['of' => "$id!", 'by' => [$across, $down]], "the $word place of {$this->labels[$id]}", $place);
+        }
         foreach (isset($allowed['corner']) ? $part->corners() : [] as $corner) {
             if (abs($corner->x - $place->x) <= $reach && abs($corner->y - $place->y) <= $reach) {
                 [$frame, $grid] = $this->frames[$id] ?? [null, null];
@@ -361,6 +384,13 @@ final class Snapper
         }
 
         return $found;
+    }
+
+    private static function circleOf(Part $part): ?Circle
+    {
+        $outlines = $part->first()?->outlines() ?? [];
+
+        return count($outlines) === 1 ? $outlines[0]->circle() : null;
     }
 
     /** Which two of the parts that a part was made of have their outlines meet at a corner: `;p1,p2`. */
@@ -384,7 +414,7 @@ final class Snapper
     /** @param  string|array<array-key, mixed>  $raw */
     private function candidate(string $kind, Vec $at, string|array $raw, string $name, Vec $place): Candidate
     {
-        /** @var 'intersection'|'corner'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'part-centre'|'end'|'edge' $kind */
+        /** @var 'intersection'|'corner'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'part-centre'|'end'|'quadrant'|'edge' $kind */
         return new Candidate($kind, $at, $raw, $name, $at->distanceTo($place));
     }
 

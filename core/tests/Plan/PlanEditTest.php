@@ -73,6 +73,49 @@ final class PlanEditTest extends TestCase
         self::assertSame(['disc 1', 'disc 1', 'moon', 'moon', 'moon', 'move 5'], array_values(Sample::scene($named)->labels));
     }
 
+    public function test_a_copy_goes_on_as_a_repeat_and_a_repeat_by_one_more(): void
+    {
+        $disc = ['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 20];
+        $again = static fn (array $plan, int $times): array => self::after($plan, ...array_fill(0, $times, ['op' => 'again', 'id' => 'v1']));
+        $copy = static fn (array $more, array ...$others): array => Sample::plan([$disc, ...array_values($others), ['id' => 'v1', 'of' => ['p1'], ...$more], ['id' => 's1', 'kind' => 'style', 'of' => ['v1'], 'fill' => 'ink']]);
+        $places = static function (array $plan): array {
+            $part = Sample::scene($plan)->parts()['v1'];
+
+            return array_map(static function ($figure): array {
+                $bounds = $figure->outlines()[0]->bounds();
+
+                return array_map(static fn (float $one): float => round($one, 6) + 0.0, [$bounds->center()->x, $bounds->center()->y, ($bounds->right - $bounds->left) / 2]);
+            }, $part->figures());
+        };
+
+        $moved = $copy(['kind' => 'move', 'by' => ['p1.wide', 10], 'copy' => true, 'name' => 'row']);
+        self::assertSame(['id' => 'v1', 'name' => 'row', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => ['p1.wide', 10], 'count' => 3], $again($moved, 1)['steps'][1]);
+        self::assertSame([[100.0, 100.0, 20.0], [140.0, 110.0, 20.0], [180.0, 120.0, 20.0], [220.0, 130.0, 20.0]], $places($again($moved, 2)));
+        self::assertSame(['v1'], $again($moved, 3)['steps'][2]['of'], 'What hangs on it goes on doing so.');
+
+        $turned = $copy(['kind' => 'turn', 'about' => [200, 100], 'angle' => 90, 'copy' => true]);
+        self::assertSame([[100.0, 100.0, 20.0], [200.0, 0.0, 20.0], [300.0, 100.0, 20.0]], $places($again($turned, 1)));
+        $smaller = $copy(['kind' => 'resize', 'about' => [0, 0], 'factor' => 0.5, 'copy' => true]);
+        self::assertSame([[100.0, 100.0, 20.0], [50.0, 50.0, 10.0], [25.0, 25.0, 5.0]], $places($again($smaller, 1)));
+
+        // Turned and resized at once: the copy that was turned alone goes.
+        $both = $copy(['kind' => 'resize', 'of' => ['v0'], 'about' => [200, 100], 'factor' => 0.5], ['id' => 'v0', 'kind' => 'turn', 'of' => ['p1'], 'about' => [200, 100], 'angle' => 90, 'copy' => true]);
+        self::assertSame(['p1', 'v1', 's1'], array_column($again($both, 1)['steps'], 'id'));
+        self::assertSame([[100.0, 100.0, 20.0], [200.0, 50.0, 10.0], [225.0, 100.0, 5.0]], $places($again($both, 1)));
+    }
+
+    public function test_what_is_no_copy_does_not_go_on(): void
+    {
+        foreach ([['kind' => 'move', 'by' => [1, 0]], ['kind' => 'move', 'from' => [0, 0], 'to' => [9, 9], 'copy' => true], ['kind' => 'repeat.along', 'by' => [1, 0], 'count' => '2*3'], ['kind' => 'mirror', 'axis' => [[0, 0], [0, 9]], 'copy' => true]] as $said) {
+            try {
+                self::after(Sample::plan([['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 20], ['id' => 'v1', 'of' => ['p1'], ...$said]]), ['op' => 'again', 'id' => 'v1']);
+                self::fail($said['kind']);
+            } catch (Unusable $fault) {
+                self::assertSame(['/operations/0/id', 'a copy that was moved, turned or resized, or a repeat with a count'], [$fault->pointer, $fault->expected]);
+            }
+        }
+    }
+
     public function test_places_and_numbers_of_new_steps_are_named_by_them(): void
     {
         $edit = self::apply([

@@ -62,7 +62,7 @@ final class SnapTest extends TestCase
     {
         foreach ([
             'tangent' => [350, 410], 'circle-centre' => [350, 350], 'cell-centre' => [450, 150], 'midpoint' => [400, 410], 'end' => [680, 410], 'crossing' => [325.8, 410],
-            'intersection' => [200, 200], 'edge' => [222, 200],
+            'intersection' => [200, 200], 'edge' => [222, 200], 'quadrant' => [350, 290],
         ] as $kind => [$x, $y]) {
             $found = self::near($x + 0.2, $y - 0.1, 3, [$kind]);
             self::assertNotSame([], $found, $kind);
@@ -72,6 +72,20 @@ final class SnapTest extends TestCase
         }
         self::assertSame([], self::near(60, 60, 5));
         self::assertSame('nothing within reach', Snapper::why([]));
+    }
+
+    public function test_a_circle_and_a_disc_have_a_highest_and_a_lowest_place_that_follow_them(): void
+    {
+        $steps = static fn (float $radius): array => [['id' => 'c1', 'kind' => 'guide.circle', 'center' => [200, 200], 'radius' => $radius], ['id' => 'p1', 'kind' => 'part.circle', 'center' => [500, 300], 'radius' => $radius], ['id' => 'p2', 'kind' => 'part.ellipse', 'center' => [600, 600], 'radii' => [40, 20]]];
+        $found = Sample::scene(Sample::plan($steps(60)))->snapper()->near(new Vec(400, 300), 2000, ['quadrant']);
+        $at = array_combine(array_map(static fn (Candidate $one): string => $one->name, $found), $found);
+        self::assertCount(8, $at, 'An ellipse has none.');
+        foreach (['the highest place of circle 1' => [200, 140], 'the lowest place of circle 1' => [200, 260], 'the leftmost place of disc 1' => [440, 300], 'the lowest place of disc 1' => [500, 360]] as $name => [$x, $y]) {
+            self::assertEqualsWithDelta([$x, $y], [$at[$name]->at->x, $at[$name]->at->y], 1e-9);
+            $larger = Sample::scene(Sample::plan([...$steps(90), ['id' => 'c9', 'kind' => 'guide.circle', 'center' => $at[$name]->raw, 'radius' => 5]]));
+            $center = str_contains($name, 'disc') ? new Vec(500, 300) : new Vec(200, 200);
+            self::assertEqualsWithDelta(90.0, $larger->guides()['c9']->center()->distanceTo($center), 1e-6);
+        }
     }
 
     public function test_what_a_candidate_writes_leads_back_to_its_place(): void

@@ -3231,6 +3231,15 @@ export interface components {
             next: Record<string, never>[];
             /** @description Steps that are made before it, into which the pick goes. */
             before: Record<string, never>[];
+            /** @description Of a grid that fills the sheet the field for its cell, the one for the whole in whose place that is said, and what a cell takes across and down, as arithmetic behind its measure, and the fields that count across and down. */
+            fills: {
+                cell: string;
+                over: string | null;
+                wide: string;
+                high: string;
+                across: string;
+                down: string;
+            } | null;
             /** @description Whether it is for copies of something only. */
             copies: boolean;
             /**
@@ -3580,6 +3589,10 @@ export interface components {
             steps: number;
         } | {
             /** @constant */
+            op: "again";
+            id: string;
+        } | {
+            /** @constant */
             op: "rename-colour";
             name: string;
             to: string;
@@ -3659,7 +3672,7 @@ export interface components {
         /** @description A place that a pointer may have meant: how a plan writes it, and what people call it. */
         Candidate: {
             /** @enum {unknown} */
-            kind: "intersection" | "corner" | "crossing" | "tangent" | "midpoint" | "cell-centre" | "circle-centre" | "part-centre" | "end" | "edge";
+            kind: "intersection" | "corner" | "crossing" | "tangent" | "midpoint" | "cell-centre" | "circle-centre" | "part-centre" | "end" | "quadrant" | "edge";
             at: number[];
             raw: unknown;
             name: string;
@@ -3733,7 +3746,7 @@ export interface components {
         SnapGroup: {
             of: string[];
             /** @enum {unknown} */
-            kind: "intersection" | "corner" | "crossing" | "tangent" | "midpoint" | "cell-centre" | "circle-centre" | "part-centre" | "end" | "edge";
+            kind: "intersection" | "corner" | "crossing" | "tangent" | "midpoint" | "cell-centre" | "circle-centre" | "part-centre" | "end" | "quadrant" | "edge";
             name: string;
             raws: unknown[];
             places: number[];
@@ -3756,7 +3769,7 @@ export interface components {
             x: number;
             y: number;
             reach: number;
-            kinds?: ("intersection" | "corner" | "crossing" | "tangent" | "midpoint" | "cell-centre" | "circle-centre" | "part-centre" | "end" | "edge")[];
+            kinds?: ("intersection" | "corner" | "crossing" | "tangent" | "midpoint" | "cell-centre" | "circle-centre" | "part-centre" | "end" | "quadrant" | "edge")[];
             without?: string[];
         };
         /** @description What can be taken hold of on the sheet to change a number of a step, and how the number follows from where it is dragged to. */

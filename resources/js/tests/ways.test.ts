@@ -6,8 +6,8 @@ import type { Bench } from '../editor/model/verbs/verb';
 import { besideIt, closing, turnOnLattice } from '../editor/model/verbs/ways';
 import { asked, EVALUATED, plan } from './core';
 
-const shown = (steps: object[]) => new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, []);`, { plan: plan(steps) }), 'page');
-const bench = (steps: object[], parts: string[]): Bench => ({ scene: shown(steps), page: { plan: plan(steps) }, pick: { mode: 'parts', parts } }) as unknown as Bench;
+const shown = (steps: Record<string, unknown>[]) => new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, []);`, { plan: plan(steps) }), 'page');
+const bench = (steps: Record<string, unknown>[], parts: string[]): Bench => ({ scene: shown(steps), page: { plan: plan(steps) }, pick: { mode: 'parts', parts } }) as unknown as Bench;
 
 const outline = (id: string, points: (number | string)[][]) => ({ id, kind: 'part.outline', points });
 /** A lozenge with sides of 60, standing on its corner, turned by so many thirds of a turn about 400, 400. */
@@ -17,7 +17,7 @@ const lozenge = (id: string, thirds: number) => outline(id, [[0, 0], [1, 0], [1,
     return [400 + cos * x - sin * y, 400 + sin * x + cos * y];
 }));
 
-const CLOSING: [string, object[], string[]][] = [
+const CLOSING: [string, Record<string, unknown>[], string[]][] = [
     ['a square', [{ id: 'p1', kind: 'part.rectangle', corners: [[100, 100], [160, 180]] }], ['p1']],
     ['two squares side by side', [{ id: 'p1', kind: 'part.rectangle', corners: [[100, 100], [150, 150]] }, { id: 'p2', kind: 'part.rectangle', corners: [[150, 100], [200, 150]] }], ['p1', 'p2']],
     ['a hexagon of three lozenges', [lozenge('p1', 0), lozenge('p2', 1), lozenge('p3', 2)], ['p1', 'p2', 'p3']],
@@ -38,8 +38,8 @@ describe('the ways of a pattern', () => {
     });
 
     it('are said by measures where a part has them, so that they follow it', () => {
-        expect(closing(bench(...(CLOSING[2]?.slice(1) as [object[], string[]])))).toEqual({ a: ['p1.wide', 0], b: ['p1.wide/2', 'p1.wide*sqrt(3)/2'] });
-        expect(closing(bench(...(CLOSING[0]?.slice(1) as [object[], string[]])))).toEqual({ a: ['p1.wide', 0], b: [0, 'p1.high'] });
+        expect(closing(bench(...(CLOSING[2]?.slice(1) as [Record<string, unknown>[], string[]])))).toEqual({ a: ['p1.wide', 0], b: ['p1.wide/2', 'p1.wide*sqrt(3)/2'] });
+        expect(closing(bench(...(CLOSING[0]?.slice(1) as [Record<string, unknown>[], string[]])))).toEqual({ a: ['p1.wide', 0], b: [0, 'p1.high'] });
     });
 
     it('are twice the width for what does not close up, also where its area is that of what would', () => {
@@ -53,7 +53,7 @@ describe('a line beside another', () => {
     it('lies across it, by a share of the grid, as often as makes a square', () => {
         const grid = { id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 10, rows: 10, cell: [80, 80] };
         const line = (to: number[]) => ({ id: 'c1', kind: 'guide.line', through: [[80, 80], to] });
-        const one = (steps: object[]) => besideIt(bench(steps, []), 'c1');
+        const one = (steps: Record<string, unknown>[]) => besideIt(bench(steps, []), 'c1');
         expect(one([grid, line([80, 720])])).toEqual({ by: ['g1.cellw', 0], count: 9 });
         expect(one([grid, line([400, 80])])).toEqual({ by: [0, 'g1.cellw'], count: 5 });
         expect(one([line([80, 480])])).toEqual({ by: [100, 0], count: 5 });
@@ -61,12 +61,12 @@ describe('a line beside another', () => {
 });
 
 describe('a hexagon on a triangular grid', () => {
-    it.each([[0, 30], [30, 0], [10, 40], [90, 0]])('turned by %s lies on its lines when turned by %s', (angle, turn) => {
+    it.each([[0, 30], [30, null], [10, 40], [90, null]])('turned by %s lies on its lines when turned by %s', (angle, turn) => {
         const steps = [{ id: 'g1', kind: 'grid.triangular', origin: [100, 100], side: 40, columns: 12, rows: 12, angle }];
         expect(turnOnLattice(bench(steps, []))).toBe(turn);
     });
 
     it('stands as it is where there is none', () => {
-        expect(turnOnLattice(bench([], []))).toBe(0);
+        expect(turnOnLattice(bench([], []))).toBeNull();
     });
 });

@@ -27,10 +27,10 @@ export interface Landed {
 const MOST_OWN = 16;
 
 /** What things settle on. */
-export const SETTLES: Found['kind'][] = ['intersection', 'corner', 'crossing', 'tangent', 'end', 'circle-centre', 'part-centre', 'cell-centre', 'midpoint'];
+export const SETTLES: Found['kind'][] = ['intersection', 'corner', 'crossing', 'tangent', 'end', 'quadrant', 'circle-centre', 'part-centre', 'cell-centre', 'midpoint'];
 
 /** What of things is put there. */
-const OWN: Found['kind'][] = ['corner', 'crossing', 'end', 'circle-centre', 'part-centre'];
+const OWN: Found['kind'][] = ['corner', 'crossing', 'end', 'quadrant', 'circle-centre', 'part-centre'];
 
 /** The places of things, nearest to where they were taken first: those that the plan says, then their corners, ends and centres. */
 export function ownPlaces(plan: Plan, scene: Scene, kinds: Kind[], index: SnapIndex | null, names: readonly string[], taken: Way): Own[] {

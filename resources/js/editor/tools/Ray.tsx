@@ -1,11 +1,13 @@
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
+import type { Step } from '../../api/client';
 import type { Camera } from '../model/camera';
 import { type Hover, REACH } from '../model/pick/hover';
 import { stepIn } from '../model/pick/Picking';
 import { problemText } from '../model/problem';
 import { anchorAt, mapOf, pulledTo, type Pulled, rayOperations, type Turners, turnsOf } from '../model/ray';
-import { handleShape, partShape } from '../model/scene/geometry';
+import { guideShape, handleShape, partShape } from '../model/scene/geometry';
 import { stepOf } from '../model/scene/steps';
+import { copiedByHand } from '../model/verbs/kept';
 import type { Verb } from '../model/verbs/verb';
 import { verbsFor } from '../model/verbs/verbs';
 import { useAsking } from '../state/asking';
@@ -47,22 +49,24 @@ export function Ray({ view, show, onClick }: Given) {
     const { picking } = usePicks();
     const { asking, kept, placeWanted } = useAsking();
     const { shownAs, worked } = useView();
-    const { mode, parts, held } = usePick(picking);
-    const bounds = useMemo(() => around(parts.map((name) => partShape(stepOf(scene, stepIn(name))?.geometry)?.data.measures.bounds)), [parts, scene]);
-    const isFree = parts.every((name) => {
+    const { mode, parts, lines, held } = usePick(picking);
+    const names = mode === 'lines' ? lines : parts;
+    const bounds = useMemo(() => around(names.map((name) => boundsOf(stepOf(scene, stepIn(name))))), [names, scene]);
+    const isFree = names.every((name) => {
         const step = stepOf(scene, stepIn(name));
         return step !== undefined && step.fast !== true && !step.hidden && (worked === null || worked.has(step.id));
     });
     // Copies and pieces have no box of their own here.
-    if (mode !== 'parts' || parts.length === 0 || bounds === null || held || !isFree || parts.some((name) => name !== stepIn(name)) || asking !== null || kept !== null || placeWanted !== null || shownAs === 'outlines') return null;
-    return <RayOf key={parts.join()} names={parts} bounds={bounds} view={view} show={show} onClick={onClick} />;
+    if ((mode !== 'parts' && mode !== 'lines') || names.length === 0 || bounds === null || held || !isFree || names.some((name) => name !== stepIn(name)) || asking !== null || kept !== null || placeWanted !== null || shownAs === 'outlines') return null;
+    return <RayOf key={names.join()} mode={mode} names={names} bounds={bounds} view={view} show={show} onClick={onClick} />;
 }
 
-function RayOf({ names, bounds, view, show, onClick }: Given & { names: readonly string[]; bounds: [number, number, number, number] }) {
+function RayOf({ mode, names, bounds, view, show, onClick }: Given & { mode: 'parts' | 'lines'; names: readonly string[]; bounds: [number, number, number, number] }) {
     const { page, kinds, change, preview, added, told, snapPlaces } = useSheet();
     const { scene } = page;
     const { picking, select } = usePicks();
-    const verbs = useMemo(() => verbsFor({ page, scene, kinds, pick: { ...picking.get(), mode: 'parts', parts: names }, picking, selected: null, colour: null }), [page, scene, kinds, picking, names]);
+    const { setLast } = useAsking();
+    const verbs = useMemo(() => verbsFor({ page, scene, kinds, pick: { ...picking.get(), mode, parts: names, lines: names }, picking, selected: null, colour: null }), [page, scene, kinds, picking, mode, names]);
     const turners = turnersOf(verbs);
     const [moved, setMoved] = useState<{ raw: unknown; at: [number, number] } | null>(null);
     const [pulled, setPulled] = useState<{ at: [number, number]; anchor: boolean } | null>(null);
@@ -125,17 +129,19 @@ function RayOf({ names, bounds, view, show, onClick }: Given & { names: readonly
     }
 
     async function put(by: Pulled, isCopy: boolean): Promise<void> {
-        const made = operations(by, isCopy);
-        const refused = made.length === 0 ? null : await change(made);
+        const changes = operations(by, isCopy);
+        const refused = changes.length === 0 ? null : await change(changes);
         setPulled(null);
         show(null);
-        if (made.length === 0 || refused !== null) void preview(null);
+        if (changes.length === 0 || refused !== null) void preview(null);
         if (refused !== null) told.set(problemText(refused));
-        const { parts } = added();
-        if (refused === null && parts.length > 0) {
-            picking.pickParts(parts);
-            select(parts.at(-1) ?? null);
-        }
+        const made = added()[mode];
+        const last = made.at(-1);
+        if (refused !== null || last === undefined) return;
+        if (mode === 'parts') picking.pickParts(made);
+        else picking.pickLines(made);
+        select(last);
+        if (isCopy) setLast(copiedByHand(last));
     }
 
     function dropAnchor(event: PointerEvent): void {
@@ -175,7 +181,7 @@ function RayOf({ names, bounds, view, show, onClick }: Given & { names: readonly
     // Of what is small the middle is what it is dragged by; where a place of it lies there already, that is taken hold of.
     const places = names.flatMap((name) => Object.values(handleShape(stepOf(scene, name)?.geometry ?? null).at));
     const isTaken = places.some((flat) => flat.some((x, k) => k % 2 === 0 && Math.hypot(x - anchor.at[0], (flat[k + 1] ?? NaN) - anchor.at[1]) * view.scale < NEAR));
-    const hasRoom = !isTaken && (moved !== null || Math.min(right - left, bottom - top) * view.scale >= ROOM);
+    const hasRoom = !isTaken && (moved !== null || (mode === 'lines' ? Math.max : Math.min)(right - left, bottom - top) * view.scale >= ROOM);
     const [ax, ay] = seen(anchor.at);
     const [rx, ry] = seen(pulled !== null && !pulled.anchor ? pulled.at : ring);
     return (
@@ -221,10 +227,15 @@ function pullWords({ angle, factor }: Pulled, isCopy: boolean): string {
     return `${isCopy ? 'a copy ' : ''}${said.length === 0 ? 'as it was' : said.join(', ')}`;
 }
 
-/** The box around several. */
+/** The box around a part, or around a guide; a grid is turned by its own number. */
+function boundsOf(step: Step | undefined): readonly number[] | undefined {
+    return step?.role === 'guide' ? guideShape(step.geometry)?.bounds() : partShape(step?.geometry)?.data.measures.bounds;
+}
+
+/** The box around several; null where one of them has none. */
 function around(all: (readonly number[] | undefined)[]): [number, number, number, number] | null {
-    const boxes = all.filter((one): one is readonly number[] => one !== undefined);
-    if (boxes.length === 0) return null;
+    const boxes = all.filter((one) => one !== undefined);
+    if (boxes.length === 0 || boxes.length < all.length) return null;
     const side = (k: number): number[] => boxes.map((one) => one[k] ?? 0);
     return [Math.min(...side(0)), Math.min(...side(1)), Math.max(...side(2)), Math.max(...side(3))];
 }

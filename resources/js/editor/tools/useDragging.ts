@@ -7,6 +7,8 @@ import { stepIn } from '../model/pick/Picking';
 import { problemText } from '../model/problem';
 import { handleShape } from '../model/scene/geometry';
 import { stepOf } from '../model/scene/steps';
+import { copiedByHand } from '../model/verbs/kept';
+import { useAsking } from '../state/asking';
 import { useLatest } from '../state/useLatest';
 import { usePicks } from '../state/pick';
 import { useSheet } from '../state/sheet';
@@ -35,6 +37,7 @@ interface Lies {
 export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
     const { page, scene, kinds, preview, change, snapPlaces, added, told } = useSheet();
     const { picking, select } = usePicks();
+    const { setLast } = useAsking();
     const { moving, moverOf } = useMoving();
     const held = useRef<Held | null>(null);
     const sheet = page.id;
@@ -117,7 +120,9 @@ export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
         if (parts.length > 0) picking.pickParts(parts);
         else if (lines.length > 0) picking.pickLines(lines);
         const last = parts.at(-1) ?? lines.at(-1);
-        if (last !== undefined) select(last);
+        if (last === undefined) return;
+        select(last);
+        if (one.now.alt || one.now.ctrl) setLast(copiedByHand(last));
     }
 
     return {

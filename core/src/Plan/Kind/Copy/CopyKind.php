@@ -42,6 +42,15 @@ abstract class CopyKind extends Kind
         return $given->isOn('keep') || $given->isOn('copy');
     }
 
+    /**
+     * @param  array<array-key, mixed>  $said
+     * @return array<string, mixed>|null null where the count is arithmetic
+     */
+    final protected static function oneMore(array $said): ?array
+    {
+        return is_int($said['count'] ?? null) ? ['count' => $said['count'] + 1] : null;
+    }
+
     final protected static function things(): StepsField
     {
         return StepsField::partsOrGuides('of', 'parts');

@@ -92,6 +92,11 @@ final class RepeatAlongKind extends CopyKind
         ];
     }
 
+    public function again(array $said, callable $other): ?array
+    {
+        return self::oneMore($said);
+    }
+
     public function evaluate(Arguments $given): Part|Guide
     {
         $rows = $given->whole('rows');

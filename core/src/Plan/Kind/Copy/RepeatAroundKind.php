@@ -85,6 +85,11 @@ final class RepeatAroundKind extends CopyKind
         ];
     }
 
+    public function again(array $said, callable $other): ?array
+    {
+        return self::oneMore($said);
+    }
+
     public function evaluate(Arguments $given): Part|Guide
     {
         $count = $given->whole('count');

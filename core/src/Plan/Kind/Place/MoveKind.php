@@ -77,6 +77,11 @@ final class MoveKind extends TransformKind
         return [$release, $beside, ...$aligned, ...self::forBoth('Move by…', 1, 'shift, nudge, translate, offset, slide, displace', 'Moves what is picked by a way, across and down.', ['by' => ['{share:10}', 0]], ['by'], 'M6 26h14v14h-14zM28 8h14v14h-14zM20 26L28 22'), ...self::forBoth('Move to…', 2, 'snap to, position, place at, bring to, translate, align', 'Moves what is picked so that one place of it comes to lie on another.', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
     }
 
+    public function again(array $said, callable $other): ?array
+    {
+        return self::isCopy($said) && isset($said['by']) ? ['kind' => 'repeat.along', 'of' => $said['of'] ?? [], 'by' => $said['by'], 'count' => 3] : null;
+    }
+
     public function pulls(Arguments $given, Result $result): array
     {
         return $given->has('by') ? [Pull::vector('by', self::bounds($given)->center(), $given->vec('by'))] : [];

@@ -39,6 +39,21 @@ final class ResizeKind extends TransformKind
         return self::forBoth('Resize…', 5, 'scale, enlarge, shrink, grow, stretch, size, smaller', 'Makes what is picked so many times as large, from a place.', ['about' => '{centre}', 'factor' => 1.5], ['factor', 'about'], 'M8 24h16v16h-16zM8 8h32v32h-16');
     }
 
+    /** What was turned and resized at once is a copy that was turned, resized. */
+    public function again(array $said, callable $other): ?array
+    {
+        if (! isset($said['factor'], $said['about'])) {
+            return null;
+        }
+        $turned = self::isCopy($said) ? null : $other($this->namesake($said) ?? '');
+        $isBoth = $turned !== null && ($turned['kind'] ?? null) === 'turn' && self::isCopy($turned) && ($turned['about'] ?? null) === $said['about'];
+        if (! $isBoth && ! self::isCopy($said)) {
+            return null;
+        }
+
+        return ['kind' => 'repeat.around', 'of' => ($isBoth ? $turned : $said)['of'] ?? [], 'center' => $said['about'], 'count' => 3, 'angle' => $isBoth ? $turned['angle'] ?? 0 : 0, 'factor' => $said['factor']];
+    }
+
     public function pulls(Arguments $given, Result $result): array
     {
         $bounds = self::bounds($given);

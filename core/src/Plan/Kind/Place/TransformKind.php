@@ -34,11 +34,17 @@ abstract class TransformKind extends CopyKind
         return true;
     }
 
+    /** @param  array<array-key, mixed>  $said */
+    final protected static function isCopy(array $said): bool
+    {
+        return ($said['copy'] ?? false) === true;
+    }
+
     public function namesake(array $said): ?string
     {
         $of = is_array($said['of'] ?? null) && count($said['of']) === 1 ? array_values($said['of'])[0] : null;
 
-        return is_string($of) && ($said['copy'] ?? false) !== true ? $of : null;
+        return is_string($of) && ! self::isCopy($said) ? $of : null;
     }
 
     public function evaluate(Arguments $given): Part|Guide

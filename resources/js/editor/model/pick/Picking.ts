@@ -5,10 +5,10 @@ export type PickMode = 'points' | 'cells' | 'parts' | 'lines' | 'paint' | 'trace
 
 /** What the pointer reaches for when it picks points; no kinds mean that it takes the place as it is. */
 export const REACHES = {
-    everything: ['intersection', 'corner', 'crossing', 'tangent', 'midpoint', 'cell-centre', 'circle-centre', 'part-centre', 'end', 'edge'],
+    everything: ['intersection', 'corner', 'crossing', 'tangent', 'midpoint', 'cell-centre', 'circle-centre', 'part-centre', 'end', 'quadrant', 'edge'],
     'intersections and corners': ['intersection', 'corner', 'crossing', 'tangent'],
     'middles and centres': ['midpoint', 'cell-centre', 'circle-centre', 'part-centre'],
-    'ends and edges': ['end', 'edge'],
+    'ends and edges': ['end', 'quadrant', 'edge'],
     'nothing, free places': [],
 } satisfies Record<string, Candidate['kind'][]>;
 

@@ -12,6 +12,14 @@ export interface Done {
     looksOf?: string | null;
 }
 
+/** The name of what was copied by hand. */
+export const COPIED = 'copied by hand';
+
+/** A copy that was made by hand: said again, it goes on. */
+export function copiedByHand(id: string): Done {
+    return { name: COPIED, label: 'Copy', from: null, answers: { id } };
+}
+
 /** Looks that are taken up from a part, and given to others one after another. */
 export function givingLooks(from: string | null): Done {
     return { name: 'looks', label: 'Give its looks on', from: 'parts', answers: {}, looksOf: from };

@@ -41,7 +41,7 @@ export function fromParts(bench: Bench, kind: Kind, offer: Offer, ids: string[],
 /** The step of an offer, with those that are made before and behind it. */
 export function withOthers(bench: Bench, offer: Offer, said: Record<string, unknown>, near: string | null): Operation[] {
     const add = (step: unknown): Operation => ({ op: 'add', step: step as Record<string, unknown> });
-    const alone = offer.next.length === 0 && offer.before.length === 0 && offer.from !== 'parts';
+    const alone = offer.next.length === 0 && offer.before.length === 0 && offer.from !== 'parts' && offer.from !== 'guides';
     const before = offer.before.map((one) => add(placed(filled(one, bench, near), bench.pick)));
     return [...before, add(alone ? said : { ...said, id: '+new' }), ...offer.next.map((next) => add(answered(filled(next, bench, near), said)))];
 }
@@ -98,7 +98,9 @@ export function taken(kind: Kind, takes: string, ids: string[]): Record<string, 
 
 export function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build: (step: Record<string, unknown>) => Operation[]): Verb {
     const start: Record<string, unknown> = {};
-    const preset = { ...(filled(offer.preset, bench, near) as Record<string, unknown>), ...(offer.from === 'ground' ? overPicture(bench.scene, offer.preset) : {}) };
+    const fits = { ...(filled(offer.preset, bench, near) as Record<string, unknown>), ...(offer.from === 'ground' ? overPicture(bench.scene, offer.preset) : {}) };
+    // What nothing fits is not said.
+    const preset = Object.fromEntries(Object.entries(fits).filter(([, value]) => value !== null));
     for (const field of offer.asks) {
         start[field] = nested(preset, field) ?? kind.fields.find((one) => one.name === field)?.default ?? null;
     }

@@ -27,10 +27,10 @@ export function sidesOf(scene: Scene, part: number): string | number {
     return `${grid.id}.side${whole === 1 ? '' : `*${whole}`}`;
 }
 
-/** The grid that lies there, where it is a triangular one. */
+/** The grid that lies there, where it is one of triangles, which have a height. */
 export function latticeOf(scene: Scene): Step | undefined {
     const grid = scene.steps.findLast((step) => step.role === 'grid' && !step.hidden);
-    return grid?.kind === 'grid.triangular' ? grid : undefined;
+    return (grid?.numbers['rise'] ?? 0) > 0 ? grid : undefined;
 }
 
 /** By how many times two lengths differ. */

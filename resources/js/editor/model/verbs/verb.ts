@@ -27,6 +27,8 @@ export interface Verb {
     says: string;
     kind?: Kind;
     asks: string[];
+    /** What else is answered by an answer. */
+    follow?: (before: Record<string, unknown>, after: Record<string, unknown>) => Record<string, unknown>;
     /** The operations for the given answers, by field name. */
     operations: (answers: Record<string, unknown>) => Operation[];
     /** What the questions begin with. */

@@ -3,12 +3,14 @@ import { stepIn } from '../pick/Picking';
 import { ownerOf } from '../pick/owner';
 import { gridShape, imageShape } from '../scene/geometry';
 import { stepOf } from '../scene/steps';
+import { filling } from './fillingGrids';
 import { fromCells } from './fromCells';
 import { fromParts, fromPoints, taken, verb, withOthers } from './making';
 import { drawingIn, opening } from './opening';
 import { pointVerbs } from './pointVerbs';
 import { isThere } from './presets';
 import { FIT_PICTURE } from './sayings';
+import { boxOf } from './shares';
 import { type Bench, type Family, type Group, nameOf, offers, plainVerb, type Verb } from './verb';
 
 /** The verbs that fit the present pick, and those for which more has to be picked. All that make a step come from what its kind offers. */
@@ -36,7 +38,10 @@ export function verbsFor(bench: Bench): Verb[] {
         );
         return fit === null ? made : [...made, fit];
     }
-    const onGround = offers(kinds, 'ground').map(([kind, offer]): Verb => ({ ...verb(kind, offer, bench, null, (step) => [{ op: 'add', step }]), group: 'grids' }));
+    const onGround = offers(kinds, 'ground').map(([kind, offer]): Verb => {
+        const made: Verb = { ...verb(kind, offer, bench, null, (step) => [{ op: 'add', step }]), group: 'grids' };
+        return offer.fills === null || boxOf(bench.scene) !== null ? made : filling(made, kind, offer.fills, bench.scene);
+    });
     const said = bench.asked === undefined ? [] : saidFirst(bench, bench.asked);
     return [...onGround, ...drawable(bench), ...said];
 }

@@ -37,12 +37,12 @@ function boxOf(scene: Scene, name: string): Box | undefined {
     return bounds === undefined ? undefined : [bounds[0] ?? 0, bounds[1] ?? 0, bounds[2] ?? 0, bounds[3] ?? 0];
 }
 
-/** Degrees by which what has six corners is turned so that its corners lie in the ways of a triangular grid. */
-export function turnOnLattice({ page, scene }: Bench): number {
+/** Degrees by which what has six corners is turned so that its corners lie in the ways of a triangular grid; null where it lies so anyway. */
+export function turnOnLattice({ page, scene }: Bench): number | null {
     const grid = latticeOf(scene);
-    if (grid === undefined) return 0;
+    if (grid === undefined) return null;
     const said = page.plan.steps.find((step) => step.id === grid.id)?.['angle'];
-    return (((30 + (typeof said === 'number' ? said : 0)) % 60) + 60) % 60;
+    return (((30 + (typeof said === 'number' ? said : 0)) % 60) + 60) % 60 || null;
 }
 
 /** How high a triangle of equal sides is. */

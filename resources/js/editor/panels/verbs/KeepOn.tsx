@@ -1,5 +1,6 @@
 import type { Picking } from '../../model/pick/Picking';
 import { MODE_OF } from '../../model/verbs/kept';
+import { shortLabel } from '../../model/verbs/words';
 import { type AskingState, useAsking } from '../../state/asking';
 import { usePicks } from '../../state/pick';
 
@@ -26,7 +27,7 @@ export function KeepOn({ onKept }: { onKept: () => void }) {
             }}
         >
             <kbd className="rounded-sm bg-honey px-1.5 py-[3px] font-sans text-[11.5px] leading-none font-medium text-umber">K</kbd>
-            <span className="truncate">Keep on: {last.label.toLowerCase()}</span>
+            <span className="truncate">Keep on: {shortLabel(last.label).toLowerCase()}</span>
         </button>
     );
 }

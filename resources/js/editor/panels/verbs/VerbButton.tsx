@@ -1,5 +1,6 @@
 import { Tooltip } from 'radix-ui';
 import type { Verb } from '../../model/verbs/verb';
+import { shortLabel } from '../../model/verbs/words';
 import { digitOf } from './useShelf';
 
 /** A verb with its number; pointed at, it says what it does. */
@@ -26,7 +27,7 @@ export function VerbButton({ verb, tight, pressed = false, onPress }: { verb: Ve
 
 /** What is drawn by one pull is called by its shape alone; what asks for more has dots. */
 function labelOf({ label, group, needs }: Verb): string {
-    if (group === 'shapes' || group === 'lines') return label.replace('…', '').replace(/, centre and .*$/, '');
+    if (group === 'shapes' || group === 'lines') return shortLabel(label);
     return needs > 0 ? `${label.replace('…', '')}…` : label;
 }
 

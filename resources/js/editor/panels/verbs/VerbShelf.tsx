@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { Pick } from '../../model/pick/Picking';
 import { stepOf } from '../../model/scene/steps';
 import { FAMILIES, type Verb } from '../../model/verbs/verb';
+import { shortLabel } from '../../model/verbs/words';
 import { usePick, usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
 import { memberLabel } from '../../tools/useHits';
@@ -23,7 +24,7 @@ const TWO_ROWS = 1290;
 
 /** About as many pixels as a verb takes with its picture. */
 function widthOf({ label, picture, from }: Verb): number {
-    const words = from === 'ground' ? label.replace(/ grid$/, '') : label.replace(/, centre and .*$/, '');
+    const words = from === 'ground' ? label.replace(/ grid$/, '') : shortLabel(label);
     return 7.2 * words.length + 38 + (picture ? 26 : 0);
 }
 

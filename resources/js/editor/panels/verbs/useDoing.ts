@@ -4,8 +4,8 @@ import { problemText } from '../../model/problem';
 import type { Pick } from '../../model/pick/Picking';
 import { answersOf, asked, type Asking, enoughBent, isDrawn } from '../../model/verbs/asking';
 import { hearsOf } from '../../model/verbs/hears';
-import { MODE_OF } from '../../model/verbs/kept';
-import { answeredAnew, groupOf, type Verb } from '../../model/verbs/verb';
+import { COPIED, MODE_OF } from '../../model/verbs/kept';
+import { answeredAnew, groupOf, plainVerb, type Verb } from '../../model/verbs/verb';
 import { useAsking } from '../../state/asking';
 import { usePick, usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
@@ -126,7 +126,15 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
         if (isLeft) setAsking(null);
     }, [isLeft, setAsking]);
 
-    const again = last === null ? undefined : verbs.find((verb) => verb.name === last.name && verb.needs === 0);
+    const copied = last?.name === COPIED ? String(last.answers['id']) : null;
+    const isCopied = copied !== null && [...pick.parts, ...pick.lines].join() === copied;
+    const again = last === null ? undefined : isCopied ? goingOn(copied) : verbs.find((verb) => verb.name === last.name && verb.needs === 0);
+
+    /** What was copied by hand goes on as a repeat, one more each time. */
+    async function goOn(verb: Verb): Promise<void> {
+        const refused = await change(verb.operations({}));
+        setProblem(refused === null ? null : problemText(refused));
+    }
     return {
         now,
         problem,
@@ -140,7 +148,7 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
         },
         again,
         doAgain: () => {
-            if (again !== undefined && last !== null) void run(again, { ...again.start, ...last.answers });
+            if (again !== undefined && last !== null) void (isCopied ? goOn(again) : run(again, { ...again.start, ...last.answers }));
         },
         setProblem,
     };
@@ -148,7 +156,12 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
 
 function answered(old: Asking, now: Verb | null, answers: Record<string, unknown>): Asking {
     const next = { ...old.answers, ...answers };
-    return { ...old, answers: { ...next, ...following(now?.kind?.fields ?? [], old.answers, next) } };
+    return { ...old, answers: { ...next, ...following(now?.kind?.fields ?? [], old.answers, next), ...(now ?? old.verb).follow?.(old.answers, next) } };
+}
+
+/** Of a copy that was made by hand a repeat, of a repeat one more. */
+function goingOn(id: string): Verb {
+    return { ...plainVerb(COPIED, 'Again', 'Goes on with the copy as a repeat, one more each time.', 'copy', 1, () => [{ op: 'again', id }]), from: 'parts' };
 }
 
 /** The one before where the other says the same. */

@@ -1,0 +1,78 @@
+import type { Field, Kind, Offer, Scene } from '../../../api/client';
+import type { Verb } from './verb';
+
+type Fills = NonNullable<Offer['fills']>;
+
+const ROUND = 1e-9;
+
+/** What a plan has no field for: it is said by where the grid begins and how large it is. */
+const MARGIN = { name: 'margin', label: 'margin', type: 'number', measure: 'length', required: false, default: null, when: null, handle: null, says: 'How much of the sheet is left all around.' } as unknown as Field;
+
+/** What is said of the cell as one length, also where a plan has two. */
+function cellField(kind: Kind, { cell }: Fills): Field | undefined {
+    const field = kind.fields.find(({ name }) => name === cell);
+    return field === undefined || field.type === 'number' ? field : ({ ...MARGIN, name: cell, label: field.label, says: 'How large a cell is: as many as there is room for.' } as Field);
+}
+
+/** `40`, `sheet.width/20` is no number yet. */
+function lengthIn(value: unknown): number | null {
+    return typeof value === 'number' && value > 0 ? value : null;
+}
+
+/** A grid that is asked for by its cell, and has as many as there is room for, or by their count, and fills the sheet; all of it, or within a margin. */
+export function filling(made: Verb, kind: Kind, fills: Fills, scene: Scene): Verb {
+    const { cell, over, across, down } = fills;
+    const field = cellField(kind, fills);
+    if (field === undefined) return made;
+    const { width, height } = scene.sheet;
+    const least = Math.min(width, height);
+    const size = (behind: string): number => (behind === '' ? 1 : Math.sqrt(3) / 2);
+    const [wide, high] = [size(fills.wide), size(fills.high)];
+    const room = (left: unknown): [number, number] => {
+        const given = typeof left === 'number' ? left : least / 10;
+        return [width - 2 * given, height - 2 * given];
+    };
+    /** What fits between the margins; of cells that are wider than high, or higher than wide, there is no one length. */
+    const cellFor = ({ [across]: columns, [down]: rows, margin: left }: Record<string, unknown>): number | null => {
+        const [along, below] = room(left);
+        if (typeof columns !== 'number' || typeof rows !== 'number' || columns < 1 || rows < 1 || along <= 0 || below <= 0) return null;
+        const [one, other] = [along / (columns * wide), below / (rows * high)];
+        if (over !== null && Math.abs(one - other) > 1e-6 * one) return null;
+        return Number(Math.min(one, other).toFixed(6));
+    };
+    // Of a sheet that is not square a tenth of either side is left, which is no one length.
+    const margin = width === height ? least / 10 : null;
+    const start = { ...made.start, margin };
+    // How it is turned, or what it is cut to, changes what there is room for.
+    const isAsOffered = (answers: Record<string, unknown>): boolean => made.asks.every((name) => [across, down, cell, 'show', 'subdivisions'].includes(name) || JSON.stringify(answers[name]) === JSON.stringify(made.start[name]));
+    return {
+        ...made,
+        kind: { ...kind, fields: [...kind.fields.filter(({ name }) => name !== cell), field, MARGIN] },
+        asks: made.asks.flatMap((name) => (name === cell ? [cell, 'margin'] : [name])),
+        start: { ...start, [cell]: cellFor(start) },
+        follow: (before, after) => {
+            const isChanged = (name: string): boolean => JSON.stringify(before[name]) !== JSON.stringify(after[name]);
+            const isCounted = isChanged(across) || isChanged(down);
+            if (!isAsOffered(after)) return {};
+            const length = lengthIn(after[cell]);
+            const leads = isChanged(cell) ? (after[cell] === null ? 'count' : 'cell') : isCounted ? 'count' : (after['leads'] ?? 'count');
+            if (leads === 'count') return isCounted || isChanged('margin') || isChanged(cell) ? { leads, [cell]: cellFor(after) } : {};
+            const [along, below] = room(after['margin']);
+            const many = (way: number, share: number): number => Math.max(1, Math.floor(way / ((length ?? 1) * share) + ROUND));
+            return length === null ? { leads } : { leads, [across]: many(along, wide), [down]: many(below, high) };
+        },
+        operations: ({ margin: left = null, leads, [cell]: length = null, ...answers }) => {
+            const step = made.operations(answers);
+            if (leads === undefined || (length === null && (over === null || leads === 'cell'))) return step;
+            const centred = (side: string, count: unknown, behind: string): string => `(sheet.${side}-${String(count)}*(${String(length)})${behind})/2`;
+            const said: Record<string, unknown> = leads === 'cell' || over === null
+                ? { origin: [centred('width', answers[across], fills.wide), centred('height', answers[down], fills.high)], [cell]: over === null ? length : [length, length] }
+                : left === margin || left === null ? {} : { origin: [left, left], [over]: ['width', 'height'].map((side) => `sheet.${side}-2*(${String(left)})`) };
+            return step.map((one) => {
+                if (one.op !== 'add') return one;
+                const rest = Object.fromEntries(Object.entries(one.step).filter(([name]) => !(cell in said && name === over)));
+                return { ...one, step: { ...rest, ...said } };
+            });
+        },
+    };
+}
