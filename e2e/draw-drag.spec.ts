@@ -233,19 +233,19 @@ test('a place of a sentence is clicked at once, or chosen from those that fit', 
             { id: 't1', kind: 'turn', of: ['p2'], about: [400, 400], angle: 30 },
         ],
     });
-    await page.getByRole('button', { name: /^about of turn 1: / }).click();
+    await page.getByRole('button', { name: /^about of disc 1: / }).click();
     // Its own centre, and where the repeat turns, are among them.
     await expect(page.getByRole('button', { name: 'the centre of disc 1' })).toBeVisible();
     await page.getByRole('button', { name: 'where repeat 1 turns' }).click();
     await desk.revision(2);
     expect((await steps(desk)).at(-1)).toMatchObject({ about: 'g1@4,4' });
     // A click on the sheet answers while the list is open.
-    await page.getByRole('button', { name: /^about of turn 1: / }).click();
+    await page.getByRole('button', { name: /^about of disc 1: / }).click();
     await page.mouse.click(...(await desk.at(641, 559)));
     await desk.revision(3);
     expect((await steps(desk)).at(-1)).toMatchObject({ about: 'g1@7,6' });
     // Coordinates may be typed with arithmetic; what is no place is told in words, and stays.
-    await page.getByRole('button', { name: /^about of turn 1: / }).click();
+    await page.getByRole('button', { name: /^about of disc 1: / }).click();
     await type(page.getByLabel('Across', { exact: true }), '100+20');
     await type(page.getByLabel('Down', { exact: true }), 'x');
     await page.keyboard.press('Enter');

@@ -159,7 +159,7 @@ test('a copy and a piece are picked by themselves; picked parts go along the gri
     // Two steps down and one across become one move.
     await desk.sheet.press('Shift+ArrowDown');
     await desk.revision(6);
-    await expect(page.locator('[data-picked="1"]')).toHaveText(/move 1/);
+    await expect(page.locator('[data-picked="1"]')).toHaveText(/repeat 1/);
     await desk.sheet.press('Shift+ArrowDown');
     await desk.revision(7);
     await desk.sheet.press('Shift+ArrowRight');

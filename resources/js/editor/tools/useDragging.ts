@@ -16,6 +16,9 @@ import { useMoving } from '../state/useMoving';
 import { memberLabel } from './useHits';
 import { type Spot, STILL } from './tool';
 
+/** Pixels by which what else it settles on is nearer than where it touches. */
+const BESIDE = 2;
+
 interface Held {
     names: string[];
     from: Spot;
@@ -66,7 +69,8 @@ export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
         const [x = 0, y = 0] = settled.center;
         const [dx, dy] = wayOf(one);
         const far = (way: readonly [number, number]): number => Math.hypot(way[0] - dx, way[1] - dy);
-        if (so.landed !== null && far(so.way) <= far([x - one.center[0], y - one.center[1]])) return so;
+        // Where both are the same place, or nearly, that it touches is what is meant.
+        if (so.landed !== null && far(so.way) + BESIDE / view.scale <= far([x - one.center[0], y - one.center[1]])) return so;
         return { way: [x - one.center[0], y - one.center[1]], landed: null, touches: settled.touches };
     }
 

@@ -54,7 +54,7 @@ final class TriangularGridKind extends GridKind
     public function offers(): array
     {
         return [new Offer(
-            label: 'Triangular grid', from: 'ground', family: Family::Make, key: 4, words: 'triangles, hexagon, isometric, honeycomb, tessellation, sixty degrees',
+            label: 'Triangular grid', from: 'ground', family: Family::Make, key: 4, words: 'triangles, hexagonal tiling, isometric, honeycomb, tessellation, sixty degrees',
             says: 'Equal triangles, as a rhomb or filling a rectangle.',
             // Rows are √3/2 of a side apart, so that nine are about as high as eight sides are wide.
             preset: ['origin' => ['sheet.width/10', 'sheet.height/10'], 'side' => 'min(sheet.width, sheet.height)/10', 'columns' => 8, 'rows' => 9, 'field' => 'rectangle'],

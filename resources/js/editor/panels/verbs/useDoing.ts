@@ -1,4 +1,5 @@
-import { type Dispatch, type SetStateAction, useCallback, useEffect, useState } from 'react';
+import { type Dispatch, type SetStateAction, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { following } from '../../ask/fields/PicturedChoice';
 import { problemText } from '../../model/problem';
 import type { Pick } from '../../model/pick/Picking';
@@ -41,6 +42,11 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
     const problem = refusal?.pick === pick && refusal.revision === page.revision ? refusal.text : null;
     const setProblem = useCallback((text: string | null): void => setRefusal(text === null ? null : { text, pick: picking.get(), revision: page.revision }), [picking, page.revision]);
 
+    const present = useRef(asking);
+    useLayoutEffect(() => {
+        present.current = asking;
+    }, [asking]);
+
     async function run(verb: Verb, answers: Record<string, unknown>): Promise<void> {
         const before = picking.get();
         const operations = verb.operations(answers);
@@ -74,7 +80,10 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
         open(groupOf(verb) === 'grids' ? 'shapes' : groupOf(verb));
         if (drawn !== null) {
             const made = pickMade.later();
-            setAsking((old) => (old === null || old.verb.name !== drawn.verb.name ? old : asked(drawn.verb, old.answers, made ?? old.before)));
+            // Left while it was on its way, it is picked at once, unless something else is by now.
+            if (present.current === null && made !== null && isNothing(picking.get())) picking.restore(made);
+            // At once: whoever leaves in the next moment finds it picked.
+            flushSync(() => setAsking((old) => (old === null || old.verb.name !== drawn.verb.name ? old : asked(drawn.verb, old.answers, made ?? old.before))));
             return;
         }
         // Unless something else is being picked by now.
@@ -132,6 +141,7 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
 
     /** What was copied by hand goes on as a repeat, one more each time. */
     async function goOn(verb: Verb): Promise<void> {
+        onDone();
         const refused = await change(verb.operations({}));
         setProblem(refused === null ? null : problemText(refused));
     }
@@ -162,6 +172,10 @@ function answered(old: Asking, now: Verb | null, answers: Record<string, unknown
 /** Of a copy that was made by hand a repeat, of a repeat one more. */
 function goingOn(id: string): Verb {
     return { ...plainVerb(COPIED, 'Again', 'Goes on with the copy as a repeat, one more each time.', 'copy', 1, () => [{ op: 'again', id }]), from: 'parts' };
+}
+
+function isNothing({ points, parts, lines, count }: Pick): boolean {
+    return points.length + parts.length + lines.length + count === 0;
 }
 
 /** The one before where the other says the same. */
