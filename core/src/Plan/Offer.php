@@ -39,10 +39,10 @@ final readonly class Offer
      *                                         the longer way; `{this}`, `{first}`, `{last}` in the preset stand for their ids, `{share}` for the share
      *                                         of the way, and `column` and `row` change places where the longer way is down
      * @param  bool  $copies  whether it is for copies of something only, not for whole steps
-     * @param  array{cell: string, over: string|null, wide: string, high: string, across: string, down: string}|null  $fills  of a grid that fills the sheet: the field for its cell, the one for the
+     * @param  array{cell: string, over: string|null, wide: string, high: string, across: string, down: string, whole: bool}|null  $fills  of a grid that fills the sheet: the field for its cell, the one for the
      *                                                                                          whole in whose place that is said, and what a cell takes
      *                                                                                          across and down, as arithmetic behind its measure, and the fields that count
-     *                                                                                          across and down
+     *                                                                                          across and down; whether it is a whole number of units
      * @param  string|null  $only  the kind that what is picked has to be of
      */
     public function __construct(

@@ -3231,7 +3231,7 @@ export interface components {
             next: Record<string, never>[];
             /** @description Steps that are made before it, into which the pick goes. */
             before: Record<string, never>[];
-            /** @description Of a grid that fills the sheet the field for its cell, the one for the whole in whose place that is said, and what a cell takes across and down, as arithmetic behind its measure, and the fields that count across and down. */
+            /** @description Of a grid that fills the sheet the field for its cell, the one for the whole in whose place that is said, and what a cell takes across and down, as arithmetic behind its measure, and the fields that count across and down; and whether it is a whole number of units. */
             fills: {
                 cell: string;
                 over: string | null;
@@ -3239,6 +3239,7 @@ export interface components {
                 high: string;
                 across: string;
                 down: string;
+                whole: boolean;
             } | null;
             /** @description Whether it is for copies of something only. */
             copies: boolean;

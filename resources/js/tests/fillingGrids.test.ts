@@ -51,12 +51,14 @@ describe('a grid on an empty sheet', () => {
         expect(laid(answered({ margin: 20 }, { cell: 60 }))).toMatchObject({ cells: 16 * 11 });
     });
 
-    it('fills what the margin leaves where its count is said, also after a cell was', () => {
+    it('fills what the margin leaves where its count is said; what was said of the cell stays so', () => {
         const { answered, laid } = grid('Rectangular grid');
         expect(laid(answered({ margin: 40 }))).toMatchObject({ findings: 0, cells: 64, box: [40, 40, 760, 760], step: { origin: [40, 40], size: ['sheet.width-2*(40)', 'sheet.height-2*(40)'] } });
-        const answers = answered({ margin: 0 }, { cell: 50 }, { columns: 10 }, { rows: 10 });
-        expect(answers['cell']).toBe(80);
-        expect(laid(answers)).toMatchObject({ cells: 100, box: [0, 0, 800, 800] });
+        expect(laid(answered({ margin: 0 }, { columns: 10 }, { rows: 10 }))).toMatchObject({ cells: 100, box: [0, 0, 800, 800] });
+        const answers = answered({ cell: 50 }, { columns: 10 });
+        expect(answers).toMatchObject({ cell: 50, columns: 10, rows: 12 });
+        expect(laid(answers)).toMatchObject({ cells: 120, box: [150, 100, 650, 700] });
+        expect(answered({ columns: 24 }, { rows: 20 }, { cell: 20 })).toMatchObject({ columns: 24, rows: 20, cell: 20 });
         expect(laid(answered({ columns: 12 }))).toMatchObject({ cells: 96, box: [80, 80, 720, 720] });
     });
 
@@ -70,6 +72,14 @@ describe('a grid on an empty sheet', () => {
         expect(Math.max((box[2] ?? 0) - (box[0] ?? 0), (box[3] ?? 0) - (box[1] ?? 0))).toBeLessThanOrEqual(800.001);
         const byCount = answered({ margin: 0 }, { [across]: 20 });
         expect(byCount['side']).toBeCloseTo(Math.min(800 / (20 * wide), 800 / (Number(byCount[down]) * high)), 5);
+    });
+
+    it('of pixels has them as large as whole ones can be', () => {
+        const { answered, laid, verb } = grid('Pixel grid', 800, 640);
+        expect(verb.start).toMatchObject({ columns: 40, rows: 32, cell: 20 });
+        expect(laid(answered({ columns: 15 }, { rows: 14 }))).toMatchObject({ findings: 0, step: { columns: 15, rows: 14, cell: 45, origin: [0, 0] } });
+        expect(answered({ cell: 7 })).toMatchObject({ columns: 114, rows: 91 });
+        expect(laid(verb.start)).toMatchObject({ step: { columns: 40, rows: 32, cell: 20 } });
     });
 
     it('keeps to what is said where it is turned', () => {

@@ -69,7 +69,7 @@ final class RectangularGridKind extends GridKind
                 'size' => ['sheet.width*0.8', 'sheet.height*0.8'],
             ],
             asks: ['columns', 'rows', 'cell', 'subdivisions', 'show'],
-            fills: ['cell' => 'cell', 'over' => 'size', 'wide' => '', 'high' => '', 'across' => 'columns', 'down' => 'rows'],
+            fills: ['cell' => 'cell', 'over' => 'size', 'wide' => '', 'high' => '', 'across' => 'columns', 'down' => 'rows', 'whole' => false],
             picture: 'M6 6H42V42H6ZM15 6V42M24 6V42M33 6V42M6 15H42M6 24H42M6 33H42',
         )];
     }

@@ -19,6 +19,10 @@ function lengthIn(value: unknown): number | null {
     return typeof value === 'number' && value > 0 ? value : null;
 }
 
+function saidBefore(answers: Record<string, unknown>): string[] {
+    return Array.isArray(answers['said']) ? (answers['said'] as string[]) : [];
+}
+
 /** A grid that is asked for by its cell, and has as many as there is room for, or by their count, and fills the sheet; all of it, or within a margin. */
 export function filling(made: Verb, kind: Kind, fills: Fills, scene: Scene): Verb {
     const { cell, over, across, down } = fills;
@@ -29,7 +33,7 @@ export function filling(made: Verb, kind: Kind, fills: Fills, scene: Scene): Ver
     const size = (behind: string): number => (behind === '' ? 1 : Math.sqrt(3) / 2);
     const [wide, high] = [size(fills.wide), size(fills.high)];
     const room = (left: unknown): [number, number] => {
-        const given = typeof left === 'number' ? left : least / 10;
+        const given = fills.whole ? 0 : typeof left === 'number' ? left : least / 10;
         return [width - 2 * given, height - 2 * given];
     };
     /** What fits between the margins; of cells that are wider than high, or higher than wide, there is no one length. */
@@ -38,7 +42,7 @@ export function filling(made: Verb, kind: Kind, fills: Fills, scene: Scene): Ver
         if (typeof columns !== 'number' || typeof rows !== 'number' || columns < 1 || rows < 1 || along <= 0 || below <= 0) return null;
         const [one, other] = [along / (columns * wide), below / (rows * high)];
         if (over !== null && Math.abs(one - other) > 1e-6 * one) return null;
-        return Number(Math.min(one, other).toFixed(6));
+        return fills.whole ? Math.max(1, Math.floor(Math.min(one, other))) : Number(Math.min(one, other).toFixed(6));
     };
     // Of a sheet that is not square a tenth of either side is left, which is no one length.
     const margin = width === height ? least / 10 : null;
@@ -48,24 +52,27 @@ export function filling(made: Verb, kind: Kind, fills: Fills, scene: Scene): Ver
     return {
         ...made,
         kind: { ...kind, fields: [...kind.fields.filter(({ name }) => name !== cell), field, MARGIN] },
-        asks: made.asks.flatMap((name) => (name === cell ? [cell, 'margin'] : [name])),
-        start: { ...start, [cell]: cellFor(start) },
+        asks: made.asks.flatMap((name) => (name === cell && !fills.whole ? [cell, 'margin'] : [name])),
+        start: fills.whole ? made.start : { ...start, [cell]: cellFor(start) },
+        // What a person said stays as it is said; the rest follows.
         follow: (before, after) => {
             const isChanged = (name: string): boolean => JSON.stringify(before[name]) !== JSON.stringify(after[name]);
-            const isCounted = isChanged(across) || isChanged(down);
-            if (!isAsOffered(after)) return {};
+            const said = [...new Set([...saidBefore(before), ...[across, down, cell, 'margin'].filter(isChanged)])].filter((name) => name !== cell || after[cell] !== null);
+            if (said.length === 0 || !isAsOffered(after)) return {};
+            if (!said.includes(cell)) return { said, [cell]: cellFor(after) };
             const length = lengthIn(after[cell]);
-            const leads = isChanged(cell) ? (after[cell] === null ? 'count' : 'cell') : isCounted ? 'count' : (after['leads'] ?? 'count');
-            if (leads === 'count') return isCounted || isChanged('margin') || isChanged(cell) ? { leads, [cell]: cellFor(after) } : {};
             const [along, below] = room(after['margin']);
-            const many = (way: number, share: number): number => Math.max(1, Math.floor(way / ((length ?? 1) * share) + ROUND));
-            return length === null ? { leads } : { leads, [across]: many(along, wide), [down]: many(below, high) };
+            const many = (name: string, way: number, share: number): Record<string, number> => (length === null || said.includes(name) ? {} : { [name]: Math.max(1, Math.floor(way / (length * share) + ROUND)) });
+            return { said, ...many(across, along, wide), ...many(down, below, high) };
         },
-        operations: ({ margin: left = null, leads, [cell]: length = null, ...answers }) => {
+        operations: ({ margin: left = null, said: spoken, [cell]: length = null, ...answers }) => {
             const step = made.operations(answers);
-            if (leads === undefined || (length === null && (over === null || leads === 'cell'))) return step;
+            const isByCell = saidBefore({ said: spoken }).includes(cell);
+            if (spoken === undefined || (length === null && (over === null || isByCell))) return step;
             const centred = (side: string, count: unknown, behind: string): string => `(sheet.${side}-${String(count)}*(${String(length)})${behind})/2`;
-            const said: Record<string, unknown> = leads === 'cell' || over === null
+            const said: Record<string, unknown> = fills.whole
+                ? { [cell]: length }
+                : isByCell || over === null
                 ? { origin: [centred('width', answers[across], fills.wide), centred('height', answers[down], fills.high)], [cell]: over === null ? length : [length, length] }
                 : left === margin || left === null ? {} : { origin: [left, left], [over]: ['width', 'height'].map((side) => `sheet.${side}-2*(${String(left)})`) };
             return step.map((one) => {

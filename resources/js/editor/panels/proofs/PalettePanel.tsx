@@ -149,10 +149,10 @@ function ColourEntry({ name, colour, give }: { name: string | null; colour: stri
 }
 
 /** Gives the picked parts a colour: inside, or along their rims. Null where no part is picked. */
-function useGiving(): ((name: string, what: 'fill' | 'stroke') => void) | null {
+function useGiving(): ((name: string, what: 'fill' | 'stroke', isByPointer: boolean) => void) | null {
     const { picking } = usePicks();
     const { kinds } = useSheet();
-    const { change, told, now } = useActs();
+    const { change, told, now, toSheet } = useActs();
     const pick = usePick(picking);
     const given = useRef<Promise<unknown>>(Promise.resolve());
     if (pick.mode !== 'parts' || pick.parts.length === 0) return null;
@@ -174,7 +174,9 @@ function useGiving(): ((name: string, what: 'fill' | 'stroke') => void) | null {
     }
 
     // One after the other: the second one changes what came of the first.
-    return (name, what) => {
+    return (name, what, isByPointer) => {
+        // Who clicks goes on with what is picked; who came by keys goes on from here.
+        if (isByPointer) toSheet();
         given.current = given.current.then(() => give(name, what));
     };
 }
@@ -189,8 +191,8 @@ function GivingSwatch({ name, colour, give }: { name: string; colour: string; gi
     if (give === null) return <span className="grid size-[34px] shrink-0 place-items-center"><Swatch colour={colour} size={18} /></span>;
     return (
         <span className="relative grid size-[34px] shrink-0 place-items-center">
-            <button type="button" className="absolute inset-[1px] rounded-full border-[3px] hover:border-[4px]" style={{ borderColor: colour }} aria-label={`Stroke with ${name}`} title={`Stroke what is picked with ${name}`} onClick={() => give(name, 'stroke')} />
-            <button type="button" className="relative size-6 rounded-full hover:scale-95" style={{ background: colour, boxShadow: '0 0 0 1.5px var(--color-paper), inset 0 0 0 1px rgba(27,33,64,.15)' }} aria-label={`Fill with ${name}`} title={`Fill what is picked with ${name}`} onClick={() => give(name, 'fill')} />
+            <button type="button" className="absolute inset-[1px] rounded-full border-[3px] hover:border-[4px]" style={{ borderColor: colour }} aria-label={`Stroke with ${name}`} title={`Stroke what is picked with ${name}`} onClick={(event) => give(name, 'stroke', event.detail > 0)} />
+            <button type="button" className="relative size-6 rounded-full hover:scale-95" style={{ background: colour, boxShadow: '0 0 0 1.5px var(--color-paper), inset 0 0 0 1px rgba(27,33,64,.15)' }} aria-label={`Fill with ${name}`} title={`Fill what is picked with ${name}`} onClick={(event) => give(name, 'fill', event.detail > 0)} />
         </span>
     );
 }

@@ -1,0 +1,211 @@
+import type { Page } from '@playwright/test';
+import { actionsOn } from './counting';
+import { DeskPage } from './desk';
+import { expect, test } from './journey';
+
+// What a hand does for the jobs that come up every day, from an empty sheet on, by what stands on the screen. How many actions each takes is held here.
+
+const VIEW = 'core/resources/library/harbour-view.png';
+
+const steps = async (desk: DeskPage) => (await desk.stored()).plan.steps;
+
+/** Says a verb in everyday words. */
+async function say(page: Page, words: string): Promise<void> {
+    await page.keyboard.press('/');
+    await page.keyboard.type(words);
+    await page.keyboard.press('Enter');
+}
+
+async function fill(desk: DeskPage, colour: string, revision: number): Promise<void> {
+    await desk.page.getByRole('button', { name: `Fill with ${colour}` }).click();
+    await desk.revision(revision);
+}
+
+const onlyOne = async (page: Page) => expect(page.locator('[data-picked="1"]')).toHaveCount(1);
+
+test('mandala by sectors: petals between arcs, kites and lamps, each all the way round', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Mandala by sectors');
+    await page.getByRole('button', { name: 'Polar grid' }).click();
+    await page.keyboard.press('Enter');
+    await desk.revision(2);
+
+    // Five rings of 64, ten sectors. A petal from ring 1 to ring 4: two places, both ways between them bent by a pull.
+    await page.keyboard.press('1');
+    await page.mouse.click(...(await desk.around(64, 0)));
+    await desk.dragAcross(await desk.around(256, 0), await desk.around(160, 15));
+    await desk.dragAcross(await desk.around(64, 0), await desk.around(160, -15));
+    await desk.revision(3);
+    await page.keyboard.press('Escape');
+    await onlyOne(page);
+    await say(page, 'around');
+    await page.keyboard.press('Enter');
+    await desk.revision(4);
+    await fill(desk, 'brick', 5);
+
+    // A kite over each spoke; around is still at hand by its number.
+    await page.keyboard.press('d');
+    await page.keyboard.press('1');
+    for (const [far, heading] of [[192, 18], [256, 30], [320, 18], [256, 6], [192, 18]] as const) await page.mouse.click(...(await desk.around(far, heading)));
+    await desk.revision(6);
+    await page.keyboard.press('Escape');
+    await onlyOne(page);
+    await page.keyboard.press('1');
+    await page.keyboard.press('Enter');
+    await desk.revision(7);
+    await fill(desk, 'lagoon', 8);
+
+    // And a lamp at the tip of every petal.
+    await page.keyboard.press('d');
+    await page.keyboard.press('4');
+    await desk.dragAcross(await desk.around(288, 0), await desk.around(320, 0));
+    await desk.revision(9);
+    await page.keyboard.press('Escape');
+    await onlyOne(page);
+    await page.keyboard.press('1');
+    await page.keyboard.press('Enter');
+    await desk.revision(10);
+    await fill(desk, 'sand', 11);
+
+    expect(await steps(desk)).toMatchObject([
+        { kind: 'grid.polar' },
+        { kind: 'part.outline' }, { kind: 'repeat.around', center: 'g1@0', count: 'g1.sectors' }, { fill: 'brick' },
+        { kind: 'part.outline' }, { kind: 'repeat.around', center: 'g1@0', count: 'g1.sectors' }, { fill: 'lagoon' },
+        { kind: 'part.circle' }, { kind: 'repeat.around', center: 'g1@0', count: 'g1.sectors' }, { fill: 'sand' },
+    ]);
+    for (const id of ['r1', 'r2', 'r3']) expect((await desk.measures(id))['pieces']).toBe(10);
+    expect(await actionsOn(page)).toBeLessThanOrEqual(30);
+});
+
+test('mandala by sectors, by keyboard alone', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Mandala by keys');
+    await desk.sheet.focus();
+    await say(page, 'polar grid');
+    await page.keyboard.press('Enter');
+    await desk.revision(2);
+    // Places are walked to: from the centre outwards along a spoke, and to the next one.
+    await say(page, 'outline');
+    await expect(page.getByRole('status').filter({ hasText: /Outline: / })).toBeVisible();
+    for (const keys of [['ArrowUp'], ['ArrowUp', 'ArrowRight'], ['ArrowUp', 'ArrowLeft']]) {
+        for (const key of keys) await page.keyboard.press(key);
+        await page.keyboard.press('Enter');
+    }
+    // Closed with what there is.
+    await page.keyboard.press('Enter');
+    await desk.revision(3);
+    await page.keyboard.press('Escape');
+    await onlyOne(page);
+    await say(page, 'around');
+    await page.keyboard.press('Enter');
+    await desk.revision(4);
+    await say(page, 'fill');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Enter');
+    await desk.revision(5);
+    expect(await steps(desk)).toMatchObject([{ kind: 'grid.polar' }, { kind: 'part.outline' }, { kind: 'repeat.around', center: 'g1@0', count: 'g1.sectors' }, { kind: 'style', of: ['r1'] }]);
+    expect((await desk.measures('r1'))['area']).toBeGreaterThan(1000);
+});
+
+test('pixel heart: half of it drawn with the mirror on, filled, a light set', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Pixel heart');
+    await page.getByRole('button', { name: 'Pixel grid' }).click();
+    await page.keyboard.type('15');
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('14');
+    // As large as whole pixels can be: 53 of 800.
+    await expect(page.getByLabel('cell', { exact: true })).toHaveValue('53');
+    await page.keyboard.press('Enter');
+    await desk.revision(2);
+    const cell = async (column: number, row: number) => desk.at((column - 0.5) * 53, (row - 0.5) * 53);
+    await page.getByRole('radio', { name: 'paint', exact: true }).click();
+    await page.getByLabel('Whether the brush is mirrored').selectOption('left to right');
+    await desk.sheet.press('3');
+    // Along the left half in one stroke.
+    const way: [number, number][] = [[8, 4], [7, 3], [6, 2], [5, 2], [4, 2], [3, 3], [2, 4], [2, 5], [2, 6], [2, 7], [3, 8], [4, 9], [5, 10], [6, 11], [7, 12], [8, 13]];
+    await page.mouse.move(...(await cell(8, 4)));
+    await page.mouse.down();
+    for (const [column, row] of way) await page.mouse.move(...(await cell(column, row)), { steps: 3 });
+    await page.mouse.up();
+    await desk.revision(3);
+    await page.getByRole('radio', { name: 'area', exact: true }).click();
+    await page.mouse.click(...(await cell(8, 8)));
+    await desk.revision(4);
+    await page.getByRole('radio', { name: 'cell by cell', exact: true }).click();
+    await page.getByLabel('Whether the brush is mirrored').selectOption('not');
+    await desk.sheet.press('6');
+    await desk.dragAcross(await cell(4, 4), await cell(4, 6));
+    await desk.revision(5);
+    const painted = (await steps(desk))[1];
+    const count = Object.fromEntries(Object.entries(painted?.['cells'] as Record<string, string>).map(([colour, runs]) => [colour, runs.split(' ').reduce((sum, run) => sum + 1 + Number(/\+(\d+)$/.exec(run)?.[1] ?? 0), 0)]));
+    expect(count['paper']).toBe(3);
+    // Both halves alike about column 8: the whole is odd, since one column is its own image.
+    expect(((count['brick'] ?? 0) + 3) % 2).toBe(0);
+    expect(count['brick']).toBeGreaterThan(90);
+    expect(await actionsOn(page)).toBeLessThanOrEqual(20);
+});
+
+test('picture into cells: brought in, a grid laid over it, every cell its colour', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Picture into cells');
+    await page.getByRole('button', { name: 'Bring a picture, a drawing or a sketch' }).click();
+    const chosen = page.waitForEvent('filechooser');
+    await page.getByRole('menuitem', { name: 'A picture' }).click();
+    await page.getByText('picture', { exact: true }).first().click();
+    await (await chosen).setFiles(VIEW);
+    await expect(page.getByText('brought in')).toBeVisible();
+    await page.getByRole('button', { name: 'Do it' }).click();
+    await desk.revision(2);
+    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await page.keyboard.press('Enter');
+    await desk.revision(3);
+    await say(page, 'sample');
+    await page.mouse.click(...(await desk.at(1, 1)));
+    await page.keyboard.press('Enter');
+    await desk.revision(4);
+    expect((await steps(desk)).at(-1)).toMatchObject({ kind: 'sample', picture: 'k1', on: 'g1' });
+    expect(await actionsOn(page)).toBeLessThanOrEqual(14);
+});
+
+test('ready grid, regions merged: seven circles laid, a petal and its neighbours made one, filled', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Ready grid');
+    await page.getByRole('button', { name: 'Ready constructions' }).click();
+    await page.getByRole('button', { name: /^Diagonal lattice/ }).click();
+    await desk.revision(2);
+    const before = (await steps(desk)).length;
+    await desk.mode('cells').click();
+    await desk.dragAcross(await desk.at(250, 250), await desk.at(360, 360));
+    await say(page, 'make a part');
+    await desk.revision(3);
+    await fill(desk, 'brick', 4);
+    const made = (await steps(desk)).slice(before);
+    expect(made).toMatchObject([{ kind: 'part.cells' }, { kind: 'style', fill: 'brick' }]);
+    expect((made[0]?.['cells'] as string[]).length).toBeGreaterThan(1);
+    expect((await desk.measures(made[0]?.id ?? ''))['pieces']).toBe(1);
+    expect(await actionsOn(page)).toBeLessThanOrEqual(14);
+});
+
+test('painting on two grids: a polar one over a square one, one stroke over both', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Two grids');
+    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await page.keyboard.press('Enter');
+    await desk.revision(2);
+    await say(page, 'polar grid');
+    await page.keyboard.press('Enter');
+    await desk.revision(3);
+    await page.getByRole('radio', { name: 'paint', exact: true }).click();
+    await desk.sheet.press('2');
+    await desk.dragAcross(await desk.at(90, 90), await desk.at(400, 200));
+    await desk.revision(4);
+    await desk.sheet.press('3');
+    await desk.dragAcross(await desk.at(500, 400), await desk.at(640, 400));
+    await desk.revision(5);
+    await page.mouse.click(...(await desk.at(700, 700)));
+    await desk.revision(6);
+    const paints = (await steps(desk)).filter(({ kind }) => kind === 'paint');
+    expect(new Set(paints.map((step) => step['on']))).toEqual(new Set(['g1', 'g2']));
+    expect(await actionsOn(page)).toBeLessThanOrEqual(15);
+});
