@@ -206,3 +206,56 @@ test('painting on two grids: a polar one over a square one, one stroke over both
     expect(new Set(paints.map((step) => step['on']))).toEqual(new Set(['g1', 'g2']));
     expect(await actionsOn(page)).toBeLessThanOrEqual(15);
 });
+
+test('overlapping petals: wider than their sectors, each over the next one all the way round', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Overlapping petals');
+    await page.getByRole('button', { name: 'Polar grid' }).click();
+    await page.keyboard.press('Enter');
+    await desk.revision(2);
+    await page.keyboard.press('1');
+    await page.mouse.click(...(await desk.around(64, 0)));
+    await desk.dragAcross(await desk.around(320, 0), await desk.around(192, 32));
+    await desk.dragAcross(await desk.around(64, 0), await desk.around(192, -32));
+    await desk.revision(3);
+    await page.keyboard.press('Escape');
+    await onlyOne(page);
+    await say(page, 'around');
+    await page.getByText('over the next one clockwise', { exact: true }).click();
+    await page.keyboard.press('Enter');
+    await desk.revision(4);
+    await fill(desk, 'brick', 5);
+    const rim = await page.getByRole('button', { name: 'Stroke with sand' }).boundingBox();
+    await page.mouse.click((rim?.x ?? 0) + 1.5, (rim?.y ?? 0) + (rim?.height ?? 0) / 2);
+    await desk.revision(6);
+    const [petal, ring, look] = (await steps(desk)).slice(1);
+    expect([petal, ring, look]).toMatchObject([{ kind: 'part.outline' }, { kind: 'repeat.around', count: 'g1.sectors', lap: 'clockwise' }, { fill: 'brick', stroke: { color: 'sand' } }]);
+    // Ten petals, each with as much to be seen as any other.
+    expect((await desk.measures('r1'))['pieces']).toBe(10);
+    expect(await actionsOn(page)).toBeLessThanOrEqual(15);
+});
+
+test('workspace of blocks: a pixel grid in blocks of six, as crosses, and a line over it by a broad nib', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Workspace of blocks');
+    await page.getByRole('button', { name: 'Pixel grid' }).click();
+    await page.keyboard.type('24');
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('24');
+    await page.getByLabel('block', { exact: true }).click();
+    await page.keyboard.type('6');
+    await page.getByText('crosses', { exact: true }).click();
+    await page.keyboard.press('Enter');
+    await desk.revision(2);
+    expect((await steps(desk))[0]).toMatchObject({ kind: 'grid.pixel', columns: 24, rows: 24, cell: 33, block: 6, show: 'crosses' });
+    await say(page, 'line');
+    await desk.dragAcross(await desk.at(6 * 33, 18 * 33), await desk.at(18 * 33, 6 * 33));
+    await desk.revision(3);
+    await page.keyboard.press('Escape');
+    await onlyOne(page);
+    await say(page, 'broad nib');
+    await page.keyboard.press('Enter');
+    await desk.revision(4);
+    expect((await steps(desk)).slice(1)).toMatchObject([{ kind: 'guide.line', through: ['g1@6,18', 'g1@18,6'] }, { kind: 'band', of: ['c1'] }]);
+    expect(await actionsOn(page)).toBeLessThanOrEqual(18);
+});

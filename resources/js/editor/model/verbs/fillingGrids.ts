@@ -48,7 +48,7 @@ export function filling(made: Verb, kind: Kind, fills: Fills, scene: Scene): Ver
     const margin = width === height ? least / 10 : null;
     const start = { ...made.start, margin };
     // How it is turned, or what it is cut to, changes what there is room for.
-    const isAsOffered = (answers: Record<string, unknown>): boolean => made.asks.every((name) => [across, down, cell, 'show', 'subdivisions'].includes(name) || JSON.stringify(answers[name]) === JSON.stringify(made.start[name]));
+    const isAsOffered = (answers: Record<string, unknown>): boolean => made.asks.every((name) => [across, down, cell, 'show', 'subdivisions', 'block'].includes(name) || JSON.stringify(answers[name]) === JSON.stringify(made.start[name]));
     return {
         ...made,
         kind: { ...kind, fields: [...kind.fields.filter(({ name }) => name !== cell), field, MARGIN] },
