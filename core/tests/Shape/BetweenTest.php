@@ -140,7 +140,7 @@ final class BetweenTest extends TestCase
         // In-betweens of in-betweens look like what lies between them.
         $nested = Sample::scene(Sample::plan([...$steps, ['id' => 'b1', 'kind' => 'between', 'of' => ['p0', 'p2'], 'steps' => 1], ['id' => 'b2', 'kind' => 'between', 'of' => ['p0', 'b1'], 'steps' => 1]]));
         $drawn = array_values(array_filter($nested->drawing, static fn ($one): bool => $one->id === 'b2'))[0] ?? self::fail('It is drawn.');
-        self::assertEqualsWithDelta(0.2 + (0.8 - 0.2) / 4, $drawn->styles[0]->opacity ?? 0.0, 1e-12);
+        self::assertEqualsWithDelta(0.2 + (0.8 - 0.2) / 4, $drawn->styles[0]?->opacity, 1e-12);
     }
 
     public function test_a_face_has_four_corners(): void
