@@ -157,6 +157,12 @@ test('picture into cells: brought in, a grid laid over it, every cell its colour
     await page.getByRole('button', { name: 'Rectangular grid' }).click();
     await page.keyboard.press('Enter');
     await desk.revision(3);
+    // It is proposed over the picture that lies there.
+    const made = await steps(desk);
+    const { scene } = await desk.stored();
+    const at = scene.steps.findIndex(({ id }) => made.find((step) => step.id === id)?.kind === 'picture');
+    const [wide = 0, high = 1] = (scene.geometry[scene.geometries[at] ?? ''] as unknown as { size: number[] }).size;
+    expect(made.find(({ kind }) => kind === 'grid.rectangular')).toMatchObject({ origin: [0, 0], size: [800, Math.round(((800 * high) / wide) * 1000) / 1000] });
     await say(page, 'sample');
     await page.mouse.click(...(await desk.at(1, 1)));
     await page.keyboard.press('Enter');

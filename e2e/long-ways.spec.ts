@@ -182,3 +182,28 @@ test('a grid is asked for by its cell, within a margin, and the counts follow; s
     expect((await steps(desk)).at(-1)).toMatchObject({ kind: 'pattern', group: 'p1', a: ['p1.wide', 0], b: ['p1.wide/2', 'p1.wide*sqrt(3)/2'] });
     expect((await desk.stored()).scene.findings.filter(({ code }) => ['copies-miss', 'copies-overlap'].includes(code))).toEqual([]);
 });
+
+test('several are dragged at once by any of them, and with Ctrl their copies stay behind as one', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await gridded(desk, 'Several at once');
+    await draw(desk, 'disc', [160, 160], [200, 160], 3);
+    await page.keyboard.press('Escape');
+    await draw(desk, 'disc', [320, 160], [360, 160], 4);
+    await page.keyboard.press('Control+a');
+    await expect(page.locator('[data-picked="2"]')).toHaveCount(1);
+    await desk.dragAcross(await desk.at(175, 180), await desk.at(175, 260));
+    await desk.revision(5);
+    expect((await steps(desk)).slice(1)).toMatchObject([{ center: 'g1@1,2' }, { center: 'g1@3,2' }]);
+    await page.keyboard.down('Control');
+    await desk.dragAcross(await desk.at(335, 260), await desk.at(335, 420));
+    await page.keyboard.up('Control');
+    await desk.revision(6);
+    expect((await steps(desk)).at(-1)).toMatchObject({ kind: 'move', of: ['p1', 'p2'], by: [0, 160], copy: true });
+    // What cannot be dragged so is put back: it goes on as it was with Escape.
+    await page.mouse.move(...(await desk.at(175, 420)));
+    await page.mouse.down();
+    await page.mouse.move(...(await desk.at(300, 500)), { steps: 5 });
+    await page.keyboard.press('Escape');
+    await page.mouse.up();
+    expect((await desk.stored()).revision).toBe(6);
+});

@@ -173,7 +173,7 @@ final readonly class Pixels
             }
             if ($cells !== [] && count($findings) < self::MOST) {
                 $findings[] = $this->found(Sort::HardEdge, $cells[0], "the edge of $colour on $other, at 45°, would be softer with $middle at ".count($cells).' of its steps')
-                    ->with($this->painting('Soften it', array_fill_keys($cells, (string) $middle)));
+                    ->with($this->painting('Soft edge', array_fill_keys($cells, (string) $middle)));
             }
         }
 
