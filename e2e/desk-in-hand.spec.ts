@@ -1,5 +1,6 @@
 import { expect, test } from './journey';
 import { DeskPage } from './desk';
+import { signedIn } from './signIn';
 
 /** An outline from place to place, closed where it began. */
 async function outline(desk: DeskPage, revision: number, corners: [number, number][]): Promise<void> {
@@ -167,4 +168,74 @@ test('the wheel moves the sheet, with Ctrl it zooms where the pointer is', async
     await expect.poll(async () => (await view())[0]).toBeGreaterThan(scale * 1.1);
     const [nx, ny] = await desk.at(200, 300);
     expect(Math.hypot(nx - (x - 30), ny - (y - 50))).toBeLessThan(60);
+});
+
+test.describe('where one and a half is written with a comma', () => {
+    test.use({ locale: 'de-DE' });
+
+    test('numbers of sentences and of questions are typed so', async ({ page }) => {
+        const desk = new DeskPage(page);
+        await desk.bring('Komma', {
+            format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+            steps: [{ id: 'p1', kind: 'part.circle', center: [400, 400], radius: 30 }],
+        });
+        await desk.setNumber('radius of disc 1', '37,5');
+        await desk.revision(2);
+        expect((await desk.stored()).plan.steps[0]).toMatchObject({ radius: 37.5 });
+        await desk.pick('parts', [[400, 400]]);
+        await desk.verb('place', 'Resize…');
+        await page.keyboard.type('1,5');
+        await page.keyboard.press('Enter');
+        await desk.revision(3);
+        expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'resize', factor: 1.5 });
+    });
+});
+
+test('keys that are held, pressed twice, or pressed where they mean nothing lose nothing', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Heavy hand', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+        steps: [{ id: 'p1', kind: 'part.circle', center: [200, 400], radius: 60 }, { id: 'p2', kind: 'part.circle', center: [500, 400], radius: 60 }],
+    });
+    await desk.pick('parts', [[200, 430]]);
+    // Delete, held: its repeats have nothing to take away, and take nothing else.
+    await page.keyboard.down('Delete');
+    for (let k = 0; k < 5; k++) await page.keyboard.down('Delete');
+    await page.keyboard.up('Delete');
+    await desk.revision(2);
+    expect((await desk.stored()).plan.steps.map(({ id }) => id)).toEqual(['p2']);
+    await page.keyboard.press('Control+z');
+    await expect(page.getByRole('button', { name: /^Step 1, disc 1$/ })).toBeVisible();
+
+    // Enter twice makes one, not two; digits that stand for nothing do nothing.
+    await desk.pick('parts', [[500, 430]]);
+    await desk.verb('copy', 'Along…');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Enter');
+    await expect.poll(async () => (await desk.stored()).plan.steps.filter(({ kind }) => kind === 'repeat.along').length).toBe(1);
+    const { revision } = await desk.stored();
+    await desk.sheet.focus();
+    for (const key of ['Enter', 'F7', 'ü', 'Control+Shift+9', 'Alt+j', '#']) await page.keyboard.press(key).catch(() => undefined);
+    expect((await desk.stored()).revision).toBe(revision);
+    await expect(page.locator('[data-picked="1"]')).toHaveCount(1);
+});
+
+test('a long press opens what fits what lies there, and picks it', async ({ browser }, info) => {
+    const context = await browser.newContext({ hasTouch: true, viewport: { width: 1280, height: 800 }, storageState: signedIn(info.parallelIndex) });
+    const page = await context.newPage();
+    const desk = new DeskPage(page);
+    await desk.bring('Long press', {
+        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+        steps: [{ id: 'p1', kind: 'part.circle', center: [400, 400], radius: 60 }],
+    });
+    const [x, y] = await desk.at(400, 430);
+    const touch = await context.newCDPSession(page);
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x, y }] });
+    await expect(page.getByRole('menuitem', { name: 'Hide', exact: true })).toBeVisible();
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    await expect(page.locator('[data-picked]')).toHaveText('With disc 1');
+    await page.getByRole('menuitem', { name: 'Hide', exact: true }).click();
+    await desk.revision(2);
+    expect((await desk.stored()).plan.steps[0]).toMatchObject({ hidden: true });
+    await context.close();
 });

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type PointerEvent, type RefObject, useRef, useState } from 'react';
+import { type KeyboardEvent, type PointerEvent, type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { Camera } from '../model/camera';
 import type { Hover } from '../model/pick/hover';
 import type { Spot, Tool } from './tool';
@@ -9,20 +9,45 @@ interface Given {
     pan: (dx: number, dy: number) => void;
     tool: Tool;
     hover: Hover | null;
+    /** A finger or a pen rests where it was set down, at a place of the page; whether that means something. */
+    onRest: (at: Where) => boolean;
 }
+
+type Where = Pick<PointerEvent, 'clientX' | 'clientY' | 'shiftKey' | 'altKey' | 'ctrlKey' | 'metaKey'>;
+
+/** Milliseconds after which a finger rests; browsers on tablets take as long, and some of them say nothing of it. */
+const RESTS = 550;
+
+/** Pixels that a resting finger moves anyway. */
+const UNSTEADY = 8;
 
 const FIRST = 0;
 
 const MIDDLE = 1;
 
 /** The one place that hears the pointer over the sheet: it moves the view while Space or the middle button is held, and hands all else to the tool. */
-export function useEngine({ box, view, pan, tool, hover }: Given) {
+export function useEngine({ box, view, pan, tool, hover, onRest }: Given) {
     /** Space is held: the sheet is moved, not picked from. */
     const [hand, setHand] = useState(false);
     const panning = useRef<{ x: number; y: number } | null>(null);
     const pressed = useRef(false);
+    const resting = useRef<{ at: Where; timer: ReturnType<typeof setTimeout> } | null>(null);
+    /** As it is when the finger has rested, not as it was when it was set down. */
+    const rest = useRef<(at: Where) => void>(() => undefined);
+    useLayoutEffect(() => {
+        rest.current = (at) => {
+            if (pressed.current && onRest(at)) cancel();
+        };
+    });
 
-    function spot(event: { clientX: number; clientY: number; shiftKey: boolean; altKey: boolean; ctrlKey: boolean; metaKey: boolean }): Spot {
+    function stir(): void {
+        if (resting.current !== null) clearTimeout(resting.current.timer);
+        resting.current = null;
+    }
+
+    useEffect(() => stir, []);
+
+    function spot(event: Where): Spot {
         const corner = box.current?.getBoundingClientRect();
         const [x, y] = [event.clientX - (corner?.left ?? 0), event.clientY - (corner?.top ?? 0)];
         return { x, y, at: [(x - view.x) / view.scale, (y - view.y) / view.scale], shift: event.shiftKey, alt: event.altKey, ctrl: event.ctrlKey || event.metaKey };
@@ -37,10 +62,18 @@ export function useEngine({ box, view, pan, tool, hover }: Given) {
             box.current?.setPointerCapture(event.pointerId);
             pressed.current = true;
             tool.down(here);
+            stir();
+            if (event.pointerType !== 'mouse') {
+                const { clientX, clientY, shiftKey, altKey, ctrlKey, metaKey } = event;
+                const at = { clientX, clientY, shiftKey, altKey, ctrlKey, metaKey };
+                resting.current = { at, timer: setTimeout(() => rest.current(at), RESTS) };
+            }
         }
     }
 
     function onPointerMove(event: PointerEvent): void {
+        const began = resting.current?.at;
+        if (began !== undefined && Math.hypot(event.clientX - began.clientX, event.clientY - began.clientY) > UNSTEADY) stir();
         const here = spot(event);
         if (panning.current !== null) {
             pan(here.x - panning.current.x, here.y - panning.current.y);
@@ -51,6 +84,7 @@ export function useEngine({ box, view, pan, tool, hover }: Given) {
     }
 
     function onPointerUp(event: PointerEvent): void {
+        stir();
         if (panning.current !== null) panning.current = null;
         else if (pressed.current) tool.up(spot(event));
         pressed.current = false;
@@ -59,6 +93,7 @@ export function useEngine({ box, view, pan, tool, hover }: Given) {
     /** False where nothing was under way. */
     function cancel(): boolean {
         const was = pressed.current;
+        stir();
         panning.current = null;
         pressed.current = false;
         if (was) tool.cancel();

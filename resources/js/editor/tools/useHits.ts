@@ -16,6 +16,8 @@ export interface HitWork {
     wantsPoint: boolean;
     /** What a click at a place of the sheet would pick; null where that is asked for elsewhere. */
     under: (context: CanvasRenderingContext2D, x: number, y: number, scale: number) => Hover | null;
+    /** A part or a line that lies there, whatever the pointer picks just now. */
+    stepUnder: (context: CanvasRenderingContext2D, x: number, y: number, scale: number) => Hover | null;
     /** A cell, with the whole run that a click reaches for. */
     cell: (grid: string, shape: GridShape, cell: number) => Hover;
 }
@@ -64,6 +66,18 @@ export function useHits(): HitWork {
         }
     }
 
+    function stepUnder(context: CanvasRenderingContext2D, x: number, y: number, scale: number): Hover | null {
+        context.save();
+        context.setTransform(1, 0, 0, 1, 0, 0);
+        try {
+            const [hit] = hits.partsAt(context, x, y);
+            const line = hit === undefined ? hits.lineAt(context, x, y, scale) : undefined;
+            return hit !== undefined ? { part: hit.step.id, name: hit.step.label } : line === undefined ? null : { line: line.id, name: line.label };
+        } finally {
+            context.restore();
+        }
+    }
+
     /** What of the roles that are asked for lies there: a line before a part. */
     function stepAt(context: CanvasRenderingContext2D, { roles = [], kinds }: Field, x: number, y: number, scale: number): Hover | null {
         const suits = (step: Step): boolean => roles.includes(step.role) && (kinds === undefined || kinds.includes(step.kind));
@@ -101,7 +115,7 @@ export function useHits(): HitWork {
         return { grid, cells: shape.run(number, pick.reach), address, run: `${grid}#${run}`, name: `the whole ${word}` };
     }
 
-    return { hits, wantsPoint, under, cell };
+    return { hits, wantsPoint, under, stepUnder, cell };
 }
 
 function sameAll<T>(some: T[], others: T[]): boolean {

@@ -8,7 +8,7 @@ import { useDragging } from './useDragging';
 import { PULL, usePlacing } from './usePlacing';
 import { useSweeping } from './useSweeping';
 import { type Hover, tellable } from '../model/pick/hover';
-import { stepIn } from '../model/pick/Picking';
+import { type Picking, stepIn } from '../model/pick/Picking';
 import { stepOf } from '../model/scene/steps';
 import type { HitWork } from './useHits';
 import type { Putting } from './usePutting';
@@ -26,6 +26,11 @@ interface Given {
 /** Whether two are of one thing, called alike. */
 function isSame(old: Hover | null, found: Hover | null): boolean {
     return old?.name === found?.name && old?.grid === found?.grid && old?.part === found?.part && old?.line === found?.line && old?.cells?.join() === found?.cells?.join();
+}
+
+function pickAlone(picking: Picking, found: Hover | null): void {
+    if (found?.part !== undefined) picking.pickParts([found.part]);
+    else if (found?.line !== undefined) picking.pickLines([found.line]);
 }
 
 /** What a press means: places where those are asked for; parts and lines are picked, and dragged; cells are picked across; where nothing lies a box is pulled up. */
@@ -152,6 +157,13 @@ export function usePickTool({ canvas, view, hit, putting, show }: Given) {
     /** What lies there is picked, unless it is already; where nothing lies the pick stays. */
     function reach({ x, y }: Spot): Hover | null {
         const found = wantsPoint ? null : under(x, y);
+        if (found === null && !wantsPoint) {
+            // What the pointer does not pick just now is meant, too.
+            const context = canvas.current?.getContext('2d');
+            const other = context ? hit.stepUnder(context, ...onSheet(x, y), view.scale) : null;
+            pickAlone(picking, other);
+            return other;
+        }
         if (found !== null && !isPicked(found) && !(found.cells !== undefined && putting.isPicked(found))) {
             picking.clear();
             pickAt(x, y);

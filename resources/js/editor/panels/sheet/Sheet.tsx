@@ -64,7 +64,7 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
     const traces = mode === 'trace' && placeWanted === null;
     const tracer = useTraceTool({ view, show });
     const { tool } = paints ? brushing : traces ? tracer : picker;
-    const engine = useEngine({ box, view, pan, tool, hover });
+    const engine = useEngine({ box, view, pan, tool, hover, onRest: openMenuAt });
     const brush = useSyncExternalStore(painter.subscribe, painter.getBrush);
     const bringing = useBringing();
     const zoom = (factor: number) => zoomAt(factor, size.width / 2, size.height / 2);
@@ -95,13 +95,19 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
     /** By a key it is for what is picked; by a pointer for what lies there. */
     function openMenu(event: MouseEvent): void {
         event.preventDefault();
-        if (asking !== null || tool !== picker.tool) return;
+        openMenuAt(event);
+    }
+
+    /** Whether there is one just now. */
+    function openMenuAt(event: Parameters<typeof engine.spot>[0]): boolean {
+        if (asking !== null || tool !== picker.tool) return false;
         const corner = box.current?.getBoundingClientRect();
         if (event.clientX === 0 && event.clientY === 0) setMenu([(corner?.left ?? 0) + size.width / 2, (corner?.top ?? 0) + size.height / 2]);
         else {
             picker.reach(engine.spot(event));
             setMenu([event.clientX, event.clientY]);
         }
+        return true;
     }
 
     return (
