@@ -49,6 +49,14 @@ export function filling(made: Verb, kind: Kind, fills: Fills, scene: Scene): Ver
     const start = { ...made.start, margin };
     // How it is turned, or what it is cut to, changes what there is room for.
     const isAsOffered = (answers: Record<string, unknown>): boolean => made.asks.every((name) => [across, down, cell, 'show', 'subdivisions', 'block'].includes(name) || JSON.stringify(answers[name]) === JSON.stringify(made.start[name]));
+    /** In the middle of the sheet by cells, or from margin to margin. */
+    function laidBy(isByCell: boolean, left: unknown, length: unknown, { [across]: columns, [down]: rows }: Record<string, unknown>): Record<string, unknown> {
+        const centred = (side: string, count: unknown, behind: string): string => `(sheet.${side}-${String(count)}*(${String(length)})${behind})/2`;
+        if (fills.whole) return { [cell]: length };
+        if (isByCell) return { origin: [centred('width', columns, fills.wide), centred('height', rows, fills.high)], [cell]: over === null ? length : [length, length] };
+        return left === null ? {} : { origin: [left, left], [over ?? '']: ['width', 'height'].map((side) => `sheet.${side}-2*(${String(left)})`) };
+    }
+
     return {
         ...made,
         kind: { ...kind, fields: [...kind.fields.filter(({ name }) => name !== cell), field, MARGIN] },
@@ -69,12 +77,7 @@ export function filling(made: Verb, kind: Kind, fills: Fills, scene: Scene): Ver
             const step = made.operations(answers);
             const isByCell = saidBefore({ said: spoken }).includes(cell);
             if (spoken === undefined || (length === null && (over === null || isByCell))) return step;
-            const centred = (side: string, count: unknown, behind: string): string => `(sheet.${side}-${String(count)}*(${String(length)})${behind})/2`;
-            const said: Record<string, unknown> = fills.whole
-                ? { [cell]: length }
-                : isByCell || over === null
-                ? { origin: [centred('width', answers[across], fills.wide), centred('height', answers[down], fills.high)], [cell]: over === null ? length : [length, length] }
-                : left === margin || left === null ? {} : { origin: [left, left], [over]: ['width', 'height'].map((side) => `sheet.${side}-2*(${String(left)})`) };
+            const said = laidBy(isByCell || over === null, left === margin ? null : left, length, answers);
             return step.map((one) => {
                 if (one.op !== 'add') return one;
                 const rest = Object.fromEntries(Object.entries(one.step).filter(([name]) => !(cell in said && name === over)));
