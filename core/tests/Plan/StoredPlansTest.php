@@ -6,14 +6,24 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Command\FolderPictures;
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\Evaluator;
+use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Core\View\SceneNumbers;
 
-/** Plans as they were stored before the format grew, with every form of address there was: they read and mean the same for ever. */
+/** Plans as they were stored, of every kind and with every form of address there was, and every operation: they read and mean the same for ever. */
 final class StoredPlansTest extends TestCase
 {
     private const FIXTURE = __DIR__.'/../fixtures/stored-plans.json';
+
+    private const OPERATIONS = __DIR__.'/../fixtures/stored-operations.json';
 
     /** @return iterable<string, array{array<string, mixed>, array<string, mixed>}> */
     public static function stored(): iterable
@@ -33,7 +43,7 @@ final class StoredPlansTest extends TestCase
     public function test_a_stored_plan_comes_to_what_it_came_to(array $plan, array $scene): void
     {
         /** @var array{grids: mixed, guides: mixed, overlays: mixed, parts: array<string, array<string, mixed>>, findings: mixed} $now */
-        $now = json_decode(json_encode(SceneNumbers::list($made = Sample::scene($plan)), JSON_THROW_ON_ERROR), true, flags: JSON_THROW_ON_ERROR);
+        $now = json_decode(json_encode(SceneNumbers::list($made = self::scene($plan)), JSON_THROW_ON_ERROR), true, flags: JSON_THROW_ON_ERROR);
         foreach ($made->parts() as $id => $part) {
             // Then what several figures cover counted for each of them.
             $each = array_sum(array_map(static fn (Figure $figure): float => $figure->area(), $part->figures()));
@@ -49,6 +59,60 @@ final class StoredPlansTest extends TestCase
             array_values(array_filter(is_array($findings) ? $findings : [], static fn (mixed $finding): bool => is_array($finding) && $finding['level'] !== 'note')),
         );
         self::assertSame($told($scene['findings']), $told($now['findings']));
+    }
+
+    public function test_every_kind_there_is_stands_in_a_stored_plan(): void
+    {
+        $stored = [];
+        foreach (self::stored() as [$plan]) {
+            /** @var list<array{kind: string}> $steps */
+            $steps = $plan['steps'];
+            array_push($stored, ...array_column($steps, 'kind'));
+        }
+        self::assertEqualsCanonicalizing(Kinds::all()->names(), array_values(array_unique($stored)));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, list<array<string, mixed>>, array<string, mixed>, string, list<string>}> */
+    public static function storedOperations(): iterable
+    {
+        /** @var list<array{name: string, plan: array<string, mixed>, operations: list<array<string, mixed>>, after: array<string, mixed>, label: string, added: list<string>}> $all */
+        $all = json_decode((string) file_get_contents(self::OPERATIONS), true, flags: JSON_THROW_ON_ERROR);
+        foreach ($all as $one) {
+            yield $one['name'] => [$one['plan'], $one['operations'], $one['after'], $one['label'], $one['added']];
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $plan
+     * @param  list<array<string, mixed>>  $operations
+     * @param  array<string, mixed>  $after
+     * @param  list<string>  $added
+     */
+    #[DataProvider('storedOperations')]
+    public function test_an_operation_does_what_it_did(array $plan, array $operations, array $after, string $label, array $added): void
+    {
+        $edit = PlanEdit::apply($plan, $operations, Kinds::all());
+        self::assertSame(json_encode($after, JSON_THROW_ON_ERROR), json_encode($edit->plan(), JSON_THROW_ON_ERROR));
+        self::assertSame([$label, $added], [$edit->label(), $edit->added()]);
+        self::assertSame($edit->plan(), PlanEdit::apply($edit->plan(), [], Kinds::all())->plan());
+    }
+
+    public function test_every_operation_there_is_is_stored(): void
+    {
+        try {
+            PlanEdit::apply(Sample::plan([]), [['op' => 'none']], Kinds::all());
+            self::fail('There is no such operation.');
+        } catch (Unusable $fault) {
+            self::assertEqualsCanonicalizing(explode(', ', substr($fault->expected, strlen('one of '))), array_keys(iterator_to_array(self::storedOperations())));
+        }
+    }
+
+    /** @param  array<string, mixed>  $plan */
+    private static function scene(array $plan): Scene
+    {
+        $kinds = Kinds::all()->withPictures(new FolderPictures(__DIR__.'/../fixtures'));
+
+        return (new Evaluator(new ArrayCache))->evaluate((new PlanReader($kinds))->fromArray($plan));
     }
 
     /** All that was said is said, to the last digits; more may be. */
