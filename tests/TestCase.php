@@ -6,6 +6,7 @@ use App\Models\Sheet;
 use App\Models\User;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase as Base;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 
@@ -13,6 +14,13 @@ use Illuminate\Testing\TestResponse;
 abstract class TestCase extends Base
 {
     use DatabaseTransactions;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        // A test is one transaction over all of its requests, which none of them holds open by itself.
+        DB::statement('SET LOCAL idle_in_transaction_session_timeout = 0');
+    }
 
     protected function person(string $email = 'ada@sternbild.test'): User
     {

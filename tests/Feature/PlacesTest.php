@@ -2,7 +2,6 @@
 
 namespace Tests\Feature;
 
-use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
 /** Questions about places of a sheet: what a pointer means, where a circle settles, how near outlines come. */
@@ -36,8 +35,6 @@ final class PlacesTest extends TestCase
 
     public function test_a_question_about_everything_at_once_is_refused_in_time(): void
     {
-        // The test holds one transaction open over all of its requests, which none of them does.
-        DB::statement('SET LOCAL idle_in_transaction_session_timeout = 0');
         $this->actingAs($this->person());
         $plan = self::guided();
         $plan['steps'] = array_map(static fn (int $k): array => ['id' => "c$k", 'kind' => 'guide.circle', 'center' => [400 + $k % 40, 400 + intdiv($k, 40)], 'radius' => 100 + $k / 10], range(1, 1500));
