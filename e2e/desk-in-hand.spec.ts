@@ -125,6 +125,8 @@ test('a swatch gives picked parts their fill inside and their stroke at its rim,
     await begun(desk);
     await outline(desk, 2, [[100, 100], [250, 100], [250, 250], [100, 250]]);
     await desk.pick('parts', [[175, 175]]);
+    // To change a colour has a sign of its own, beside its figures.
+    await expect(page.getByRole('button', { name: /^Colour lagoon/ }).locator('[data-edits]')).toBeVisible();
     await page.getByRole('button', { name: 'Fill with lagoon' }).click();
     const rim = await page.getByRole('button', { name: 'Stroke with sand' }).boundingBox();
     await page.mouse.click((rim?.x ?? 0) + 1.5, (rim?.y ?? 0) + (rim?.height ?? 0) / 2);

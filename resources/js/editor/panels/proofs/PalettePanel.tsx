@@ -88,6 +88,9 @@ function ColourEntry({ name, colour, give }: { name: string | null; colour: stri
                         <>
                             <span className="flex-1 truncate font-serif text-[15px] leading-tight italic">{name}</span>
                             <span className="text-[11.5px] text-slate tabular-nums">{colour}</span>
+                            <svg viewBox="0 0 12 12" className="size-3 shrink-0 fill-none stroke-slate" strokeWidth="1.1" aria-hidden="true" data-edits>
+                                <path d="M1.5 10.5L2.2 7.8L8.4 1.6L10.4 3.6L4.2 9.8ZM7 3L9 5" />
+                            </svg>
                         </>
                     )}
                 </Popover.Trigger>
