@@ -258,3 +258,71 @@ test('workspace of blocks: a pixel grid in blocks of six, as crosses, and a line
     expect((await steps(desk)).slice(1)).toMatchObject([{ kind: 'guide.line', through: ['g1@6,18', 'g1@18,6'] }, { kind: 'band', of: ['c1'] }]);
     expect(await actionsOn(page)).toBeLessThanOrEqual(18);
 });
+
+test('woven border: two bands around a panel, and a woven field in it', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Woven border');
+    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await page.keyboard.press('Enter');
+    await desk.revision(2);
+    await page.keyboard.press('2');
+    await desk.dragAcross(await desk.at(80, 80), await desk.at(720, 720));
+    await desk.revision(3);
+    await page.keyboard.press('Escape');
+    await onlyOne(page);
+    await say(page, 'bands around');
+    await page.keyboard.press('Enter');
+    await desk.revision(4);
+    await fill(desk, 'brick', 5);
+    // Down one side of the field; as many beside it, and all of them crosswise.
+    await say(page, 'line');
+    await desk.dragAcross(await desk.at(240, 240), await desk.at(240, 560));
+    await desk.revision(6);
+    await page.keyboard.press('Escape');
+    await onlyOne(page);
+    await say(page, 'weave a field');
+    await page.keyboard.press('Enter');
+    await desk.revision(7);
+    await fill(desk, 'lagoon', 8);
+    const made = await steps(desk);
+    expect(made.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['band', 'inset', 'repeat.along', 'turn', 'weave']));
+    expect(made.find(({ kind }) => kind === 'repeat.along')).toMatchObject({ by: ['g1.cellw', 0], count: 5 });
+    // Five bands each way, over and under at twenty-five crossings.
+    expect((await desk.measures('w1'))['pieces']).toBeGreaterThan(10);
+    expect(await actionsOn(page)).toBeLessThanOrEqual(30);
+});
+
+test('isometric pattern: three faces of a cube on an isometric grid, repeated without a gap', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Isometric pattern');
+    await page.getByRole('button', { name: 'Isometric grid' }).click();
+    await page.keyboard.press('Enter');
+    await desk.revision(2);
+    const rise = 40 * Math.sqrt(3);
+    const [cx, cy] = [80 + 4 * rise, 400];
+    // The corners around the middle, a side of 80 away: up, and on clockwise.
+    const corner = (k: number): [number, number] => [cx + 80 * Math.sin((k * Math.PI) / 3), cy - 80 * Math.cos((k * Math.PI) / 3)];
+    await page.keyboard.press('1');
+    for (const [number, from] of [0, 2, 4].entries()) {
+        for (const place of [[cx, cy] as [number, number], corner(from + 5), corner(from), corner(from + 1), [cx, cy] as [number, number]]) await page.mouse.click(...(await desk.at(...place)));
+        await desk.revision(3 + number);
+    }
+    await page.keyboard.press('Escape');
+    await onlyOne(page);
+    for (const [number, [colour, from]] of ([['sand', 0], ['lagoon', 2], ['ink', 4]] as const).entries()) {
+        const [x, y] = corner(from);
+        await page.mouse.click(...(await desk.at((cx + x) / 2 + 6, (cy + y) / 2 + 4)));
+        await onlyOne(page);
+        await fill(desk, colour, 6 + number);
+    }
+    await page.keyboard.press('Control+a');
+    await expect(page.locator('[data-picked="3"]')).toHaveCount(1);
+    await say(page, 'pattern');
+    await page.keyboard.press('Enter');
+    await desk.revision(9);
+    const made = (await steps(desk)).find(({ kind }) => kind === 'pattern');
+    expect(made).toMatchObject({ group: 'p1', show: 'sheet' });
+    expect((await desk.stored()).scene.findings.filter(({ code }) => ['copies-miss', 'copies-overlap', 'stripe'].includes(code))).toEqual([]);
+    expect((await desk.measures(made?.id ?? ''))['pieces']).toBeGreaterThan(50);
+    expect(await actionsOn(page)).toBeLessThanOrEqual(36);
+});

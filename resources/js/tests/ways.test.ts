@@ -21,6 +21,7 @@ const CLOSING: [string, Record<string, unknown>[], string[]][] = [
     ['a square', [{ id: 'p1', kind: 'part.rectangle', corners: [[100, 100], [160, 180]] }], ['p1']],
     ['two squares side by side', [{ id: 'p1', kind: 'part.rectangle', corners: [[100, 100], [150, 150]] }, { id: 'p2', kind: 'part.rectangle', corners: [[150, 100], [200, 150]] }], ['p1', 'p2']],
     ['a hexagon of three lozenges', [lozenge('p1', 0), lozenge('p2', 1), lozenge('p3', 2)], ['p1', 'p2', 'p3']],
+    ['a cube with its three faces', [0, 2, 4].map((from, n) => outline(`p${n + 1}`, [[400, 400], ...[5, 0, 1].map((k) => [400 + 80 * Math.sin(((from + k) * Math.PI) / 3), 400 - 80 * Math.cos(((from + k) * Math.PI) / 3)])])), ['p1', 'p2', 'p3']],
     ['a hexagon that stands', [{ id: 'p1', kind: 'part.polygon', center: [400, 400], radius: 50, corners: 6 }], ['p1']],
     ['a hexagon that lies', [{ id: 'p1', kind: 'part.polygon', center: [400, 400], radius: 50, corners: 6, turn: 30 }], ['p1']],
     ['a hexagon that is too high', [outline('p1', [[400, 200], [450, 260], [450, 380], [400, 440], [350, 380], [350, 260]])], ['p1']],

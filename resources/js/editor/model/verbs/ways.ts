@@ -48,10 +48,10 @@ export function turnOnLattice({ page, scene }: Bench): number | null {
 /** How high a triangle of equal sides is. */
 const HIGH = Math.sqrt(3) / 2;
 
-/** Places just inside, as shares of the box: of a hexagon with a corner on top, of one with a side on top, and of a lozenge. */
-const STANDING: [number, number][] = [[0.5, 0.03], [0.5, 0.97], [0.02, 0.3], [0.02, 0.7], [0.98, 0.3], [0.98, 0.7]];
+/** Places just inside, as shares of the box: of a hexagon with a corner on top, of one with a side on top, and of a lozenge; beside the lines that halve it, on which parts may meet. */
+const STANDING: [number, number][] = [[0.47, 0.05], [0.53, 0.05], [0.47, 0.95], [0.53, 0.95], [0.02, 0.31], [0.02, 0.69], [0.98, 0.31], [0.98, 0.69]];
 const LYING = STANDING.map(([x, y]): [number, number] => [y, x]);
-const LOZENGE: [number, number][] = [[0.5, 0.04], [0.5, 0.96], [0.04, 0.5], [0.96, 0.5]];
+const LOZENGE: [number, number][] = [[0.49, 0.05], [0.51, 0.95], [0.05, 0.49], [0.95, 0.51]];
 
 /** The corners of a part whose outlines are straight; none where one is bent. */
 function straightOutlines(scene: Scene, name: string): [number, number][][] {
