@@ -326,3 +326,36 @@ test('isometric pattern: three faces of a cube on an isometric grid, repeated wi
     expect((await desk.measures(made?.id ?? ''))['pieces']).toBeGreaterThan(50);
     expect(await actionsOn(page)).toBeLessThanOrEqual(36);
 });
+
+test('mark of circles: a crescent cut from two discs, four of them around, touching', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.newSheet('Four crescents');
+    await page.getByRole('button', { name: 'Rectangular grid' }).click();
+    await page.keyboard.press('Enter');
+    await desk.revision(2);
+    await page.keyboard.press('4');
+    await desk.dragAcross(await desk.at(400, 240), await desk.at(400, 80));
+    await desk.revision(3);
+    await desk.dragAcross(await desk.at(400, 280), await desk.at(400, 160));
+    await desk.revision(4);
+    await page.keyboard.press('Escape');
+    await onlyOne(page);
+    // Both at once, the one below first.
+    await page.keyboard.press('Control+a');
+    await expect(page.locator('[data-picked="2"]')).toHaveCount(1);
+    await say(page, 'cut');
+    await desk.revision(5);
+    await say(page, 'around');
+    // About the centre of the sheet, as is proposed.
+    await expect(page.getByRole('button', { name: 'centre: the centre of the sheet' })).toBeVisible();
+    await page.getByLabel('count', { exact: true }).click();
+    await page.keyboard.type('4');
+    await page.keyboard.press('Enter');
+    await desk.revision(6);
+    await fill(desk, 'lagoon', 7);
+    expect((await steps(desk)).slice(1)).toMatchObject([
+        { kind: 'part.circle', center: 'g1@4,2', on: 'g1@4,0' }, { kind: 'part.circle' }, { kind: 'cut', from: 'p1', with: ['p2'] },
+        { kind: 'repeat.around', count: 4, center: ['sheet.width/2', 'sheet.height/2'] }, { fill: 'lagoon' },
+    ]);
+    expect(await actionsOn(page)).toBeLessThanOrEqual(20);
+});
