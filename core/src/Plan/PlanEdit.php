@@ -193,8 +193,7 @@ final class PlanEdit
         $this->touched[StepList::idOf($step)] = true;
         foreach ($between as $id) {
             $position = $this->steps->positionOf($id);
-            $isNamed = array_filter($this->steps->all(), fn (array $one): bool => StepList::idOf($one) !== $id && str_contains(json_encode($one, JSON_THROW_ON_ERROR), "\"$id\"")) !== [];
-            if ($position !== null && ! $isNamed) {
+            if ($position !== null && ! $this->steps->isNamedByOthers($id)) {
                 $this->steps->remove([$position => true]);
             }
         }

@@ -146,6 +146,14 @@ final class StepList
         $this->at = null;
     }
 
+    /** Whether another step says it: as a whole, in a place, or in a number. */
+    public function isNamedByOthers(string $id): bool
+    {
+        $others = array_filter($this->steps, static fn (array $step): bool => self::idOf($step) !== $id);
+
+        return preg_match("/(?<![A-Za-z0-9])$id(?![A-Za-z0-9])/", json_encode(array_values($others)) ?: '') === 1;
+    }
+
     /** @return array<string, true> whatever reads like an id: a step may go on naming one that is gone */
     private function named(): array
     {

@@ -101,6 +101,11 @@ final class PlanEditTest extends TestCase
         // Turned and resized at once: the copy that was turned alone goes.
         $both = $copy(['kind' => 'resize', 'of' => ['v0'], 'about' => [200, 100], 'factor' => 0.5], ['id' => 'v0', 'kind' => 'turn', 'of' => ['p1'], 'about' => [200, 100], 'angle' => 90, 'copy' => true]);
         self::assertSame(['p1', 'v1', 's1'], array_column($again($both, 1)['steps'], 'id'));
+        // Unless a place, or a number, is said by it.
+        foreach ([['center' => 'v0!', 'radius' => 3], ['center' => [9, 9], 'radius' => 'v0.wide/4']] as $said) {
+            $held = [...$both, 'steps' => [...(array) $both['steps'], ['id' => 'p9', 'kind' => 'part.circle', ...$said]]];
+            self::assertSame(['p1', 'v0', 'v1', 's1', 'p9'], array_column($again($held, 1)['steps'], 'id'));
+        }
         self::assertSame([[100.0, 100.0, 20.0], [200.0, 50.0, 10.0], [225.0, 100.0, 5.0]], $places($again($both, 1)));
     }
 
