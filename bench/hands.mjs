@@ -3,7 +3,7 @@
 import { readFileSync } from 'node:fs';
 
 const AIMS = { 'job-golden': ['golden mark', 35], 'job-grille': ['woven border', 45], 'job-gull': ['mark of circles, crescents', 60], 'job-letter': ['letterform on a 45° grid', 38], 'job-mandala': ['mandala of own motifs', 32], 'job-petals': ['overlapping petals', 28], 'job-spiral': ['spiral on a triangular grid', 24], 'job-seat': ['isometric pattern', 42] };
-const AIMS_BY_TITLE = { 'mandala by sectors': 28, 'pixel heart': 30, 'picture into cells': 12, 'ready grid, regions merged': 14, 'painting on two grids': 15, 'workspace of blocks': 15, 'overlapping petals': 28, 'golden mark': 35, 'woven border': 45, 'mark of circles': 60, 'isometric pattern': 42 };
+const AIMS_BY_TITLE = { 'mandala by sectors': 28, 'pixel heart': 30, 'picture into cells': 12, 'ready grid, regions merged': 14, 'painting on two grids': 15, 'workspace of blocks': 15, 'overlapping petals': 28, 'golden mark': 35, 'woven border': 45, 'mark of circles': 60, 'isometric pattern': 42, 'letterform on a 45° grid': 38, 'mandala of own motifs': 32, 'spiral on a triangular grid': 24, 'sprite in two frames': 60, 'block scene': 45 };
 
 const report = JSON.parse(readFileSync(process.argv[2], 'utf8'));
 const rows = [];

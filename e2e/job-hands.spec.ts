@@ -1,25 +1,11 @@
-import type { Page } from '@playwright/test';
 import { actionsOn } from './counting';
 import { DeskPage } from './desk';
+import { fill, onlyOne, say, steps } from './hands';
 import { expect, test } from './journey';
 
 // What a hand does for the jobs that come up every day, from an empty sheet on, by what stands on the screen. How many actions each takes is held here.
 
 const VIEW = 'core/tests/fixtures/harbour.png';
-
-const steps = async (desk: DeskPage) => (await desk.stored()).plan.steps;
-
-/** Says a verb in everyday words. */
-async function say(page: Page, words: string): Promise<void> {
-    await page.keyboard.press('/');
-    await page.keyboard.type(words);
-    await page.keyboard.press('Enter');
-}
-
-async function fill(desk: DeskPage, colour: string, revision: number): Promise<void> {
-    await desk.page.getByRole('button', { name: `Fill with ${colour}` }).click();
-    await desk.revision(revision);
-}
 
 /** Lays five rings of 64 in ten sectors, draws a petal from the first of them outwards, two places with both ways between them bent by a pull, and asks for it all around. */
 async function petal(desk: DeskPage, far: number, bent: number): Promise<void> {
@@ -35,8 +21,6 @@ async function petal(desk: DeskPage, far: number, bent: number): Promise<void> {
     await onlyOne(page);
     await say(page, 'around');
 }
-
-const onlyOne = async (page: Page) => expect(page.locator('[data-picked="1"]')).toHaveCount(1);
 
 test('mandala by sectors: petals between arcs, kites and lamps, each all the way round', async ({ page }) => {
     const desk = new DeskPage(page);

@@ -43,6 +43,11 @@ final readonly class Offer
      *                                                                                          whole in whose place that is said, and what a cell takes
      *                                                                                          across and down, as arithmetic behind its measure, and the fields that count
      *                                                                                          across and down; whether it is a whole number of units
+     * @param  array{counts: list<string>, wide: float, high: float, leaves: float|null, cell: array{name: string, label: string, sets: array<string, mixed>}|null, margin: array<string, mixed>}|null  $spans
+     *         of a grid that is no lattice of columns and rows: the fields whose counts add up to how far it reaches, how wide and
+     *         how high each of them makes it, in cells, the margin at first as
+     *         a share of the shorter side, and what its fields say by the length of a cell, and by the margin around it;
+     *         `{cell}`, `{margin}` and the names of the counts in braces stand for what is answered
      * @param  string|null  $only  the kind that what is picked has to be of
      */
     public function __construct(
@@ -67,6 +72,7 @@ final readonly class Offer
         public bool $into = false,
         public ?string $only = null,
         public ?array $fills = null,
+        public ?array $spans = null,
     ) {
     }
 

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Snap;
 
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Snap\Candidate;
 use Sternbild\Core\Snap\Settling;
 use Sternbild\Core\Snap\Snapper;
@@ -98,6 +102,17 @@ final class SnapTest extends TestCase
                 self::assertLessThan(1e-5, $scene->guides()['c9']->center()->distanceTo($candidate->at));
             }
         }
+    }
+
+    public function test_of_a_motif_its_copies_have_places_and_where_it_was_drawn_there_are_none(): void
+    {
+        $plan = (new PlanReader(Kinds::all()))->fromArray(Sample::plan([
+            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [60, 60], 'radius' => 20],
+            ['id' => 'f1', 'kind' => 'motif', 'of' => ['p1'], 'anchor' => 'p1!'],
+            ['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => [[400, 300]]],
+        ]))->withLinesOnly();
+        $found = (new Evaluator(new ArrayCache))->evaluate($plan)->snapper()->near(new Vec(400, 300), 2000, ['part-centre', 'circle-centre']);
+        self::assertSame([['q1!', 400.0, 300.0]], array_map(static fn ($one): array => [$one->raw, $one->at->x, $one->at->y], $found));
     }
 
     public function test_the_list_of_all_places_holds_what_any_question_finds_and_nothing_else(): void

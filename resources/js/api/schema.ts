@@ -3241,6 +3241,23 @@ export interface components {
                 down: string;
                 whole: boolean;
             } | null;
+            /** @description Of a grid that is no lattice of columns and rows the fields whose counts add up to how far it reaches, how wide and how high each of them makes it, in cells, the margin at first as a share of the shorter side, and what its fields say by the length of a cell, and by the margin around it; {cell}, {margin} and the names of the counts in braces stand for what is answered. */
+            spans: {
+                counts: string[];
+                wide: number;
+                high: number;
+                cell: {
+                    name: string;
+                    label: string;
+                    sets: {
+                        [key: string]: unknown;
+                    };
+                } | null;
+                margin: {
+                    [key: string]: unknown;
+                };
+                leaves: number | null;
+            } | null;
             /** @description Whether it is for copies of something only. */
             copies: boolean;
             /**

@@ -82,6 +82,51 @@ describe('a grid on an empty sheet', () => {
         expect(laid(verb.start)).toMatchObject({ step: { columns: 40, rows: 32, cell: 20 } });
     });
 
+    it('of rings has as many of a width as there is room for, and reaches to the margin', () => {
+        const { answered, laid, verb } = grid('Polar grid', 1000, 800);
+        expect(verb.start).toMatchObject({ rings: 5, ring: 64, margin: 80 });
+        // A spoke lies level to either side.
+        const across = ({ box = [], ...rest }: ReturnType<typeof laid>): Record<string, unknown> => ({ ...rest, across: [box[0], box[2]] });
+        expect(across(laid(verb.start))).toMatchObject({ findings: 0, across: [180, 820] });
+        expect(across(laid(answered({ margin: 0 })))).toMatchObject({ across: [100, 900], step: { radius: 'min(sheet.width, sheet.height)/2-(0)' } });
+        const answers = answered({ ring: 50 });
+        expect(answers).toMatchObject({ rings: 6 });
+        expect(across(laid(answers))).toMatchObject({ findings: 0, across: [200, 800], step: { radius: '6*(50)' } });
+        expect(across(laid(answered({ ring: 50 }, { rings: 2 })))).toMatchObject({ across: [400, 600] });
+        expect(answered({ rings: 8 })).toMatchObject({ ring: 40 });
+    });
+
+    it('along two axes lies in the middle of the sheet, within the margin', () => {
+        const { answered, laid, verb } = grid('Two-axis grid', 1000, 800);
+        expect(laid(verb.start)).toMatchObject({ findings: 0, step: { columns: 8, rows: 8, spacing: ['min(sheet.width, sheet.height)/16', 'min(sheet.width, sheet.height)/16'] } });
+        const { box = [] } = laid(answered({ margin: 60 }));
+        expect([box[0], box[2]]).toEqual([60, 940]);
+        expect((box[1] ?? 0) + (box[3] ?? 0)).toBeCloseTo(800, 2);
+        const bySize = answered({ edge: 40 }, { margin: 0 });
+        // 1000 by cos 30° and 800 by a half are 28.9 and 40 edges: fourteen each way.
+        expect(bySize).toMatchObject({ columns: 14, rows: 14 });
+        const fit = laid(bySize).box ?? [];
+        expect((fit[0] ?? 0) + (fit[2] ?? 0)).toBeCloseTo(1000, 2);
+        expect((fit[3] ?? 0) - (fit[1] ?? 0)).toBeCloseTo(14 * 40, 2);
+        expect(answered({ edge: 40 }, { columns: 4 }, { margin: 0 })).toMatchObject({ columns: 4, rows: 24 });
+    });
+
+    it('on edge has its crossings on the corners and in the middles of a square grid of as many', () => {
+        const { answered, laid, verb } = grid('Diagonal grid');
+        expect(verb.start).toMatchObject({ margin: 80, columns: 8 });
+        expect(verb.start['edge']).toBeCloseTo(40 * Math.SQRT2, 5);
+        expect(laid(verb.start)).toMatchObject({ findings: 0, cells: 64, box: [80, 80, 720, 720] });
+        expect(laid(answered({ margin: 0 }, { columns: 10 }, { rows: 10 }))).toMatchObject({ cells: 100, box: [0, 0, 800, 800] });
+        expect(laid(answered({ columns: 4 }))).toMatchObject({ findings: 0, cells: 32 });
+    });
+
+    it('of golden sections leaves the margin that is said', () => {
+        const { answered, laid, verb } = grid('Golden grid', 1000, 800);
+        expect(verb.asks).toContain('margin');
+        expect(laid(verb.start)).toMatchObject({ box: [0, 0, 1000, 800] });
+        expect(laid(answered({ margin: 40 }))).toMatchObject({ findings: 0, box: [40, 40, 960, 760], step: { origin: [40, 40] } });
+    });
+
     it('keeps to what is said where it is turned', () => {
         const { answered } = grid('Triangular grid');
         expect(answered({ angle: 10 }, { side: 20 })).toMatchObject({ columns: 8, rows: 9, side: 20 });

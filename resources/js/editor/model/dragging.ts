@@ -105,6 +105,11 @@ export function hangingOn(scene: Scene, names: readonly string[]): string[] {
     return [...all];
 }
 
+/** What else a shape is said by goes along with its centre, as far and the same way, so that it stays as large as it is. */
+export function withCentre(scene: Scene, raw: unknown, centre: unknown, to: unknown, way: Way, scale: number): unknown {
+    return alike(scene, raw, centre, to, way) ?? resettled(scene, movedBy(raw, way, scale * 1e4));
+}
+
 interface Moving {
     plan: Plan;
     scene: Scene;

@@ -24,6 +24,11 @@ export interface Handle {
     pull: Pull | null;
 }
 
+/** The place that a shape lies around. */
+export function isCentre({ field, pull }: Handle): boolean {
+    return field === 'center' && pull === null;
+}
+
 /** What of a step can be taken hold of, in the order of its fields. */
 export function handlesOf(step: Pick<Step, 'label'>, { at, pulls }: Handles, kind: Kind | undefined): Handle[] {
     const fields = kind?.fields ?? [];

@@ -65,7 +65,10 @@ export function useSheetState(id: string, { page, move: moved }: SheetWork, { ch
     );
     const added = useCallback(() => {
         const now = queries.getQueryData<SheetPage>(['sheet', id]);
-        const made = (role: string): string[] => (now?.added ?? []).filter((one) => now?.scene.steps.some((step) => step.id === one && step.role === role && !step.usedUp));
+        const added = new Set(now?.added);
+        const steps = now?.scene.steps.filter(({ id }) => added.has(id)) ?? [];
+        // What others of them are made of only leads to those.
+        const made = (role: string): string[] => steps.filter((step) => step.role === role && !step.usedUp && !steps.some((other) => other.of.includes(step.id))).map(({ id }) => id);
         return { parts: made('part'), lines: made('guide') };
     }, [queries, id]);
 

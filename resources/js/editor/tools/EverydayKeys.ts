@@ -5,6 +5,7 @@ import { problemText } from '../model/problem';
 import { usePick, usePicks } from '../state/pick';
 import { useSheet } from '../state/sheet';
 import { stepIn } from '../model/pick/Picking';
+import { usePutAway } from '../state/usePutAway';
 import { useMoving } from '../state/useMoving';
 import { useRemoving } from '../state/useRemoving';
 import { gridShape, partShape } from '../model/scene/geometry';
@@ -29,6 +30,7 @@ export function useEverydayKeys(): void {
     const pick = usePick(picking);
     const removing = useRemoving();
     const { moving } = useMoving();
+    const putAway = usePutAway();
     const taken = useRef<Taken | null>(null);
 
     /** The steps that a key is about: those of what is picked, else the one that is chosen in the plan. */
@@ -87,6 +89,8 @@ export function useEverydayKeys(): void {
     }
 
     function pickAll(): boolean {
+        putAway();
+        const pick = picking.get();
         const there = scene.steps.filter((step) => !step.hidden && !step.muted && !step.usedUp);
         if (pick.mode === 'parts') picking.pickParts(there.filter((step) => partShape(step.geometry) !== undefined).map(({ id }) => id));
         else if (pick.mode === 'lines') picking.pickLines(there.filter((step) => step.role === 'grid' || step.role === 'guide').map(({ id }) => id));

@@ -14,7 +14,8 @@ import { useHandleKeys } from './useHandleKeys';
 import { STILL } from './tool';
 import { useSnapping } from './useSnapping';
 import { handleShape, partShape } from '../model/scene/geometry';
-import { type Handle, handlesOf, hasRoom, inside, moved, movedBy, roughly, said, type Target, valueAt } from '../model/handles';
+import { type Handle, handlesOf, hasRoom, inside, isCentre, moved, movedBy, roughly, said, type Target, valueAt } from '../model/handles';
+import { withCentre } from '../model/dragging';
 import { shifted } from '../model/scene/addresses';
 
 /** What of the selected step can be taken hold of, over the sheet: dragged it snaps, arrow keys take it along the grid. */
@@ -23,21 +24,23 @@ export function Handles({ view, show, onClick }: { view: Camera; show: (hover: H
     const { picking, selected } = usePicks();
     const { placeWanted, asking } = useAsking();
     const { shownAs, worked } = useView();
-    const { mode } = usePick(picking);
+    const { mode, parts } = usePick(picking);
     const step = selected === null ? undefined : stepOf(scene, selected);
+    const isPicked = mode === 'parts' && step !== undefined && parts.includes(step.id);
     const cellsInTheWay = mode === 'cells' && (step?.role === 'grid' || step?.role === 'overlay');
     const isLocked = worked !== null && step !== undefined && !worked.has(step.id);
     if (step === undefined || isLocked || step.hidden || step.fast === true || mode === 'points' || mode === 'trace' || placeWanted !== null || shownAs === 'outlines' || cellsInTheWay || asking !== null) return null;
-    return <StepHandles key={step.id} step={step} view={view} show={show} onClick={onClick} />;
+    return <StepHandles key={step.id} step={step} isPicked={isPicked} view={view} show={show} onClick={onClick} />;
 }
 
-function StepHandles({ step, view, show, onClick }: { step: Step; view: Camera; show: (hover: Hover | null) => void; onClick: (x: number, y: number, gathers: boolean) => void }) {
+function StepHandles({ step, isPicked, view, show, onClick }: { step: Step; isPicked: boolean; view: Camera; show: (hover: Hover | null) => void; onClick: (x: number, y: number, gathers: boolean) => void }) {
     const { page, scene, kinds, change, preview } = useSheet();
     const snapping = useSnapping(view, step.id);
     const [held, setHeld] = useState<{ key: string; at: [number, number] } | null>(null);
     const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
     const [colouring, setColouring] = useState<string | null>(null);
-    const drag = useRef<{ x: number; y: number; moved: boolean } | null>(null);
+    /** Where it was pressed, and where the handle lay then: what is seen while it is dragged lies elsewhere by now. */
+    const drag = useRef<{ x: number; y: number; moved: boolean; at: readonly [number, number] } | null>(null);
     const kind = kinds.find((one) => one.kind === step.kind);
     const grips = handleShape(step.geometry);
     const handles = handlesOf(step, grips, kind).filter((handle) => hasRoom(handle, view.scale));
@@ -50,16 +53,18 @@ function StepHandles({ step, view, show, onClick }: { step: Step; view: Camera; 
     const rawOf = ({ field, path }: Handle, of: Step): unknown => inside(said(page.plan, of.id, kind, field), path);
     const onSheet = (x: number, y: number): [number, number] => [(x - view.x) / view.scale, (y - view.y) / view.scale];
 
-    /** Those that move with one: the chosen ones, where it is one of them. */
+    /** Those that move with one: all with the centre, and the chosen ones, where it is one of them. */
     function together(handle: Handle): Handle[] {
+        if (isCentre(handle)) return [handle, ...handles.filter(({ key, pull }) => pull === null && key !== handle.key)];
         return chosen.has(handle.key) ? handles.filter(({ key, pull }) => chosen.has(key) && (pull === null || key === handle.key)) : [handle];
     }
 
     /** The changes for a handle, and all that move with it, dragged to a place: by as many grid steps where that can be counted, else by the same way. */
-    function dragged(handle: Handle, to: Target, of: Step) {
-        const way = [to.at[0] - handle.at[0], to.at[1] - handle.at[1]] as const;
+    function dragged(handle: Handle, from: readonly [number, number], to: Target, of: Step) {
+        const way = [to.at[0] - from[0], to.at[1] - from[1]] as const;
         const drags = together(handle).map((one): [Handle, unknown] => {
             if (one.key === handle.key) return [one, valueAt(one, to, view.scale)];
+            if (isCentre(handle)) return [one, withCentre(scene, rawOf(one, of), rawOf(handle, of), to.raw, way, view.scale)];
             const counted = shifted(rawOf(one, of), rawOf(handle, of), to.raw, (id) => stepOf(scene, id)?.geometry);
             return [one, counted?.raw ?? movedBy(rawOf(one, of), way, view.scale)];
         });
@@ -82,7 +87,7 @@ function StepHandles({ step, view, show, onClick }: { step: Step; view: Camera; 
         }
         event.currentTarget.setPointerCapture(event.pointerId);
         const [x, y] = spot(event);
-        drag.current = { x, y, moved: false };
+        drag.current = { x, y, moved: false, at: handle.at };
     }
 
     async function move(event: PointerEvent, handle: Handle, of: Step): Promise<void> {
@@ -96,7 +101,7 @@ function StepHandles({ step, view, show, onClick }: { step: Step; view: Camera; 
         if (found?.point === undefined || drag.current !== one) return;
         const to = { raw: found.point.raw ?? found.point.at, at: found.point.at };
         tell(handle, to, found.name);
-        void preview(dragged(handle, to, of));
+        void preview(dragged(handle, one.at, to, of));
     }
 
     async function drop(event: PointerEvent, handle: Handle, of: Step): Promise<void> {
@@ -112,7 +117,7 @@ function StepHandles({ step, view, show, onClick }: { step: Step; view: Camera; 
         show(null);
         if (found?.point === undefined) return;
         setHeld({ key: handle.key, at: found.point.at });
-        await put(dragged(handle, found.point, of));
+        await put(dragged(handle, one.at, found.point, of));
         setHeld(null);
     }
 
@@ -147,6 +152,8 @@ function StepHandles({ step, view, show, onClick }: { step: Step; view: Camera; 
                         key={handle.key}
                         className="handle"
                         data-sort={handle.pull?.sort ?? 'place'}
+                        // A picked part is dragged by its centre as by all of it; keys reach the handle as ever.
+                        data-through={isPicked && isCentre(handle) ? '' : undefined}
                         data-stop={colour === null ? undefined : ''}
                         aria-pressed={handle.pull === null ? chosen.has(handle.key) : undefined}
                         aria-label={`${handle.label}: drag it, or move it with the arrow keys`}

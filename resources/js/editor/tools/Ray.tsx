@@ -1,11 +1,11 @@
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
-import type { Step } from '../../api/client';
 import type { Camera } from '../model/camera';
 import { type Hover, REACH } from '../model/pick/hover';
 import { stepIn } from '../model/pick/Picking';
 import { problemText } from '../model/problem';
 import { anchorAt, mapOf, pulledTo, type Pulled, rayOperations, type Turners, turnsOf } from '../model/ray';
-import { guideShape, handleShape, partShape } from '../model/scene/geometry';
+import { boundsOf } from '../model/scene/bounds';
+import { handleShape } from '../model/scene/geometry';
 import { stepOf } from '../model/scene/steps';
 import { copiedByHand } from '../model/verbs/kept';
 import type { Verb } from '../model/verbs/verb';
@@ -225,11 +225,6 @@ function RayOf({ mode, names, bounds, view, show, onClick }: Given & { mode: 'pa
 function pullWords({ angle, factor }: Pulled, isCopy: boolean): string {
     const said = [angle === 0 ? null : `turned by ${angle}°`, factor === 1 ? null : `${factor} times as large`].filter((one) => one !== null);
     return `${isCopy ? 'a copy ' : ''}${said.length === 0 ? 'as it was' : said.join(', ')}`;
-}
-
-/** The box around a part, or around a guide; a grid is turned by its own number. */
-function boundsOf(step: Step | undefined): readonly number[] | undefined {
-    return step?.role === 'guide' ? guideShape(step.geometry)?.bounds() : partShape(step?.geometry)?.data.measures.bounds;
 }
 
 /** The box around several; null where one of them has none. */

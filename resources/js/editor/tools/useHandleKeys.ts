@@ -1,7 +1,8 @@
 import { type KeyboardEvent, useRef } from 'react';
 import type { Handles, Kind, Operation, Step } from '../../api/client';
 import type { Camera } from '../model/camera';
-import { frameSaid, type Handle, inside, moved, movedBy, type Pull, said, sideTaken, type Target, valueAt, withoutPoint, withPoint } from '../model/handles';
+import { withCentre } from '../model/dragging';
+import { frameSaid, type Handle, inside, isCentre, moved, movedBy, type Pull, said, sideTaken, type Target, valueAt, withoutPoint, withPoint } from '../model/handles';
 import { tellable } from '../model/pick/hover';
 import { gridShape } from '../model/scene/geometry';
 import type { Arrow } from '../model/scene/nearby';
@@ -73,6 +74,7 @@ export function useHandleKeys({ view, step, kind, grips, together, chosen, setCh
         event.stopPropagation();
         const steps = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
         const targets = new Map(meant.current?.step === step.id ? meant.current.targets : []);
+        const led = targets.get(handle.key) ?? { raw: rawOf(handle), at: handle.at };
         const drags = together(handle).map((one): [Handle, unknown] => {
             if (one.pull?.sort === 'side') {
                 const before = (targets.get(one.key)?.raw as Pull | undefined) ?? one.pull;
@@ -86,6 +88,14 @@ export function useHandleKeys({ view, step, kind, grips, together, chosen, setCh
                 return [one, number];
             }
             const before = targets.get(one.key) ?? { raw: rawOf(one), at: one.at };
+            if (isCentre(handle) && one.key !== handle.key) {
+                // The centre comes first, and has gone by now.
+                const to = targets.get(handle.key) ?? before;
+                const way = [to.at[0] - led.at[0], to.at[1] - led.at[1]] as const;
+                const next = { raw: withCentre(scene, before.raw, led.raw, to.raw, way, view.scale), at: [before.at[0] + way[0], before.at[1] + way[1]] as [number, number] };
+                targets.set(one.key, next);
+                return [one, next.raw];
+            }
             const free = beside(before.at, towards, steps);
             const way = [towards[0] * steps, towards[1] * steps] as const;
             const next = (event.altKey ? null : onGrid(before.raw, event.key as Arrow)) ?? (one.key === handle.key ? free : { ...free, raw: movedBy(before.raw, way, view.scale * 10) });

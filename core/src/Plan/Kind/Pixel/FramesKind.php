@@ -53,7 +53,7 @@ final class FramesKind extends GuideKind
             label: 'Frames…', from: 'guides', family: Family::Guide, key: 7,
             words: 'animation, sprite sheet, moving picture, walk cycle, film strip, play',
             says: 'Parts a pixel grid into frames, side by side, that are played one after another.',
-            takes: 'on', preset: ['size' => [16, 16], 'count' => 4], asks: ['size', 'count', 'ms'], least: 1, most: 1,
+            takes: 'on', preset: ['size' => ['min({first}.columns, {first}.rows)', '{first}.rows'], 'count' => 1], asks: ['size', 'count', 'ms'], least: 1, most: 1,
         )];
     }
 

@@ -6,7 +6,7 @@ type Fills = NonNullable<Offer['fills']>;
 const ROUND = 1e-9;
 
 /** What a plan has no field for: it is said by where the grid begins and how large it is. */
-const MARGIN = { name: 'margin', label: 'margin', type: 'number', measure: 'length', required: false, default: null, when: null, handle: null, says: 'How much of the sheet is left all around.' } as unknown as Field;
+export const MARGIN = { name: 'margin', label: 'margin', type: 'number', measure: 'length', required: false, default: null, when: null, handle: null, says: 'How much of the sheet is left all around.' } as unknown as Field;
 
 /** What is said of the cell as one length, also where a plan has two. */
 function cellField(kind: Kind, { cell }: Fills): Field | undefined {
@@ -19,7 +19,7 @@ function lengthIn(value: unknown): number | null {
     return typeof value === 'number' && value > 0 ? value : null;
 }
 
-function saidBefore(answers: Record<string, unknown>): string[] {
+export function saidBefore(answers: Record<string, unknown>): string[] {
     return Array.isArray(answers['said']) ? (answers['said'] as string[]) : [];
 }
 

@@ -4,6 +4,7 @@ import { ownerOf } from '../pick/owner';
 import { gridShape, partShape } from '../scene/geometry';
 import { gridUnder, stepOf } from '../scene/steps';
 import { boxOf, pixelsOf, shareOf, sidesOf } from './shares';
+import { turnsAbout } from './turnsAbout';
 import type { Bench } from './verb';
 import { besideIt, closing, turnOnLattice } from './ways';
 
@@ -15,7 +16,8 @@ export function filled(value: unknown, bench: Bench, near: string | null): unkno
     if (value !== null && typeof value === 'object') {
         return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, filled(one, bench, near)]));
     }
-    const grid = near === null ? undefined : gridUnder(bench.scene, stepIn(near));
+    const of = near === null ? null : stepIn(near);
+    const grid = of === null ? undefined : gridUnder(bench.scene, of);
     const about = gridShape(grid?.geometry)?.data.about;
     const share = typeof value === 'string' ? SHARE.exec(value) : null;
     if (share !== null) return shareOf(bench.scene, grid, Number(share[2]), share[1] === '-');
@@ -23,9 +25,9 @@ export function filled(value: unknown, bench: Bench, near: string | null): unkno
     if (sides !== undefined) return sidesOf(bench.scene, Number(sides));
     switch (value) {
         case '{center}':
-            return grid && about ? grid.id + about.center : (lastAround(bench)?.['center'] ?? ['sheet.width/2', 'sheet.height/2']);
+            return grid && about ? grid.id + about.center : (turnsAbout(bench, of).center ?? ['sheet.width/2', 'sheet.height/2']);
         case '{count}':
-            return grid && about ? grid.id + about.count : (lastAround(bench)?.['count'] ?? 6);
+            return grid && about ? grid.id + about.count : (turnsAbout(bench, of).count ?? 6);
         case '{lie}':
             return turnOnLattice(bench);
         case '{beside}':
@@ -43,7 +45,7 @@ export function filled(value: unknown, bench: Bench, near: string | null): unkno
         case '{centre}':
             return near === null ? ['sheet.width/2', 'sheet.height/2'] : middleOf(bench, near);
         case '{lines}':
-            return bench.scene.steps.filter((step) => (step.role === 'grid' || step.role === 'guide') && !step.usedUp).map((step) => step.id);
+            return linesOf(bench.scene);
         case '{span}/2':
             return spanOf(bench.pick) / 2;
         case '{owner}':
@@ -56,7 +58,7 @@ export function filled(value: unknown, bench: Bench, near: string | null): unkno
             return bench.colour ?? Object.keys(bench.page.plan.palette)[0] ?? '#1b2140';
         default: {
             const kind = typeof value === 'string' ? LAST.exec(value)?.[1] : undefined;
-            if (kind === undefined) return typeof value === 'string' && near !== null ? value.replace('{first}.', `${stepIn(near)}.`) : value;
+            if (kind === undefined) return typeof value === 'string' && near !== null ? value.replaceAll('{first}.', `${stepIn(near)}.`) : value;
             return bench.page.plan.steps.findLast((step) => step.kind === kind)?.id;
         }
     }
@@ -65,18 +67,19 @@ export function filled(value: unknown, bench: Bench, near: string | null): unkno
 /** `{share:8}`, `-{share:8}` */
 const SHARE = /^(-?)\{share:([\d.]+)\}$/;
 
-/** What was turned around a centre last. */
-function lastAround({ page, scene }: Bench): Record<string, unknown> | undefined {
-    const last = scene.steps.findLast((step) => step.sector !== undefined);
-    return page.plan.steps.find((step) => step.id === last?.id);
-}
-
 /** A grid that says its corner and its size is laid over the picture that lies there. */
 export function overPicture(scene: Scene, preset: Record<string, unknown>): Record<string, unknown> {
     const box = 'origin' in preset && 'size' in preset ? boxOf(scene) : null;
     if (box === null) return {};
     const [left, top, right, bottom] = box;
     return { origin: [left, top], size: [Number((right - left).toFixed(3)), Number((bottom - top).toFixed(3))] };
+}
+
+/** What can be cut along: the lines that were drawn for it, and grids where there are none. */
+function linesOf({ steps }: Scene): string[] {
+    const of = (role: string): string[] => steps.filter((step) => step.role === role && !step.usedUp && !step.hidden).map(({ id }) => id);
+    const drawn = of('guide');
+    return drawn.length > 0 ? drawn : of('grid');
 }
 
 /** How far the first two picked places are from one another. */

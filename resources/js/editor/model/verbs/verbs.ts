@@ -11,6 +11,7 @@ import { pointVerbs } from './pointVerbs';
 import { isThere } from './presets';
 import { FIT_PICTURE } from './sayings';
 import { boxOf } from './shares';
+import { spanning } from './spanningGrids';
 import { type Bench, type Family, type Group, nameOf, offers, plainVerb, type Verb } from './verb';
 
 /** The verbs that fit the present pick, and those for which more has to be picked. All that make a step come from what its kind offers. */
@@ -31,16 +32,15 @@ export function verbsFor(bench: Bench): Verb[] {
         return [...made, ...pointVerbs(pick, bench.selected)];
     }
     if (pick.mode === 'lines' && pick.lines.length > 0) {
-        const suiting = offers(kinds, 'guides').filter(([kind, offer]) => suits(kind, offer, bench) && isThere(offer, bench));
+        const suiting = offers(kinds, 'guides').filter(([kind, offer]) => suits(kind, offer, bench, pick.lines) && isThere(offer, bench));
         const fit = fitting(bench);
-        const made = enough(suiting, pick.lines.length, bench.asked, (kind, offer) =>
-            verb(kind, offer, bench, pick.lines[0] ?? null, (step) => withOthers(bench, offer, { ...step, ...taken(kind, offer.takes ?? 'of', inPlanOrder(bench.page, pick.lines)) }, pick.lines[0] ?? null)),
-        );
+        const made = enough(suiting, pick.lines.length, bench.asked, (kind, offer) => fromLines(bench, kind, offer));
         return fit === null ? made : [...made, fit];
     }
     const onGround = offers(kinds, 'ground').map(([kind, offer]): Verb => {
         const made: Verb = { ...verb(kind, offer, bench, null, (step) => [{ op: 'add', step }]), group: 'grids' };
-        return offer.fills === null || boxOf(bench.scene) !== null ? made : filling(made, kind, offer.fills, bench.scene);
+        if (boxOf(bench.scene) !== null) return made;
+        return offer.fills !== null ? filling(made, kind, offer.fills, bench.scene) : offer.spans !== null ? spanning(made, kind, offer.spans, bench.scene) : made;
     });
     const said = bench.asked === undefined ? [] : saidFirst(bench, bench.asked);
     return [...onGround, ...drawable(bench), ...said];
@@ -63,11 +63,26 @@ function fromPicked(bench: Bench, kind: Kind, offer: Offer): Verb {
     return verb(kind, offer, bench, null, (step) => withOthers(bench, offer, { ...step, ...fromPoints(kind, offer, bench.pick) }, null));
 }
 
+function fromLines(bench: Bench, kind: Kind, offer: Offer): Verb {
+    const { lines } = bench.pick;
+    const [first = null] = lines;
+    return verb(kind, offer, bench, first, (step) => withOthers(bench, offer, { ...step, ...taken(kind, offer.takes ?? 'of', inPlanOrder(bench.page, lines)) }, first));
+}
+
+/** The verb for the only grid or guide that there is of the kinds that it takes: which one is meant need not be asked. */
+function forTheOnly(bench: Bench, kind: Kind, offer: Offer): Verb | null {
+    if (offer.from !== 'guides' || offer.least !== 1 || kind.fields.find(({ name }) => name === offer.takes)?.kinds === undefined) return null;
+    const [only, ...others] = bench.scene.steps.filter((step) => !step.hidden && !step.usedUp && suits(kind, offer, bench, [step.id]));
+    return only === undefined || others.length > 0 ? null : fromLines({ ...bench, pick: { ...bench.pick, mode: 'lines', lines: [only.id] } }, kind, offer);
+}
+
 /** The verb that was said with nothing picked that it could take; what it takes is asked for on the sheet. */
 function saidFirst(bench: Bench, name: string): Verb[] {
     const { kinds } = bench;
     return kinds.flatMap((kind) =>
         kind.offers.filter((offer) => nameOf(kind, offer) === name && offer.from !== 'ground' && !(offer.from === 'points' && GROUP_OF[offer.family] !== undefined)).map((offer): Verb => {
+            const only = forTheOnly(bench, kind, offer);
+            if (only !== null) return only;
             const made = offer.from === 'parts' ? fromParts(bench, kind, offer, [], null) : offer.from === 'points' ? fromPicked(bench, kind, offer) : verb(kind, offer, bench, null, () => []);
             return { ...made, needs: offer.least, wants: wanted(kind, offer, 0) };
         }),
@@ -121,9 +136,9 @@ function wanted(kind: Kind, { takes, from, least }: Offer, count: number): strin
 }
 
 /** Whether the field that the pick goes into takes steps like the picked ones. */
-function suits(kind: Kind, offer: Offer, bench: Bench): boolean {
+function suits(kind: Kind, offer: Offer, bench: Bench, lines: readonly string[]): boolean {
     const { roles = [], kinds } = kind.fields.find((field) => field.name === offer.takes) ?? {};
-    return bench.pick.lines.every((id) => {
+    return lines.every((id) => {
         const step = stepOf(bench.scene, id);
         return roles.includes(step?.role ?? '') && (kinds === undefined || kinds.includes(step?.kind ?? ''));
     });

@@ -4,6 +4,7 @@ import { HexColorPicker } from 'react-colorful';
 import { expectedText } from '../../model/problem';
 import { useActs } from '../../state/acts';
 import { usePick, usePicks } from '../../state/pick';
+import { useRested } from '../../state/usePutAway';
 import { useSheet } from '../../state/sheet';
 import { Swatch } from '../../ask/fields/Swatch';
 import { PAPER } from '../../layers/paint';
@@ -158,11 +159,13 @@ function useGiving(): ((name: string, what: 'fill' | 'stroke', isByPointer: bool
     const { change, told, now, toSheet } = useActs();
     const pick = usePick(picking);
     const given = useRef<Promise<unknown>>(Promise.resolve());
-    if (pick.mode !== 'parts' || pick.parts.length === 0) return null;
+    // While drawing goes on it is what was drawn last.
+    const drawn = useRested()?.before?.pick;
+    const picked = drawn === undefined ? pick : { ...pick, ...drawn };
+    if (picked.mode !== 'parts' || picked.parts.length === 0) return null;
 
     async function give(name: string, what: 'fill' | 'stroke'): Promise<void> {
         const { page } = now();
-        const picked = picking.get();
         const field = what === 'fill' ? 'fill' : 'stroke.color';
         const verb = verbsFor({ page, scene: page.scene, kinds, pick: picked, picking, selected: null, colour: null }).filter((one) => one.family === 'look' && one.asks.includes(field)).sort((a, b) => a.key - b.key)[0];
         if (verb === undefined) return;

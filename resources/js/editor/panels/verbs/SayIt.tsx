@@ -14,7 +14,9 @@ interface Props {
     /** What can be said beside the verbs. */
     commands: Spoken[];
     open: boolean;
-    onOpen: (open: boolean) => void;
+    onOpen: () => void;
+    /** Told whether something of the list is done. */
+    onClose: (isSpoken: boolean) => void;
     fits: (name: string) => boolean;
     onSay: (saying: Saying) => void;
     onKeys: () => void;
@@ -23,7 +25,7 @@ interface Props {
 const KEY = 'rounded-sm bg-honey px-1.5 py-[3px] font-sans text-[11.5px] leading-none font-medium text-umber';
 
 /** What people call it, in any usual word, and what of ours does it: what fits the pick first. */
-export function SayIt({ kinds, commands, open, onOpen, fits, onSay, onKeys }: Props) {
+export function SayIt({ kinds, commands, open, onOpen, onClose, fits, onSay, onKeys }: Props) {
     const [typed, setTyped] = useState('');
     const all = useMemo(() => sayings(kinds), [kinds]);
     const inOrder = open ? [...all.filter(({ name }) => fits(name)), ...all.filter(({ name }) => !fits(name))] : [];
@@ -38,7 +40,8 @@ export function SayIt({ kinds, commands, open, onOpen, fits, onSay, onKeys }: Pr
             open={open}
             onOpenChange={(next) => {
                 setTyped('');
-                onOpen(next);
+                if (next) onOpen();
+                else onClose(false);
             }}
         >
             <Popover.Trigger aria-label="Say it" className="flex shrink-0 items-center justify-between rounded border border-rule bg-card py-1 pr-1.5 pl-1.5 text-left leading-none text-slate hover:border-amber xl:w-24 xl:pl-2.5 2xl:w-40">
@@ -60,7 +63,7 @@ export function SayIt({ kinds, commands, open, onOpen, fits, onSay, onKeys }: Pr
                                         {...one}
                                         said={saidSo(one.words)}
                                         onSelect={() => {
-                                            onOpen(false);
+                                            onClose(true);
                                             one.run();
                                         }}
                                     />

@@ -2,12 +2,13 @@ import { useState } from 'react';
 import { AskBar } from '../../ask/AskBar';
 import { DrawBar } from '../../ask/DrawBar';
 import { useKeys } from '../../keys/Keyboard';
-import { isDrawn, withPointed } from '../../model/verbs/asking';
+import { type Asking, isDrawn, withPointed } from '../../model/verbs/asking';
 import type { Saying } from '../../model/verbs/sayings';
 import { verbsFor } from '../../model/verbs/verbs';
 import { useAsking } from '../../state/asking';
 import { usePick, usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
+import { usePutAway } from '../../state/usePutAway';
 import { PaintBar } from '../paint/PaintBar';
 import { TraceBar } from '../trace/TraceBar';
 import { useCommands } from './commands';
@@ -25,11 +26,12 @@ import { numberOf, VerbShelf } from './VerbShelf';
 export function VerbBar({ onDone }: { onDone: () => void }) {
     const { page, kinds } = useSheet();
     const { picking, selected, pointed } = usePicks();
-    const { asking, last, kept, setKept } = useAsking();
+    const { asking, setAsking, last, kept, setKept } = useAsking();
     const pick = usePick(picking);
     const [colour, setColour] = useState<string | null>(null);
     const [naming, setNaming] = useState(false);
-    const [saying, setSaying] = useState(false);
+    // What is spoken, with the drawing that goes on where nothing is said.
+    const [saying, setSaying] = useState<{ resting: Asking | null } | null>(null);
     const [keys, setKeys] = useState(false);
     const shelf = useShelf(colour);
     const doing = useDoing(shelf, setColour, onDone);
@@ -37,9 +39,21 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     const giveLooks = useGivingLooks();
     const commands = useCommands(() => setKeys(true));
     const drawn = asking !== null && isDrawn(asking) ? asking : null;
+    const putAway = usePutAway();
+
+    function openSaying(): void {
+        setSaying({ resting: putAway() });
+    }
+
+    function closeSaying(isSpoken: boolean): void {
+        setSaying(null);
+        if (isSpoken || saying === null || saying.resting === null) return;
+        picking.setMode('points');
+        setAsking(saying.resting);
+    }
 
     function say({ name }: Pick<Saying, 'name'>): void {
-        setSaying(false);
+        closeSaying(true);
         const verb = shelf.verbOf(name);
         if (verb === undefined) onDone();
         else doing.begin(verb);
@@ -61,7 +75,7 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
     const free = (act: (event: KeyboardEvent) => void) => (event: KeyboardEvent) => (asking !== null ? false : act(event));
     const drawing = (act: (event: KeyboardEvent) => void) => (event: KeyboardEvent) => (asking !== null && drawn === null ? false : act(event));
     useKeys({
-        say: drawing(() => setSaying(true)),
+        say: drawing(openSaying),
         keys: free(() => setKeys(true)),
         again: free(doing.doAgain),
         draw: free(() => shelf.turnToDrawing(!shelf.draws)),
@@ -104,15 +118,16 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         <SayIt
             kinds={kinds}
             commands={commands}
-            open={saying}
-            onOpen={(next) => {
-                setSaying(next);
-                if (!next) onDone();
+            open={saying !== null}
+            onOpen={openSaying}
+            onClose={(isSpoken) => {
+                closeSaying(isSpoken);
+                onDone();
             }}
             fits={(name) => shelf.verbs.some((verb) => verb.name === name && verb.needs === 0)}
             onSay={say}
             onKeys={() => {
-                setSaying(false);
+                closeSaying(false);
                 setKeys(true);
             }}
         />
