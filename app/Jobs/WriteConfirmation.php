@@ -27,8 +27,8 @@ final class WriteConfirmation implements ShouldQueue
     public function handle(): void
     {
         $letter = User::query()->where('email', $this->email)->exists()
-            ? new Letter('Your account at Sternbild', 'taken', url('/sign-in'))
-            : new Letter('Open your account at Sternbild', 'confirm', Ticket::link(Ticket::CONFIRM, $this->email, ['name' => $this->name, 'password' => $this->password]));
+            ? new Letter('Your account at Sternbild', 'letters.taken', url('/sign-in'))
+            : new Letter('Open your account at Sternbild', 'letters.confirm', Ticket::link(Ticket::CONFIRM, $this->email, ['name' => $this->name, 'password' => $this->password]));
         Mail::to($this->email)->send($letter);
     }
 }

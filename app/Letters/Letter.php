@@ -9,6 +9,7 @@ use Illuminate\Mail\Mailables\Envelope;
 /** A letter in plain words. */
 final class Letter extends Mailable
 {
+    /** @param  view-string  $words */
     public function __construct(private readonly string $about, private readonly string $words, private readonly string $link)
     {
     }
@@ -20,6 +21,6 @@ final class Letter extends Mailable
 
     public function content(): Content
     {
-        return new Content(text: "letters.$this->words", with: ['link' => $this->link]);
+        return new Content(text: $this->words, with: ['link' => $this->link]);
     }
 }

@@ -51,6 +51,7 @@ final class SheetRevision extends Model
         return ['whole' => $whole, 'base' => null, 'difference' => null, 'bytes' => strlen($whole)];
     }
 
+    /** @return Attribute<array<array-key, mixed>, never> */
     protected function plan(): Attribute
     {
         return Attribute::get(function (): array {

@@ -83,7 +83,7 @@ final class ContractTest extends TestCase
             }
         }
         $routes = [];
-        foreach (app('router')->getRoutes() as $route) {
+        foreach (app('router')->getRoutes()->getRoutes() as $route) {
             if (str_starts_with($route->uri(), 'api/') && ! str_contains($route->uri(), '{unknown}')) {
                 foreach (array_diff($route->methods(), ['HEAD']) as $method) {
                     $routes[] = "$method /".preg_replace('/\{\w+\}/', '{}', rtrim($route->uri(), '/'));

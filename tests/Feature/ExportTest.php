@@ -166,14 +166,14 @@ final class ExportTest extends TestCase
 
     public function test_a_person_has_two_files_in_hand_and_the_first_of_anybody_goes_before_their_second(): void
     {
-        Queue::fake();
+        $queue = Queue::fake();
         $this->actingAs($this->person());
         $sheet = $this->sheet();
         $order = fn () => $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'png']);
         $first = $order()->assertStatus(202)->assertJsonPath('state', 'waiting')->json('id');
         $this->getJson('/api/exports/'.self::text($first).'/file')->assertNotFound();
         $order()->assertStatus(202);
-        self::assertSame(['files', 'more-files'], Queue::pushed(MakeFile::class)->pluck('queue')->all());
+        self::assertSame(['files', 'more-files'], $queue->pushed(MakeFile::class)->pluck('queue')->all());
         $order()->assertStatus(429)->assertHeader('Retry-After', '2')->assertJsonPath('problem', 'waiting');
         $this->postJson('/api/account/exports')->assertStatus(429);
         // What needs no turn goes on, and one that is cancelled makes room.
