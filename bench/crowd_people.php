@@ -11,7 +11,7 @@ use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Cookie\CookieValuePrefix;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 
 require __DIR__.'/../vendor/autoload.php';
 $app = require __DIR__.'/../bootstrap/app.php';

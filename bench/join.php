@@ -10,8 +10,8 @@ require __DIR__.'/../vendor/autoload.php';
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Geometry\Arc;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Reading\PlanReader;
 
 $cells = [];
 for ($ring = 0; $ring < 50; $ring++) {

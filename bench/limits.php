@@ -9,7 +9,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Field\NumberField;
-use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Tests\Plan\RandomPlansTest;
 use Sternbild\Core\Tests\Sample;

@@ -14,8 +14,8 @@ use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Line;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\View\SceneView;
 
 const RUNS = 5;

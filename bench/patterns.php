@@ -14,8 +14,8 @@ use Sternbild\Core\Format\PathData;
 use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\Tile;
 use Sternbild\Core\Format\TilePicture;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\View\SceneView;
 
 const RUNS = 15;

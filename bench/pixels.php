@@ -11,8 +11,8 @@ use Sternbild\Core\Command\FolderPictures;
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Format\PixelPicture;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Reading\PlanReader;
 
 const RUNS = 9;
 

@@ -7,6 +7,6 @@ return [
         'database' => ['driver' => 'database', 'connection' => null, 'table' => 'jobs', 'queue' => 'default', 'retry_after' => 75, 'after_commit' => true],
         'sync' => ['driver' => 'sync'],
     ],
-    // What failed is said to the person who asked for it, logged in one line, and kept for a week (App\Jobs\Tidy), to be tried again by hand.
+    // What failed is said to the person who asked for it, logged in one line, and kept for a week (App\Sheets\Tidy), to be tried again by hand.
     'failed' => ['driver' => 'database-uuids', 'database' => 'pgsql', 'table' => 'failed_jobs'],
 ];

@@ -7,6 +7,8 @@ use App\Pictures\StoredPictures;
 use App\Sheets\AllSheets;
 use App\Sheets\ChapterSet;
 use App\Sheets\Planning;
+use App\Work\Cancelled;
+use App\Work\Progress;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\ConstructionDrawing;
 use Sternbild\Core\Format\Raster;

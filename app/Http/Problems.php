@@ -3,9 +3,9 @@
 namespace App\Http;
 
 use App\Exports\TooManyFiles;
+use App\Quotas\OverQuota;
 use App\Scanner\ScannerFault;
 use App\Sheets\BrokenChange;
-use App\Sheets\OverQuota;
 use App\Sheets\SheetPages;
 use App\Sheets\StaleChange;
 use Illuminate\Database\QueryException;

@@ -2,10 +2,10 @@
 
 namespace App\Jobs;
 
-use App\Exports\Cancelled;
-use App\Exports\Progress;
 use App\Exports\Workshop;
 use App\Models\Export;
+use App\Work\Cancelled;
+use App\Work\Progress;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;

@@ -4,11 +4,11 @@ namespace App\Pictures;
 
 use App\Models\Picture;
 use App\Models\User;
-use App\Sheets\OverQuota;
+use App\Quotas\OverQuota;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Storage;
 use Sternbild\Core\Format\PlanJson;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
 
 /** A plan and its pictures in one archive: `plan.json`, and beside it `pictures/`, as the command line finds them. */

@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use PDO;
 use Sternbild\Core\Evaluation\ResultCache;
-use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Kind\Kinds;
 
 final class AppServiceProvider extends ServiceProvider
 {

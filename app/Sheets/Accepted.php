@@ -3,7 +3,7 @@
 namespace App\Sheets;
 
 use Sternbild\Core\Evaluation\Scene;
-use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\Edit\PlanEdit;
 
 /** A change that was made, and what the sheet comes to with it. */
 final readonly class Accepted

@@ -2,9 +2,9 @@
 
 namespace App\Sheets;
 
-use App\Exports\Cancelled;
-use App\Exports\Progress;
 use App\Models\User;
+use App\Work\Cancelled;
+use App\Work\Progress;
 use Sternbild\Core\Format\PlanJson;
 
 /** All that a person has constructed, to take home. */

@@ -2,8 +2,8 @@
 
 namespace App\Sheets;
 
-use App\Exports\Cancelled;
-use App\Exports\Progress;
+use App\Work\Cancelled;
+use App\Work\Progress;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\RenderFailed;

@@ -4,7 +4,7 @@ namespace App\Sheets;
 
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\SvgDrawing;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
 
 /** Finished sheets to take apart: those of Velmora Tramways. */

@@ -12,9 +12,9 @@ use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\OverBudget;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanEdit;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Edit\PlanEdit;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Finding;
 

@@ -2,10 +2,11 @@
 
 namespace App\Sheets;
 
-use App\Jobs\Tidy;
 use App\Models\Sheet;
 use App\Models\SheetRevision;
 use App\Models\User;
+use App\Quotas\OverQuota;
+use App\Quotas\Quotas;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Sternbild\Core\Format\PlanJson;

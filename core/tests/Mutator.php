@@ -6,7 +6,7 @@ namespace Sternbild\Core\Tests;
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Kind\Kinds;
 
 /** Makes plans, and changes to them, that nobody meant: values of other kinds, extremes, things missing, doubled, in another order. Seeded. */
 final class Mutator

@@ -7,7 +7,7 @@ use App\Models\User;
 use App\Sheets\SheetBook;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 
 /** The sample designer and the sheets for Velmora Tramways, built anew; what was changed in them is lost. */
 final class SampleSeeder extends Seeder

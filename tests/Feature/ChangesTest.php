@@ -7,7 +7,7 @@ use App\Models\User;
 use App\Sheets\SheetBook;
 use Illuminate\Support\Str;
 use Sternbild\Core\Format\PlanJson;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Tests\TestCase;
 
 final class ChangesTest extends TestCase

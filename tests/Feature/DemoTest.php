@@ -8,7 +8,7 @@ use App\Sheets\Planning;
 use Illuminate\Support\Facades\Artisan;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\SvgDrawing;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Svg\DrawingPlan;
 use Sternbild\Core\Svg\DrawnFile;
 use Tests\TestCase;

@@ -2,11 +2,11 @@
 
 namespace Tests\Feature;
 
-use App\Exports\Cancelled;
-use App\Exports\Progress;
 use App\Jobs\MakeFile;
-use App\Jobs\Tidy;
 use App\Models\Export;
+use App\Sheets\Tidy;
+use App\Work\Cancelled;
+use App\Work\Progress;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;

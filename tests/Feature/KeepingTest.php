@@ -2,10 +2,10 @@
 
 namespace Tests\Feature;
 
-use App\Jobs\Tidy;
 use App\Models\Sheet;
 use App\Models\SheetRevision;
 use App\Sheets\Thinning;
+use App\Sheets\Tidy;
 use Illuminate\Support\Facades\Queue;
 use Sternbild\Core\Format\PlanJson;
 use Tests\TestCase;

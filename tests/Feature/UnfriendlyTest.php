@@ -4,12 +4,12 @@ namespace Tests\Feature;
 
 use App\Models\Sheet;
 use App\Models\User;
-use App\Sheets\OverQuota;
-use App\Sheets\Quotas;
+use App\Quotas\OverQuota;
+use App\Quotas\Quotas;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Tests\TestCase;
 
 /** Requests that no editor of ours sends. */

@@ -7,8 +7,8 @@ use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Format\MovingPicture;
 use Sternbild\Core\Format\PixelPicture;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Reading\PlanReader;
 
 /** Moving pictures as another program reads them (Debian: python3-pil). */
 final class MovingPictureLibraryTest extends TestCase

@@ -10,7 +10,7 @@ use App\Models\Picture;
 use App\Models\Sheet;
 use App\Models\User;
 use App\Pictures\PictureBook;
-use App\Sheets\Quotas;
+use App\Quotas\Quotas;
 use App\Sheets\Thinning;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;

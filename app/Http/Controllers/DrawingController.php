@@ -9,7 +9,7 @@ use App\Models\Sheet;
 use App\Models\User;
 use App\Pictures\NoPicture;
 use App\Pictures\PlanBundle;
-use App\Sheets\OverQuota;
+use App\Quotas\OverQuota;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;

@@ -3,12 +3,12 @@
 namespace App\Http\Controllers;
 
 use App\Exports\Estimate;
-use App\Exports\Orders;
 use App\Exports\Pixels;
 use App\Exports\Workshop;
 use App\Http\Requests\ExportRequest;
 use App\Http\Requests\OrderRequest;
 use App\Http\Resources\ExportResource;
+use App\Jobs\Orders;
 use App\Models\Export;
 use App\Models\Sheet;
 use App\Models\User;

@@ -10,7 +10,7 @@ use App\Models\User;
 use App\Pictures\NoPicture;
 use App\Pictures\PictureBook;
 use App\Pictures\StoredPictures;
-use App\Sheets\OverQuota;
+use App\Quotas\OverQuota;
 use App\Sheets\Planning;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;

@@ -15,7 +15,7 @@ use App\Sheets\SheetPages;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Sternbild\Core\Geometry\Budget;
-use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\View\Constructions;
 use Sternbild\Core\View\SceneView;

@@ -3,7 +3,7 @@
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
 
 /** Another plan in place of the sheet’s. */

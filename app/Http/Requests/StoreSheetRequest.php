@@ -5,7 +5,7 @@ namespace App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Sternbild\Core\Format\PlanJson;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unit;
 use Sternbild\Core\Plan\Unusable;
 

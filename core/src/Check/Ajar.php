@@ -8,7 +8,7 @@ use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Evaluated;
-use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sector;
 use Sternbild\Core\Plan\Step;

@@ -6,7 +6,7 @@ namespace Sternbild\Core\Check;
 
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\RectangularGrid;
-use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;

@@ -6,7 +6,7 @@ namespace Sternbild\Core\Check;
 
 use Sternbild\Core\Plan\Bar;
 use Sternbild\Core\Plan\Evaluated;
-use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Finding;

@@ -9,7 +9,7 @@ use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\ShortestWay;
 use Sternbild\Core\Geometry\Tolerance;
-use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;

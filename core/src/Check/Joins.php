@@ -12,7 +12,7 @@ use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Evaluated;
-use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Finding;

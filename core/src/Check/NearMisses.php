@@ -8,7 +8,7 @@ use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;

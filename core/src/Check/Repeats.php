@@ -13,7 +13,7 @@ use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Geometry\WholePixels;
 use Sternbild\Core\Plan\Evaluated;
-use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Unit;
 use Sternbild\Core\Result\Finding;

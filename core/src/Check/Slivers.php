@@ -6,7 +6,7 @@ namespace Sternbild\Core\Check;
 
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
-use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Result\Finding;
 
 /** Cells that are too thin to be printed or cut. */

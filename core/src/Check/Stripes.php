@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Check;
 
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Shape\Figure;

@@ -7,7 +7,7 @@ namespace Sternbild\Core\Check;
 use Sternbild\Core\Arrangement\Unworkable;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Outline;
-use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;

@@ -6,11 +6,11 @@ namespace Sternbild\Core\Evaluation;
 
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Measure\Measurement;
-use Sternbild\Core\Plan\Field\Numerals;
-use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Edit\PlanEdit;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
-use Sternbild\Core\Plan\PlanEdit;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Plan\Unusable;
 

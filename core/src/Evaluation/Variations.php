@@ -7,11 +7,11 @@ namespace Sternbild\Core\Evaluation;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Plan\Edit\PlanEdit;
 use Sternbild\Core\Plan\Field\NumberField;
-use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Plan;
-use Sternbild\Core\Plan\PlanEdit;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Plan\Unusable;
 

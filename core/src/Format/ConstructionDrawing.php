@@ -10,7 +10,7 @@ use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Plan\Field\Numerals;
+use Sternbild\Core\Plan\Numerals;
 
 /** The finished drawing, faded, with what it was constructed on: grids, guides, every arc completed to its circle, radii and their ratios written beside them. */
 final readonly class ConstructionDrawing

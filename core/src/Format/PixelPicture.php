@@ -9,8 +9,8 @@ use Sternbild\Core\Grid\RectangularGrid;
 use Sternbild\Core\Paint\Compositing;
 use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Pixel\Frames;
+use Sternbild\Core\Plan\Edit\PaintOver;
 use Sternbild\Core\Plan\Kind\Pixel\FramesKind;
-use Sternbild\Core\Plan\PaintOver;
 use Sternbild\Core\Plan\Unusable;
 
 /** The painted cells of a grid as an exact picture: one pixel, or a square of them, for every cell. Cells that are not painted are seen through. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Format;
 
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
 
 /** Plans as JSON text, their keys in the order of the published format, so that equal plans are equal texts. */

@@ -7,8 +7,8 @@ namespace Sternbild\Core\Format;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Kind;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unit;
 
 /** The JSON Schema of plans, put together from what the kinds declare. PlanReader checks the same, and more that a schema cannot say. */

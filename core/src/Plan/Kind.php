@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
-use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
 

@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
-use Sternbild\Core\Plan\Field\NumberField;
-use Sternbild\Core\Plan\Field\Numerals;
-use Sternbild\Core\Plan\Field\PlaceField;
-
 /** What sentences, messages and the history call places, cells and steps. */
 final readonly class Naming
 {
@@ -97,12 +93,12 @@ final readonly class Naming
     /** @param  list<mixed>  $raw */
     private function pair(array $raw): string
     {
-        if ($raw === PlaceField::SHEET_CENTER || $raw == [$this->plan->width / 2, $this->plan->height / 2]) {
+        if ($raw === Plan::SHEET_CENTER || $raw == [$this->plan->width / 2, $this->plan->height / 2]) {
             return 'the centre of the sheet';
         }
 
         return implode(', ', array_map(
-            fn (mixed $one): string => is_string($one) ? NumberField::withNames($one, $this->labels) : Numerals::told(is_int($one) || is_float($one) ? (float) $one : 0.0),
+            fn (mixed $one): string => is_string($one) ? self::inArithmetic($one, $this->labels) : Numerals::told(is_int($one) || is_float($one) ? (float) $one : 0.0),
             $raw,
         ));
     }
@@ -110,7 +106,7 @@ final readonly class Naming
     /** @param  array<array-key, mixed>  $raw */
     private function composed(array $raw): string
     {
-        $number = fn (mixed $one): string => is_string($one) ? NumberField::withNames($one, $this->labels) : Numerals::told(is_int($one) || is_float($one) ? (float) $one : 0.0);
+        $number = fn (mixed $one): string => is_string($one) ? self::inArithmetic($one, $this->labels) : Numerals::told(is_int($one) || is_float($one) ? (float) $one : 0.0);
         $both = is_array($raw['between'] ?? null) ? array_values($raw['between']) : [];
 
         return match (true) {
@@ -125,5 +121,19 @@ final readonly class Naming
     private static function numbers(array $numbers): string
     {
         return implode(', ', array_map(Numerals::told(...), $numbers));
+    }
+
+    /**
+     * Measures, and what parts measure, by their names, as they are typed.
+     *
+     * @param  array<string, string>  $labels
+     */
+    public static function inArithmetic(string $arithmetic, array $labels): string
+    {
+        return preg_replace_callback(
+            '/(?<![A-Za-z0-9_.])([a-z][a-z0-9]*)\.(value|wide|high|area|length)(?![A-Za-z0-9_])/',
+            static fn (array $found): string => isset($labels[$found[1]]) ? $labels[$found[1]].($found[2] === 'value' ? '' : ".$found[2]") : $found[0],
+            $arithmetic,
+        ) ?? $arithmetic;
     }
 }

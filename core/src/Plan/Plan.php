@@ -9,6 +9,9 @@ use Sternbild\Core\Geometry\Tolerance;
 /** The construction: sheet, values, palette and steps, read and checked for its form. PlanReader makes it. */
 final readonly class Plan
 {
+    /** How plans write the centre of the sheet, so that it stays there when the sheet changes its size. */
+    public const SHEET_CENTER = ['sheet.width/2', 'sheet.height/2'];
+
     /**
      * @param  float  $width  and $height of the sheet, in its unit
      * @param  string|null  $background  a palette name or #rrggbb

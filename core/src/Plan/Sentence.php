@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
-use Sternbild\Core\Plan\Field\Field;
-use Sternbild\Core\Plan\Field\Numerals;
-
 /** A step as a plain sentence, in pieces: words, parameters that can be edited in place, and what it comes to. */
 final class Sentence
 {

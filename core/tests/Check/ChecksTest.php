@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Check;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanEdit;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Edit\PlanEdit;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Tests\Sample;

@@ -7,8 +7,8 @@ namespace Sternbild\Core\Tests\Check;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Check\Sort;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\Edit\PlanEdit;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Tests\Sample;
 

@@ -6,7 +6,7 @@ namespace Sternbild\Core\Tests\Format;
 
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Format\PlanSchema;
-use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Tests\Sample;
 
 final class CommandLineTest extends TestCase

@@ -6,7 +6,7 @@ namespace Sternbild\Core\Tests\Format;
 
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Format\PlanJson;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
 
 final class PlanJsonTest extends TestCase

@@ -7,8 +7,8 @@ namespace Sternbild\Core\Tests\Measure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\Equalising;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\Edit\PlanEdit;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Tests\Sample;
 

@@ -8,8 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Paint\Oklab;
 use Sternbild\Core\Paint\Ramp;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\Edit\PlanEdit;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Tests\Sample;
 

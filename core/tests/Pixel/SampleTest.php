@@ -12,8 +12,8 @@ use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Paint\Ciede2000;
 use Sternbild\Core\Pixel\Clusters;
 use Sternbild\Core\Pixel\Held;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Tests\Sample;
 
 final class SampleTest extends TestCase

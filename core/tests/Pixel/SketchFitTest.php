@@ -14,9 +14,9 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Pixel\PictureFile;
 use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Pixel\SketchFit;
-use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Pictures;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Tests\Sample;
 
 /** Circles and lines fitted to lines of pictures, against those that were drawn. */

@@ -13,10 +13,10 @@ use Sternbild\Core\Pixel\PictureFile;
 use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Pixel\SheetEdge;
 use Sternbild\Core\Pixel\Straightened;
-use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Pictures;
-use Sternbild\Core\Plan\PlanReader;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Tests\Sample;
 
 /** Pictures placed, cropped, straightened, evened out. */

@@ -8,8 +8,8 @@ use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\Arranging;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\Edit\PlanEdit;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Tests\Sample;
 

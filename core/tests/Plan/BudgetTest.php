@@ -11,8 +11,8 @@ use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\OverBudget;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanReader;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Tests\Sample;
 

@@ -8,13 +8,13 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Plan\Edit\PlanEdit;
 use Sternbild\Core\Plan\Family;
-use Sternbild\Core\Plan\Field\Field;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Kind\Part\SvgKind;
-use Sternbild\Core\Plan\Kinds;
 use Sternbild\Core\Plan\Offer;
-use Sternbild\Core\Plan\PlanEdit;
 use Sternbild\Core\Tests\Sample;
 
 /** What every kind of step declares about itself has to hold, whichever kinds there are. */

@@ -6,7 +6,7 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\Variations;
-use Sternbild\Core\Plan\Kinds;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Tests\Sample;

@@ -10,8 +10,8 @@ use Sternbild\Core\Evaluation\DrawingIn;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Plan\Kinds;
-use Sternbild\Core\Plan\PlanEdit;
+use Sternbild\Core\Plan\Edit\PlanEdit;
+use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Tests\Sample;
 

@@ -8,8 +8,8 @@ export function asked<T>(code: string, given: unknown = null): T {
 
 /** PHP: `$scene` of the plan in `$given`. */
 export const EVALUATED = `
-    $kinds = Sternbild\\Core\\Plan\\Kinds::all();
-    $plan = (new Sternbild\\Core\\Plan\\PlanReader($kinds))->fromArray($given["plan"]);
+    $kinds = Sternbild\\Core\\Plan\\Kind\\Kinds::all();
+    $plan = (new Sternbild\\Core\\Plan\\Reading\\PlanReader($kinds))->fromArray($given["plan"]);
     $scene = (new Sternbild\\Core\\Evaluation\\Evaluator(new Sternbild\\Core\\Evaluation\\ArrayCache))->evaluate($plan);
 `;
 

@@ -10,6 +10,7 @@ use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\CellPick;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\HeldAddress;
 use Sternbild\Core\Plan\Naming;

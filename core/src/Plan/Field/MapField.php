@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;

@@ -6,7 +6,10 @@ namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Plan\Arithmetic;
 use Sternbild\Core\Plan\ArithmeticFault;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Naming;
+use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
@@ -195,21 +198,7 @@ final class NumberField extends Field
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
-        return is_string($raw) ? self::withNames($raw, $labels) : Numerals::told(is_int($raw) || is_float($raw) ? (float) $raw : 0.0);
-    }
-
-    /**
-     * Measures, and what parts measure, by their names, as they are typed.
-     *
-     * @param  array<string, string>  $labels
-     */
-    public static function withNames(string $arithmetic, array $labels): string
-    {
-        return preg_replace_callback(
-            '/(?<![A-Za-z0-9_.])([a-z][a-z0-9]*)\.(value|wide|high|area|length)(?![A-Za-z0-9_])/',
-            static fn (array $found): string => isset($labels[$found[1]]) ? $labels[$found[1]].($found[2] === 'value' ? '' : ".$found[2]") : $found[0],
-            $arithmetic,
-        ) ?? $arithmetic;
+        return is_string($raw) ? Naming::inArithmetic($raw, $labels) : Numerals::told(is_int($raw) || is_float($raw) ? (float) $raw : 0.0);
     }
 
     public function traits(): array

@@ -8,6 +8,7 @@ use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Paint\Gradient;
 use Sternbild\Core\Paint\PatternFill;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sampling;

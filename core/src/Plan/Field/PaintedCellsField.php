@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Grid\FineGrid;
 use Sternbild\Core\Plan\Address;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\HeldAddress;
 use Sternbild\Core\Plan\Plan;

@@ -7,6 +7,7 @@ namespace Sternbild\Core\Plan\Field;
 use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Address;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Location;
 use Sternbild\Core\Plan\Naming;
@@ -19,9 +20,6 @@ use Sternbild\Core\Result\Role;
 /** A place on the sheet: two coordinates, or the address of an intersection or of a centre. */
 final class PlaceField extends Field
 {
-    /** How plans write the centre of the sheet, so that it stays there when the sheet changes its size. */
-    public const SHEET_CENTER = ['sheet.width/2', 'sheet.height/2'];
-
     public function type(): string
     {
         return 'place';

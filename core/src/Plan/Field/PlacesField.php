@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Address;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Plan;

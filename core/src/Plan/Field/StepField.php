@@ -6,6 +6,7 @@ namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Evaluated;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\NothingGiven;

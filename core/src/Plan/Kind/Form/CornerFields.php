@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Kind\Form;
 
 use Sternbild\Core\Plan\Arguments;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Field\ChoiceField;
-use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Shape\Corner;
 use Sternbild\Core\Shape\Inset;

@@ -6,8 +6,8 @@ namespace Sternbild\Core\Plan\Kind\Grid;
 
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Field\ChoiceField;
-use Sternbild\Core\Plan\Field\Field;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;

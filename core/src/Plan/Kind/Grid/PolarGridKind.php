@@ -16,6 +16,7 @@ use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
+use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -61,7 +62,7 @@ final class PolarGridKind extends GridKind
             label: 'Polar grid', from: 'ground', family: Family::Make, key: 1, words: 'rings, radial, circular, concentric, sectors, mandala, spokes, round grid',
             says: 'Rings and sectors around a centre.',
             preset: [
-                'center' => PlaceField::SHEET_CENTER,
+                'center' => Plan::SHEET_CENTER,
                 'radius' => 'min(sheet.width, sheet.height)*0.4',
                 'rings' => 5,
                 'sectors' => 10,

@@ -13,7 +13,7 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Guide\TouchingGuide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Family;
-use Sternbild\Core\Plan\Field\Field;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\PlacesField;

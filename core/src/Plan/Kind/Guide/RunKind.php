@@ -18,7 +18,6 @@ use Sternbild\Core\Plan\Field\BendsField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Kind\BentPulls;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;

@@ -10,7 +10,7 @@ use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Pixel\Unreadable;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Family;
-use Sternbild\Core\Plan\Field\Field;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\Field\StepField;

@@ -13,7 +13,7 @@ use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\BendsField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Kind\BentPulls;
+use Sternbild\Core\Plan\Kind\Guide\BentPulls;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;

@@ -8,7 +8,7 @@ use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Family;
-use Sternbild\Core\Plan\Field\Field;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Copy\CopyKind;

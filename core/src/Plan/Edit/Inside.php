@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Plan\Edit;
 
 /** What is written in a plan, changed in one place. */
 final class Inside

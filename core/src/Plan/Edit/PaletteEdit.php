@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Plan\Edit;
 
 use Sternbild\Core\Paint\Ramp;
 use Sternbild\Core\Plan\Field\ColourField;
+use Sternbild\Core\Plan\Unusable;
 
 /** Changes of the palette of a plan as it is written. */
 final class PaletteEdit

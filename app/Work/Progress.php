@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Exports;
+namespace App\Work;
 
 use App\Models\Export;
 

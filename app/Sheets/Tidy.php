@@ -1,10 +1,9 @@
 <?php
 
-namespace App\Jobs;
+namespace App\Sheets;
 
 use App\Models\Export;
 use App\Models\Sheet;
-use App\Sheets\Thinning;
 use Carbon\CarbonInterface;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;

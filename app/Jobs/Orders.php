@@ -1,8 +1,8 @@
 <?php
 
-namespace App\Exports;
+namespace App\Jobs;
 
-use App\Jobs\MakeFile;
+use App\Exports\TooManyFiles;
 use App\Models\Export;
 use App\Models\Sheet;
 use App\Models\User;

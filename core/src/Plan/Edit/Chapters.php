@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Plan\Edit;
 
 /** The chapters of a plan that is being changed: each reaches from its first step to the next chapter. */
 final readonly class Chapters

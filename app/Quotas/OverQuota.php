@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Sheets;
+namespace App\Quotas;
 
 /** A person would keep more than there is room for. */
 final class OverQuota extends \RuntimeException

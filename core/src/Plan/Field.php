@@ -2,14 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan\Field;
-
-use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Plan;
-use Sternbild\Core\Plan\Sampling;
-use Sternbild\Core\Plan\Scope;
-use Sternbild\Core\Plan\Step;
-use Sternbild\Core\Plan\Unusable;
+namespace Sternbild\Core\Plan;
 
 /** A parameter as a kind of step declares it: what may stand in the plan, what it means, and how a sentence says it. */
 abstract class Field

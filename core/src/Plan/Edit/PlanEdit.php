@@ -2,9 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Plan\Edit;
 
+use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Field\PaintedCellsField;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Role;
 
 /**

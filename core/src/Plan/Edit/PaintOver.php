@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Plan\Edit;
 
 use Sternbild\Core\Plan\Field\PaintedCellsField;
 

@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Plan\Edit;
 
 use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\StepNames;
 
 /** The steps of a plan that is being changed, found by their ids however many there are. */
 final class StepList

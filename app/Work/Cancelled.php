@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Exports;
+namespace App\Work;
 
 /** The person does not want the file any more. */
 final class Cancelled extends \RuntimeException

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan\Field;
+namespace Sternbild\Core\Plan;
 
 /** Numbers as people read them: no trailing zeros, no exponents below a million million. */
 final class Numerals

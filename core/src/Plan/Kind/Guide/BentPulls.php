@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan\Kind;
+namespace Sternbild\Core\Plan\Kind\Guide;
 
 use Sternbild\Core\Geometry\BentWay;
 use Sternbild\Core\Geometry\CannotBend;

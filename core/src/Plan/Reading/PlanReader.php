@@ -2,10 +2,19 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Plan\Reading;
 
+use Sternbild\Core\Plan\Arithmetic;
+use Sternbild\Core\Plan\ArithmeticFault;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\NumberField;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Limits;
+use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Plan\Unit;
+use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Plan\Values;
 
 /** Reads a plan and checks its form. What it lets through can be evaluated; what goes wrong then is a finding. */
 final readonly class PlanReader

@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Sheets;
+namespace App\Quotas;
 
 use App\Models\Picture;
 use App\Models\Sheet;

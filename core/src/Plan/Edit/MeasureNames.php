@@ -2,9 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Core\Plan\Edit;
 
-use Sternbild\Core\Plan\Field\Field;
+use Sternbild\Core\Plan\Address;
+use Sternbild\Core\Plan\Arithmetic;
+use Sternbild\Core\Plan\Field;
+use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\StepNames;
 use Sternbild\Core\Result\Role;
 
 /** Names of measures where numbers are typed: each stands for what its step comes to, `m1.value`, which is what is stored. */
