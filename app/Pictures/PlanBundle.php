@@ -27,12 +27,6 @@ final class PlanBundle
 
     private const LARGEST_TOGETHER = 300_000_000;
 
-    /** @param  array<string, mixed>  $plan */
-    public static function isNeeded(array $plan): bool
-    {
-        return array_filter(self::sources($plan), static fn (string $source): bool => str_starts_with($source, self::SOURCE)) !== [];
-    }
-
     /**
      * Writes the archive.
      *

@@ -8,7 +8,6 @@ use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Cubic;
 use Sternbild\Core\Geometry\Curve;
-use Sternbild\Core\Geometry\Intersections;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Tolerance;
@@ -240,41 +239,6 @@ final class Arrangement
         }
 
         return $best;
-    }
-
-    /**
-     * The faces that a path of straight stretches comes through.
-     *
-     * @param  list<Vec>  $path
-     * @return list<int> in the order in which they are first entered
-     */
-    public function facesAlong(array $path): array
-    {
-        $found = [];
-        foreach ($path as $k => $place) {
-            $from = $path[max(0, $k - 1)];
-            // Between two neighbouring crossings with any edge the face is one and the same.
-            $stops = [0.0, 1.0];
-            if ($k > 0 && $from->distanceTo($place) > $this->runs->tolerance) {
-                $stretch = new Line($from, $place);
-                foreach ($this->runs->curves as $curve) {
-                    if ($curve->bounds()->meets($stretch->bounds(), $this->runs->tolerance)) {
-                        foreach (Intersections::within($this->runs->tolerance, $stretch, $curve) as $meeting) {
-                            $stops[] = $meeting->s;
-                        }
-                    }
-                }
-                sort($stops);
-            }
-            for ($stop = 1; $stop < count($stops); $stop++) {
-                $face = $this->faceAt($from->towards($place, ($stops[$stop - 1] + $stops[$stop]) / 2));
-                if ($face !== null) {
-                    $found[$face] = $face;
-                }
-            }
-        }
-
-        return array_values($found);
     }
 
     /**

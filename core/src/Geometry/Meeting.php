@@ -15,9 +15,4 @@ final readonly class Meeting
     public function __construct(public Vec $at, public float $s, public float $t, public bool $tangent)
     {
     }
-
-    public function seenFromTheOther(): self
-    {
-        return new self($this->at, $this->t, $this->s, $this->tangent);
-    }
 }

@@ -52,12 +52,6 @@ final class PolarGrid extends Grid
         return $this->turn + $first + ($spoke - 1) * 360 / $this->sectors;
     }
 
-    /** @return non-empty-list<float> */
-    public function circleRadii(): array
-    {
-        return $this->radii;
-    }
-
     public function coordinatesAt(Vec $place): array
     {
         $way = $place->minus($this->center);

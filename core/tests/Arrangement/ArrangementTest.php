@@ -269,20 +269,6 @@ final class ArrangementTest extends TestCase
         self::assertSame($ring, $arrangement->faceAt(new Vec(530, 519)));
     }
 
-    public function test_a_path_finds_the_faces_it_comes_through_in_order(): void
-    {
-        $lines = [];
-        for ($k = 0; $k <= 4; $k++) {
-            array_push($lines, new Line(new Vec(0, 100 * $k), new Vec(400, 100 * $k)), new Line(new Vec(100 * $k, 0), new Vec(100 * $k, 400)));
-        }
-        $arrangement = self::of($lines);
-        $along = $arrangement->facesAlong([new Vec(50, 50), new Vec(350, 50), new Vec(350, 260)]);
-        self::assertSame(
-            array_map($arrangement->faceAt(...), [new Vec(50, 50), new Vec(150, 50), new Vec(250, 50), new Vec(350, 50), new Vec(350, 150), new Vec(350, 250)]),
-            $along,
-        );
-    }
-
     public function test_nearly_parallel_lines_through_one_point_meet_there_and_nowhere_else(): void
     {
         // The ends are exact multiples of the ways from one point. Plain doubles find the crossing of the first two more than a thousandth

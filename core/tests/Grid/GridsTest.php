@@ -91,7 +91,7 @@ final class GridsTest extends TestCase
         $polar = new PolarGrid(new Vec(400, 400), 300, 0.0, 5, 10, 'sector', 0, 'golden');
         self::assertSame($polar->cellsAt([3, 4])[0], $polar->cellAt($polar->placeAt(2.5, 3.5)));
         self::assertEqualsWithDelta([2.5, 3.5], $polar->coordinatesAt($polar->placeAt(2.5, 3.5)), 1e-9);
-        self::assertEqualsWithDelta(($polar->circleRadii()[2] + $polar->circleRadii()[3]) / 2, $polar->placeAt(2.5, 3.5)->distanceTo(new Vec(400, 400)), 1e-9);
+        self::assertEqualsWithDelta((self::radii($polar, 3, new Vec(400, 400))[2] + self::radii($polar, 3, new Vec(400, 400))[3]) / 2, $polar->placeAt(2.5, 3.5)->distanceTo(new Vec(400, 400)), 1e-9);
         $gutters = new RectangularGrid(new Vec(10, 20), 4, 3, 20, 15, 4, 3, 1, 0);
         self::assertEqualsWithDelta([10 + 2 * 24 + 10, 20 + 18 + 7.5], [$gutters->placeAt(2.5, 1.5)->x, $gutters->placeAt(2.5, 1.5)->y], 1e-9);
         self::assertNull($gutters->cellAt(new Vec(32, 25)));
@@ -143,7 +143,7 @@ final class GridsTest extends TestCase
         }
         $components = count(array_filter(array_keys($group), static fn (int $point): bool => $find($point) === $point));
         // V − E + F = 1 + C, the outer face counted; the hole inside a hollow polar grid is a face, too.
-        $hollow = $grid instanceof PolarGrid && $grid->circleRadii()[0] > 0.0 ? 1 : 0;
+        $hollow = $grid instanceof PolarGrid && $grid->placeAt(0.0, 0.0)->distanceTo($grid->placeAt(0.0, 0.5)) > 1e-9 ? 1 : 0;
         self::assertSame(1 + $components, $points - count($mesh->from) + $grid->cellCount() + 1 + $hollow);
     }
 
@@ -198,7 +198,7 @@ final class GridsTest extends TestCase
 
     public function test_equal_area_rings_have_equal_areas(): void
     {
-        $radii = (new PolarGrid(new Vec(0, 0), 300, 60.0, 6, 8, 'spoke', 0, 'equal-area'))->circleRadii();
+        $radii = self::radii(new PolarGrid(new Vec(0, 0), 300, 60.0, 6, 8, 'spoke', 0, 'equal-area'), 6, new Vec(0, 0));
         for ($ring = 1; $ring <= 6; $ring++) {
             self::assertEqualsWithDelta((300 ** 2 - 60 ** 2) / 6, $radii[$ring] ** 2 - $radii[$ring - 1] ** 2, 1e-8);
         }
@@ -206,8 +206,8 @@ final class GridsTest extends TestCase
 
     public function test_golden_rings_widen_by_the_golden_ratio(): void
     {
-        $radii = (new PolarGrid(new Vec(0, 0), 300, 20.0, 7, 8, 'spoke', 0, 'golden'))->circleRadii();
-        self::assertSame([20.0, 300.0], [$radii[0], $radii[7]]);
+        $radii = self::radii(new PolarGrid(new Vec(0, 0), 300, 20.0, 7, 8, 'spoke', 0, 'golden'), 7, new Vec(0, 0));
+        self::assertEqualsWithDelta([20.0, 300.0], [$radii[0], $radii[7]], 1e-9);
         for ($ring = 2; $ring <= 7; $ring++) {
             // φ² = φ + 1 (OEIS A001622)
             $ratio = ($radii[$ring] - $radii[$ring - 1]) / ($radii[$ring - 1] - $radii[$ring - 2]);
@@ -324,5 +324,11 @@ final class GridsTest extends TestCase
         self::assertEquals(new Vec(36, 24), $grid->pointAt([2, 2]));
         self::assertSame(4 * 6, count($grid->mesh()->x));
         self::assertSame(4 * 6, count($grid->mesh()->from));
+    }
+
+    /** @return list<float> how far its circles are from the middle, up to a ring */
+    private static function radii(PolarGrid $grid, int $rings, Vec $center): array
+    {
+        return array_map(static fn (int $ring): float => $grid->placeAt((float) $ring, 0.0)->distanceTo($center), range(0, $rings));
     }
 }
