@@ -2,11 +2,10 @@
 
 namespace App\Sheets;
 
-use Sternbild\Core\Evaluation\Arranging;
-use Sternbild\Core\Evaluation\DrawingIn;
 use Sternbild\Core\Evaluation\Equalising;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Evaluation\SceneOperations;
 use Sternbild\Core\Evaluation\Variations;
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\SvgDrawing;
@@ -104,7 +103,7 @@ final readonly class Planning
     public function edited(array $plan, array $operations, ?Budget $budget = null): array
     {
         try {
-            $edit = Budget::within(Budget::large(), fn (): PlanEdit => PlanEdit::apply($plan, $operations, $this->kinds, $this->workedOut(...)));
+            $edit = Budget::within(Budget::large(), fn (): PlanEdit => PlanEdit::apply($plan, $operations, $this->kinds, SceneOperations::all(fn (array $written): Scene => $this->scene($written))));
         } catch (OverBudget) {
             throw Unusable::at('/operations', 'fewer changes at once: with so many steps these take longer than there is time for');
         }
@@ -128,40 +127,6 @@ final readonly class Planning
         if ($room > 0 && memory_get_usage() + self::STEP_SHOWN * count($scene->plan->steps) > $room) {
             throw Unusable::at('/steps', 'a plan that comes to less: so many steps with so much in them can be worked out, but not be shown at once');
         }
-    }
-
-    /**
-     * Points that are to be arranged are found by where they lie, and what is drawn in a sector by which one that is; what that comes to in the plan is done in their place.
-     *
-     * @param  array<array-key, mixed>  $plan  as the operations before left it
-     * @param  array<array-key, mixed>  $operation
-     * @return list<array<array-key, mixed>>|null null for an operation that hangs on nothing that a plan comes to
-     *
-     * @throws Unusable
-     */
-    private function workedOut(array $plan, array $operation, string $pointer): ?array
-    {
-        return match (true) {
-            ($operation['op'] ?? null) === 'arrange' => Arranging::operations($this->scene($plan), $operation, $pointer),
-            ($operation['op'] ?? null) === 'add' && isset($operation['into']) => $this->drawnIn($plan, $operation, $pointer),
-            default => null,
-        };
-    }
-
-    /**
-     * What is drawn while a repeat is worked on, brought into its first sector.
-     *
-     * @param  array<array-key, mixed>  $plan
-     * @param  array<array-key, mixed>  $operation
-     * @return list<array<array-key, mixed>>
-     *
-     * @throws Unusable
-     */
-    private function drawnIn(array $plan, array $operation, string $pointer): array
-    {
-        $edit = PlanEdit::apply($plan, [array_diff_key($operation, ['into' => true, 'before' => true])], $this->kinds);
-
-        return DrawingIn::operations($this->scene($edit->plan()), $edit->added()[0] ?? '', $operation, $pointer);
     }
 
     /**

@@ -5,6 +5,8 @@ namespace Tests\Feature;
 use Illuminate\Support\Facades\Storage;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
+use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Evaluation\SceneOperations;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
@@ -142,5 +144,26 @@ final class ContractTest extends TestCase
         $document = json_decode((string) file_get_contents(resource_path('api/openapi.json')));
 
         return $document instanceof \stdClass ? $document : throw new \UnexpectedValueException('The API document is not an object.');
+    }
+
+    public function test_operations_say_what_the_document_says_of_them(): void
+    {
+        $known = SceneOperations::all(static fn (): Scene => throw new \LogicException('Nothing is worked out here.'));
+        $declared = [];
+        foreach ($known->list() as $operation) {
+            $declared[$operation->name()] = [
+                'type' => 'object', 'properties' => ['op' => ['const' => $operation->name()], ...$operation->properties()],
+                'required' => ['op', ...$operation->required()], 'additionalProperties' => false,
+            ];
+        }
+        /** @var array{components: array{schemas: array{Operation: array{oneOf: list<array<string, mixed>>}}}} $document */
+        $document = json_decode((string) file_get_contents(base_path('resources/api/openapi.json')), true, flags: JSON_THROW_ON_ERROR);
+        $told = [];
+        foreach ($document['components']['schemas']['Operation']['oneOf'] as $one) {
+            /** @var array{op: array{const: string}} $properties */
+            $properties = $one['properties'];
+            $told[$properties['op']['const']] = array_diff_key($one, ['description' => true]);
+        }
+        self::assertEquals($told, $declared);
     }
 }

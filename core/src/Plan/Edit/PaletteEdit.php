@@ -11,7 +11,7 @@ use Sternbild\Core\Plan\Unusable;
 /** Changes of the palette of a plan as it is written. */
 final class PaletteEdit
 {
-    private const MOST_RAMP = 24;
+    public const MOST_RAMP = 24;
 
     /** Colours that others take the place of, at once. */
     private const MOST_REPLACED = 256;
