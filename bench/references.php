@@ -8,12 +8,12 @@ declare(strict_types=1);
 require __DIR__.'/../vendor/autoload.php';
 
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Pixel\GreyCopy;
 use Sternbild\Core\Pixel\PictureFile;
 use Sternbild\Core\Pixel\PlacedPicture;
-use Sternbild\Core\Pixel\SketchFit;
 use Sternbild\Core\Svg\DrawingPlan;
 use Sternbild\Core\Svg\DrawnFile;
+use Sternbild\Core\Tracing\GreyCopy;
+use Sternbild\Core\Tracing\SketchFit;
 
 const RUNS = 9;
 

@@ -5,8 +5,8 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
-use Sternbild\Core\Format\Difference;
 use Sternbild\Core\Format\PlanJson;
+use Sternbild\Core\Storage\Difference;
 
 /**
  * One accepted change of a sheet, with the plan as it was then: whole, or as a difference to one that is kept whole. Its plan is never altered.

@@ -2,11 +2,11 @@
 
 namespace App\Sheets;
 
-use Sternbild\Core\Evaluation\Equalising;
+use Sternbild\Core\Edit\Equalising;
+use Sternbild\Core\Edit\SceneOperations;
+use Sternbild\Core\Edit\Variations;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
-use Sternbild\Core\Evaluation\SceneOperations;
-use Sternbild\Core\Evaluation\Variations;
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Geometry\Budget;

@@ -16,12 +16,13 @@ final class Layers
 {
     /** The core's, from what knows nothing of the others upwards. */
     public const CORE = [
-        ['Geometry'],
+        ['Geometry', 'Storage'],
         ['Mesh', 'Result', 'Svg'],
         ['Arrangement', 'Guide', 'Paint'],
         ['Grid'],
         ['Shape'],
-        ['Measure', 'Pixel', 'Symmetry', 'Trap'],
+        ['Measure', 'Pixel', 'Seam', 'Symmetry'],
+        ['Tracing'],
         ['Plan'],
         ['Plan\Field'],
         ['Plan\Kind\Combine', 'Plan\Kind\Copy', 'Plan\Kind\Grid', 'Plan\Kind\Guide', 'Plan\Kind\Look', 'Plan\Kind\Measure'],
@@ -33,6 +34,7 @@ final class Layers
         ['Snap'],
         ['Check'],
         ['Evaluation'],
+        ['Edit'],
         ['Format'],
         ['View'],
         ['Command'],

@@ -18,10 +18,10 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use Sternbild\Core\Pixel\PlacedPicture;
-use Sternbild\Core\Pixel\SheetEdge;
 use Sternbild\Core\Pixel\Straightened;
 use Sternbild\Core\Pixel\Unreadable;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Tracing\SheetEdge;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 

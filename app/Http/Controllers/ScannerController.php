@@ -16,9 +16,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
-use Sternbild\Core\Pixel\SheetEdge;
 use Sternbild\Core\Pixel\Straightened;
 use Sternbild\Core\Pixel\Unreadable;
+use Sternbild\Core\Tracing\SheetEdge;
 
 /** The scanner on the desk of the person who is signed in: what is wrong with what is asked of it, it says itself. */
 final readonly class ScannerController

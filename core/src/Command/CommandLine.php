@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Command;
 
+use Sternbild\Core\Edit\Variations;
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
-use Sternbild\Core\Evaluation\Variations;
 use Sternbild\Core\Format\ConstructionDrawing;
 use Sternbild\Core\Format\MovingPicture;
 use Sternbild\Core\Format\PixelPicture;

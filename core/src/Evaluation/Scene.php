@@ -19,15 +19,15 @@ use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sector;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Result;
+use Sternbild\Core\Seam\Face;
+use Sternbild\Core\Seam\Seams;
+use Sternbild\Core\Seam\Stroke;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Snap\Settling;
 use Sternbild\Core\Snap\Snapper;
 use Sternbild\Core\Snap\SnapPlaces;
-use Sternbild\Core\Trap\Face;
-use Sternbild\Core\Trap\Seams;
-use Sternbild\Core\Trap\Stroke;
 
 /** What a plan comes to. */
 final readonly class Scene

@@ -13,8 +13,8 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Paint\PatternFill;
 use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Plan\Unit;
+use Sternbild\Core\Seam\Stroke;
 use Sternbild\Core\Shape\Figure;
-use Sternbild\Core\Trap\Stroke;
 
 /** A scene as an SVG 2 document: one path a figure, attributes only where they differ from what SVG takes anyway. */
 final readonly class SvgDrawing

@@ -26,9 +26,9 @@ use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Plan\Values;
 use Sternbild\Core\Result\Measured;
 use Sternbild\Core\Result\Role;
+use Sternbild\Core\Seam\Stroke;
 use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
-use Sternbild\Core\Trap\Stroke;
 
 /** A scene as the interface gets it: sentences, geometry to draw and to pick from, findings. */
 final readonly class SceneView

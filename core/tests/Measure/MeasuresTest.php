@@ -6,7 +6,7 @@ namespace Sternbild\Core\Tests\Measure;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Evaluation\Equalising;
+use Sternbild\Core\Edit\Equalising;
 use Sternbild\Core\Plan\Edit\PlanEdit;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Sentence;

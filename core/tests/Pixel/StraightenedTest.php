@@ -11,13 +11,13 @@ use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Pixel\PictureFile;
 use Sternbild\Core\Pixel\PlacedPicture;
-use Sternbild\Core\Pixel\SheetEdge;
 use Sternbild\Core\Pixel\Straightened;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Pictures;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Tests\Sample;
+use Sternbild\Core\Tracing\SheetEdge;
 
 /** Pictures placed, cropped, straightened, evened out. */
 final class StraightenedTest extends TestCase

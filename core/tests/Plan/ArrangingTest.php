@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Evaluation\Arranging;
+use Sternbild\Core\Edit\Arranging;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Edit\PlanEdit;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Evaluation\Variations;
+use Sternbild\Core\Edit\Variations;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Finding;

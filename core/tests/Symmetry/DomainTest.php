@@ -6,7 +6,7 @@ namespace Sternbild\Core\Tests\Symmetry;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Evaluation\DrawingIn;
+use Sternbild\Core\Edit\DrawingIn;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\CellDomain;

@@ -8,7 +8,6 @@ use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Degenerate;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Pixel\SketchFit;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
@@ -17,6 +16,7 @@ use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
+use Sternbild\Core\Tracing\SketchFit;
 
 /** An arc from one place through another to a third, or along a line of a picture. */
 #[Called('guide.arc', label: 'Arc', word: 'arc', prefix: 'c', chapter: Chapter::Ground)]

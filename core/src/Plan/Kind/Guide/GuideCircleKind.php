@@ -7,7 +7,6 @@ namespace Sternbild\Core\Plan\Kind\Guide;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Pixel\SketchFit;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
@@ -18,6 +17,7 @@ use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
+use Sternbild\Core\Tracing\SketchFit;
 
 /** A circle: around a centre, through three points, fitted to many, or touching other guides. */
 #[Called('guide.circle', label: 'Circle', word: 'circle', prefix: 'c', chapter: Chapter::Ground)]

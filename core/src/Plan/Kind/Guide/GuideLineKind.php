@@ -12,7 +12,6 @@ use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\TouchingLines;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Pixel\SketchFit;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
@@ -29,6 +28,7 @@ use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
+use Sternbild\Core\Tracing\SketchFit;
 
 /**
  * A straight line: between two places, touching circles, beside or square to another, at an angle, or halving one.

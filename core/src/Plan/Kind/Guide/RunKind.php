@@ -9,7 +9,6 @@ use Sternbild\Core\Geometry\CannotBend;
 use Sternbild\Core\Geometry\Run;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Pixel\PlacedPicture;
-use Sternbild\Core\Pixel\SketchFit;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
@@ -21,6 +20,7 @@ use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
+use Sternbild\Core\Tracing\SketchFit;
 
 /** An open run from point to point, straight or bent. */
 #[Called('guide.run', label: 'Run', word: 'run', prefix: 'c', chapter: Chapter::Ground)]

@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Evaluation;
+namespace Sternbild\Core\Edit;
 
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\Evaluator;
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Plan\Edit\PlanEdit;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Evaluation;
+namespace Sternbild\Core\Edit;
 
 use Sternbild\Core\Plan\Step;
 

@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Evaluation;
+namespace Sternbild\Core\Edit;
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Sternbild\Core\Evaluation\ArrayCache;
+use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Edit\PlanEdit;
 use Sternbild\Core\Plan\Field\NumberField;

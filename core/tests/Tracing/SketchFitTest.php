@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Tests\Pixel;
+namespace Sternbild\Core\Tests\Tracing;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -13,11 +13,11 @@ use Sternbild\Core\Geometry\Degenerate;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Pixel\PictureFile;
 use Sternbild\Core\Pixel\PlacedPicture;
-use Sternbild\Core\Pixel\SketchFit;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Pictures;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Tests\Sample;
+use Sternbild\Core\Tracing\SketchFit;
 
 /** Circles and lines fitted to lines of pictures, against those that were drawn. */
 final class SketchFitTest extends TestCase

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Evaluation;
+namespace Sternbild\Core\Edit;
 
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\Edit\Add;
 use Sternbild\Core\Plan\Edit\Draft;
 use Sternbild\Core\Plan\Edit\Operation;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Trap;
+namespace Sternbild\Core\Seam;
 
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Curve;

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Evaluation;
+namespace Sternbild\Core\Edit;
 
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\Edit\Operations;
 
 /** All operations: also those that hang on what the plan comes to. */

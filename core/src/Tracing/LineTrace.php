@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Pixel;
+namespace Sternbild\Core\Tracing;
 
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Vec;

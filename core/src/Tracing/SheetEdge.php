@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Pixel;
+namespace Sternbild\Core\Tracing;
 
 use Sternbild\Core\Geometry\LineFit;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Pixel\PictureFile;
+use Sternbild\Core\Pixel\Unreadable;
 
 /**
  * The corners of a sheet of paper in a picture: what is bright hangs together, and four lines bound it.

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Format;
+namespace Sternbild\Core\Storage;
 
 /**
  * What makes one JSON value out of another, so small that a rename in a plan of megabytes takes some bytes.

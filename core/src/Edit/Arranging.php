@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Evaluation;
+namespace Sternbild\Core\Edit;
 
+use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Field\PlaceField;

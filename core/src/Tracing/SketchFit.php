@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Pixel;
+namespace Sternbild\Core\Tracing;
 
 use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\CircleFit;
@@ -10,6 +10,8 @@ use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Degenerate;
 use Sternbild\Core\Geometry\LineFit;
 use Sternbild\Core\Geometry\Vec;
+use Sternbild\Core\Pixel\PlacedPicture;
+use Sternbild\Core\Pixel\Unreadable;
 
 /**
  * A circle or a line fitted to a line of a picture: least squares of distances, with what lies off left out.

@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Pixel;
+namespace Sternbild\Core\Tracing;
+
+use Sternbild\Core\Pixel\PictureFile;
+use Sternbild\Core\Pixel\Straightened;
+use Sternbild\Core\Pixel\Unreadable;
 
 /** A picture in grey, small enough to look at pixel by pixel, kept beside the temporary files. */
 final readonly class GreyCopy

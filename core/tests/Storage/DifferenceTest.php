@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Tests\Format;
+namespace Sternbild\Core\Tests\Storage;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Sternbild\Core\Format\Difference;
+use Sternbild\Core\Storage\Difference;
 
 final class DifferenceTest extends TestCase
 {
