@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Sternbild\Scanner;
 
+use Symfony\Component\Process\Process;
+
 /**
  * Reads a sheet line by line, as a cheap flatbed does: the sheet lies askew on a dark bed, the light falls off to a side and to the end, the
  * pencil catches on the paper's tooth, and there is grain. How all that is hangs on the seed alone.
@@ -156,10 +158,7 @@ final class Lamp
     /** @return array{string, int, int} grey, width, height */
     private static function drawn(Page $page, int $resolution): array
     {
-        $process = proc_open(['rsvg-convert', '--dpi-x', (string) $resolution, '--dpi-y', (string) $resolution, $page->file], [1 => ['pipe', 'w']], $pipes);
-        $process !== false || throw new \RuntimeException('The sheet cannot be drawn.');
-        $png = (string) stream_get_contents($pipes[1]);
-        proc_close($process) === 0 || throw new \RuntimeException('The sheet cannot be drawn.');
+        $png = (new Process(['rsvg-convert', '--dpi-x', (string) $resolution, '--dpi-y', (string) $resolution, $page->file]))->mustRun()->getOutput();
         $image = new \Imagick;
         $image->readImageBlob($png);
         $image->setImageDepth(8);

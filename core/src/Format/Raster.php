@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Format;
 
 use Sternbild\Core\Plan\Unit;
+use Symfony\Component\Process\Exception\ExceptionInterface;
+use Symfony\Component\Process\Process;
 
 /** PNG and PDF from an SVG document, by `rsvg-convert` of the librsvg project. */
 final class Raster
@@ -77,54 +79,43 @@ final class Raster
      */
     private static function convert(string $svg, array $options, int $deadline, ?\Closure $meanwhile): string
     {
-        $input = tmpfile();
-        $output = tmpfile();
-        $errors = tmpfile();
-        if ($input === false || $output === false || $errors === false) {
-            throw new RenderFailed('No temporary file could be made.');
-        }
-        fwrite($input, $svg);
-        rewind($input);
-        // Files, not pipes: neither side can block on the other. 96 dots to the inch, so that a millimetre is what CSS says it is.
+        // 96 dots to the inch, so that a millimetre is what CSS says it is.
         // Whatever the drawing asks for, it ends in time and within its memory, and takes nobody else's turn.
         $limits = [...$deadline > self::AT_ONCE ? ['nice', '-n', '10'] : [], 'prlimit', '--as='.self::MEMORY, 'timeout', '--foreground', '--kill-after=1', (string) $deadline];
-        $process = proc_open([...$limits, 'rsvg-convert', '--dpi-x=96', '--dpi-y=96', ...$options], [$input, $output, $errors], $pipes);
-        if ($process === false) {
-            throw new RenderFailed('rsvg-convert could not be started.');
-        }
-        $status = $meanwhile === null ? proc_close($process) : self::wait($process, $meanwhile);
-        rewind($output);
-        rewind($errors);
-        $picture = (string) stream_get_contents($output);
+        $process = new Process([...$limits, 'rsvg-convert', '--dpi-x=96', '--dpi-y=96', ...$options], input: $svg, timeout: null);
+        $status = self::run($process, $meanwhile);
         if (in_array($status, self::OVERTIME, true)) {
             throw new RenderFailed("The picture took more than $deadline seconds.", true);
         }
+        $picture = $process->getOutput();
         if ($status !== 0 || $picture === '') {
-            throw new RenderFailed('rsvg-convert failed: '.trim((string) stream_get_contents($errors)));
+            throw new RenderFailed('rsvg-convert failed: '.trim($process->getErrorOutput()));
         }
 
         return $picture;
     }
 
     /**
-     * @param  resource  $process
-     * @param  \Closure(): void  $meanwhile
+     * @param  (\Closure(): void)|null  $meanwhile
      * @return int how it ended
+     *
+     * @throws RenderFailed
      */
-    private static function wait($process, \Closure $meanwhile): int
+    private static function run(Process $process, ?\Closure $meanwhile): int
     {
         try {
-            while (($now = proc_get_status($process))['running']) {
+            $process->start();
+            while ($meanwhile !== null && $process->isRunning()) {
                 $meanwhile();
                 usleep(self::PAUSE);
             }
-        } catch (\Throwable $end) {
-            // `timeout` hands it on to what it runs.
-            proc_terminate($process);
-            proc_close($process);
-            throw $end;
-        }
 
-        return $now['exitcode'];
+            return $process->wait();
+        } catch (ExceptionInterface $fault) {
+            throw new RenderFailed('rsvg-convert could not be run: '.$fault->getMessage());
+        } finally {
+            // What `meanwhile` threw ends it: `timeout` hands it on to what it runs.
+            $process->stop(0);
+        }
     }
 }
