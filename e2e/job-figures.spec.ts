@@ -8,7 +8,7 @@ import { expect, test } from './journey';
 test('golden mark: a disc of golden size dragged until it touches, cut out, a gradient, a shadow, five of them lapped', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Golden mark');
-    await page.getByRole('button', { name: 'Golden squares' }).click();
+    await say(page, 'golden squares');
     await page.getByLabel('margin', { exact: true }).click();
     await page.keyboard.type('200');
     await page.keyboard.press('Enter');

@@ -26,6 +26,9 @@ final class Raster
     /** Pixels on the longer side of a PNG. */
     public const LARGEST_SIDE = 10_000;
 
+    /** Seconds that what it runs has to end when it is told to. */
+    private const TO_END = 2;
+
     /** Between two looks whether the picture is there, in microseconds. */
     private const PAUSE = 5_000;
 
@@ -114,8 +117,8 @@ final class Raster
         } catch (ExceptionInterface $fault) {
             throw new RenderFailed('rsvg-convert could not be run: '.$fault->getMessage());
         } finally {
-            // What `meanwhile` threw ends it: `timeout` hands it on to what it runs.
-            $process->stop(0);
+            // What `meanwhile` threw ends it: `timeout` hands it on to what it runs, and needs a moment for that.
+            $process->stop(self::TO_END);
         }
     }
 }
