@@ -39,7 +39,7 @@ export function Begin({ bring, onBegun }: { bring: (plan: string) => Promise<Pro
             <div className="appear pointer-events-auto w-[600px] max-w-[92%] rounded-md border border-rule bg-paper p-6 shadow-[0_10px_40px_-16px_rgba(27,33,64,.35)]">
                 <h2 className="font-serif text-[22px] leading-none font-semibold">Four ways to begin</h2>
                 <div className="mt-5 grid grid-cols-4 gap-2.5">
-                    <Way picture="M6 6h36v36h-36zM18 6V42M30 6V42M6 18H42M6 30H42" name="A grid" says="one of seven sorts, from below the sheet" onClick={begin} />
+                    <Way picture="M6 6h36v36h-36zM18 6V42M30 6V42M6 18H42M6 30H42" name="A grid" says="one of nine sorts, from below the sheet" onClick={begin} />
                     <div className="flex min-w-0 flex-col-reverse gap-1">
                         {/* Once something is laid the sheet is not empty any more; what was refused stays to be read. */}
                         <Bring
