@@ -33,7 +33,8 @@ test('a picture that takes long tells how far it is, is cancelled by a key, and 
     await page.getByRole('button', { name: 'Cancel' }).press('Enter');
     await expect(page.getByRole('button', { name: 'Save the file' })).toBeEnabled();
     const state = async () => ((await (await page.request.get(`/api/exports/${id}`)).json()) as { state: string }).state;
-    expect(await state()).toBe('cancelled');
+    // The page goes on at once; the server hears of it a moment later.
+    await expect.poll(state).toBe('cancelled');
 
     await type(page.getByLabel('Scale'), '0.5');
     const saving = page.waitForEvent('download');
