@@ -141,7 +141,7 @@ final class StraightenedTest extends TestCase
             $found = SheetEdge::find($file);
             self::assertNotNull($found, "round $round");
             foreach ($corners as $k => $corner) {
-                // The grain is the library's, and another one in every run; without it a corner is off by less than one pixel.
+                // The grain is the library's, and another one in every run.
                 self::assertLessThan(3.0, $found[$k]->distanceTo($corner), "round $round, corner $k");
             }
         }
