@@ -50,8 +50,6 @@ final readonly class Arrange implements Operation
 
     public function apply(Draft $draft, array $operation, string $pointer): void
     {
-        foreach (Arranging::operations(($this->sceneOf)($draft->plan()), $draft->withNames($operation), $pointer) as $one) {
-            Operations::plain()->named($one['op'] ?? null, "$pointer/op")->apply($draft, $one, $pointer);
-        }
+        Operations::plain()->carryOut($draft, Arranging::operations(($this->sceneOf)($draft->plan()), $draft->withNames($operation), $pointer), $pointer);
     }
 }

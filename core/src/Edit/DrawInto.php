@@ -51,8 +51,6 @@ final readonly class DrawInto implements Operation
         $operation = $draft->withNames($operation);
         $operation['step'] = [...is_array($operation['step'] ?? null) ? $operation['step'] : [], ...$own];
         $drawn = PlanEdit::apply($draft->plan(), [array_diff_key($operation, ['into' => true, 'before' => true])], $draft->kinds);
-        foreach (DrawingIn::operations(($this->sceneOf)($drawn->plan()), $drawn->added()[0] ?? '', $operation, $pointer) as $one) {
-            Operations::plain()->named($one['op'] ?? null, "$pointer/op")->apply($draft, $one, $pointer);
-        }
+        Operations::plain()->carryOut($draft, DrawingIn::operations(($this->sceneOf)($drawn->plan()), $drawn->added()[0] ?? '', $operation, $pointer), $pointer);
     }
 }

@@ -54,6 +54,15 @@ final class OperationsTest extends TestCase
         self::assertEqualsCanonicalizing([...$names, 'add into'], array_keys($done));
     }
 
+    public function test_a_number_is_read_by_the_names_that_the_operations_before_it_gave(): void
+    {
+        $rename = ['op' => 'set', 'id' => 'p2', 'field' => 'name', 'value' => 'beam'];
+        $number = ['op' => 'set', 'id' => 'v1', 'field' => 'by', 'value' => ['beam.wide', 0]];
+        $steps = PlanEdit::apply(self::plan(), [$number, $rename, $number], Kinds::all())->plan()['steps'];
+        self::assertIsArray($steps);
+        self::assertContains(['id' => 'v1', 'kind' => 'move', 'of' => ['p2'], 'by' => ['p2.wide', 0], 'copy' => true], $steps);
+    }
+
     /** @return iterable<string, array{Operation}> */
     public static function sorts(): iterable
     {
@@ -121,8 +130,8 @@ final class OperationsTest extends TestCase
         $chapters = is_array($plan['chapters'] ?? null) ? array_column($plan['chapters'], 'from') : [];
 
         return match ($lot->getInt(0, 17)) {
-            0 => ['op' => 'add', 'step' => $circle, 'before' => $any([null, ...$ids])],
-            1 => ['op' => 'set', 'id' => $any($ids), 'field' => $any(['name', 'radius', 'hidden', 'count']), 'value' => $any([null, 7, true, 'wide*2', 'lamp'])],
+            0 => ['op' => 'add', 'step' => [...$circle, ...$lot->getInt(0, 1) === 1 ? ['name' => 'beam'] : []], 'before' => $any([null, ...$ids])],
+            1 => ['op' => 'set', 'id' => $any($ids), 'field' => $any(['name', 'radius', 'hidden', 'count']), 'value' => $any([null, 7, true, 'wide*2', 'lamp', 'beam', 'lamp.wide/4', 'beam.wide/4'])],
             2 => ['op' => 'remove', 'ids' => [$any($ids)]],
             3 => ['op' => 'again', 'id' => $any(array_intersect($ids, ['v1', 'r1']))],
             4 => ['op' => 'move', 'id' => $any($ids), 'before' => $any([null, ...$ids]), 'leads' => $lot->getInt(0, 1) === 1],

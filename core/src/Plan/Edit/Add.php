@@ -45,8 +45,7 @@ final class Add implements Operation
             $draft->stands($id, $step['id']);
         }
         $kind = $draft->kinds->get($step['kind']);
-        $step = $kind === null ? $step : $draft->measureNames()->spelt($step, $kind);
-        $draft->steps->insert($draft->indexBefore($operation, $pointer), [$step]);
+        $draft->steps->insert($draft->indexBefore($operation, $pointer), [$draft->spelt($step)]);
         if (is_string($step['id'])) {
             $draft->adds($step['id']);
         }

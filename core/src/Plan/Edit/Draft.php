@@ -28,7 +28,7 @@ final class Draft
 
     public readonly StepList $steps;
 
-    /** As they were when the change began. */
+    /** Of the steps as they are now; null where they have to be read anew. */
     private ?MeasureNames $measureNames = null;
 
     /** @param  array<array-key, mixed>  $plan */
@@ -84,6 +84,7 @@ final class Draft
             throw Unusable::at("$pointer/name", 'a name');
         }
         $this->plan[$map] = Inside::with($this->part($map), [$name], $operation['value'] ?? null);
+        $this->renames();
     }
 
     /** @return list<string> */
@@ -114,6 +115,13 @@ final class Draft
     {
         $this->added[] = $id;
         $this->touch($id);
+        $this->renames();
+    }
+
+    /** Steps are called otherwise from now on, or there are others: what is typed after this is read by their names. */
+    public function renames(): void
+    {
+        $this->measureNames = null;
     }
 
     public function touch(string $id): void
@@ -158,9 +166,20 @@ final class Draft
         return Chapters::of($this->plan);
     }
 
-    public function measureNames(): MeasureNames
+    /**
+     * A step as it is stored: what is typed by the names of others is said by their ids.
+     *
+     * @param  array<array-key, mixed>  $step
+     * @return array<array-key, mixed>
+     */
+    public function spelt(array $step): array
     {
-        return $this->measureNames ??= MeasureNames::of($this->steps->all(), is_array($this->plan['values'] ?? null) ? $this->plan['values'] : [], $this->kinds);
+        $kind = $this->kindOf($step);
+        if ($kind === null || ! MeasureNames::mayStandIn($step, $kind)) {
+            return $step;
+        }
+
+        return ($this->measureNames ??= MeasureNames::of($this->steps->all(), $this->part('values'), $this->kinds))->spelt($step, $kind);
     }
 
     /** @param  array<int, true>  $gone  positions of steps that are about to go */

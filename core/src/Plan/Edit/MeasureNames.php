@@ -77,12 +77,37 @@ final readonly class MeasureNames
         return $step;
     }
 
+    /**
+     * Whether a step says anything in words where a number or a place is meant; most say numbers and addresses.
+     *
+     * @param  array<array-key, mixed>  $step
+     */
+    public static function mayStandIn(array $step, Kind $kind): bool
+    {
+        foreach ($kind->fields() as $field) {
+            [$outer, $inner] = [...explode('.', $field->name, 2), null];
+            $raw = $step[$outer] ?? null;
+            if (in_array($field->type(), self::TYPES, true) && self::isInWords($inner === null ? $raw : (is_array($raw) ? $raw[$inner] ?? null : null), $field)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static function isInWords(mixed $raw, Field $field): bool
+    {
+        return is_array($raw)
+            ? array_filter($raw, static fn (mixed $one): bool => self::isInWords($one, $field)) !== []
+            : is_string($raw) && ($field->type() === 'number' || Address::parse($raw) === null);
+    }
+
     private function inField(mixed $raw, Field $field, int $before): mixed
     {
         return match (true) {
             ! in_array($field->type(), self::TYPES, true) => $raw,
             is_array($raw) => array_map(fn (mixed $one): mixed => $this->inField($one, $field, $before), $raw),
-            is_string($raw) && ($field->type() === 'number' || Address::parse($raw) === null) => $this->replaced($raw, $before),
+            self::isInWords($raw, $field) && is_string($raw) => $this->replaced($raw, $before),
             default => $raw,
         };
     }

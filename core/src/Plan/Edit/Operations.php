@@ -39,6 +39,21 @@ final readonly class Operations
         return array_values($this->all);
     }
 
+    /**
+     * Carries out one after another, each on what the one before it left.
+     *
+     * @param  list<array<array-key, mixed>>  $operations  that another one comes to
+     * @param  string  $pointer  to that one
+     *
+     * @throws Unusable
+     */
+    public function carryOut(Draft $draft, array $operations, string $pointer): void
+    {
+        foreach ($operations as $one) {
+            $this->named($one['op'] ?? null, "$pointer/op")->apply($draft, $one, $pointer);
+        }
+    }
+
     /** @throws Unusable */
     public function named(mixed $name, string $pointer): Operation
     {

@@ -52,6 +52,7 @@ final class Remove implements Operation
         $draft->putChapters($chapters->isNone() ? $chapters : $chapters->withoutAll($lone, $draft->steps->ids()), $lone);
         $before = $draft->plan();
         $draft->steps->remove($lone);
+        $draft->renames();
         self::dropLoneNumbers($draft, $before);
     }
 

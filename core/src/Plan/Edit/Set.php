@@ -41,11 +41,13 @@ final class Set implements Operation
         }
         $step = $draft->steps->step($index);
         $label = $draft->labelOf($step);
-        $step = Inside::with($step, explode('.', $field), $draft->withNames(['value' => $operation['value'] ?? null])['value']);
-        $kind = $draft->kindOf($step);
-        $step = $kind === null ? $step : $draft->measureNames()->spelt($step, $kind);
+        $value = $draft->withNames(['value' => $operation['value'] ?? null])['value'];
+        $step = $draft->spelt(Inside::with($step, explode('.', $field), $value));
         $draft->steps->replace($index, $step);
         self::bringMeasuresBefore($draft, $step, $field);
+        if ($field === 'name') {
+            $draft->renames();
+        }
         if (! in_array($field, ['name', 'muted', 'hidden', 'fast'], true)) {
             $draft->touch(StepList::idOf($step));
         }
