@@ -30,7 +30,7 @@ test('blocks are raised on an isometric grid, one height each, lit from the uppe
     await heights.press('Enter');
     await desk.revision(3);
     expect((await last())?.['up']).toEqual([1, 2, 3]);
-    await desk.setNumber('light on the sheet', '45');
+    await desk.setNumber('light of the sheet', '45');
     await desk.revision(4);
     expect((await desk.stored()).plan.sheet['light']).toBe(45);
 

@@ -27,7 +27,7 @@ test('an end that misses an intersection is shown, closed, and taken back', asyn
 
     const findings = page.getByRole('region', { name: 'Findings' });
     await expect(findings.getByText('Nothing is wrong.')).toBeVisible();
-    await desk.setNumber('Widest miss', '6');
+    await desk.setNumber('widest miss of the sheet', '6');
     await desk.revision(4);
     expect((await desk.stored()).plan.sheet['checks']).toEqual({ miss: 6 });
     await expect(findings.getByText(/its end misses column 2, row 1 of grid 1 by/)).toBeVisible();
@@ -81,10 +81,10 @@ test('a sliver is named from the limit of the sheet on', async ({ page }) => {
     await desk.revision(2);
     const findings = page.getByRole('region', { name: 'Findings' });
     await expect(findings.getByText('Nothing is wrong.')).toBeVisible();
-    await desk.setNumber('Thinnest cell', '8');
+    await desk.setNumber('thinnest cell of the sheet', '8');
     await desk.revision(3);
     await expect(findings.getByText(/thinner than 8 px|less than 8 px/)).toBeVisible();
-    await desk.setNumber('Thinnest cell', 'wide');
+    await desk.setNumber('thinnest cell of the sheet', 'wide');
     await expect(page.getByRole('alert').filter({ hasText: 'number or arithmetic' }).first()).toBeVisible();
     expect((await desk.stored()).plan.sheet['checks']).toEqual({ sliver: 8 });
 });

@@ -147,7 +147,7 @@ test('the seat fabric is repeated without a gap, an empty face over the same pat
     await page.getByRole('button', { name: /^fill of look 3: plum/ }).click();
     await page.getByRole('button', { name: 'none', exact: true }).click();
     await next();
-    await page.getByRole('button', { name: /^Background of the sheet: / }).click();
+    await page.getByRole('button', { name: /^background of the sheet: / }).click();
     await page.getByRole('button', { name: 'night', exact: true }).click();
     await next();
     await desk.pick('parts', [top(4, 6.5)]);

@@ -18,7 +18,7 @@ test('a palette is held to, recoloured by mapping, taken home as tokens and as a
     await findings.getByRole('button', { name: /^Make both/ }).click();
     await desk.revision(2);
     expect(Object.keys((await plan()).steps[1]?.['cells'] as Record<string, string>)).toHaveLength(2);
-    await palette.getByLabel("What the sheet's colours are held to").selectOption('palette');
+    await palette.getByLabel('colours of the sheet').selectOption('palette');
     await desk.revision(3);
     expect((await plan()).sheet['colours']).toBe('palette');
     await findings.getByRole('button', { name: /^Make it/ }).click();

@@ -68,3 +68,20 @@ test('no hairline shows between neighbours: in the SVG as the browser draws it, 
         await page.getByRole('button', { name: 'Grid off' }).click();
     }
 });
+
+test('the sheet says whether its seams are closed, and they are left open from its sentence by the keyboard alone', async ({ page }) => {
+    const desk = new DeskPage(page);
+    await desk.bring('Field, by hand', field('closed'));
+    const id = new URL(page.url()).pathname.split('/').at(-1);
+    const written = async () => (await desk.stored()).plan.sheet['seams'];
+    await page.keyboard.press('/');
+    await page.keyboard.type('seams');
+    await page.keyboard.press('Enter');
+    const seams = page.getByLabel('seams of the sheet');
+    await expect(seams).toBeFocused();
+    await page.keyboard.type('left');
+    await expect(seams).toHaveValue('open');
+    await expect.poll(written).toBe('open');
+    const svg = await (await page.request.get(`/api/sheets/${id}/file?format=svg`)).text();
+    expect(await lighter(page, `data:image/svg+xml;base64,${Buffer.from(svg).toString('base64')}`)).toBeGreaterThan(100);
+});

@@ -183,7 +183,7 @@ final class ChangesTest extends TestCase
         $sheet = $this->sheet($plan);
         $page = $this->getJson("/api/sheets/$sheet->id");
         $hashes = static fn (string $list): array => array_column((array) $page->json($list), 'hash');
-        $has = [...array_keys((array) $page->json('scene.geometry')), ...$hashes('scene.steps'), ...$hashes('scene.drawing'), ...(array) $page->json('written'), $page->json('scene.seams.hash')];
+        $has = [...array_keys((array) $page->json('scene.geometry')), ...$hashes('scene.steps'), ...$hashes('scene.drawing'), ...(array) $page->json('written'), $page->json('scene.seams.hash'), $page->json('scene.said.hash')];
         $change = [['op' => 'set', 'id' => 'p200', 'field' => 'radius', 'value' => 31]];
         $preview = $this->postJson("/api/sheets/$sheet->id/preview", ['operations' => $change, 'has' => $has, 'handles' => ['p200']])->assertOk();
         $geometry = strlen(json_encode($preview->json('scene.geometry'), JSON_THROW_ON_ERROR));

@@ -16,6 +16,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Reading\SheetProperties;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\View\Constructions;
 use Sternbild\Core\View\SceneView;
@@ -29,7 +30,7 @@ final readonly class PlanController
 
     public function kinds(Kinds $kinds): JsonResponse
     {
-        return new JsonResponse(['kinds' => $kinds->describe()]);
+        return new JsonResponse(['kinds' => $kinds->describe(), 'sheet' => SheetProperties::describe()]);
     }
 
     public function constructions(Constructions $constructions): JsonResponse

@@ -12,22 +12,36 @@ use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sector;
 use Sternbild\Core\Plan\Step;
-use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;
 use Sternbild\Core\Shape\Part;
 
 /** Outlines that nearly reach the edge of their sector: a corner that misses a corner of the next copy, or of its own mirror image, by a little. */
-final class Ajar
+final class Ajar extends Check
 {
     /** Corners of one repeat up to which they are compared. */
     private const MOST = 240;
 
-    /**
-     * @param  array<string, Evaluated>  $known
-     * @return list<Finding> for each repeat the corner that misses by most
-     */
-    public static function in(Plan $plan, array $known): array
+    public function tells(): array
     {
+        return [
+            Sort::warning('ajar', 'a corner of what a repeat all the way around repeats misses the next copy, or its own mirror image, by less than the limit; for each repeat the one that misses by most', 'put where both meet, where it is written'),
+        ];
+    }
+
+    public function looksAt(): Subject
+    {
+        return Subject::Steps;
+    }
+
+    public function limits(): array
+    {
+        return [Limit::miss()];
+    }
+
+    /** For each repeat the corner that misses by most. */
+    public function look(Looked $looked): array
+    {
+        [$plan, $known] = [$looked->plan, $looked->known];
         $findings = [];
         foreach ($known as $id => $step) {
             $sector = $step->result instanceof Part ? Sector::ofRepeat($known, $plan->steps[$id]) : null;
@@ -36,11 +50,11 @@ final class Ajar
                 continue;
             }
             Budget::spend(count($corners) ** 2 / 20);
-            $worst = self::worst($sector, $corners, $plan->limits->miss, $plan->tolerance()->distance);
+            $worst = self::worst($sector, $corners, $looked->limit('checks.miss'), $looked->tolerance->distance);
             if ($worst !== null) {
                 [[$of, $number, $at], $beside, $distance] = $worst;
                 $said = Numerals::plain((float) sprintf('%.3g', $distance));
-                $finding = Finding::warning($id, Sort::Ajar->value, "a corner of what it repeats misses the next copy by $said {$plan->unit->value}, so that they do not close")->at($at, $distance);
+                $finding = $this->found('ajar', $id, "a corner of what it repeats misses the next copy by $said {$plan->unit->value}, so that they do not close")->at($at, $distance);
                 $remedy = self::remedy($plan, $known[$of], $number, $at->towards($beside, 0.5));
                 $findings[] = $remedy === null ? $finding : $finding->with($remedy);
             }

@@ -12,7 +12,7 @@ use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;
 
 /** Rectangular cells that were probably meant to be square. */
-final class AlmostSquare
+final class AlmostSquare extends Check
 {
     /** Sides that differ by less than this share look alike. */
     private const ALIKE = 0.02;
@@ -20,15 +20,40 @@ final class AlmostSquare
     /** And by less than this they are. */
     private const SAME = 1e-9;
 
+    public function tells(): array
+    {
+        return [
+            Sort::note('almost-square', 'cells of a rectangular grid within 2 % of a square', 'made square'),
+        ];
+    }
+
+    public function looksAt(): Subject
+    {
+        return Subject::Steps;
+    }
+
+    public function look(Looked $at): array
+    {
+        $findings = [];
+        foreach ($at->known as $id => $known) {
+            $step = $at->plan->steps[$id];
+            if ($known->result instanceof RectangularGrid && $step->kind->name() === 'grid.rectangular') {
+                array_push($findings, ...$this->in($step, $known->result, $at->plan->unit->value));
+            }
+        }
+
+        return $findings;
+    }
+
     /** @return list<Finding> */
-    public static function in(Step $step, RectangularGrid $grid, string $unit): array
+    private function in(Step $step, RectangularGrid $grid, string $unit): array
     {
         ['cellw' => $width, 'cellh' => $height] = $grid->quantities();
         $off = abs($width - $height) / max($width, $height);
         if ($off <= self::SAME || $off >= self::ALIKE) {
             return [];
         }
-        $finding = Finding::note($step->id, Sort::AlmostSquare->value, sprintf(
+        $finding = $this->found('almost-square', $step->id, sprintf(
             'its cells are almost square, %s × %s %s', Numerals::plain($width), Numerals::plain($height), $unit,
         ))->at($grid->cellOutlines(0)[0]->bounds()->center(), abs($width - $height));
         $cell = $step->raw('cell');

@@ -7,37 +7,47 @@ namespace Sternbild\Core\Check;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Circle;
 use Sternbild\Core\Geometry\Line;
-use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\TouchingCircles;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Numerals;
-use Sternbild\Core\Plan\Plan;
-use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;
 
 /** Circles that miss touching a line or one another by a little, or cross it by so little. */
-final class AlmostTouching
+final class AlmostTouching extends Check
 {
-    /**
-     * @param  array<string, Guide>  $guides
-     * @param  array<string, string>  $labels
-     * @return list<Finding>
-     */
-    public static function among(Plan $plan, array $guides, array $labels, Tolerance $tolerance): array
+    public function tells(): array
     {
+        return [
+            Sort::warning('almost-touching', 'a circle that nearly touches', 'its radius'),
+        ];
+    }
+
+    public function looksAt(): Subject
+    {
+        return Subject::Guides;
+    }
+
+    public function limits(): array
+    {
+        return [Limit::miss()];
+    }
+
+    public function look(Looked $at): array
+    {
+        [$plan, $guides, $labels, $tolerance, $miss] = [$at->plan, $at->guides, $at->labels, $at->tolerance, $at->limit('checks.miss')];
         $findings = [];
         $ids = array_map(strval(...), array_keys($guides));
         foreach ($ids as $k => $id) {
             foreach (array_slice($ids, 0, $k) as $other) {
                 // The circle whose radius can be changed comes first; else the later one.
                 foreach ([[$id, $other], [$other, $id]] as [$one, $two]) {
-                    $found = self::between($guides[$one], $guides[$two], $plan->limits->miss, $tolerance->distance);
+                    $found = self::between($guides[$one], $guides[$two], $miss, $tolerance->distance);
                     if ($found === null) {
                         continue;
                     }
                     [$gap, $radius] = $found;
                     $circle = new Circle($guides[$one]->center(), $radius);
-                    $finding = Finding::warning($one, Sort::AlmostTouching->value, sprintf(
+                    $finding = $this->found('almost-touching', $one, sprintf(
                         $gap > 0.0 ? 'misses touching %s by %s %s' : 'crosses %s where it nearly touches, by %s %s',
                         $labels[$two], Numerals::plain((float) sprintf('%.3g', abs($gap))), $plan->unit->value,
                     ))->at(TouchingCircles::contact($circle, $guides[$two]->single()), abs($gap));

@@ -5,16 +5,13 @@ declare(strict_types=1);
 namespace Sternbild\Core\Check;
 
 use Sternbild\Core\Plan\Bar;
-use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Numerals;
-use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Step;
-use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;
 use Sternbild\Core\Shape\Part;
 
 /** Bars, and clearances, that were probably meant to be equally wide. */
-final class Bars
+final class Bars extends Check
 {
     /** Widths that differ by less than this share look alike. */
     private const ALIKE = 0.05;
@@ -22,17 +19,25 @@ final class Bars
     /** And by less than this they are. */
     private const SAME = 1e-9;
 
-    /**
-     * @param  array<string, Evaluated>  $known
-     * @param  array<string, string>  $labels
-     * @return list<Finding>
-     */
-    public static function among(Plan $plan, array $known, array $labels): array
+    public function tells(): array
     {
+        return [
+            Sort::warning('almost-equal', 'bands and upright rectangles, and clearances, within 5 % of the width of an earlier one, none of which is as wide', 'the number follows that one from then on'),
+        ];
+    }
+
+    public function looksAt(): Subject
+    {
+        return Subject::Steps;
+    }
+
+    public function look(Looked $at): array
+    {
+        [$plan, $labels] = [$at->plan, $at->labels];
         $findings = [];
         /** @var array<string, Bar> $bars */
         $bars = [];
-        foreach ($known as $id => $step) {
+        foreach ($at->known as $id => $step) {
             $bar = $step->result instanceof Part ? $plan->steps[$id]->kind->bar($plan->steps[$id], $step) : null;
             if ($bar === null || ! $step->result instanceof Part) {
                 continue;
@@ -43,7 +48,7 @@ final class Bars
                 continue;
             }
             [$other, $off] = $like;
-            $finding = Finding::warning($id, Sort::AlmostEqual->value, sprintf(
+            $finding = $this->found('almost-equal', $id, sprintf(
                 'is %s %s wide, almost as wide as %s, which is %s', Numerals::plain(round($bar->width, 4)), $plan->unit->value, $labels[$other], Numerals::plain(round($bars[$other]->width, 4)),
             ), $bar->field)->at($step->result->bounds()->center(), $off);
             $value = self::equal($plan->steps[$id], $bar, $bars[$other]);

@@ -4,86 +4,140 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Check;
 
-use Sternbild\Core\Geometry\Tolerance;
-use Sternbild\Core\Grid\Grid;
-use Sternbild\Core\Grid\Overlay;
-use Sternbild\Core\Grid\RectangularGrid;
-use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Plan\Evaluated;
-use Sternbild\Core\Plan\Plan;
+use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Geometry\OverBudget;
+use Sternbild\Core\Plan\Property;
 use Sternbild\Core\Result\Finding;
 
 /** Looks through what a plan comes to for what designers would want to know of. */
-final readonly class Checks
+final class Checks
 {
-    /** What is found beyond is only counted; nobody reads on. */
+    /** What is found of steps and guides beyond is only counted; nobody reads on. */
     private const MOST_FINDINGS = 60;
 
     /** Guides beyond which they are not compared with one another any more; with so many it takes about as long as the rest of a plan. */
     private const MOST_GUIDES = 400;
 
-    /**
-     * @param  array<string, Evaluated>  $known
-     * @param  array<string, string>  $labels
-     * @return list<Finding>
-     */
-    public static function run(Plan $plan, array $known, array $labels): array
+    /** Figures up to which what is drawn is a mark, to be seen small; patterns and rosettes are not looked at piece by piece. */
+    public const MARK = 40;
+
+    private const MOST_CURVES = 1200;
+
+    private const UNCHECKED = 'unchecked';
+
+    private const MORE = 'more';
+
+    /** @return list<Check> in the order of what they look at, and then of their names */
+    public static function all(): array
     {
-        $tolerance = $plan->tolerance();
-        $limits = $plan->limits;
-        $guides = $grids = $findings = [];
-        foreach ($known as $id => $step) {
-            if ($step->result instanceof Guide && $step->result->curve !== null) {
-                $guides[$id] = $step->result;
-            } elseif ($step->result instanceof Grid) {
-                $grids[$id] = $step->result;
-                if ($limits->sliver > 0.0) {
-                    array_push($findings, ...Slivers::inGrid($id, $step->result, $limits->sliver, $plan->unit->value));
+        /** @var list<Check>|null $all */
+        static $all = null;
+        if ($all === null) {
+            $found = array_fill_keys(array_column(Subject::cases(), 'name'), []);
+            foreach (glob(__DIR__.'/*.php') ?: [] as $file) {
+                $class = __NAMESPACE__.'\\'.basename($file, '.php');
+                if (is_subclass_of($class, Check::class) && ! (new \ReflectionClass($class))->isAbstract()) {
+                    $check = new $class;
+                    $found[$check->looksAt()->name][] = $check;
                 }
             }
-            if ($step->result instanceof Overlay && $step->result->cellCount() > Overlay::MOST_PICKED) {
-                $findings[] = Finding::note($id, Sort::ManyCells->value, 'has '.number_format($step->result->cellCount()).' cells; up to '.number_format(Overlay::MOST_PICKED).' can be picked on the sheet');
-            }
-            if ($step->result instanceof Overlay && $limits->sliver > 0.0) {
-                array_push($findings, ...Slivers::in($id, $step->result, $limits->sliver, $plan->unit->value));
-            } elseif ($step->result instanceof RectangularGrid && $plan->steps[$id]->kind->name() === 'grid.rectangular') {
-                array_push($findings, ...AlmostSquare::in($plan->steps[$id], $step->result, $plan->unit->value));
-            }
-        }
-        if ($limits->miss > 0.0) {
-            array_push($findings, ...Ajar::in($plan, $known), ...Pixels::in($plan, $known));
-        }
-        array_push($findings, ...Repeats::in($plan, $known, $labels));
-        if ($guides !== []) {
-            array_push($findings, ...self::ofGuides($plan, $guides, $grids, $labels, $tolerance));
+            $all = array_merge(...array_values($found));
         }
 
+        return $all;
+    }
+
+    /** @return array<string, Property> the numbers of the sheet from which on they speak up, by name */
+    public static function limits(): array
+    {
+        $limits = [];
+        foreach (self::all() as $check) {
+            foreach ($check->limits() as $limit) {
+                $limits[$limit->name()] ??= $limit;
+            }
+        }
+
+        // Lengths come first, as they are read.
+        uasort($limits, static fn (Property $one, Property $other): int => [$one->field->traits()['measure'] !== 'length', $one->field->label] <=> [$other->field->traits()['measure'] !== 'length', $other->field->label]);
+
+        return $limits;
+    }
+
+    /** @return list<Sort> all that may be told, and what only says that not all was looked through or told */
+    public static function sorts(): array
+    {
+        return [
+            ...array_merge(...array_map(static fn (Check $check): array => $check->tells(), self::all())),
+            Sort::note(self::UNCHECKED, 'what was not looked through'),
+            Sort::note(self::MORE, 'how many more there are'),
+        ];
+    }
+
+    /** @return list<Finding> about what steps come to, and guides among one another */
+    public static function ofSteps(Looked $at): array
+    {
+        $findings = self::looked(Subject::Steps, $at);
+        if (count($at->guides) > self::MOST_GUIDES) {
+            $findings[] = Finding::note((string) array_key_first($at->guides), self::UNCHECKED, sprintf(
+                'near misses and doubled lines are looked for among at most %s guides; there are %s', number_format(self::MOST_GUIDES), number_format(count($at->guides)),
+            ));
+        } elseif ($at->guides !== []) {
+            array_push($findings, ...self::looked(Subject::Guides, $at));
+        }
         $shown = array_slice($findings, 0, self::MOST_FINDINGS);
         $rest = count($findings) - count($shown);
         if ($rest > 0) {
-            $shown[] = Finding::note($findings[self::MOST_FINDINGS]->step, Sort::More->value, "from here on $rest more are found");
+            $shown[] = Finding::note($findings[self::MOST_FINDINGS]->step, self::MORE, "from here on $rest more are found");
         }
 
-        return array_map(static fn (Finding $finding): Finding => $finding->about($labels[$finding->step]), $shown);
+        return self::named($shown, $at);
     }
 
     /**
-     * @param  non-empty-array<string, Guide>  $guides
-     * @param  array<string, Grid>  $grids
-     * @param  array<string, string>  $labels
-     * @return list<Finding>
+     * @param  Budget  $budget  that looking at figures may take; where it does not reach, what was found until then is told
+     * @return list<Finding> about what is drawn, and its colours
      */
-    private static function ofGuides(Plan $plan, array $guides, array $grids, array $labels, Tolerance $tolerance): array
+    public static function ofDrawing(Looked $at, Budget $budget): array
     {
-        if (count($guides) > self::MOST_GUIDES) {
-            return [Finding::note((string) array_key_first($guides), Sort::Unchecked->value, 'near misses and doubled lines are looked for among at most '.number_format(self::MOST_GUIDES).' guides; there are '.number_format(count($guides)))];
-        }
-        $findings = DoubledLines::among($plan, $guides, $labels, $tolerance);
-        if ($plan->limits->miss > 0.0) {
-            array_push($findings, ...AlmostTouching::among($plan, $guides, $labels, $tolerance));
-            array_push($findings, ...NearMisses::among($plan, $guides, $grids, $labels, $tolerance));
+        $findings = [];
+        $curves = array_sum(array_map(static fn (Seen $figure): int => $figure->figure->curves(), $at->seen));
+        if ($at->seen !== [] && count($at->seen) <= self::MARK && $curves <= self::MOST_CURVES) {
+            try {
+                Budget::within($budget, static function () use ($at, &$findings): void {
+                    foreach (self::asked(Subject::Figures, $at) as $check) {
+                        array_push($findings, ...$check->look($at));
+                    }
+                });
+            } catch (OverBudget) {
+                $findings[] = Finding::note($at->seen[0]->id, self::UNCHECKED, 'not all that is drawn was looked through; it would take too long');
+            }
         }
 
-        return $findings;
+        return self::named([...$findings, ...self::looked(Subject::Colours, $at)], $at);
+    }
+
+    /** @return list<Finding> */
+    private static function looked(Subject $subject, Looked $at): array
+    {
+        return array_merge([], ...array_map(static fn (Check $check): array => $check->look($at), self::asked($subject, $at)));
+    }
+
+    /** @return list<Check> that look at something, and are not turned off */
+    private static function asked(Subject $subject, Looked $at): array
+    {
+        return array_values(array_filter(self::all(), static function (Check $check) use ($subject, $at): bool {
+            $limits = array_map(static fn (Property $limit): float => $at->limit($limit->name()), $check->limits());
+
+            return $check->looksAt() === $subject && ($limits === [] || max($limits) > 0.0);
+        }));
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<Finding>
+     */
+    private static function named(array $findings, Looked $at): array
+    {
+        return array_map(static fn (Finding $finding): Finding => $finding->about($at->labels[$finding->step]), $findings);
     }
 }

@@ -16,24 +16,37 @@ use Sternbild\Core\Result\Remedy;
 use Sternbild\Core\Shape\Shape;
 
 /** Pieces that miss one another by a hair, and ways between them that close when they are shown small. */
-final class Clearances
+final class Clearances extends Check
 {
     /** Shortest ways that are worked out; among more pieces only the nearest are looked at. */
     private const COST = 60;
 
-    /**
-     * @param  list<Seen>  $seen
-     * @param  array<string, string>  $labels
-     * @return list<Finding>
-     */
-    public static function among(Plan $plan, array $seen, array $labels): array
+    public function tells(): array
     {
-        $tolerance = $plan->tolerance();
+        return [
+            Sort::warning('almost-meeting', 'parts that miss one another by less than the limit', 'moved until they touch'),
+            Sort::note('closes', 'the narrowest way between two pieces that is less than half a pixel where the sheet is shown small'),
+        ];
+    }
+
+    public function looksAt(): Subject
+    {
+        return Subject::Figures;
+    }
+
+    public function limits(): array
+    {
+        return [Limit::miss(), Limit::small()];
+    }
+
+    public function look(Looked $at): array
+    {
+        [$plan, $labels, $tolerance, $miss] = [$at->plan, $at->labels, $at->tolerance, $at->limit('checks.miss')];
         $closes = $plan->leastSeen();
-        $reach = max($closes, $plan->limits->miss);
+        $reach = max($closes, $miss);
         $findings = [];
         $narrowest = null;
-        $pieces = self::pieces($seen);
+        $pieces = self::pieces($at->shapes());
         foreach ($pieces as $k => $piece) {
             foreach (array_slice($pieces, 0, $k) as $other) {
                 if ($piece[2] === $other[2] || ! $piece[3]->meets($other[3], $reach)) {
@@ -43,8 +56,8 @@ final class Clearances
                 if ($way === null || $way->distance <= $tolerance->distance) {
                     continue;
                 }
-                if ($way->distance <= $plan->limits->miss) {
-                    $findings[] = self::almostMeeting($plan, $piece[0], $other[0], $way, $labels);
+                if ($way->distance <= $miss) {
+                    $findings[] = $this->almostMeeting($plan, $piece[0], $other[0], $way, $labels);
                 } elseif ($way->distance < $closes && ($narrowest === null || $way->distance < $narrowest[1]->distance)) {
                     $narrowest = [$piece[0], $way, $other[0]];
                 }
@@ -52,9 +65,9 @@ final class Clearances
         }
         if ($narrowest !== null) {
             [$one, $way, $other] = $narrowest;
-            $findings[] = Finding::note($one->id, Sort::Closes->value, sprintf(
+            $findings[] = $this->found('closes', $one->id, sprintf(
                 'the way between it and %s, %s %s wide, closes at %s px', $other->id === $one->id ? 'another piece of it' : $labels[$other->id],
-                self::short($way->distance), $plan->unit->value, Numerals::plain($plan->limits->small),
+                self::short($way->distance), $plan->unit->value, Numerals::plain($at->limit('checks.small')),
             ))->at($way->from, $way->distance);
         }
 
@@ -62,9 +75,9 @@ final class Clearances
     }
 
     /** @param  array<string, string>  $labels */
-    private static function almostMeeting(Plan $plan, Seen $one, Seen $other, ShortestWay $way, array $labels): Finding
+    private function almostMeeting(Plan $plan, Seen $one, Seen $other, ShortestWay $way, array $labels): Finding
     {
-        $finding = Finding::warning($one->id, Sort::AlmostMeeting->value, sprintf(
+        $finding = $this->found('almost-meeting', $one->id, sprintf(
             'misses %s by %s %s', $other->id === $one->id ? 'another piece of it' : $labels[$other->id], self::short($way->distance), $plan->unit->value,
         ))->at($way->from, $way->distance);
         if ($one->id === $other->id || $one->of > 1) {

@@ -10,21 +10,26 @@ use Sternbild\Core\Geometry\Intersections;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Meeting;
 use Sternbild\Core\Geometry\Tolerance;
-use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Plan\Plan;
-use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;
 
 /** Guides that run along one another. */
-final class DoubledLines
+final class DoubledLines extends Check
 {
-    /**
-     * @param  array<string, Guide>  $guides
-     * @param  array<string, string>  $labels
-     * @return list<Finding>
-     */
-    public static function among(Plan $plan, array $guides, array $labels, Tolerance $tolerance): array
+    public function tells(): array
     {
+        return [
+            Sort::warning('doubled', 'a guide that lies on another', 'taken away, where nothing hangs on it'),
+        ];
+    }
+
+    public function looksAt(): Subject
+    {
+        return Subject::Guides;
+    }
+
+    public function look(Looked $at): array
+    {
+        [$plan, $guides, $labels, $tolerance] = [$at->plan, $at->guides, $at->labels, $at->tolerance];
         $needed = [];
         foreach ($plan->steps as $step) {
             foreach ($step->references() as $reference) {
@@ -40,7 +45,7 @@ final class DoubledLines
                     continue;
                 }
                 $whole = abs($length - $guides[$id]->single()->length()) <= $tolerance->distance;
-                $finding = Finding::warning($id, Sort::Doubled->value, $whole ? "lies on {$labels[$other]}" : "lies on {$labels[$other]} for a stretch")
+                $finding = $this->found('doubled', $id, $whole ? "lies on {$labels[$other]}" : "lies on {$labels[$other]} for a stretch")
                     ->at($guides[$id]->single()->pointAt(0.5), $length);
                 $findings[] = $whole && ! isset($needed[$id])
                     ? $finding->with(new Remedy('Take it away', [['op' => 'remove', 'ids' => [$id]]]))

@@ -4,43 +4,50 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Check;
 
-use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\Grid;
-use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Numerals;
-use Sternbild\Core\Plan\Plan;
-use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;
 use Sternbild\Core\Snap\Candidate;
 use Sternbild\Core\Snap\Snapper;
 
 /** Ends of lines and arcs that come close to a point or a curve and do not meet it. */
-final class NearMisses
+final class NearMisses extends Check
 {
-    /**
-     * @param  array<string, Guide>  $guides
-     * @param  array<string, Grid>  $grids
-     * @param  array<string, string>  $labels
-     * @return list<Finding>
-     */
-    public static function among(Plan $plan, array $guides, array $grids, array $labels, Tolerance $tolerance): array
+    public function tells(): array
     {
+        return [
+            Sort::warning('near-miss', 'an end that nearly meets', 'closed'),
+        ];
+    }
+
+    public function looksAt(): Subject
+    {
+        return Subject::Guides;
+    }
+
+    public function limits(): array
+    {
+        return [Limit::miss()];
+    }
+
+    public function look(Looked $at): array
+    {
+        [$plan, $guides, $tolerance, $miss] = [$at->plan, $at->guides, $at->tolerance, $at->limit('checks.miss')];
         $findings = [];
         $snapper = null;
         foreach ($guides as $id => $guide) {
             if (! $guide->hasEnds) {
                 continue;
             }
-            $snapper ??= new Snapper($guides, $grids, $labels, $tolerance);
+            $snapper ??= new Snapper($guides, $at->grids, $at->labels, $tolerance);
             $through = $plan->steps[$id]->raw('through');
             $last = is_array($through) ? count($through) - 1 : 0;
             foreach ([0 => $guide->single()->start(), $last => $guide->single()->end()] as $number => $end) {
-                $near = self::missed($snapper, (string) $id, array_keys($plan->steps), $end, $plan->limits->miss, $tolerance->distance);
+                $near = self::missed($snapper, (string) $id, array_keys($plan->steps), $end, $miss, $tolerance->distance);
                 if ($near === null) {
                     continue;
                 }
-                $finding = Finding::warning((string) $id, Sort::NearMiss->value, sprintf(
+                $finding = $this->found('near-miss', (string) $id, sprintf(
                     '%s misses %s by %s %s',
                     $number === 0 ? 'its beginning' : 'its end', $near->name, Numerals::plain((float) sprintf('%.3g', $near->distance)), $plan->unit->value,
                 ), "through.$number")->at($end, $near->distance);

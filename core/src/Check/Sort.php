@@ -4,37 +4,26 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Check;
 
-/** All that the checks find, by the code that programs know it by. */
-enum Sort: string
+/** One thing that a check tells: the code that programs know it by, how much it weighs, and what was found. */
+final readonly class Sort
 {
-    case AlmostSquare = 'almost-square';
-    case ManyCells = 'many-cells';
-    case Sliver = 'sliver';
-    case Doubled = 'doubled';
-    case AlmostTouching = 'almost-touching';
-    case NearMiss = 'near-miss';
-    case AlmostEqual = 'almost-equal';
-    case AlmostTangent = 'almost-tangent';
-    case Sharp = 'sharp';
-    case SpareNode = 'spare-node';
-    case AlmostMeeting = 'almost-meeting';
-    case Ajar = 'ajar';
-    case CopiesMiss = 'copies-miss';
-    case CopiesOverlap = 'copies-overlap';
-    case Astride = 'astride';
-    case Stripe = 'stripe';
-    case BrokenPixels = 'broken-pixels';
-    case DoubledCorner = 'doubled-corner';
-    case UnevenRuns = 'uneven-runs';
-    case StrayPixel = 'stray-pixel';
-    case PixelHole = 'pixel-hole';
-    case HardEdge = 'hard-edge';
-    case Banding = 'banding';
-    case ManyColours = 'many-colours';
-    case AlikeColours = 'alike-colours';
-    case Closes = 'closes';
-    case Hidden = 'hidden';
-    case Vanishes = 'vanishes';
-    case Unchecked = 'unchecked';
-    case More = 'more';
+    /**
+     * @param  'warning'|'note'  $level
+     * @param  string  $found  in words, as the table of `docs/plan-format.md` has it
+     * @param  string|null  $mended  what its remedy does; null where it has none
+     */
+    private function __construct(public string $code, public string $level, public string $found, public ?string $mended)
+    {
+    }
+
+    public static function warning(string $code, string $found, ?string $mended = null): self
+    {
+        return new self($code, 'warning', $found, $mended);
+    }
+
+    /** What is a matter of taste, or of what the drawing is for. */
+    public static function note(string $code, string $found, ?string $mended = null): self
+    {
+        return new self($code, 'note', $found, $mended);
+    }
 }

@@ -12,7 +12,7 @@ use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Spread;
 
 /** Stripes that come out of a pattern when it is seen from afar: lanes along its ways that show much less than the others. */
-final class Stripes
+final class Stripes extends Check
 {
     /** Places that a cell is looked at, along either way. */
     private const FINE = 64;
@@ -32,8 +32,30 @@ final class Stripes
     /** Shares of a cell that the lanes have to show at the median, so that there is anything to be less than. */
     private const LEAST = 0.15;
 
+    public function tells(): array
+    {
+        return [
+            Sort::warning('stripe', 'lanes along the ways of a pattern, or across them, that show less than a quarter of what the others do, as long as they are few'),
+        ];
+    }
+
+    public function looksAt(): Subject
+    {
+        return Subject::Steps;
+    }
+
+    public function limits(): array
+    {
+        return [Limit::small()];
+    }
+
+    public function look(Looked $at): array
+    {
+        return array_merge([], ...array_map(fn (LaidPattern $pattern): array => $this->in($at->plan, $pattern->id, $pattern->spread), LaidPattern::patterns($at)));
+    }
+
     /** @return list<Finding> one for the widest stripe */
-    public static function in(Plan $plan, string $id, Spread $spread): array
+    private function in(Plan $plan, string $id, Spread $spread): array
     {
         if (array_sum(array_map(static fn (Figure $figure): int => $figure->curves(), $spread->ofCell())) > self::MOST_CURVES) {
             return [];
@@ -68,7 +90,7 @@ final class Stripes
         $middle = ($first + $lanes / 2) / self::FINE;
         $at = $lattice->place($way === 0 ? new Vec(0.5, $middle) : new Vec($middle, $way === 1 ? 0.5 : 0.0));
 
-        return [Finding::warning($id, Sort::Stripe->value, "a stripe comes out $said, ".Numerals::plain((float) sprintf('%.3g', $wide))." {$plan->unit->value} wide, that shows much less than what lies beside it")->at($at, $wide)];
+        return [$this->found('stripe', $id, "a stripe comes out $said, ".Numerals::plain((float) sprintf('%.3g', $wide))." {$plan->unit->value} wide, that shows much less than what lies beside it")->at($at, $wide)];
     }
 
     /**

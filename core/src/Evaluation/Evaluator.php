@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Evaluation;
 
 use Sternbild\Core\Check\Checks;
-use Sternbild\Core\Check\Colours;
-use Sternbild\Core\Check\PartChecks;
+use Sternbild\Core\Check\Looked;
 use Sternbild\Core\Check\Seen;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Budget;
@@ -35,7 +34,7 @@ use Sternbild\Core\Shape\Part;
 final readonly class Evaluator
 {
     /** Part of every hash; to be raised when a computation changes, so that no cache keeps old results. */
-    private const EDITION = '3';
+    private const EDITION = '4';
 
     private const TOO_MUCH = 'takes more work than there is time for; fewer copies, cells or curves would do';
 
@@ -112,14 +111,12 @@ final readonly class Evaluator
             }
         }
 
-        array_push($findings, ...Checks::run($plan, $known, $labels));
+        array_push($findings, ...Checks::ofSteps(new Looked($plan, $known, $labels)));
 
         $looks = array_map(strval(...), array_keys(array_filter($known, static fn (Evaluated $step): bool => $step->result instanceof Look)));
         $drawing = new Drawing($plan, $known, $sources, $usedUp);
         $arranged = $drawing->arranged();
-        array_push($findings, ...array_map(static fn (Finding $finding): Finding => $finding->about($labels[$finding->step]), PartChecks::run($plan, $known, self::seen($arranged), $labels, $budget->share(self::CHECKED))));
-
-        array_push($findings, ...array_map(static fn (Finding $finding): Finding => $finding->about($labels[$finding->step]), Colours::in($plan, self::colours($arranged))));
+        array_push($findings, ...Checks::ofDrawing(new Looked($plan, $known, $labels, self::seen($arranged), self::colours($arranged)), $budget->share(self::CHECKED)));
 
         $inside = $drawing->inside();
         array_push($findings, ...self::unshown($drawing, $looks, $labels));
@@ -156,7 +153,7 @@ final readonly class Evaluator
                 if ($figure->tint === null) {
                     $seen[] = Seen::of($part->id, $figure, $style, $part->part->count(), $part->part->painted?->laid instanceof RectangularGrid);
                 }
-                if (count($seen) > PartChecks::MARK) {
+                if (count($seen) > Checks::MARK) {
                     return $seen;
                 }
             }

@@ -116,7 +116,7 @@ final readonly class Scene
     {
         $figures = $strokes = [];
         $many = 0;
-        foreach ($this->plan->seamsOpen ? [] : $this->drawing as $drawn) {
+        foreach ($this->plan->seamsOpen() ? [] : $this->drawing as $drawn) {
             if ($shows !== null && ! $shows($drawn->id)) {
                 continue;
             }
@@ -151,7 +151,7 @@ final readonly class Scene
     {
         $figures = [];
         $many = 0;
-        foreach ($this->plan->seamsOpen ? [] : $drawn->styled([-1, 1, -1, 1]) as [$figure, $style]) {
+        foreach ($this->plan->seamsOpen() ? [] : $drawn->styled([-1, 1, -1, 1]) as [$figure, $style]) {
             $figures[] = [$figure->mapped($map), $style];
             $many += $figure->curves();
         }
@@ -169,7 +169,7 @@ final readonly class Scene
     public function seamsAmong(array $figures, float $least): array
     {
         $faces = [];
-        foreach ($this->plan->seamsOpen ? [] : $figures as [$figure, $style]) {
+        foreach ($this->plan->seamsOpen() ? [] : $figures as [$figure, $style]) {
             if ($style->covers()) {
                 $faces[] = new Face($figure, $style);
             }

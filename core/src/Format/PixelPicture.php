@@ -9,7 +9,7 @@ use Sternbild\Core\Grid\RectangularGrid;
 use Sternbild\Core\Paint\Compositing;
 use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Pixel\Frames;
-use Sternbild\Core\Plan\Edit\PaintOver;
+use Sternbild\Core\Plan\Field\PaintOver;
 use Sternbild\Core\Plan\Kind\Pixel\FramesKind;
 use Sternbild\Core\Plan\Unusable;
 

@@ -9,7 +9,7 @@ use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
-use Sternbild\Core\Plan\Unit;
+use Sternbild\Core\Plan\Reading\SheetProperties;
 
 /** The JSON Schema of plans, put together from what the kinds declare. PlanReader checks the same, and more that a schema cannot say. */
 final class PlanSchema
@@ -29,21 +29,7 @@ final class PlanSchema
             'properties' => [
                 'format' => ['const' => PlanReader::FORMAT],
                 'version' => ['const' => PlanReader::VERSION],
-                'sheet' => [
-                    'type' => 'object',
-                    'required' => ['width', 'height', 'unit'],
-                    'additionalProperties' => false,
-                    'properties' => [
-                        'width' => $number,
-                        'height' => $number,
-                        'unit' => ['enum' => array_column(Unit::cases(), 'value')],
-                        'background' => ['type' => ['string', 'null']],
-                        'seams' => ['enum' => ['closed', 'open']],
-                        'light' => ['type' => 'number'],
-                        'colours' => ['oneOf' => [['type' => 'integer', 'minimum' => 1, 'maximum' => 256], ['enum' => ['palette']]]],
-                        'checks' => ['type' => 'object', 'additionalProperties' => false, 'properties' => ['sliver' => $number, 'miss' => $number, 'corner' => $number, 'small' => $number]],
-                    ],
-                ],
+                'sheet' => SheetProperties::schema(),
                 'values' => ['type' => 'object', 'additionalProperties' => $number],
                 'palette' => ['type' => 'object', 'additionalProperties' => ['type' => 'string', 'pattern' => ColourField::HEX]],
                 'chapters' => ['type' => 'array', 'items' => [

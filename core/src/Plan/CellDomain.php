@@ -34,11 +34,10 @@ final readonly class CellDomain implements Domain
     public static function ofPattern(array $known, Step $step): ?self
     {
         $part = ($known[$step->id] ?? null)?->result;
-        $isFrieze = $step->kind->name() === 'frieze';
-        if (! $part instanceof Part || $part->spread === null || (! $isFrieze && $step->kind->name() !== 'pattern')) {
+        if (! $part instanceof Part || $part->spread?->group === null) {
             return null;
         }
-        $group = is_string($step->raw('group')) ? $step->raw('group') : 'p1';
+        [$group, $isFrieze] = [$part->spread->group, $part->spread->isFrieze];
         $positions = $isFrieze ? PlaneGroup::alongFrieze($group) : PlaneGroup::positions($group);
         $corners = $isFrieze ? PlaneGroup::friezeDomain($group) : PlaneGroup::domain($group);
         $first = new self($part->spread->lattice, $group, $isFrieze, $positions, $corners, Affine::identity());

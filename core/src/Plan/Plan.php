@@ -17,11 +17,10 @@ final readonly class Plan
      * @param  string|null  $background  a palette name or #rrggbb
      * @param  array<string, string>  $palette  #rrggbb by name
      * @param  array<string, Step>  $steps  by id, in order
-     * @param  Limits  $limits  from which on checks speak up
      * @param  array<string, string>  $chapters  names by the id of the step that each begins with
-     * @param  bool  $seamsOpen  whether neighbours are left as they are, with nothing drawn under the edges that they share
      * @param  Pictures|null  $pictures  where those are that it names
-     * @param  int|'palette'|null  $heldTo  how many colours it may have, or those of its palette; null for any
+     * @param  array<string, mixed>  $sheet  what every property of the sheet comes to, by its name
+     * @param  array<array-key, mixed>  $sheetSaid  what is written of them
      */
     public function __construct(
         public float $width,
@@ -31,12 +30,17 @@ final readonly class Plan
         public Values $values,
         public array $palette,
         public array $steps,
-        public Limits $limits,
         public array $chapters = [],
-        public bool $seamsOpen = false,
         public ?Pictures $pictures = null,
-        public int|string|null $heldTo = null,
+        public array $sheet = [],
+        public array $sheetSaid = [],
     ) {
+    }
+
+    /** One of nothing, that knows a unit: for arithmetic before there is a plan. */
+    public static function bare(Unit $unit): self
+    {
+        return new self(1.0, 1.0, $unit, null, Values::of([], 1.0, 1.0, $unit), [], []);
     }
 
     /**
@@ -59,7 +63,7 @@ final readonly class Plan
             }
         }
 
-        return new self($this->width, $this->height, $this->unit, $this->background, $this->values, $this->palette, array_intersect_key($this->steps, $kept), $this->limits, $this->chapters, $this->seamsOpen, $this->pictures, $this->heldTo);
+        return new self($this->width, $this->height, $this->unit, $this->background, $this->values, $this->palette, array_intersect_key($this->steps, $kept), $this->chapters, $this->pictures, $this->sheet, $this->sheetSaid);
     }
 
     /**
@@ -120,7 +124,23 @@ final readonly class Plan
     /** In sheet units: half a pixel at the smallest size at which details are still to be seen; nought where none is said. */
     public function leastSeen(): float
     {
-        return $this->limits->small > 0.0 ? max($this->width, $this->height) / $this->limits->small / 2 : 0.0;
+        $small = $this->limit('checks.small');
+
+        return $small > 0.0 ? max($this->width, $this->height) / $small / 2 : 0.0;
+    }
+
+    /** From which measure on checks speak up, by the name of the limit: `checks.miss`. Nought turns them off. */
+    public function limit(string $name): float
+    {
+        $limit = $this->sheet[$name] ?? null;
+
+        return is_float($limit) ? $limit : 0.0;
+    }
+
+    /** Whether neighbours are left as they are, with nothing drawn under the edges that they share. */
+    public function seamsOpen(): bool
+    {
+        return ($this->sheet['seams'] ?? null) === 'open';
     }
 
     /**

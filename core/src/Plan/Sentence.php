@@ -23,10 +23,26 @@ final class Sentence
         if ($step->name !== null) {
             $template = mb_strtolower(mb_substr($template, 0, 1)).mb_substr($template, 1);
         }
+
+        return self::filled($template, $fields, $step->raw(...), $plan, $labels, $numbers, static fn (string $name): bool => self::staysSaid($fields[$name] ?? null, $step));
+    }
+
+    /**
+     * A sentence from its template, as kinds write it.
+     *
+     * @param  array<string, Field>  $fields  that it names
+     * @param  callable(string): mixed  $raw  what is written for a field; null where nothing is
+     * @param  array<string, string>  $labels  of the steps
+     * @param  array<string, float>  $numbers  what numbers came to
+     * @param  (callable(string): bool)|null  $staysSaid  whether a field is said though nothing is written for it
+     * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}>
+     */
+    public static function filled(string $template, array $fields, callable $raw, Plan $plan, array $labels, array $numbers, ?callable $staysSaid = null): array
+    {
         $pieces = [];
         foreach (self::parsed($template) as [$optional, $named, $parts]) {
-            $said = ! $optional || array_filter($named, $step->says(...)) !== [];
-            $isUsual = ! $said && array_filter($named, static fn (string $name): bool => self::staysSaid($fields[$name] ?? null, $step)) !== [];
+            $said = ! $optional || array_filter($named, static fn (string $name): bool => $raw($name) !== null) !== [];
+            $isUsual = ! $said && $staysSaid !== null && array_filter($named, $staysSaid) !== [];
             $begun = count($pieces);
             foreach ($parts as [$name, $text]) {
                 if (str_starts_with($name ?? '', '=')) {
@@ -34,7 +50,7 @@ final class Sentence
                 }
                 $pieces[] = $name === null
                     ? ['text' => $text, 'field' => null, 'raw' => null, 'value' => null, 'optional' => $optional, 'said' => $said, 'items' => null]
-                    : self::parameter($fields[$name], $step, $plan, $labels, $numbers, $optional, $said);
+                    : self::parameter($fields[$name], $raw($name) ?? $fields[$name]->default, $plan, $labels, $numbers, $optional, $said);
             }
             for ($k = $begun; $isUsual && $k < count($pieces); $k++) {
                 $pieces[$k] = [...$pieces[$k], 'said' => true, 'usual' => true];
@@ -132,9 +148,8 @@ final class Sentence
      * @param  array<string, float>  $numbers
      * @return array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}
      */
-    private static function parameter(Field $field, Step $step, Plan $plan, array $labels, array $numbers, bool $optional, bool $said): array
+    private static function parameter(Field $field, mixed $raw, Plan $plan, array $labels, array $numbers, bool $optional, bool $said): array
     {
-        $raw = $step->raw($field->name) ?? $field->default;
         $value = $numbers[$field->name] ?? null;
 
         return [

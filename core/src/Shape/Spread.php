@@ -31,6 +31,8 @@ final class Spread
      * @param  non-empty-list<Affine>  $maps  of the copies in the first cell
      * @param  list<list<list<Figure>>>  $cell  what is seen of every source and copy in that cell, where it lies
      * @param  array{int, int, int, int}  $range  the first and the last cell along `a`, the first and the last along `b`
+     * @param  string|null  $group  of the plane, or of a frieze; null for what another step made of the one that lays it
+     * @param  bool  $isFrieze  whether it repeats along one way only
      */
     public function __construct(
         public readonly array $sources,
@@ -38,13 +40,15 @@ final class Spread
         public readonly array $cell,
         public readonly Lattice $lattice,
         public readonly array $range,
+        public readonly ?string $group,
+        public readonly bool $isFrieze,
     ) {
     }
 
     /** @return array<string, mixed> what was spelt out is not kept */
     public function __serialize(): array
     {
-        return ['sources' => $this->sources, 'maps' => $this->maps, 'cell' => $this->cell, 'lattice' => $this->lattice, 'range' => $this->range];
+        return ['sources' => $this->sources, 'maps' => $this->maps, 'cell' => $this->cell, 'lattice' => $this->lattice, 'range' => $this->range, 'group' => $this->group, 'isFrieze' => $this->isFrieze];
     }
 
     /** @return list<list<Figure>> of each source the figures in the first cell, from back to front */
@@ -175,13 +179,13 @@ final class Spread
     {
         return new self(
             $this->sources, array_map(static fn (Affine $one): Affine => $one->then($map), $this->maps), $this->changed(static fn (Figure $figure): Figure => $figure->mapped($map)),
-            $this->lattice->mapped($map), $this->range,
+            $this->lattice->mapped($map), $this->range, null, $this->isFrieze,
         );
     }
 
     public function throughStep(string $id): self
     {
-        return new self($this->sources, $this->maps, $this->changed(static fn (Figure $figure): Figure => $figure->throughStep($id)), $this->lattice, $this->range);
+        return new self($this->sources, $this->maps, $this->changed(static fn (Figure $figure): Figure => $figure->throughStep($id)), $this->lattice, $this->range, null, $this->isFrieze);
     }
 
     /**

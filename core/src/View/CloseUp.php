@@ -58,7 +58,7 @@ final readonly class CloseUp
             }
         }
 
-        return ['curves' => $curves, 'gaps' => self::gaps($inside, $window->center(), max($scene->plan->limits->miss, self::NEAR * ($window->right - $window->left)), $scene->labels, $tolerance), 'more' => false];
+        return ['curves' => $curves, 'gaps' => self::gaps($inside, $window->center(), max($scene->plan->limit('checks.miss'), self::NEAR * ($window->right - $window->left)), $scene->labels, $tolerance), 'more' => false];
     }
 
     /** @return iterable<array{string, string, Curve}> step, a name of the outline that the curve belongs to, and the curve */

@@ -19,11 +19,11 @@ use Sternbild\Core\Plan\CellDomain;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Kind\Pixel\FramesKind;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Reading\SheetProperties;
 use Sternbild\Core\Plan\Section;
 use Sternbild\Core\Plan\Sector;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Plan\Step;
-use Sternbild\Core\Plan\Values;
 use Sternbild\Core\Result\Measured;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Seam\Stroke;
@@ -162,11 +162,8 @@ final readonly class SceneView
                 'height' => $plan->height,
                 'unit' => $plan->unit->value,
                 'background' => $this->scene->background(),
-                'seams' => $plan->seamsOpen ? 'open' : 'closed',
-                'colours' => $plan->heldTo,
-                'light' => $plan->values->all()['sheet.light'] ?? Values::LIGHT,
-                'checks' => ['sliver' => $plan->limits->sliver, 'miss' => $plan->limits->miss, 'corner' => $plan->limits->corner, 'small' => $plan->limits->small],
             ],
+            'said' => self::once(SheetProperties::sentences($plan), $has),
             'values' => (object) $plan->values->all(),
             'chapters' => array_map(static fn (Section $section): array => get_object_vars($section), $plan->sections()),
             'steps' => array_map(fn (Step $step): array|int => self::once($this->step($step), $has), array_values($plan->steps)),

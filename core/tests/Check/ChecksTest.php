@@ -178,7 +178,7 @@ final class ChecksTest extends TestCase
     {
         // A tenth of a millimetre is the least that prints (common practice).
         $plan = (new PlanReader(Kinds::all()))->fromArray([...Sample::plan([]), 'sheet' => ['width' => 210, 'height' => 297, 'unit' => 'mm']]);
-        self::assertEqualsWithDelta([0.1, 297 / 800], [$plan->limits->sliver, $plan->limits->miss], 1e-12);
+        self::assertEqualsWithDelta([0.1, 297 / 800], [$plan->limit('checks.sliver'), $plan->limit('checks.miss')], 1e-12);
         foreach ([['sliver' => -1], ['miss' => 'wide'], ['miss' => 900], ['other' => 1], 7] as $bad) {
             try {
                 (new PlanReader(Kinds::all()))->fromArray([...Sample::plan([]), 'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px', 'checks' => $bad]]);
@@ -193,7 +193,7 @@ final class ChecksTest extends TestCase
     {
         $plan = PlanEdit::apply(self::plan([]), [['op' => 'sheet', 'field' => 'checks.miss', 'value' => '0.2mm']], Kinds::all())->plan();
         self::assertSame(['miss' => '0.2mm'], $plan['sheet']['checks']);
-        self::assertEqualsWithDelta(0.2 * 96 / 25.4, (new PlanReader(Kinds::all()))->fromArray($plan)->limits->miss, 1e-12);
+        self::assertEqualsWithDelta(0.2 * 96 / 25.4, (new PlanReader(Kinds::all()))->fromArray($plan)->limit('checks.miss'), 1e-12);
         self::assertArrayNotHasKey('checks', PlanEdit::apply($plan, [['op' => 'sheet', 'field' => 'checks.miss', 'value' => null]], Kinds::all())->plan()['sheet']);
     }
 }

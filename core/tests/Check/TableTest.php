@@ -6,6 +6,7 @@ namespace Sternbild\Core\Tests\Check;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Sternbild\Core\Check\Checks;
 use Sternbild\Core\Check\Sort;
 use Sternbild\Core\Plan\Edit\PlanEdit;
 use Sternbild\Core\Plan\Kind\Kinds;
@@ -16,7 +17,7 @@ use Sternbild\Core\Tests\Sample;
 final class TableTest extends TestCase
 {
     /** What only says that not all was looked through or told, and needs drawings by the hundred; and what lies nowhere, of which ColoursTest tells. */
-    private const OF_CHECKS_THEMSELVES = [Sort::Unchecked, Sort::More, Sort::ManyCells, Sort::ManyColours, Sort::AlikeColours];
+    private const OF_CHECKS_THEMSELVES = ['unchecked', 'more', 'many-cells', 'many-colours', 'alike-colours'];
 
     /** @return array<string, mixed> */
     private static function disc(string $id, float $x, float $y, float $radius): array
@@ -33,7 +34,7 @@ final class TableTest extends TestCase
         return ['id' => $id, 'kind' => 'part.outline', 'points' => $points, ...($bends === null ? [] : ['bends' => $bends])];
     }
 
-    /** @return array<string, array{Sort, list<array<string, mixed>>, list<array<string, mixed>>, float, bool}> what shows it, what just does not, its measure, whether there is a remedy */
+    /** @return array<string, array{string, list<array<string, mixed>>, list<array<string, mixed>>, float, bool}> what shows it, what just does not, its measure, whether there is a remedy */
     private static function rows(): array
     {
         $line = static fn (string $id, array $from, array $to): array => ['id' => $id, 'kind' => 'guide.line', 'through' => [$from, $to]];
@@ -59,31 +60,31 @@ final class TableTest extends TestCase
         $covered = static fn (float $x): array => [self::disc('p1', $x, 400, 60), self::disc('p2', 400, 400, 200)];
 
         return [
-            'almost square cells' => [Sort::AlmostSquare, $cells([80, 81]), $cells([80, 84]), 1.0, true],
-            'slivers' => [Sort::Sliver, [['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [100, 100], 'columns' => 4, 'rows' => 4, 'cell' => [80, 0.3]]], $cells([80, 1]), 2 * 80 * 0.3 / 160.6, false],
-            'doubled lines' => [Sort::Doubled, [$line('c1', [100, 100], [500, 100]), $line('c2', [100, 100], [500, 100])], [$line('c1', [100, 100], [500, 100]), $line('c2', [100, 130], [500, 130])], 400.0, true],
-            'a circle that almost touches a line' => [Sort::AlmostTouching, [$line('c1', [50, 100], [750, 100]), $circle(299.6)], [$line('c1', [50, 100], [750, 100]), $circle(298)], 0.4, true],
-            'an end that misses' => [Sort::NearMiss, [$line('c1', [100, 100], [500, 100]), $line('c2', [300, 100.5], [300, 400])], [$line('c1', [100, 100], [500, 100]), $line('c2', [300, 110], [300, 400])], 0.5, true],
-            'bars almost equally wide' => [Sort::AlmostEqual, $bars(58), $bars(56), 2.0, true],
-            'curves that are almost tangent' => [Sort::AlmostTangent, $tongue(0.98), $tongue(0.9), rad2deg(abs(4 * atan(0.98) / 2 - M_PI / 2)), true],
-            'a corner that is too sharp' => [Sort::Sharp, $wedge(60), $wedge(70), rad2deg(2 * atan(0.1)), true],
-            'a node that changes nothing' => [Sort::SpareNode, $square(0), $square(4), 0.0, true],
-            'parts that almost meet' => [Sort::AlmostMeeting, $two(0.7), $two(60), 0.7, true],
-            'copies that almost close' => [Sort::Ajar, $petal(0.4), $petal(3), 0.8, true],
-            'copies in cells that almost meet' => [Sort::CopiesMiss, $cell([39.5, 39.5]), $cell([38, 38]), 0.5, false],
-            'copies in cells that just overlap' => [Sort::CopiesOverlap, $cell([40.5, 30]), $cell([40, 30]), 0.5, false],
-            'a part astride a mirror' => [Sort::Astride, $astride(204), $astride(199), 4.0, false],
-            'a stripe between rows' => [Sort::Stripe, $cell([40, 32.5]), $cell([40, 24]), 7.5, false],
-            'a tile of broken pixels' => [Sort::BrokenPixels, $cell([20, 20], ['a' => [40.5, 0]]), $cell([20, 20]), 0.5, false],
-            'a doubled corner' => [Sort::DoubledCorner, $painted('i....', 'i....', 'ii...', '.i...', '.i...'), $painted('i....', 'i....', 'i....', '.i...', '.i...'), 10.0, true],
-            'uneven runs' => [Sort::UnevenRuns, $painted('i...........', '.iiiii......', '......ii....', '........iiiii'), $painted('i...........', '.iii........', '....iiii....', '........iiiii'), 10.0, true],
-            'a cell by itself' => [Sort::StrayPixel, $painted('iii...', 'iii..i', 'iii...'), $painted('iii...', 'iii...', 'iii...', '...i..'), 10.0, true],
-            'a hole of one cell' => [Sort::PixelHole, $painted('iiii', 'i.ii', 'iiii'), $painted('iiii', 'i..i', 'iiii'), 10.0, true],
-            'an edge that would be softer' => [Sort::HardEdge, $painted('iissss', 'iiisss', 'iiiiss', 'iiiiis', 'iiiiii'), $painted('iissss', 'iiisss', 'iiisss', 'iiisss'), 10.0, true],
-            'a band' => [Sort::Banding, $painted('iiii........iiiii', 'iiii........iiiii', 'llll........lllll', 'llll........lllll', '.iiiii.......iiiiii', '.iiiii.......iiiiii', '.lllll.......llllll', '.lllll.......llllll'), $painted('iiii........iiiii', 'iiii........iiiii', 'lllll.......llll.', 'lllll.......llll.'), 10.0, false],
-            'a way that closes at 16 px' => [Sort::Closes, $two(24), $two(26), 24.0, false],
-            'a part behind another' => [Sort::Hidden, $covered(400), $covered(250), sqrt(M_PI) * 60, true],
-            'a detail that is gone at 16 px' => [Sort::Vanishes, [self::disc('p1', 400, 400, 200), self::disc('p2', 700, 700, 12)], [self::disc('p1', 400, 400, 200), self::disc('p2', 700, 700, 13)], 24.0, false],
+            'almost square cells' => ['almost-square', $cells([80, 81]), $cells([80, 84]), 1.0, true],
+            'slivers' => ['sliver', [['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [100, 100], 'columns' => 4, 'rows' => 4, 'cell' => [80, 0.3]]], $cells([80, 1]), 2 * 80 * 0.3 / 160.6, false],
+            'doubled lines' => ['doubled', [$line('c1', [100, 100], [500, 100]), $line('c2', [100, 100], [500, 100])], [$line('c1', [100, 100], [500, 100]), $line('c2', [100, 130], [500, 130])], 400.0, true],
+            'a circle that almost touches a line' => ['almost-touching', [$line('c1', [50, 100], [750, 100]), $circle(299.6)], [$line('c1', [50, 100], [750, 100]), $circle(298)], 0.4, true],
+            'an end that misses' => ['near-miss', [$line('c1', [100, 100], [500, 100]), $line('c2', [300, 100.5], [300, 400])], [$line('c1', [100, 100], [500, 100]), $line('c2', [300, 110], [300, 400])], 0.5, true],
+            'bars almost equally wide' => ['almost-equal', $bars(58), $bars(56), 2.0, true],
+            'curves that are almost tangent' => ['almost-tangent', $tongue(0.98), $tongue(0.9), rad2deg(abs(4 * atan(0.98) / 2 - M_PI / 2)), true],
+            'a corner that is too sharp' => ['sharp', $wedge(60), $wedge(70), rad2deg(2 * atan(0.1)), true],
+            'a node that changes nothing' => ['spare-node', $square(0), $square(4), 0.0, true],
+            'parts that almost meet' => ['almost-meeting', $two(0.7), $two(60), 0.7, true],
+            'copies that almost close' => ['ajar', $petal(0.4), $petal(3), 0.8, true],
+            'copies in cells that almost meet' => ['copies-miss', $cell([39.5, 39.5]), $cell([38, 38]), 0.5, false],
+            'copies in cells that just overlap' => ['copies-overlap', $cell([40.5, 30]), $cell([40, 30]), 0.5, false],
+            'a part astride a mirror' => ['astride', $astride(204), $astride(199), 4.0, false],
+            'a stripe between rows' => ['stripe', $cell([40, 32.5]), $cell([40, 24]), 7.5, false],
+            'a tile of broken pixels' => ['broken-pixels', $cell([20, 20], ['a' => [40.5, 0]]), $cell([20, 20]), 0.5, false],
+            'a doubled corner' => ['doubled-corner', $painted('i....', 'i....', 'ii...', '.i...', '.i...'), $painted('i....', 'i....', 'i....', '.i...', '.i...'), 10.0, true],
+            'uneven runs' => ['uneven-runs', $painted('i...........', '.iiiii......', '......ii....', '........iiiii'), $painted('i...........', '.iii........', '....iiii....', '........iiiii'), 10.0, true],
+            'a cell by itself' => ['stray-pixel', $painted('iii...', 'iii..i', 'iii...'), $painted('iii...', 'iii...', 'iii...', '...i..'), 10.0, true],
+            'a hole of one cell' => ['pixel-hole', $painted('iiii', 'i.ii', 'iiii'), $painted('iiii', 'i..i', 'iiii'), 10.0, true],
+            'an edge that would be softer' => ['hard-edge', $painted('iissss', 'iiisss', 'iiiiss', 'iiiiis', 'iiiiii'), $painted('iissss', 'iiisss', 'iiisss', 'iiisss'), 10.0, true],
+            'a band' => ['banding', $painted('iiii........iiiii', 'iiii........iiiii', 'llll........lllll', 'llll........lllll', '.iiiii.......iiiiii', '.iiiii.......iiiiii', '.lllll.......llllll', '.lllll.......llllll'), $painted('iiii........iiiii', 'iiii........iiiii', 'lllll.......llll.', 'lllll.......llll.'), 10.0, false],
+            'a way that closes at 16 px' => ['closes', $two(24), $two(26), 24.0, false],
+            'a part behind another' => ['hidden', $covered(400), $covered(250), sqrt(M_PI) * 60, true],
+            'a detail that is gone at 16 px' => ['vanishes', [self::disc('p1', 400, 400, 200), self::disc('p2', 700, 700, 12)], [self::disc('p1', 400, 400, 200), self::disc('p2', 700, 700, 13)], 24.0, false],
         ];
     }
 
@@ -114,10 +115,30 @@ final class TableTest extends TestCase
         }
     }
 
+    public function test_every_finding_is_told_by_one_check_and_stands_in_the_table_of_the_docs(): void
+    {
+        $sorts = Checks::sorts();
+        $codes = array_column($sorts, 'code');
+        self::assertSame(array_values(array_unique($codes)), $codes);
+        $table = implode("\n", array_map(static fn (Sort $sort): string => "| `$sort->code` | $sort->found".($sort->mended === null ? '' : ": $sort->mended").' |', $sorts));
+        self::assertStringContainsString("\n$table\n", (string) file_get_contents(__DIR__.'/../../../docs/plan-format.md'), "The table of findings in docs/plan-format.md is\n$table");
+    }
+
+    public function test_a_limit_that_checks_share_is_one(): void
+    {
+        foreach (Checks::all() as $check) {
+            foreach ($check->limits() as $limit) {
+                self::assertStringStartsWith('checks.', $limit->name());
+                self::assertEquals(Checks::limits()[$limit->name()]->field, $limit->field);
+            }
+        }
+        self::assertEqualsCanonicalizing(['checks.corner', 'checks.miss', 'checks.sliver', 'checks.small'], array_keys(Checks::limits()));
+    }
+
     public function test_every_finding_has_a_row(): void
     {
-        $sorts = array_map(static fn (array $row): string => $row[0]->value, array_values(self::rows()));
-        self::assertEqualsCanonicalizing(array_map(static fn (Sort $sort): string => $sort->value, array_udiff(Sort::cases(), self::OF_CHECKS_THEMSELVES, static fn (Sort $a, Sort $b): int => $a->value <=> $b->value)), $sorts);
+        $sorts = array_map(static fn (array $row): string => $row[0], array_values(self::rows()));
+        self::assertEqualsCanonicalizing(array_values(array_diff(array_column(Checks::sorts(), 'code'), self::OF_CHECKS_THEMSELVES)), $sorts);
     }
 
     #[DataProvider('names')]
@@ -139,7 +160,7 @@ final class TableTest extends TestCase
 
     public function test_a_check_that_is_turned_off_is_silent(): void
     {
-        foreach ([Sort::Sliver, Sort::AlmostTouching, Sort::NearMiss, Sort::Sharp, Sort::AlmostMeeting, Sort::Ajar, Sort::CopiesMiss, Sort::CopiesOverlap, Sort::Astride, Sort::Stripe, Sort::BrokenPixels, Sort::DoubledCorner, Sort::UnevenRuns, Sort::StrayPixel, Sort::PixelHole, Sort::HardEdge, Sort::Banding, Sort::Closes, Sort::Vanishes] as $sort) {
+        foreach (['sliver', 'almost-touching', 'near-miss', 'sharp', 'almost-meeting', 'ajar', 'copies-miss', 'copies-overlap', 'astride', 'stripe', 'broken-pixels', 'doubled-corner', 'uneven-runs', 'stray-pixel', 'pixel-hole', 'hard-edge', 'banding', 'closes', 'vanishes'] as $sort) {
             foreach (self::rows() as [$of, $shows]) {
                 if ($of === $sort) {
                     self::assertSame([], self::findings(Sample::unchecked(Sample::plan($shows)), $sort));
@@ -167,17 +188,17 @@ final class TableTest extends TestCase
     public function test_sharp_corners_are_rounded_by_what_there_is_room_for(array $steps): void
     {
         $plan = Sample::plan($steps);
-        $found = self::findings($plan, Sort::Sharp);
+        $found = self::findings($plan, 'sharp');
         self::assertCount(1, $found);
         self::assertNotNull($found[0]->remedy);
         $mended = PlanEdit::apply($plan, $found[0]->remedy->operations, Kinds::all())->plan();
-        self::assertSame([], array_filter(Sample::scene($mended)->findings, static fn (Finding $finding): bool => $finding->isError() || $finding->code === Sort::Sharp->value));
+        self::assertSame([], array_filter(Sample::scene($mended)->findings, static fn (Finding $finding): bool => $finding->isError() || $finding->code === 'sharp'));
     }
 
     public function test_what_is_made_equal_follows_from_then_on(): void
     {
         $plan = Sample::plan(self::rows()['bars almost equally wide'][1]);
-        $plan = PlanEdit::apply($plan, self::findings($plan, Sort::AlmostEqual)[0]->remedy->operations ?? [], Kinds::all())->plan();
+        $plan = PlanEdit::apply($plan, self::findings($plan, 'almost-equal')[0]->remedy->operations ?? [], Kinds::all())->plan();
         self::assertSame('p1.wide', $plan['steps'][2]['width']);
     }
 
@@ -188,7 +209,7 @@ final class TableTest extends TestCase
             array_push($steps, self::disc("a$k", $x, 300, 80), self::disc("b$k", $x + 60, 300, 80), ['id' => "k$k", 'kind' => 'gap', 'behind' => ["a$k"], 'front' => ["b$k"], 'distance' => $distance]);
         }
         $plan = Sample::plan([...$steps, ['id' => 'r9', 'kind' => 'part.rectangle', 'origin' => [10, 600], 'size' => [8.1, 90]]]);
-        $found = self::findings($plan, Sort::AlmostEqual);
+        $found = self::findings($plan, 'almost-equal');
         self::assertSame(['k1'], array_column($found, 'step'), 'The thin bar is no clearance.');
         $mended = PlanEdit::apply($plan, $found[0]->remedy->operations ?? [], Kinds::all())->plan();
         self::assertSame('k0.distance', $mended['steps'][5]['distance']);
@@ -197,7 +218,7 @@ final class TableTest extends TestCase
     public function test_bars_that_are_equal_to_one_another_are_not_told_to_be_equal_to_a_third(): void
     {
         $bar = static fn (string $id, float $wide): array => ['id' => $id, 'kind' => 'part.rectangle', 'origin' => [100, 100], 'size' => [$wide, 500]];
-        $found = self::findings(Sample::plan([$bar('p1', 60), $bar('p2', 61), $bar('p3', 61)]), Sort::AlmostEqual);
+        $found = self::findings(Sample::plan([$bar('p1', 60), $bar('p2', 61), $bar('p3', 61)]), 'almost-equal');
         self::assertSame(['p2'], array_column($found, 'step'));
     }
 
@@ -205,8 +226,8 @@ final class TableTest extends TestCase
      * @param  array<string, mixed>  $plan
      * @return list<Finding>
      */
-    private static function findings(array $plan, Sort $sort): array
+    private static function findings(array $plan, string $sort): array
     {
-        return array_values(array_filter(Sample::scene($plan)->findings, static fn (Finding $finding): bool => $finding->code === $sort->value));
+        return array_values(array_filter(Sample::scene($plan)->findings, static fn (Finding $finding): bool => $finding->code === $sort));
     }
 }

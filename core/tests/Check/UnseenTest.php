@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Check;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Check\Sort;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Tests\Sample;
 
@@ -48,6 +47,6 @@ final class UnseenTest extends TestCase
     {
         $findings = Sample::scene(Sample::plan($steps))->findings;
 
-        return array_values(array_map(static fn (Finding $finding): string => $finding->message, array_filter($findings, static fn (Finding $finding): bool => $finding->code === Sort::Hidden->value)));
+        return array_values(array_map(static fn (Finding $finding): string => $finding->message, array_filter($findings, static fn (Finding $finding): bool => $finding->code === 'hidden')));
     }
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Pixel;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Plan\Edit\PaintOver;
 use Sternbild\Core\Plan\Edit\PlanEdit;
 use Sternbild\Core\Plan\Field\PaintedCellsField;
+use Sternbild\Core\Plan\Field\PaintOver;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Unusable;
 

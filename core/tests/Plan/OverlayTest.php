@@ -6,7 +6,6 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Check\Sort;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Edit\PlanEdit;
@@ -225,7 +224,7 @@ final class OverlayTest extends TestCase
             foreach ($list as $construction) {
                 $edit = PlanEdit::apply($plan, [['op' => 'lay', 'name' => $construction['name'], 'steps' => $construction['steps'], 'palette' => (array) $construction['palette']]], Kinds::all());
                 $scene = Sample::scene($edit->plan());
-                self::assertSame([], array_filter($scene->findings, static fn (Finding $finding): bool => $finding->level !== 'note' && $finding->code !== Sort::AlmostMeeting->value), $construction['name']);
+                self::assertSame([], array_filter($scene->findings, static fn (Finding $finding): bool => $finding->level !== 'note' && $finding->code !== 'almost-meeting'), $construction['name']);
                 self::assertCount(2 + count($construction['steps']), $scene->known);
                 self::assertSame('Lay '.mb_strtolower($construction['name']), $edit->label());
                 self::assertGreaterThan(1, count($scene->drawing));

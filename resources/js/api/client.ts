@@ -19,6 +19,7 @@ export type Finding = Schemas['Finding'];
 export type Style = Schemas['Style'];
 export type Drawn = Schemas['Drawn'];
 export type Seams = Schemas['Seams'];
+export type SheetSentences = Schemas['SheetSentences'];
 export type PlanStep = Schemas['PlanStep'];
 export type GridGeometry = Schemas['GridGeometry'];
 export type GridTopology = Schemas['GridTopology'];
@@ -33,7 +34,7 @@ export type Export = Schemas['Export'];
 export type Construction = Schemas['Construction'];
 
 /** As answers say them, with what was said by its hash alone put in. */
-export type Scene = Omit<Schemas['Scene'], 'steps' | 'drawing' | 'inside' | 'cells' | 'seams'> & { steps: Step[]; drawing: Drawn[]; inside: Drawn[]; cells: Drawn[]; seams: Seams };
+export type Scene = Omit<Schemas['Scene'], 'steps' | 'drawing' | 'inside' | 'cells' | 'seams' | 'said'> & { steps: Step[]; drawing: Drawn[]; inside: Drawn[]; cells: Drawn[]; seams: Seams; said: SheetSentences };
 export type Plan = Omit<Schemas['Plan'], 'steps'> & { steps: PlanStep[] };
 export type SheetPage = Omit<Schemas['SheetPage'], 'plan' | 'scene'> & { plan: Plan; scene: Scene };
 

@@ -202,7 +202,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What every kind of step says of itself */
+        /** What every kind of step says of itself, and what a sheet can say */
         get: {
             parameters: {
                 query?: never;
@@ -220,6 +220,8 @@ export interface paths {
                     content: {
                         "application/json": {
                             kinds: components["schemas"]["Kind"][];
+                            /** @description The properties of the sheet. */
+                            sheet: components["schemas"]["Field"][];
                         };
                     };
                 };
@@ -3168,7 +3170,7 @@ export interface components {
             name: string;
             label: string;
             /** @enum {unknown} */
-            type: "number" | "pair" | "place" | "places" | "choice" | "switch" | "steps" | "step" | "cells" | "colour" | "lengths" | "bends" | "paint" | "colours" | "painted" | "span" | "source" | "tones" | "path" | "map" | "frame" | "known" | "pixels";
+            type: "bends" | "cells" | "choice" | "colour" | "colours" | "frame" | "held" | "known" | "lengths" | "map" | "number" | "paint" | "painted" | "pair" | "path" | "pixels" | "place" | "places" | "source" | "span" | "step" | "steps" | "switch" | "tones";
             required: boolean;
             default: unknown;
             /** @enum {unknown} */
@@ -3468,21 +3470,6 @@ export interface components {
             /** @enum {unknown} */
             unit: "px" | "mm" | "cm" | "in" | "pt";
             background: string | null;
-            checks: {
-                sliver: number;
-                miss: number;
-                corner: number;
-                small: number;
-            };
-            /**
-             * @description Whether hairlines between neighbours are closed, as they are unless said.
-             * @enum {unknown}
-             */
-            seams: "closed" | "open";
-            /** @description Where light comes from, degrees clockwise from straight up. */
-            light: number;
-            /** @description How many colours it may have, or those of its palette; null for any. */
-            colours: number | "palette" | null;
         };
         /** @description What the request says it has already is not said again: sentences, looks and the hashes of geometry are given by their number in that list, from 0, and geometry, which is listed by hash, is left out. */
         Scene: {
@@ -3504,6 +3491,7 @@ export interface components {
             seams: components["schemas"]["Seams"] | number;
             /** @description Patterns that fill something, or are not drawn by themselves: how the figures of their first cell look. */
             cells: (components["schemas"]["Drawn"] | number)[];
+            said: components["schemas"]["SheetSentences"] | number;
         };
         PlanStep: {
             id: string;
@@ -3585,8 +3573,7 @@ export interface components {
         } | {
             /** @constant */
             op: "sheet";
-            /** @enum {unknown} */
-            field: "width" | "height" | "unit" | "background" | "checks.sliver" | "checks.miss" | "checks.corner" | "checks.small" | "seams" | "light" | "colours";
+            field: string;
             value: unknown;
         } | {
             /** @constant */
@@ -3741,24 +3728,15 @@ export interface components {
             named: boolean;
             steps: number;
         };
+        /** @description What else a sheet says stands in the schema of plans; `/api/kinds` lists it. */
         PlanSheet: {
             width: number | string;
             height: number | string;
             /** @enum {unknown} */
             unit: "px" | "mm" | "cm" | "in" | "pt";
             background?: string | null;
-            checks?: {
-                sliver?: number | string;
-                miss?: number | string;
-                corner?: number | string;
-                small?: number | string;
-            };
-            /** @enum {unknown} */
-            seams?: "closed" | "open";
-            /** @description Where light comes from, degrees clockwise from straight up. */
-            light?: number;
-            /** @description How many colours it may have, or those of its palette; null for any. */
-            colours?: number | "palette" | null;
+        } & {
+            [key: string]: unknown;
         };
         /** @description Places of one kind and name, x and y one after another, and how a plan writes each. */
         SnapGroup: {
@@ -4015,6 +3993,13 @@ export interface components {
             };
             /** @description Whether the sheet of paper was found in it. */
             straight: boolean;
+        };
+        /** @description What the sheet as a whole says, in pieces as sentences of steps: what all stands on, how many colours it may have, from which measures on checks speak up. */
+        SheetSentences: {
+            hash: string;
+            ground: components["schemas"]["Piece"][];
+            colours: components["schemas"]["Piece"][];
+            checks: components["schemas"]["Piece"][];
         };
     };
     responses: never;

@@ -61,8 +61,8 @@ export function Editor() {
         proofs: () => fold('proofs'),
     }, keyboard);
 
-    const known = kinds.data?.kinds;
-    const sheet = useMemo(() => (page === undefined || scene === undefined || known === undefined ? null : { ...changing, page, scene, kinds: known }), [changing, page, scene, known]);
+    const known = kinds.data;
+    const sheet = useMemo(() => (page === undefined || scene === undefined || known === undefined ? null : { ...changing, page, scene, kinds: known.kinds, properties: known.sheet }), [changing, page, scene, known]);
     const selected = page?.scene.steps.some((step) => step.id === chosen) === true ? chosen : null;
     const pick = useMemo(() => ({ ...picks, selected }), [picks, selected]);
     useEffect(() => {

@@ -8,7 +8,7 @@ type Page = Schemas['SheetPage'];
 
 function scene(note: string): Page['scene'] {
     const said = { hash: `step ${note}`, id: 'g1' } as unknown as Schemas['Step'];
-    return { sheet: {}, values: {}, chapters: [], steps: [said], geometries: [null], drawing: [], inside: [], cells: [], seams: { hash: 'none', strokes: [] }, geometry: {}, findings: [] } as unknown as Page['scene'];
+    return { sheet: {}, values: {}, chapters: [], steps: [said], geometries: [null], drawing: [], inside: [], cells: [], seams: { hash: 'none', strokes: [] }, said: { hash: 'sheet', ground: [], colours: [], checks: [] }, geometry: {}, findings: [] } as unknown as Page['scene'];
 }
 
 function page(revision: number, note = String(revision)): Page {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Edit;
 
 use Sternbild\Core\Plan\Field\PaintedCellsField;
+use Sternbild\Core\Plan\Field\PaintOver;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Result\Role;
 

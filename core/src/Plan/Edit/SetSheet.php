@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Edit;
 
+use Sternbild\Core\Plan\Reading\SheetProperties;
 use Sternbild\Core\Plan\Unusable;
 
 /**
@@ -13,8 +14,6 @@ use Sternbild\Core\Plan\Unusable;
  */
 final class SetSheet implements Operation
 {
-    private const FIELDS = ['width', 'height', 'unit', 'background', 'checks.sliver', 'checks.miss', 'checks.corner', 'checks.small', 'seams', 'light', 'colours'];
-
     public function name(): string
     {
         return 'sheet';
@@ -23,7 +22,7 @@ final class SetSheet implements Operation
     public function properties(): array
     {
         return [
-            'field' => ['enum' => self::FIELDS],
+            'field' => ['type' => 'string'],
             'value' => [],
         ];
     }
@@ -36,13 +35,21 @@ final class SetSheet implements Operation
     public function apply(Draft $draft, array $operation, string $pointer): void
     {
         $field = $operation['field'] ?? null;
-        if (! is_string($field) || ! in_array($field, self::FIELDS, true)) {
-            throw Unusable::at("$pointer/field", 'one of '.implode(', ', self::FIELDS));
+        if (! is_string($field) || ! in_array($field, self::fields(), true)) {
+            throw Unusable::at("$pointer/field", 'one of '.implode(', ', self::fields()));
         }
         $sheet = $draft->part('sheet');
         $path = explode('.', $field);
-        // A background of nothing is written down as that.
-        $draft->put('sheet', isset($path[1]) ? Inside::with($sheet, $path, $operation['value'] ?? null) : [...$sheet, $field => $operation['value'] ?? null]);
+        $value = $operation['value'] ?? null;
+        // A colour of nothing is written down as that.
+        $value = $value === 'none' && SheetProperties::all()[$field]->field->type() === 'colour' ? null : $value;
+        $draft->put('sheet', isset($path[1]) ? Inside::with($sheet, $path, $value) : [...$sheet, $field => $value]);
         $draft->call("Change the sheet’s $field");
+    }
+
+    /** @return list<string> */
+    private static function fields(): array
+    {
+        return array_map(strval(...), array_keys(SheetProperties::all()));
     }
 }

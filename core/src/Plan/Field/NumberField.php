@@ -21,6 +21,8 @@ final class NumberField extends Field
     /** Coordinates and lengths stay below this, in sheet units. */
     public const LARGEST = 1e7;
 
+    private const LEAST_SIDE = 1e-3;
+
     /** How far from a whole number the result of arithmetic may lie where a whole number is asked for. */
     private const WHOLE = 1e-9;
 
@@ -44,6 +46,12 @@ final class NumberField extends Field
     public static function size(string $name, string $label, bool $required = false, int|float|string|null $default = null): self
     {
         return new self($name, $label, 'length', 0.0, false, self::LARGEST, $required, $default);
+    }
+
+    /** The width or height of a sheet. */
+    public static function side(string $name, string $label): self
+    {
+        return new self($name, $label, 'length', self::LEAST_SIDE, true, self::LARGEST, true, null);
     }
 
     /** A length in sheet units, zero allowed. */
@@ -86,6 +94,12 @@ final class NumberField extends Field
     public static function offset(string $name, string $label, int|float|string|null $default = null): self
     {
         return new self($name, $label, 'length', -self::LARGEST, true, self::LARGEST, false, $default);
+    }
+
+    /** The same number, from one to another only. */
+    public function between(float $least, float $most): self
+    {
+        return new self($this->name, $this->label, $this->measure, $least, true, $most, $this->required, is_int($this->default) || is_float($this->default) || is_string($this->default) ? $this->default : null);
     }
 
     /** Whether it is a length that is more than nothing. */

@@ -5,11 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Reading;
 
 use Sternbild\Core\Plan\Arithmetic;
-use Sternbild\Core\Plan\ArithmeticFault;
 use Sternbild\Core\Plan\Field\ColourField;
-use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Kind\Kinds;
-use Sternbild\Core\Plan\Limits;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Plan\Unit;
@@ -85,7 +82,10 @@ final readonly class PlanReader
             throw Unusable::at('/version', (string) self::VERSION);
         }
         self::onlyKeys($plan, ['format', 'version', 'sheet', 'values', 'palette', 'chapters', 'given', 'steps'], '');
-        [$width, $height, $unit, $background] = self::sheet($plan['sheet'] ?? null);
+        $sheet = SheetProperties::read($plan['sheet'] ?? null);
+        ['width' => $width, 'height' => $height, 'unit' => $unit, 'background' => $background, 'light' => $light] = $sheet;
+        [$width, $height, $unit] = [self::float($width), self::float($height), Unit::from(is_string($unit) ? $unit : '')];
+        $background = is_string($background) ? $background : null;
         self::checkGiven($plan['given'] ?? []);
         $steps = $this->steps($plan['steps'] ?? null);
 
@@ -94,119 +94,19 @@ final readonly class PlanReader
             $height,
             $unit,
             $background,
-            Values::of(self::values($plan['values'] ?? []), $width, $height, $unit, self::light($plan['sheet'])),
+            Values::of(self::values($plan['values'] ?? []), $width, $height, $unit, self::float($light)),
             self::palette($plan['palette'] ?? [], $background),
             $steps,
-            self::limits($plan['sheet'], $width, $height, $unit),
             self::chapters($plan['chapters'] ?? [], $steps),
-            is_array($plan['sheet']) && ($plan['sheet']['seams'] ?? null) === 'open',
             $this->kinds->pictures,
-            self::heldTo($plan['sheet']),
+            $sheet,
+            is_array($plan['sheet']) ? $plan['sheet'] : [],
         );
     }
 
-    /**
-     * @return array{float, float, Unit, string|null}
-     *
-     * @throws Unusable
-     */
-    private static function sheet(mixed $sheet): array
+    private static function float(mixed $number): float
     {
-        if (! is_array($sheet)) {
-            throw Unusable::at('/sheet', 'an object with width, height and unit');
-        }
-        self::onlyKeys($sheet, ['width', 'height', 'unit', 'background', 'checks', 'seams', 'light', 'colours'], '/sheet');
-        $unit = is_string($sheet['unit'] ?? null) ? Unit::tryFrom($sheet['unit']) : null;
-        if ($unit === null) {
-            throw Unusable::at('/sheet/unit', 'one of '.implode(', ', array_column(Unit::cases(), 'value')));
-        }
-        $background = $sheet['background'] ?? null;
-        if ($background !== null && (! is_string($background) || $background === 'none' || ! ColourField::isColour($background))) {
-            throw Unusable::at('/sheet/background', 'null, #rrggbb or the name of a palette colour');
-        }
-
-        if (! in_array($sheet['seams'] ?? 'closed', ['closed', 'open'], true)) {
-            throw Unusable::at('/sheet/seams', 'closed or open');
-        }
-
-        return [self::side($sheet, 'width', $unit), self::side($sheet, 'height', $unit), $unit, $background];
-    }
-
-    /**
-     * @return int|'palette'|null
-     *
-     * @throws Unusable
-     */
-    private static function heldTo(mixed $sheet): int|string|null
-    {
-        $held = is_array($sheet) ? $sheet['colours'] ?? null : null;
-
-        return $held === null || $held === 'palette' || (is_int($held) && $held >= 1 && $held <= 256) ? $held : throw Unusable::at('/sheet/colours', 'how many colours the sheet may have, 1 to 256, or "palette"');
-    }
-
-    /** @throws Unusable */
-    private static function light(mixed $sheet): float
-    {
-        $light = is_array($sheet) ? $sheet['light'] ?? Values::LIGHT : Values::LIGHT;
-        if (! is_int($light) && ! is_float($light) || ! is_finite((float) $light) || abs($light) > 36_000) {
-            throw Unusable::at('/sheet/light', 'degrees, clockwise from straight up, that light comes from');
-        }
-
-        return (float) $light;
-    }
-
-    /** @throws Unusable */
-    private static function limits(mixed $sheet, float $width, float $height, Unit $unit): Limits
-    {
-        $usual = Limits::usual(Unit::Mm->pixels() / $unit->pixels(), max($width, $height), $unit === Unit::Px);
-        $given = is_array($sheet) ? $sheet['checks'] ?? [] : [];
-        if (! is_array($given)) {
-            throw Unusable::at('/sheet/checks', 'an object with sliver, miss, corner and small');
-        }
-        self::onlyKeys($given, ['sliver', 'miss', 'corner', 'small'], '/sheet/checks');
-        $limits = ['sliver' => $usual->sliver, 'miss' => $usual->miss, 'corner' => $usual->corner, 'small' => $usual->small];
-        $most = ['corner' => 180.0, 'small' => 1000.0];
-        foreach (array_intersect_key($given, $limits) as $name => $raw) {
-            $number = self::number($raw, "/sheet/checks/$name", $unit);
-            if ($number === null || ! is_finite($number) || $number < 0.0 || $number > ($most[$name] ?? max($width, $height))) {
-                throw Unusable::at("/sheet/checks/$name", match ($name) {
-                    'corner' => 'degrees from 0 to 180',
-                    'small' => 'pixels from 0 to 1000',
-                    default => 'a length from 0 to the sheet’s longer side',
-                });
-            }
-            $limits[$name] = $number;
-        }
-
-        return new Limits($limits['sliver'], $limits['miss'], $limits['corner'], $limits['small']);
-    }
-
-    /** @throws Unusable */
-    private static function number(mixed $raw, string $pointer, Unit $unit): ?float
-    {
-        if (! is_string($raw)) {
-            return is_int($raw) || is_float($raw) ? (float) $raw : null;
-        }
-        try {
-            return Arithmetic::evaluate($raw, static fn (string $name): float => throw new ArithmeticFault("names “{$name}”, which the sheet does not know"), $unit);
-        } catch (ArithmeticFault $fault) {
-            throw Unusable::at($pointer, "a number or arithmetic; it {$fault->getMessage()}");
-        }
-    }
-
-    /**
-     * @param  array<array-key, mixed>  $sheet
-     *
-     * @throws Unusable
-     */
-    private static function side(array $sheet, string $side, Unit $unit): float
-    {
-        $number = self::number($sheet[$side] ?? null, "/sheet/$side", $unit);
-        if ($number === null || ! is_finite($number) || $number < 1e-3 || $number > NumberField::LARGEST) {
-            throw Unusable::at("/sheet/$side", 'a length from 0.001 to 10000000');
-        }
-
-        return $number;
+        return is_float($number) ? $number : 0.0;
     }
 
     /**
@@ -432,7 +332,7 @@ final readonly class PlanReader
      *
      * @throws Unusable
      */
-    private static function onlyKeys(array $given, array $keys, string $pointer): void
+    public static function onlyKeys(array $given, array $keys, string $pointer): void
     {
         foreach (array_keys($given) as $key) {
             if (! in_array((string) $key, $keys, true)) {

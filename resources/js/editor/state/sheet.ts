@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import type { Kind, Operation, Problem, Scene, SheetPage } from '../../api/client';
+import type { Field, Kind, Operation, Problem, Scene, SheetPage } from '../../api/client';
 import { isThere, type Picking, type Snapshot } from '../model/pick/Picking';
 import type { SnapIndex } from '../model/pick/SnapIndex';
 import { Store } from '../model/Store';
@@ -17,6 +17,8 @@ export interface SheetState {
     /** As shown: of the preview while there is one. */
     scene: Scene;
     kinds: Kind[];
+    /** What the sheet as a whole can say. */
+    properties: Field[];
     change: (operations: Operation[]) => Promise<Problem | null>;
     preview: (operations: Operation[] | null) => Promise<Problem | null>;
     /** Back to the revision before, or forth again; what was picked then is picked again. */
@@ -36,7 +38,7 @@ export function useSheet(): SheetState {
 }
 
 /** Changes of a sheet, each remembered with what was picked before it; what is gone is picked no more. */
-export function useSheetState(id: string, { page, move: moved }: SheetWork, { change: changed, preview }: WorkedOn, picking: Picking): Omit<SheetState, 'page' | 'scene' | 'kinds'> {
+export function useSheetState(id: string, { page, move: moved }: SheetWork, { change: changed, preview }: WorkedOn, picking: Picking): Omit<SheetState, 'page' | 'scene' | 'kinds' | 'properties'> {
     const queries = useQueryClient();
     const [told] = useState(() => new Store<Told | null>(null));
     const [picks] = useState(() => new Map<number, Snapshot>());

@@ -84,7 +84,7 @@ final class FriezeKind extends RepeatingKind
         }
         $positions[0] = Affine::identity();
 
-        return self::inCells($given, $parts, $positions, $lattice, [0, $given->whole('count') - 1, 0, 0])
+        return self::inCells($given, $parts, $positions, $lattice, [0, $given->whole('count') - 1, 0, 0], isFrieze: true)
             ->knowing([], ['orbit' => (float) count($positions), 'wide' => $by->length()]);
     }
 

@@ -117,7 +117,7 @@ final class PatternKind extends RepeatingKind
         $isCentred = PlaneGroup::isCentred($group);
         $tile = $lattice->tile($isCentred);
 
-        return self::inCells($given, $parts, $positions, $lattice, $range)->knowing([], [
+        return self::inCells($given, $parts, $positions, $lattice, $range, isFrieze: false)->knowing([], [
             'orbit' => (float) (count($positions) / ($isCentred ? 2 : 1)), 'area' => $lattice->area() / ($isCentred ? 2 : 1),
             ...($tile === null ? [] : ['wide' => $tile[0], 'high' => $tile[1]]),
         ]);

@@ -45,7 +45,7 @@ abstract class RepeatingKind extends CopyKind
      *
      * @throws FieldFault
      */
-    final protected static function inCells(Arguments $given, array $parts, array $positions, Lattice $lattice, array $range): Part
+    final protected static function inCells(Arguments $given, array $parts, array $positions, Lattice $lattice, array $range, bool $isFrieze): Part
     {
         $cells = max(0, $range[1] - $range[0] + 1) * max(0, $range[3] - $range[2] + 1);
         if ($cells * count($positions) > self::MOST_SPREAD) {
@@ -67,7 +67,7 @@ abstract class RepeatingKind extends CopyKind
             throw new FieldFault('lap', 'empty', 'every copy is covered by others all over, so that nothing of them is seen');
         }
 
-        return Part::spread(new Spread($through, $positions, self::coloured($cell, $given->colours('colours')), $lattice, $range));
+        return Part::spread(new Spread($through, $positions, self::coloured($cell, $given->colours('colours')), $lattice, $range, $given->text('group'), $isFrieze));
     }
 
     /**

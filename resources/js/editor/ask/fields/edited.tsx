@@ -2,7 +2,8 @@ import type { Field, Finding, Piece, Problem, Step } from '../../../api/client';
 
 /** What the editor of a parameter is given, whatever its type. */
 export interface Edited {
-    step: Step;
+    /** The sheet stands here for what it says itself. */
+    step: Pick<Step, 'id' | 'label' | 'numbers'>;
     piece: Piece;
     field: Field;
     findings: Finding[];
@@ -15,7 +16,7 @@ export interface Edited {
 }
 
 /** Coordinates that are worked out are shown as what they come to. */
-export function placeText(text: string, raw: unknown, name: string, step: Step): string {
+export function placeText(text: string, raw: unknown, name: string, step: Edited['step']): string {
     const [x, y] = [step.numbers[`${name}.0`], step.numbers[`${name}.1`]];
     const workedOut = Array.isArray(raw) && raw.some((one) => typeof one === 'string') && !text.startsWith('the ');
     return workedOut && x !== undefined && y !== undefined ? `${Math.round(x * 1000) / 1000}, ${Math.round(y * 1000) / 1000}` : text;

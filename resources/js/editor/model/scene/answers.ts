@@ -1,4 +1,4 @@
-import type { Drawn, PlanStep, Scene, Seams, Schemas, Sentence, SheetPage, Step } from '../../../api/client';
+import type { Drawn, PlanStep, Scene, Seams, Schemas, Sentence, SheetPage, SheetSentences, Step } from '../../../api/client';
 import { shapes } from './geometry';
 import { HashStore, type Holder } from './HashStore';
 
@@ -17,6 +17,7 @@ export class Answers {
     private steps = new Map<string, Step>();
     private readonly looks = new HashStore<Drawn>();
     private readonly seams = new HashStore<Seams>();
+    private readonly said = new HashStore<SheetSentences>();
     private readonly written = new HashStore<PlanStep>();
     private palette: Record<string, string> = {};
 
@@ -32,7 +33,9 @@ export class Answers {
         this.looks.hold(holder, [...drawing, ...inside, ...cells].map((drawn) => drawn.hash));
         const seams = told(this.seams, given.seams, has);
         this.seams.hold(holder, [seams.hash]);
-        return { ...given, steps, drawing, inside, cells, seams };
+        const sheet = told(this.said, given.said, has);
+        this.said.hold(holder, [sheet.hash]);
+        return { ...given, steps, drawing, inside, cells, seams, said: sheet };
     }
 
     /** The same sentence about the same geometry is the same step. */
@@ -73,7 +76,7 @@ export class Answers {
     }
 
     private stores(): HashStore<unknown>[] {
-        return [shapes, this.sentences, this.looks, this.seams, this.written];
+        return [shapes, this.sentences, this.looks, this.seams, this.said, this.written];
     }
 }
 

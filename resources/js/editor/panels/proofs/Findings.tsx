@@ -4,7 +4,7 @@ import { problemText } from '../../model/problem';
 import { usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
 import { useView } from '../../state/view';
-import { LiveNumber } from '../../ask/fields/LiveNumber';
+import { LiveProperties } from '../../ask/fields/LiveProperty';
 
 /** Pixels of the screen that what was found is shown at, at least. */
 const SHOWN_AT = 60;
@@ -104,22 +104,10 @@ function One({ finding }: { finding: Finding }) {
 }
 
 function Limits() {
-    const { page, scene, change, preview } = useSheet();
-    const given = (page.plan.sheet as { checks?: Record<string, number | string> }).checks ?? {};
-    const limit = (name: keyof typeof scene.sheet.checks, label: string, measure: 'length' | 'angle' | 'count' = 'length') => (
-        <LiveNumber
-            label={label}
-            raw={given[name] ?? Math.round(scene.sheet.checks[name] * 1e4) / 1e4}
-            value={scene.sheet.checks[name]}
-            measure={measure}
-            onPreview={(value) => preview(value === null ? null : [{ op: 'sheet', field: `checks.${name}`, value }])}
-            onCommit={(value) => change([{ op: 'sheet', field: `checks.${name}`, value }])}
-        />
-    );
+    const { scene } = useSheet();
     return (
         <p className="border-t border-hairline pt-2 font-serif text-[14px] leading-[1.6] text-slate">
-            Cells thinner than {limit('sliver', 'Thinnest cell')} and misses below {limit('miss', 'Widest miss')} {scene.sheet.unit} are named, corners sharper than {limit('corner', 'Sharpest corner', 'angle')}, and details lost at{' '}
-            {limit('small', 'Smallest size in pixels', 'count')} px{scene.sheet.checks.small === 0 ? ', which is never' : ''}.
+            <LiveProperties pieces={scene.said.checks} />
         </p>
     );
 }

@@ -6,9 +6,12 @@ import { useView } from '../../state/view';
 import { type Command, command } from './command';
 import { usePickCommands } from './usePickCommands';
 
+/** Properties of the sheet that are turned to by words of their own. */
+const NAMED = ['width', 'height', 'background'];
+
 /** All that can be said just now, what is about the pick first. */
 export function useCommands(onKeys: () => void): Command[] {
-    const { page, scene, change, move } = useSheet();
+    const { page, scene, properties, change, move } = useSheet();
     const view = useView();
     const { ids, commands } = usePickCommands();
     const hidden = scene.steps.filter((step) => step.hidden).map(({ id }) => id);
@@ -23,8 +26,12 @@ export function useCommands(onKeys: () => void): Command[] {
         command('grids', 'the view', view.gridsShown ? 'Grid off' : 'Grid on', 'hide the grid, show the grid, lines away, guides off', () => view.showGrids(!view.gridsShown)),
         command('plan', 'the view', view.folded.plan ? 'Unfold the plan' : 'Fold the plan', 'fold the plan, more room, hide the panel, left column, sentences', () => view.fold('plan')),
         command('proofs', 'the view', view.folded.proofs ? 'Unfold the proofs' : 'Fold the proofs', 'fold the proofs, more room, hide the panel, right column, palette', () => view.fold('proofs')),
-        command('background', 'the sheet', 'Background', 'paper colour, ground, behind all, transparent, sheet colour', () => turnTo(view.folded.plan, () => view.fold('plan'), /^Background of the sheet/)),
+        command('background', 'the sheet', 'Background', 'paper colour, ground, behind all, transparent, sheet colour', () => turnTo(view.folded.plan, () => view.fold('plan'), /^background of the sheet/)),
         command('size', 'the sheet', 'Size of the sheet', 'width, height, format, canvas, artboard, page size, resize the sheet', () => turnTo(view.folded.plan, () => view.fold('plan'), /^width of the sheet/)),
+        ...scene.said.ground.flatMap(({ field }) => {
+            const label = properties.find(({ name }) => name === field)?.label;
+            return label === undefined || NAMED.includes(label) ? [] : [command(`sheet ${label}`, 'the sheet', `${label[0]?.toUpperCase()}${label.slice(1)} of the sheet`, `change the ${label}`, () => turnTo(view.folded.plan, () => view.fold('plan'), new RegExp(`^${label} of the sheet`)))];
+        }),
         ...(grid === undefined ? [] : [command('crop', 'the sheet', 'Crop the sheet to the grid', 'as large as the grid, trim, fit the page, cut to size, crop', () => change(cropped(page.plan.steps.find(({ id }) => id === grid.id) ?? {}, gridShape(grid.geometry)?.bounds())))]),
         command('undo', 'the sheet', 'Undo', 'back, take back, revert, step back', () => move('undo')),
         command('redo', 'the sheet', 'Redo', 'forth, again after undo', () => move('redo')),

@@ -8,6 +8,7 @@ import * as choice from './choice';
 import * as colour from './colour';
 import * as colours from './colours';
 import * as frame from './frame';
+import * as held from './held';
 import * as known from './known';
 import * as lengths from './lengths';
 import * as number from './number';
@@ -33,7 +34,7 @@ interface FieldType {
 }
 
 /** Every type of field that the API knows; one that is missing does not compile. */
-const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, colours, frame, known, lengths, map: told, number, paint, painted, pair, path: told, pixels, place, places, source, span, step, steps, switch: switches, tones };
+const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, colours, frame, held, known, lengths, map: told, number, paint, painted, pair, path: told, pixels, place, places, source, span, step, steps, switch: switches, tones };
 
 export function editorOf(type: Field['type']): ComponentType<Edited> {
     return TYPES[type].Edit;

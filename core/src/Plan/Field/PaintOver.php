@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan\Edit;
-
-use Sternbild\Core\Plan\Field\PaintedCellsField;
+namespace Sternbild\Core\Plan\Field;
 
 /** Painted cells with some more over them, both as plans write them: by colour, in runs. */
 final class PaintOver

@@ -7,30 +7,31 @@ namespace Sternbild\Core\Check;
 use Sternbild\Core\Arrangement\Unworkable;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Outline;
-use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Plan;
-use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;
 use Sternbild\Core\Shape\Combination;
 
-/** What lies wholly behind others, and details that are gone when they are shown small. */
-final class Unseen
+/** Steps of which nothing is seen: what lies wholly behind others. */
+final class Hidden extends Check
 {
     /** So many of what lies over a thing are named. */
     private const NAMED = 3;
 
-    /** How many times as large as the smallest size the next one is: 24 px beside 16. */
-    private const LARGER = 1.5;
-
-    /**
-     * Steps of which nothing is seen.
-     *
-     * @param  list<Seen>  $seen  from back to front
-     * @param  array<string, string>  $labels
-     * @return list<Finding>
-     */
-    public static function hidden(Plan $plan, array $seen, array $labels): array
+    public function tells(): array
     {
+        return [
+            Sort::note('hidden', 'a part that lies wholly behind others', 'hidden'),
+        ];
+    }
+
+    public function looksAt(): Subject
+    {
+        return Subject::Figures;
+    }
+
+    public function look(Looked $at): array
+    {
+        [$plan, $seen, $labels] = [$at->plan, $at->seen, $at->labels];
         $hidden = $behind = [];
         foreach ($seen as $k => $figure) {
             $over = array_values(array_filter(array_slice($seen, $k + 1), static fn (Seen $other): bool => $other->covers() && $other->bounds->meets($figure->bounds, 0.0)));
@@ -55,7 +56,7 @@ final class Unseen
             if (($hidden[$figure->id] ?? 0) === $figure->of) {
                 $names = array_map(static fn (string $id): string => $labels[$id], $behind[$figure->id]);
                 $last = array_pop($names);
-                $findings[] = Finding::note($figure->id, Sort::Hidden->value, 'lies wholly behind '.($names === [] ? '' : implode(', ', $names).' and ')."$last")->at($figure->bounds->center(), sqrt($figure->figure->area()))
+                $findings[] = $this->found('hidden', $figure->id, 'lies wholly behind '.($names === [] ? '' : implode(', ', $names).' and ')."$last")->at($figure->bounds->center(), sqrt($figure->figure->area()))
                     ->with(new Remedy('Hide it', [['op' => 'set', 'id' => $figure->id, 'field' => 'hidden', 'value' => true]]));
                 unset($hidden[$figure->id]);
             }
@@ -110,54 +111,6 @@ final class Unseen
         $isIn = static fn (Seen $one): bool => array_sum(array_map(static fn (Outline $outline): int => $outline->windingsAround($middle), $one->outlines)) !== 0;
 
         return $isIn($figure) && array_filter($over, $isIn) === [];
-    }
-
-    /**
-     * Details that are less than half a pixel at the smallest size, and how many of them at half as much again.
-     *
-     * @param  list<Seen>  $seen
-     * @return list<Finding> one at most, at the thinnest
-     */
-    public static function vanishing(Plan $plan, array $seen): array
-    {
-        $small = $plan->limits->small;
-        if ($small <= 0.0) {
-            return [];
-        }
-        $limit = $plan->leastSeen();
-        $thin = [];
-        foreach ($seen as $figure) {
-            foreach ($figure->outlines as $outline) {
-                $width = self::width($outline);
-                if ($width < $limit) {
-                    $thin[] = [$width, $figure, $outline];
-                }
-            }
-        }
-        if ($thin === []) {
-            return [];
-        }
-        usort($thin, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-        [$width, $figure, $outline] = $thin[0];
-        $count = count($thin);
-        $also = count(array_filter($thin, static fn (array $one): bool => $one[0] < $limit / self::LARGER));
-        $message = sprintf(
-            $count === 1 ? 'a detail of %2$s %3$s is less than half a pixel at %4$s px' : '%1$d details are less than half a pixel at %4$s px, the thinnest only %2$s %3$s wide',
-            $count, Numerals::plain((float) sprintf('%.3g', $width)), $plan->unit->value, Numerals::plain($small),
-        );
-        $also = $also === 0 ? '' : '; '.($also === $count ? '' : "$also of them ").'at '.Numerals::plain($small * self::LARGER).' px, too';
-
-        return [Finding::note($figure->id, Sort::Vanishes->value, $message.$also)->at($outline->bounds()->center(), $width)];
-    }
-
-    /** The shorter side of the rectangle with the same area and perimeter; of what is rounder than a square the diameter of about the same. */
-    private static function width(Outline $outline): float
-    {
-        $area = abs($outline->area());
-        $half = $outline->perimeter() / 2;
-        $root = $half * $half / 4 - $area;
-
-        return $half === 0.0 ? 0.0 : ($root > 0.0 ? $half / 2 - sqrt($root) : 2 * $area / $half);
     }
 
     /** @param  non-empty-list<Bounds>  $all */
