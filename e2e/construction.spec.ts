@@ -21,7 +21,7 @@ test('a mark is shown with the circles that it is made of, and handed over so', 
     await expect(picture).toHaveCount(0);
 
     await page.getByRole('button', { name: 'Hand over' }).click();
-    await page.getByLabel('What the file shows').selectOption('construction');
+    await page.getByLabel('Shown').selectOption('construction');
     const [svg] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the file' }).click()]);
     const text = readFileSync(await svg.path(), 'utf8');
     expect(text.match(/<circle /g)).toHaveLength(2);

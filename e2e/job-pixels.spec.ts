@@ -79,9 +79,10 @@ class Brush {
 
     async taken(form: string, scale: number): Promise<Buffer> {
         await this.page.getByRole('button', { name: 'Hand over' }).click();
-        await this.page.getByText('Pixels', { exact: true }).click();
+        const isMoving = form === 'Moving PNG' || form === 'PNG and JSON';
+        await this.page.getByRole('group', { name: 'Form of the file' }).getByText(isMoving ? 'Frames' : 'Pixels', { exact: true }).click();
         await type(this.page.getByLabel('Pixels to a cell'), String(scale));
-        await this.page.getByRole('group', { name: 'Form of the picture' }).getByText(form, { exact: true }).click();
+        await this.page.getByRole('group', { name: 'Form', exact: true }).getByText(form, { exact: true }).click();
         const download = this.page.waitForEvent('download');
         await this.page.getByRole('button', { name: 'Save the file' }).click();
         const bytes = await readFile(await (await download).path());

@@ -178,10 +178,10 @@ test('the seat fabric is repeated without a gap, an empty face over the same pat
     // The tile is as wide as the top face, and √3 as high; its seam, and a picture of it together with what lies behind.
     await expect(page.getByRole('region', { name: 'Tile' }).getByText('332.55 × 576 px. No seam')).toBeVisible();
     await page.getByRole('button', { name: 'Hand over' }).click();
-    await page.getByText('Tile', { exact: true }).last().click();
+    await page.getByRole('group', { name: 'Form of the file' }).getByText('Tile', { exact: true }).click();
     await page.getByText('PNG', { exact: true }).last().click();
     await page.getByRole('checkbox').first().check();
-    await type(page.getByRole('textbox', { name: 'Width px' }), '200');
+    await type(page.getByLabel('Width in pixels'), '200');
     await page.getByRole('button', { name: '209 × 362' }).click();
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save the file' }).click();

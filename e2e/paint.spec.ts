@@ -262,7 +262,7 @@ test('frames are copied, changed, put in order, played, and handed over as one p
 
     // As one picture, two pixels to a cell, with what lies where beside it.
     await page.getByRole('button', { name: 'Hand over' }).click();
-    await page.getByText('Pixels', { exact: true }).click();
+    await page.getByRole('group', { name: 'Form of the file' }).getByText('Frames', { exact: true }).click();
     await type(page.getByLabel('Pixels to a cell'), '2');
     await page.getByText('PNG and JSON').click();
     const download = page.waitForEvent('download');

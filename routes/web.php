@@ -87,6 +87,9 @@ Route::prefix('api')->group(function (): void {
             Route::post('redo', [PlanController::class, 'redo'])->middleware('turn')->name('sheets.redo');
             Route::get('thumbnail.svg', [ExportController::class, 'thumbnail'])->middleware('turn')->name('sheets.thumbnail');
             Route::post('exports', [ExportController::class, 'order'])->middleware(['turn', 'throttle:files'])->name('sheets.exports');
+            Route::get('forms', [ExportController::class, 'forms'])->middleware('turn')->name('sheets.forms');
+            Route::post('estimate', [ExportController::class, 'estimate'])->middleware('turn')->name('sheets.estimate');
+            Route::post('prove', [ExportController::class, 'prove'])->middleware('turn')->name('sheets.prove');
             Route::get('file', [ExportController::class, 'file'])->middleware(['turn', 'throttle:files'])->name('sheets.file');
         });
     });

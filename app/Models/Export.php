@@ -7,6 +7,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Storage;
+use Sternbild\Core\Handing\FileForm;
 
 /**
  * A file that a person asked for: waiting, being made, there to be fetched, or why it is not.
@@ -41,8 +42,6 @@ final class Export extends Model
     /** Of those that are not ended yet. */
     public const IN_HAND = [self::WAITING, self::WORKING];
 
-    private const TYPES = ['svg' => 'image/svg+xml', 'png' => 'image/png', 'pdf' => 'application/pdf', 'zip' => 'application/zip'];
-
     protected $fillable = ['user_id', 'sheet_id', 'asked', 'name', 'state', 'made', 'pieces', 'message'];
 
     /** @return BelongsTo<User, $this> */
@@ -65,7 +64,7 @@ final class Export extends Model
 
     public function type(): string
     {
-        return self::TYPES[pathinfo($this->name, PATHINFO_EXTENSION)] ?? 'application/octet-stream';
+        return FileForm::type(pathinfo($this->name, PATHINFO_EXTENSION));
     }
 
     /** With its file. */

@@ -28,6 +28,16 @@ final class PlanBundle
     private const LARGEST_TOGETHER = 300_000_000;
 
     /**
+     * Whether a plan names pictures, which can be packed with it.
+     *
+     * @param  array<string, mixed>  $plan
+     */
+    public static function names(array $plan): bool
+    {
+        return self::sources($plan) !== [];
+    }
+
+    /**
      * Writes the archive.
      *
      * @param  array<string, mixed>  $plan

@@ -3,9 +3,10 @@
 namespace App\Work;
 
 use App\Models\Export;
+use Sternbild\Core\Handing\Meanwhile;
 
 /** How far a file is, told to the person who waits for it; and whether that person still does. */
-final class Progress
+final class Progress implements Meanwhile
 {
     /** Whether it is still wanted is asked so often, in seconds. */
     private const ASKED_EVERY = 0.25;

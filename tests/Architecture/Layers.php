@@ -35,7 +35,7 @@ final class Layers
         ['Evaluation'],
         ['Edit'],
         ['Format'],
-        ['View'],
+        ['Handing', 'View'],
         ['Command'],
     ];
 

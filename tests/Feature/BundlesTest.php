@@ -31,7 +31,7 @@ final class BundlesTest extends TestCase
         $source = self::text($this->post('/api/pictures', ['picture' => UploadedFile::fake()->createWithContent('picture', self::image('#0f6e84'))], ['Accept' => 'application/json'])->assertCreated()->json('source'));
         $plan = self::plan($source);
         $sheet = $this->sheet($plan);
-        $response = $this->get("/api/sheets/$sheet->id/file?format=bundle")->assertOk()->assertHeader('Content-Type', 'application/zip')->baseResponse;
+        $response = $this->get("/api/sheets/$sheet->id/file?format=plan&packed=1")->assertOk()->assertHeader('Content-Type', 'application/zip')->baseResponse;
         self::assertInstanceOf(BinaryFileResponse::class, $response);
         $zip = (string) file_get_contents($response->getFile()->getPathname());
 

@@ -28,6 +28,11 @@ final class ContractTest extends TestCase
         $this->assertIs('Problem', $this->change($sheet, 2, [self::sectors(0)])->assertUnprocessable()->getContent());
         $this->assertIs('Problem', $this->postJson('/api/sheets', ['name' => 'x', 'plan' => 'x'])->assertUnprocessable()->getContent());
         $this->assertIs('Export', $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'pdf'])->assertStatus(202)->getContent());
+        foreach ((array) json_decode((string) $this->getJson("/api/sheets/$sheet->id/forms")->assertOk()->getContent())->forms as $form) {
+            $this->assertIs('FileForm', json_encode($form, JSON_THROW_ON_ERROR));
+            $this->assertIs('Estimate', $this->postJson("/api/sheets/$sheet->id/estimate", ['format' => $form->name])->assertOk()->getContent());
+        }
+        $this->assertIs('Problem', $this->postJson("/api/sheets/$sheet->id/estimate", ['format' => 'png', 'scale' => 'gilt'])->assertUnprocessable()->getContent());
         $this->assertIs('Kept', $this->getJson('/api/account')->assertOk()->getContent());
         foreach ((array) $this->getJson('/api/sheets')->json('sheets') as $entry) {
             $this->assertIs('SheetEntry', json_encode($entry, JSON_THROW_ON_ERROR));

@@ -27,9 +27,9 @@ final class ExportTest extends TestCase
         // The petals cover rings 2 to 4 all around: π(240² − 60²).
         self::assertEqualsWithDelta(M_PI * (240 ** 2 - 60 ** 2), array_sum(array_map(PathReader::area(...), $paths[1])), 1.0);
         self::assertStringContainsString('class="seams"', (string) $svg);
-        self::assertStringNotContainsString('seams', (string) $this->file('svg', '&exact=1')->getContent(), 'Cutters get the outlines alone.');
+        self::assertStringNotContainsString('seams', (string) $this->file('svg', '&shown=exact')->getContent(), 'Cutters get the outlines alone.');
         self::assertStringNotContainsString('id="g1"', (string) $svg);
-        self::assertStringContainsString('id="g1"', (string) $this->file('svg', '&grid=1')->getContent());
+        self::assertStringContainsString('id="g1"', (string) $this->file('svg', '&shown=grid')->getContent());
     }
 
     public function test_chapters_come_as_an_icon_set_each_on_its_own_square_with_clear_space(): void
@@ -64,8 +64,8 @@ final class ExportTest extends TestCase
             self::assertLessThan(60, $alpha($clear, $size >> 1));
         }
         self::assertSame(['rosette-48.svg'], array_keys($zip(['sizes' => [48], 'formats' => ['svg'], 'clear' => 0])));
-        $set(['chapters' => ['p1'], 'sizes' => [0], 'formats' => ['svg'], 'clear' => 0])->assertUnprocessable()->assertJsonValidationErrors(['sizes.0']);
-        $set(['chapters' => ['p1'], 'sizes' => [16], 'formats' => ['gif'], 'clear' => 50])->assertUnprocessable()->assertJsonValidationErrors(['formats.0', 'clear']);
+        $set(['chapters' => ['p1'], 'sizes' => [0], 'formats' => ['svg'], 'clear' => 0])->assertUnprocessable()->assertJsonValidationErrors(['sizes']);
+        $set(['chapters' => ['p1'], 'sizes' => [16], 'formats' => ['gif'], 'clear' => 50])->assertUnprocessable()->assertJsonValidationErrors(['formats', 'clear']);
         $set(['chapters' => ['x9'], 'sizes' => [16], 'formats' => ['svg'], 'clear' => 0])->assertUnprocessable()->assertJsonValidationErrors(['chapters']);
     }
 
@@ -108,7 +108,7 @@ final class ExportTest extends TestCase
     public function test_the_pdf_is_one_and_the_plan_comes_back(): void
     {
         self::assertStringStartsWith('%PDF-', $this->made($this->order('pdf'))->assertHeader('Content-Type', 'application/pdf')->streamedContent());
-        $plan = json_decode((string) $this->file('json')->assertDownload('rosette.json')->getContent(), true);
+        $plan = json_decode((string) $this->file('plan')->assertDownload('rosette.json')->getContent(), true);
         self::assertEquals([...self::rosette(), 'values' => []], $plan);
     }
 

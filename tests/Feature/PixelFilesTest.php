@@ -42,10 +42,10 @@ final class PixelFilesTest extends TestCase
             }
         }
         self::assertStringContainsString('<path fill="#f2b33d" d="M8 1h1v1h-1z"/>', $this->made($sheet, ['of' => 'g1', 'as' => 'svg', 'scale' => 1]));
-        self::assertStringContainsString('acTL', $this->made($sheet, ['of' => 'f1', 'as' => 'apng', 'scale' => 2]));
+        self::assertStringContainsString('acTL', $this->made($sheet, ['format' => 'frames', 'of' => 'f1', 'as' => 'apng', 'scale' => 2]));
         $file = tempnam(sys_get_temp_dir(), 'sheet');
         self::assertNotFalse($file);
-        file_put_contents($file, $this->made($sheet, ['of' => 'f1', 'as' => 'sheet', 'scale' => 2]));
+        file_put_contents($file, $this->made($sheet, ['format' => 'frames', 'of' => 'f1', 'as' => 'sheet', 'scale' => 2]));
         $zip = new \ZipArchive;
         self::assertTrue($zip->open($file));
         self::assertSame([32, 16], array_slice((array) getimagesizefromstring((string) $zip->getFromIndex(0)), 0, 2));
@@ -60,11 +60,11 @@ final class PixelFilesTest extends TestCase
         $this->actingAs($this->person());
         $sheet = $this->sheet(self::walk());
         $asked = fn (array $asked) => $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'pixels', ...$asked])->assertUnprocessable();
-        $asked(['of' => 'g1', 'as' => 'apng', 'scale' => 1])->assertSee('frames on a grid');
-        $asked(['of' => 'd1', 'as' => 'png', 'scale' => 1])->assertSee('pixel or a rectangular grid');
-        $asked(['of' => 'g1', 'as' => 'png', 'scale' => 1.5])->assertSee('whole number of pixels');
+        $asked(['format' => 'frames', 'of' => 'g1', 'as' => 'apng', 'scale' => 1])->assertJsonValidationErrors('of');
+        $asked(['of' => 'd1', 'as' => 'png', 'scale' => 1])->assertJsonValidationErrors('of');
+        $asked(['of' => 'g1', 'as' => 'png', 'scale' => 1.5])->assertSee('whole number');
+        $asked(['of' => 'g1', 'as' => 'png', 'gilt' => true])->assertJsonValidationErrors('gilt');
         $asked(['of' => 'g1', 'as' => 'pdf', 'scale' => 1])->assertJsonValidationErrors('as');
-        $asked(['as' => 'png', 'scale' => 1])->assertJsonValidationErrors('of');
         $asked(['of' => 'g1', 'as' => 'png', 'scale' => 0])->assertJsonValidationErrors('scale');
     }
 

@@ -79,7 +79,7 @@ final class SheetsTest extends TestCase
         $before = $sheet->headRevision()->plan;
         $this->actingAs($this->person('bo@sternbild.test'));
         foreach ([
-            ['GET', ''], ['PATCH', '', ['name' => 'Mine']], ['DELETE', ''], ['POST', '/duplicate'], ['POST', '/restore'], ['GET', '/thumbnail.svg'], ['GET', '/file?format=svg'],
+            ['GET', ''], ['PATCH', '', ['name' => 'Mine']], ['DELETE', ''], ['POST', '/duplicate'], ['POST', '/restore'], ['GET', '/thumbnail.svg'], ['GET', '/file?format=svg'], ['GET', '/forms'], ['POST', '/estimate', ['format' => 'svg']], ['POST', '/prove', ['format' => 'svg']],
             ['POST', '/changes', ['base' => 1, 'change' => '7b6e3b1e-0000-4000-8000-000000000000', 'operations' => [self::sectors(3)]]],
             ['POST', '/preview', ['operations' => [self::sectors(3)]]], ['POST', '/undo', ['base' => 1]], ['POST', '/redo', ['base' => 1]],
             ['PUT', '/plan', ['base' => 1, 'change' => '7b6e3b1e-0000-4000-8000-000000000001', 'plan' => '{}']],

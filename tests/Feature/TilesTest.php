@@ -75,9 +75,9 @@ final class TilesTest extends TestCase
         self::assertInstanceOf(\GdImage::class, $picture);
         // The middle of the first disc, 10 by 5 mm from the corner.
         self::assertSame(0x0F6E84, imagecolorat($picture, 35, 17) & 0xFFFFFF);
-        $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'w1'])->assertUnprocessable()->assertJsonValidationErrors('as');
+        $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'bmp'])->assertUnprocessable()->assertJsonValidationErrors('as');
         $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'png', 'width' => 4000])->assertUnprocessable()->assertJsonValidationErrors('width');
-        $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'nowhere', 'as' => 'png'])->assertUnprocessable();
+        $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'nowhere', 'as' => 'png'])->assertUnprocessable()->assertJsonValidationErrors('of');
         // As wide as it is at one to a CSS pixel, unless said: too many of a cloth of metres.
         $wide = $this->sheet(self::cloth(['a' => [2000, 0]]));
         $this->postJson("/api/sheets/$wide->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'png'])->assertUnprocessable()->assertJsonValidationErrors('width');

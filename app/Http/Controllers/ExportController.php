@@ -2,18 +2,13 @@
 
 namespace App\Http\Controllers;
 
-use App\Exports\Estimate;
-use App\Exports\Pixels;
 use App\Exports\Workshop;
-use App\Http\Requests\ExportRequest;
-use App\Http\Requests\OrderRequest;
+use App\Http\Requests\FileRequest;
 use App\Http\Resources\ExportResource;
 use App\Jobs\Orders;
 use App\Models\Export;
 use App\Models\Sheet;
 use App\Models\User;
-use App\Pictures\PlanBundle;
-use App\Sheets\ChapterSet;
 use App\Sheets\Planning;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -22,9 +17,12 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use Sternbild\Core\Evaluation\Scene;
-use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\SvgDrawing;
+use Sternbild\Core\Handing\FileForm;
+use Sternbild\Core\Handing\Forms;
+use Sternbild\Core\Handing\Handed;
+use Sternbild\Core\Handing\Unwatched;
+use Sternbild\Core\Handing\WrongOptions;
 use Sternbild\Core\Plan\Unusable;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -32,7 +30,7 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** Pictures and files of a sheet: outlines and plans at once, what takes a while in turn. */
 final readonly class ExportController
 {
-    public function __construct(private Planning $planning)
+    public function __construct(private Planning $planning, private Workshop $workshop)
     {
     }
 
@@ -48,24 +46,81 @@ final readonly class ExportController
         return $response;
     }
 
-    /** @throws Unusable */
-    public function file(ExportRequest $request, Sheet $sheet, #[CurrentUser] User $person): Response|BinaryFileResponse
+    /**
+     * The forms in which the sheet can be handed over, with what each can be asked.
+     *
+     * @throws Unusable
+     */
+    public function forms(Sheet $sheet, #[CurrentUser] User $person): JsonResponse
     {
-        $plan = $sheet->headRevision()->plan;
-        $name = Str::slug($sheet->name) ?: 'sheet';
-        if ($request->string('format')->toString() === 'bundle') {
-            $path = (string) tempnam(sys_get_temp_dir(), 'bundle');
-            PlanBundle::write($person, $plan, $path);
+        $handed = $this->handed($sheet, $person);
+        $forms = array_filter(Forms::all(), static fn (FileForm $form): bool => $form->suits($handed));
 
-            return response()->download($path, "$name.zip", ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
+        return new JsonResponse(['forms' => array_map(static fn (FileForm $form): array => $form->describe($handed), array_values($forms))]);
+    }
+
+    /**
+     * What a file would be, before it is made.
+     *
+     * @throws Unusable
+     * @throws ValidationException
+     */
+    public function estimate(FileRequest $request, Sheet $sheet, #[CurrentUser] User $person): JsonResponse
+    {
+        $handed = $this->handed($sheet, $person);
+
+        return new JsonResponse(self::right(static function () use ($request, $handed): array {
+            $form = $request->form();
+
+            $asked = $form->asked($handed, $request->options($form, $handed));
+
+            return $form->estimate($handed, $asked)->describe();
+        }));
+    }
+
+    /**
+     * What comes of proving a file before it is made, which takes a while.
+     *
+     * @throws Unusable
+     * @throws ValidationException
+     */
+    public function prove(FileRequest $request, Sheet $sheet, #[CurrentUser] User $person): JsonResponse
+    {
+        $handed = $this->handed($sheet, $person);
+
+        return new JsonResponse(['told' => self::right(static function () use ($request, $handed): array {
+            $form = $request->form();
+
+            return $form->proved($handed, $form->asked($handed, $request->options($form, $handed)));
+        })]);
+    }
+
+    /**
+     * A file that is there at once.
+     *
+     * @throws Unusable
+     * @throws ValidationException
+     */
+    public function file(FileRequest $request, Sheet $sheet, #[CurrentUser] User $person): Response|BinaryFileResponse
+    {
+        $handed = $this->handed($sheet, $person);
+        [$form, $asked] = self::right(static function () use ($request, $handed): array {
+            $form = $request->form(isQuick: true);
+
+            return [$form, $form->asked($handed, $request->options($form, $handed))];
+        });
+        $path = (string) tempnam(sys_get_temp_dir(), 'file');
+        $form->write($handed, $asked, $path, new Unwatched);
+        $ending = $form->ending($asked);
+
+        $type = FileForm::type(pathinfo("x.$ending", PATHINFO_EXTENSION));
+        if ($ending === 'zip') {
+            return response()->download($path, "$handed->name.$ending", ['Content-Type' => $type])->deleteFileAfterSend();
         }
-        $json = $request->string('format')->toString() === 'json';
-        $content = $json ? PlanJson::pretty($plan) : Workshop::svg($this->planning->scene($plan), ['construction' => $request->boolean('construction'), 'grid' => $request->boolean('grid'), 'uses' => $request->boolean('uses'), 'exact' => $request->boolean('exact')]);
+        $content = (string) file_get_contents($path);
+        unlink($path);
 
-        return new Response($content, 200, [
-            'Content-Type' => $json ? 'application/json' : 'image/svg+xml',
-            'Content-Disposition' => "attachment; filename=\"$name.".($json ? 'json' : 'svg').'"',
-        ]);
+        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"$handed->name.$ending\""]);
     }
 
     /**
@@ -74,42 +129,19 @@ final readonly class ExportController
      * @throws Unusable
      * @throws ValidationException
      */
-    public function order(OrderRequest $request, Sheet $sheet, #[CurrentUser] User $person): JsonResponse
+    public function order(FileRequest $request, Sheet $sheet, #[CurrentUser] User $person): JsonResponse
     {
-        /** @var array<string, mixed> $asked */
-        $asked = $request->validated();
-        $scene = $this->planning->scene($sheet->headRevision()->plan);
-        $format = $request->string('format')->toString();
-        match ($format) {
-            'png' => Estimate::holdPng($scene, $request->float('scale', 1.0)),
-            'set' => Estimate::holdSet($scene, ChapterSet::asked($scene, $asked, 'sheet')),
-            'tile' => self::holdTile($scene, $asked),
-            'pixels' => Pixels::asked($scene, $asked),
-            default => null,
-        };
+        $handed = $this->handed($sheet, $person);
+        [$form, $given, $asked] = self::right(static function () use ($request, $handed): array {
+            $form = $request->form(isQuick: false);
+            $given = $request->options($form, $handed);
+            $asked = $form->asked($handed, $given);
+            $form->estimate($handed, $asked);
 
-        return self::taken(Orders::take($person, $sheet, $asked, match ($format) {
-            'set' => 'zip',
-            'tile' => $request->string('as')->toString(),
-            'pixels' => Pixels::FORMS[$request->string('as')->toString()] ?? 'png',
-            default => $format,
-        }));
-    }
+            return [$form, $given, $asked];
+        });
 
-    /**
-     * There has to be such a tile; one in pixels must not be too large.
-     *
-     * @param  array<string, mixed>  $asked
-     *
-     * @throws Unusable
-     * @throws ValidationException
-     */
-    private static function holdTile(Scene $scene, array $asked): void
-    {
-        $tile = Workshop::tile($scene, $asked);
-        if ($asked['as'] === 'png') {
-            Estimate::holdTile($tile, Workshop::tileWidth($scene, $tile, $asked));
-        }
+        return self::taken(Orders::take($person, $sheet, ['format' => $form->name(), ...$given], $form->ending($asked)));
     }
 
     /** All sheets of a person as plans, in one archive. */
@@ -141,5 +173,27 @@ final readonly class ExportController
     private static function taken(Export $export): JsonResponse
     {
         return (new ExportResource($export->refresh()))->response()->setStatusCode(202);
+    }
+
+    private function handed(Sheet $sheet, User $person): Handed
+    {
+        return $this->workshop->handed($person, $sheet->headRevision()->plan, Str::slug($sheet->name) ?: 'sheet');
+    }
+
+    /**
+     * @template T
+     *
+     * @param  \Closure(): T  $ask
+     * @return T
+     *
+     * @throws ValidationException
+     */
+    private static function right(\Closure $ask): mixed
+    {
+        try {
+            return $ask();
+        } catch (WrongOptions $fault) {
+            throw ValidationException::withMessages($fault->wrong);
+        }
     }
 }

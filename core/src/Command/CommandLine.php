@@ -8,16 +8,16 @@ use Sternbild\Core\Edit\Variations;
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
-use Sternbild\Core\Format\ConstructionDrawing;
 use Sternbild\Core\Format\MovingPicture;
 use Sternbild\Core\Format\PixelPicture;
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\PlanSchema;
-use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\RenderFailed;
-use Sternbild\Core\Format\SvgDrawing;
-use Sternbild\Core\Format\Tile;
-use Sternbild\Core\Format\TilePicture;
+use Sternbild\Core\Handing\Estimate;
+use Sternbild\Core\Handing\Forms;
+use Sternbild\Core\Handing\Handed;
+use Sternbild\Core\Handing\Unwatched;
+use Sternbild\Core\Handing\WrongOptions;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
@@ -26,7 +26,7 @@ use Sternbild\Core\Svg\DrawnFile;
 use Sternbild\Core\Svg\NoDrawing;
 use Sternbild\Core\View\SceneNumbers;
 
-/** The commands of `sternbild`: scene, render, check, tile, pixels, vary, read, schema. */
+/** The commands of `sternbild`: scene, render, check, tile, pixels, hand, vary, read, schema. What files can be made, and their options, are what Handing's forms say. */
 final readonly class CommandLine
 {
     private const USAGE = <<<'TEXT'
@@ -35,6 +35,7 @@ final readonly class CommandLine
         sternbild check PLAN
         sternbild tile PLAN PATTERN OUT.svg|OUT.png|OUT.pdf [--width N] [--with PATTERN,PATTERN]
         sternbild pixels PLAN GRID OUT.png|OUT.svg [--scale N] [--frames STEP]
+        sternbild hand PLAN FORM OUT [--OPTION VALUE …]
         sternbild vary PLAN FOLDER [--seed N] [--count N] [--what NAME,NAME]
         sternbild read DRAWING.svg
         sternbild schema
@@ -43,6 +44,9 @@ final readonly class CommandLine
         TEXT;
 
     private const WITH_VALUES = ['scale', 'seed', 'count', 'what', 'width', 'with', 'frames'];
+
+    /** What `render` shows, by its flags. */
+    private const SHOWN = ['construction' => 'construction', 'with-grid' => 'grid', 'with-uses' => 'uses'];
 
     private const GOOD = 0;
 
@@ -65,14 +69,14 @@ final readonly class CommandLine
     public function run(array $words): int
     {
         try {
-            [$places, $options] = self::parsed($words);
+            [$places, $options] = self::parsed($words, ($words[0] ?? '') === 'hand');
             $command = array_shift($places);
             if ($command === 'schema' && $places === []) {
                 fwrite($this->out, json_encode(PlanSchema::document(Kinds::all()), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
 
                 return self::GOOD;
             }
-            $wanted = ['scene' => 1, 'check' => 1, 'render' => 2, 'vary' => 2, 'tile' => 3, 'pixels' => 3, 'read' => 1][$command ?? ''] ?? null;
+            $wanted = ['scene' => 1, 'check' => 1, 'render' => 2, 'vary' => 2, 'tile' => 3, 'pixels' => 3, 'hand' => 3, 'read' => 1][$command ?? ''] ?? null;
             if ($wanted !== count($places)) {
                 fwrite($this->errors, self::USAGE);
 
@@ -84,17 +88,19 @@ final readonly class CommandLine
             if ($command === 'vary') {
                 return $this->vary(self::read($places[0]), $places[1], $options);
             }
-            $scene = self::evaluated($places[0]);
+            $handed = self::handed($places[0]);
+            $scene = $handed->scene();
             match ($command) {
                 'scene' => $this->printScene($scene, isset($options['pretty'])),
                 'check' => $this->printFindings($scene),
-                'pixels' => self::pixels($scene, $places[1], $places[2], $options, $places[0]),
-                'tile' => $this->tile($scene, $places[1], $places[2], $options),
-                default => $this->render($scene, $places[1], $options),
+                'pixels' => self::pixels($handed, $places[1], $places[2], $options, $places[0]),
+                'tile' => $this->tile($handed, $places[1], $places[2], $options),
+                'hand' => self::hand($handed, $places[1], $places[2], self::typed($handed, $places[1], $options)),
+                default => self::render($handed, $places[1], $options),
             };
 
             return $scene->hasErrors() ? self::FINDINGS : self::GOOD;
-        } catch (NoDrawing|Unusable|RenderFailed|\UnexpectedValueException $fault) {
+        } catch (NoDrawing|Unusable|RenderFailed|WrongOptions|\UnexpectedValueException $fault) {
             fwrite($this->errors, "sternbild: {$fault->getMessage()}\n");
 
             return self::UNUSABLE;
@@ -123,16 +129,17 @@ final readonly class CommandLine
 
     /**
      * @param  list<string>  $words
+     * @param  bool  $isAny  whether there are more options than those listed here, each with a value
      * @return array{list<string>, array<string, string>}
      */
-    private static function parsed(array $words): array
+    private static function parsed(array $words, bool $isAny): array
     {
         $places = [];
         $options = [];
         while ($words !== []) {
             $word = array_shift($words);
             [$name, $value] = [...explode('=', substr($word, 2), 2), null];
-            if (str_starts_with($word, '--') && in_array($name, self::WITH_VALUES, true)) {
+            if (str_starts_with($word, '--') && ($isAny || in_array($name, self::WITH_VALUES, true))) {
                 $options[$name] = $value ?? array_shift($words) ?? throw new \UnexpectedValueException("--$name needs a value behind it");
             } elseif (in_array($word, ['--pretty', '--with-grid', '--with-uses', '--construction'], true)) {
                 $options[substr($word, 2)] = '';
@@ -157,10 +164,12 @@ final readonly class CommandLine
         return $json;
     }
 
-    /** @throws Unusable */
-    private static function evaluated(string $file): Scene
+    private static function handed(string $file): Handed
     {
-        return (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()->withPictures(new FolderPictures(dirname($file)))))->fromJson(self::read($file)));
+        $kinds = Kinds::all()->withPictures(new FolderPictures(dirname($file)));
+        $plan = PlanReader::decode(self::read($file));
+
+        return new Handed($plan, pathinfo($file, PATHINFO_FILENAME), static fn (): Scene => (new Evaluator(new ArrayCache))->evaluate((new PlanReader($kinds))->fromArray($plan)));
     }
 
     /**
@@ -218,21 +227,91 @@ final readonly class CommandLine
      * @param  array<string, string>  $options
      *
      * @throws RenderFailed
+     * @throws Unusable
+     * @throws WrongOptions
      */
-    private function render(Scene $scene, string $file, array $options): void
+    private static function render(Handed $handed, string $file, array $options): void
     {
-        $svg = match (true) {
-            isset($options['construction']) => ConstructionDrawing::write($scene),
-            isset($options['with-grid']) => SvgDrawing::writeWithGrids($scene),
-            isset($options['with-uses']) => SvgDrawing::writeWithUses($scene),
-            default => SvgDrawing::write($scene),
-        };
-        self::written($file, match (strtolower(pathinfo($file, PATHINFO_EXTENSION))) {
-            'svg' => $svg,
-            'png' => Raster::png($svg, self::scale($scene, $options['scale'] ?? '1')),
-            'pdf' => Raster::pdf($svg),
-            default => throw new \UnexpectedValueException("$file does not end in .svg, .png or .pdf"),
-        });
+        $ending = self::ending($file, ['svg', 'png', 'pdf']);
+        $flag = array_key_first(array_intersect_key(self::SHOWN, $options));
+        $shown = $flag === null ? [] : ['shown' => self::SHOWN[$flag]];
+        // What says what repeats once is SVG; as a picture it is the same.
+        $shown = $ending !== 'svg' && $shown === ['shown' => 'uses'] ? [] : $shown;
+        self::hand($handed, $ending, $file, [...$shown, ...($ending === 'png' ? self::number($options, 'scale') : [])]);
+    }
+
+    /**
+     * Writes a file in one of the forms.
+     *
+     * @param  array<string, mixed>  $options
+     *
+     * @throws RenderFailed
+     * @throws Unusable
+     * @throws WrongOptions
+     */
+    private static function hand(Handed $handed, string $form, string $file, array $options): Estimate
+    {
+        $form = Forms::named($form);
+        try {
+            $asked = $form->asked($handed, $options);
+            $estimate = $form->estimate($handed, $asked);
+        } catch (WrongOptions $fault) {
+            throw new \UnexpectedValueException('--'.array_key_first($fault->wrong).": {$fault->getMessage()}");
+        }
+        $made = (string) tempnam(sys_get_temp_dir(), 'sternbild');
+        $form->write($handed, $asked, $made, new Unwatched);
+        self::written($file, (string) file_get_contents($made));
+        unlink($made);
+
+        return $estimate;
+    }
+
+    /**
+     * Options of a form from their texts: lists have commas.
+     *
+     * @param  array<string, string>  $options
+     * @return array<string, mixed>
+     *
+     * @throws WrongOptions
+     */
+    private static function typed(Handed $handed, string $form, array $options): array
+    {
+        $typed = $options;
+        foreach (Forms::named($form)->options($handed) as $field) {
+            $text = $options[$field->name] ?? null;
+            if ($text !== null) {
+                $list = $text === '' ? [] : explode(',', $text);
+                $typed[$field->name] = match ($field->type()) {
+                    'switch' => filter_var($text, FILTER_VALIDATE_BOOLEAN, FILTER_NULL_ON_FAILURE) ?? $text,
+                    'many' => $list,
+                    'sizes' => array_map(static fn (string $one): int|string => ctype_digit($one) ? (int) $one : $one, $list),
+                    default => $text,
+                };
+            }
+        }
+
+        return $typed;
+    }
+
+    /**
+     * @param  array<string, string>  $options
+     * @return array<string, string> the one that is a number, where it is said
+     */
+    private static function number(array $options, string $name): array
+    {
+        return array_intersect_key($options, [$name => true]);
+    }
+
+    /** @param  non-empty-list<string>  $known */
+    private static function ending(string $file, array $known): string
+    {
+        $ending = strtolower(pathinfo($file, PATHINFO_EXTENSION));
+        if (! in_array($ending, $known, true)) {
+            $last = array_pop($known);
+            throw new \UnexpectedValueException("$file does not end in ".implode(', ', array_map(static fn (string $one): string => ".$one", $known))." or .$last");
+        }
+
+        return $ending;
     }
 
     private static function written(string $file, string $content): void
@@ -248,24 +327,22 @@ final readonly class CommandLine
      * @param  array<string, string>  $options
      * @param  string  $plan  the file that it was read from
      *
+     * @throws RenderFailed
      * @throws Unusable
+     * @throws WrongOptions
      */
-    private static function pixels(Scene $scene, string $grid, string $file, array $options, string $plan): void
+    private static function pixels(Handed $handed, string $grid, string $file, array $options, string $plan): void
     {
         $beside = preg_replace('/\.\w+$/D', '', $file).'.json';
         if (isset($options['frames']) && file_exists($beside) && realpath($beside) === realpath($plan)) {
             throw new \UnexpectedValueException("$beside is the plan itself, and would be written over; give the picture another name");
         }
-        $scale = preg_match('/^\d{1,5}$/D', $options['scale'] ?? '1') === 1 ? (int) ($options['scale'] ?? '1') : 0;
-        [$picture, $frames] = isset($options['frames']) ? PixelPicture::frames($scene, $options['frames']) : [PixelPicture::of($scene, $grid), null];
-        $picture->hold($scale);
-        self::written($file, match (strtolower(pathinfo($file, PATHINFO_EXTENSION))) {
-            'png' => $picture->png($scale),
-            'svg' => $picture->svg($scale),
-            default => throw new \UnexpectedValueException("$file does not end in .png or .svg"),
-        });
-        if ($frames !== null) {
-            self::written($beside, MovingPicture::json($frames, $picture, basename($file), $scale));
+        $as = self::ending($file, ['png', 'svg']);
+        $of = $options['frames'] ?? $grid;
+        self::hand($handed, isset($options['frames']) ? 'frames' : 'pixels', $file, ['of' => $of, 'as' => $as, ...self::number($options, 'scale')]);
+        if (isset($options['frames'])) {
+            [$picture, $frames] = PixelPicture::frames($handed->scene(), $of);
+            self::written($beside, MovingPicture::json($frames, $picture, basename($file), (int) ($options['scale'] ?? '1')));
         }
     }
 
@@ -276,36 +353,15 @@ final readonly class CommandLine
      *
      * @throws RenderFailed
      * @throws Unusable
+     * @throws WrongOptions
      */
-    private function tile(Scene $scene, string $id, string $file, array $options): void
+    private function tile(Handed $handed, string $id, string $file, array $options): void
     {
-        $tile = Tile::of($scene, $id, isset($options['with']) ? explode(',', $options['with']) : []);
-        $text = $options['width'] ?? (string) $tile->naturalWidth($scene->plan->unit);
-        $width = preg_match('/^\d{1,5}$/D', $text) === 1 ? (int) $text : 0;
-        if ($width < 1 || max($width, $tile->heightFor($width)) > Raster::LARGEST_SIDE) {
-            throw new \UnexpectedValueException('--width must be a whole number of pixels, 1 or more, and give at most '.Raster::LARGEST_SIDE." pixels a side; it is $text");
+        $as = self::ending($file, ['svg', 'png', 'pdf']);
+        $with = isset($options['with']) ? ['with' => explode(',', $options['with'])] : [];
+        $estimate = self::hand($handed, 'tile', $file, ['of' => $id, 'as' => $as, ...$with, ...self::number($options, 'width')]);
+        if ($as === 'png' && $estimate->instead !== []) {
+            fwrite($this->errors, 'sternbild: '.implode(' ', $estimate->told).' '.implode(' or ', array_column($estimate->instead, 'label'))."\n");
         }
-        $ending = strtolower(pathinfo($file, PATHINFO_EXTENSION));
-        self::written($file, match ($ending) {
-            'svg' => SvgDrawing::writeTile($scene, $tile),
-            'png' => TilePicture::png($scene, $tile, $width),
-            'pdf' => Raster::pdf(SvgDrawing::writeTile($scene, $tile)),
-            default => throw new \UnexpectedValueException("$file does not end in .svg, .png or .pdf"),
-        });
-        if ($ending === 'png' && ! $tile->isExactAt($width)) {
-            $near = implode(' or ', array_map(static fn (array $size): string => "$size[0] × $size[1]", $tile->exactNear($width)));
-            fwrite($this->errors, sprintf('sternbild: at %d × %d pixels the tile is stretched by %.2f pixels%s', $width, $tile->heightFor($width), $tile->offAt($width), $near === '' ? '' : "; exact are $near")."\n");
-        }
-    }
-
-    private static function scale(Scene $scene, string $text): float
-    {
-        $scale = is_numeric($text) ? (float) $text : 0.0;
-        $side = max($scene->plan->width, $scene->plan->height) * $scene->plan->unit->pixels() * $scale;
-        if (! is_finite($scale) || $scale <= 0.0 || $side > Raster::LARGEST_SIDE) {
-            throw new \UnexpectedValueException('--scale must be more than 0 and give at most '.Raster::LARGEST_SIDE." pixels a side; it is $text");
-        }
-
-        return $scale;
     }
 }

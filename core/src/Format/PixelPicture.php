@@ -29,6 +29,12 @@ final readonly class PixelPicture
     {
     }
 
+    /** Whether a grid is one whose cells can be pixels. */
+    public static function isOn(Scene $scene, string $grid): bool
+    {
+        return ($scene->known[$grid] ?? null)?->result instanceof RectangularGrid;
+    }
+
     /**
      * @param  string  $grid  the id of its step
      *

@@ -935,14 +935,10 @@ export interface paths {
     "/api/sheets/{sheet}/file": {
         parameters: {
             query: {
-                format: "svg" | "json" | "bundle";
-                grid?: "0" | "1";
-                /** @description Copies as uses of one shape, in SVG. */
-                uses?: "0" | "1";
-                /** @description With grids, guides, the circles of all arcs, and their radii */
-                construction?: "0" | "1";
-                /** @description Nothing but the outlines as they are, for cutters and plotters */
-                exact?: "0" | "1";
+                /** @description The name of a form that is there at once. Its options stand beside it, as `/forms` lists them. */
+                format: string;
+                /** @description Changes nothing: whoever keeps what they fetched tells states apart by it. */
+                revision?: number;
             };
             header?: never;
             path: {
@@ -950,18 +946,14 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** The outlines or the plan of the sheet as a file, at once */
+        /** A file of the sheet that is there at once: outlines, the plan, its palette */
         get: {
             parameters: {
                 query: {
-                    format: "svg" | "json" | "bundle";
-                    grid?: "0" | "1";
-                    /** @description Copies as uses of one shape, in SVG. */
-                    uses?: "0" | "1";
-                    /** @description With grids, guides, the circles of all arcs, and their radii */
-                    construction?: "0" | "1";
-                    /** @description Nothing but the outlines as they are, for cutters and plotters */
-                    exact?: "0" | "1";
+                    /** @description The name of a form that is there at once. Its options stand beside it, as `/forms` lists them. */
+                    format: string;
+                    /** @description Changes nothing: whoever keeps what they fetched tells states apart by it. */
+                    revision?: number;
                 };
                 header?: never;
                 path: {
@@ -1524,7 +1516,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Asks for a file that takes a while: a picture, or each chapter on a square of its own at several sizes */
+        /** Asks for a file that takes a while */
         post: {
             parameters: {
                 query?: never;
@@ -1537,36 +1529,10 @@ export interface paths {
             requestBody: {
                 content: {
                     "application/json": {
-                        /** @enum {unknown} */
-                        format: "png" | "pdf" | "set" | "tile" | "pixels";
-                        /** @description Of a PNG: pixels to a CSS pixel. */
-                        scale?: number;
-                        /** @description With the lines. */
-                        grid?: boolean;
-                        /** @description Of a set: the first steps of the chapters; the whole where none is named. */
-                        chapters?: string[];
-                        /** @description Of a set: pixels. */
-                        sizes?: number[];
-                        /** @description Of a set: one or both. */
-                        formats?: ("svg" | "png")[];
-                        /** @description Of a set: clear space on every side, per cent of the square. */
-                        clear?: number;
-                        /** @description Of a set: with the colour of the sheet. */
-                        ground?: boolean;
-                        construction?: boolean;
-                        /** @description Nothing but the outlines as they are, for cutters and plotters. */
-                        exact?: boolean;
-                        /** @description Of a tile the id of the pattern; of painted cells that of their grid, or of frames on it. */
-                        of?: string;
-                        /** @description Of a tile: other patterns in it. */
-                        with?: string[];
-                        /**
-                         * @description Of a tile svg, png or pdf; of painted cells png or svg, and of frames apng, or sheet: a PNG with all of them and JSON in an archive.
-                         * @enum {unknown}
-                         */
-                        as?: "svg" | "png" | "pdf" | "apng" | "sheet";
-                        /** @description Of a tile as a PNG: pixels. */
-                        width?: number;
+                        /** @description The name of a form. */
+                        format: string;
+                    } & {
+                        [key: string]: unknown;
                     };
                 };
             };
@@ -3133,6 +3099,175 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{sheet}/forms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        /** The forms in which the sheet can be handed over, with what each can be asked */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            forms: components["schemas"]["FileForm"][];
+                        };
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{sheet}/estimate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a file would be, before it is made */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** @description The name of a form. */
+                        format: string;
+                    } & {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Estimate"];
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{sheet}/prove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What comes of proving a file before it is made, which takes a while */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sheet: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": {
+                        /** @description The name of a form. */
+                        format: string;
+                    } & {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            responses: {
+                /** @description Done */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            told: string[];
+                        };
+                    };
+                };
+                /** @description What went wrong */
+                422: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -3170,7 +3305,7 @@ export interface components {
             name: string;
             label: string;
             /** @enum {unknown} */
-            type: "bends" | "cells" | "choice" | "colour" | "colours" | "frame" | "held" | "known" | "lengths" | "map" | "number" | "paint" | "painted" | "pair" | "path" | "pixels" | "place" | "places" | "source" | "span" | "step" | "steps" | "switch" | "tones";
+            type: "bends" | "cells" | "choice" | "colour" | "colours" | "frame" | "held" | "known" | "lengths" | "many" | "map" | "number" | "paint" | "painted" | "pair" | "path" | "pixels" | "place" | "places" | "sizes" | "source" | "span" | "step" | "steps" | "switch" | "tones";
             required: boolean;
             default: unknown;
             /** @enum {unknown} */
@@ -3204,6 +3339,8 @@ export interface components {
             pattern?: boolean;
             /** @description Of a field for steps: kinds of them that make sense in it, where not all do. */
             kinds?: string[];
+            /** @description Of several that can be chosen: what none of them stands for. */
+            none?: string;
         };
         /** @description How a step is offered: from which pick, with what filled in, what is asked for first. */
         Offer: {
@@ -4000,6 +4137,30 @@ export interface components {
             ground: components["schemas"]["Piece"][];
             colours: components["schemas"]["Piece"][];
             checks: components["schemas"]["Piece"][];
+        };
+        FileForm: {
+            name: string;
+            label: string;
+            says: string;
+            /** @description Whether it is there at once, and not made in turn. */
+            quick: boolean;
+            options: components["schemas"]["Field"][];
+            /** @description Whether something of it is proved, which takes a while. */
+            proved: boolean;
+            /** @description Options that are proposed, where these are not what is meant unless said. */
+            proposed: {
+                [key: string]: unknown;
+            };
+        };
+        Estimate: {
+            told: string[];
+            /** @description Options that would do better. */
+            instead: {
+                label: string;
+                options: {
+                    [key: string]: unknown;
+                };
+            }[];
         };
     };
     responses: never;

@@ -1,9 +1,19 @@
 import { parse } from 'culori';
 import { describe, expect, it } from 'vitest';
-import { coloursIn, coloursOfPixels, named, tokensOf } from '../editor/model/palette/tokens';
+import { coloursIn, coloursOfPixels, named } from '../editor/model/palette/tokens';
+import { asked, EVALUATED, plan } from './core';
 
 describe('palettes as design tokens', () => {
     const palette = { ink: '#1b2140', 'lamp light': '#ffd97f', spark: '#fffdf0' };
+
+    /** As the core hands them over. */
+    function tokensOf(palette: Record<string, string>): string {
+        return asked(
+            `${EVALUATED} $of = new Sternbild\\Core\\Handing\\Handed($given["plan"], "palette", static fn () => $scene); $path = tempnam(sys_get_temp_dir(), "tokens");
+            Sternbild\\Core\\Handing\\Forms::named("tokens")->write($of, [], $path, new Sternbild\\Core\\Handing\\Unwatched); return file_get_contents($path);`,
+            { plan: plan([], { palette }) },
+        );
+    }
 
     it('come back as they went', () => {
         expect(coloursIn(tokensOf(palette))).toEqual(palette);

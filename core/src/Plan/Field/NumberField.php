@@ -84,6 +84,12 @@ final class NumberField extends Field
         return new self($name, $label, 'factor', 0.0, true, 1.0, false, $default);
     }
 
+    /** How many times as large: more than nothing. */
+    public static function scale(string $name, string $label, float $most, int|float $default): self
+    {
+        return new self($name, $label, 'factor', 0.0, false, $most, false, $default);
+    }
+
     /** Any number. */
     public static function factor(string $name, string $label, bool $required = false, int|float|string|null $default = null): self
     {

@@ -42,7 +42,7 @@ export function SheetLayers({ view, size, seen, hover, standing, colour, canvas,
                     alt="The construction: the result faded, its grids and guides, circles and their radii"
                     className="pointer-events-none absolute max-w-none"
                     style={{ left: view.x, top: view.y, width: scene.sheet.width * view.scale, height: scene.sheet.height * view.scale }}
-                    src={`/api/sheets/${page.id}/file?format=svg&construction=1&of=${page.revision}`}
+                    src={`/api/sheets/${page.id}/file?format=svg&shown=construction&revision=${page.revision}`}
                 />
             )}
             <PickLayer {...shown} picking={picking} />

@@ -1,19 +1,9 @@
-/** Colours by name, as design tokens: Design Tokens Format Module and Color Module, draft of the W3C's Design Tokens Community Group. */
-export function tokensOf(palette: Record<string, string>): string {
-    const tokens = Object.entries(palette).map(([name, hex]) => [
-        // These signs have a meaning of their own in names.
-        name.replace(/[{}.$]/g, ' ').trim(),
-        { $value: { colorSpace: 'srgb', components: [1, 3, 5].map((at) => Number((parseInt(hex.slice(at, at + 2), 16) / 255).toFixed(6))), alpha: 1, hex } },
-    ]);
-    return `${JSON.stringify({ $type: 'color', ...(Object.fromEntries(tokens) as Record<string, unknown>) }, null, 2)}\n`;
-}
-
 interface Group {
     [name: string]: unknown;
 }
 
 /**
- * The colours in a file of design tokens, also in groups within it, under their own names: #rrggbb, or components in sRGB. What has another type is left out.
+ * The colours in a file of design tokens (Design Tokens Format Module and Color Module, draft of the W3C's Design Tokens Community Group), also in groups within it, under their own names: #rrggbb, or components in sRGB. What has another type is left out.
  *
  * @throws {SyntaxError} where it is no JSON, or has no colour in it
  */

@@ -2,71 +2,45 @@ import { useMutation } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { answer, api, Problem, type Scene } from '../../../api/client';
-import { Making } from '../../../files/Making';
 import { bundlePlan, isBundle } from '../../../files/bringDrawing';
+import { Making } from '../../../files/Making';
 import { save } from '../../../files/save';
 import { useOrder } from '../../../files/useOrder';
+import { answered, asking, sent } from '../../model/handover/options';
 import { stepOf } from '../../model/scene/steps';
 import { useSheet } from '../../state/sheet';
-import { perInch } from '../../model/units';
-import { patternsOf } from '../proofs/useTile';
-import { type SetChoice, SetOptions, setOrder } from './SetOptions';
-import { type PixelChoice, paintedOf, PixelOptions, pixelOrder } from './PixelOptions';
-import { type TileChoice, TileOptions, tileOrder } from './TileOptions';
+import { OptionField } from './OptionField';
+import { type FileForm, useEstimate, useForms } from './useForms';
 
-const FORMATS = [
-    { value: 'svg', name: 'SVG', says: 'Exact outlines with true arcs, for other programs and for cutters.' },
-    { value: 'png', name: 'PNG', says: 'Pixels, with a transparent ground where the sheet has none.' },
-    { value: 'pdf', name: 'PDF', says: 'One page in the sheet’s size, for print.' },
-    { value: 'set', name: 'Set', says: 'Each chapter, or the whole, on a square of its own, at several sizes, in one archive.' },
-    { value: 'tile', name: 'Tile', says: 'The smallest rectangle of a pattern that repeats without a seam, for printers of cloth and paper.' },
-    { value: 'pixels', name: 'Pixels', says: 'Painted cells as an exact picture: one pixel for each, or a square of them.' },
-    { value: 'json', name: 'Plan', says: 'The construction itself, to be brought in again later.' },
-] as const;
+type Options = Record<string, unknown>;
 
-const SHOWN = [
-    ['result', 'the result alone'],
-    ['grid', 'with the grid'],
-    ['construction', 'its construction, with circles and radii'],
-    ['exact', 'outlines as they are, for cutters and plotters'],
-] as const;
-
-/** The dialog for taking the sheet home, and for bringing a plan in. */
+/** The dialog for taking the sheet home, and for bringing a plan in. What can be made, and what each form can be asked, the server says. */
 export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem | null> }) {
     const { page, scene } = useSheet();
     const [open, setOpen] = useState(false);
-    const [format, setFormat] = useState<(typeof FORMATS)[number]['value']>('svg');
-    const [scale, setScale] = useState('2');
-    const [shown, setShown] = useState<(typeof SHOWN)[number][0]>('result');
-    const lines = { ...(shown === 'grid' ? { grid: true } : {}), ...(shown === 'construction' ? { construction: true } : {}), ...(shown === 'exact' ? { exact: true } : {}) };
-    const chapters = page.scene.chapters.filter((section) => section.named);
-    const [chosen, setChosen] = useState<SetChoice | null>(null);
-    const set = chosen ?? { chapters: chapters.map(({ from }) => from), sizes: '16, 24, 32', svg: true, png: true, clear: '10', ground: false };
-    const patterns = patternsOf(page.scene);
-    const [tileChosen, setTile] = useState<TileChoice | null>(null);
-    const tile = tileChosen ?? { of: patterns.at(-1)?.id ?? '', others: [], as: 'svg', width: '' };
-    const painted = paintedOf(page.scene);
-    const [pixelsChosen, setPixels] = useState<PixelChoice | null>(null);
-    const pixels = pixelsChosen ?? { of: painted.at(-1)?.id ?? '', as: 'png', scale: '1' };
+    const [chosen, choose] = useState('svg');
+    const [answers, setAnswers] = useState<Record<string, Options>>({});
     const [brought, setBrought] = useState<string | null>(null);
-    const hasPictures = scene.steps.some((step) => step.role === 'picture');
-    const [packed, setPacked] = useState(true);
+    const forms = useForms(page.id, page.revision, open).data?.forms ?? [];
+    const form = forms.find(({ name }) => name === chosen) ?? forms[0];
+    const options = form === undefined ? {} : answered(form, answers[form.name] ?? {});
+    const asked = form === undefined ? {} : sent(form, options);
+    const put = (change: Options) => form !== undefined && setAnswers({ ...answers, [form.name]: { ...answers[form.name], ...change } });
+    const told = useEstimate(page.id, page.revision, open ? form : undefined, asked);
     const atOnce = useMutation({
-        mutationFn: () => save(`/api/sheets/${page.id}/file?${new URLSearchParams({ format: format === 'json' && hasPictures && packed ? 'bundle' : format, ...(format === 'svg' && shown !== 'result' ? { [shown]: '1' } : {}) }).toString()}`, `sheet.${format}`),
+        mutationFn: ({ name }: FileForm) => save(`/api/sheets/${page.id}/file?${new URLSearchParams({ format: name, ...texts(asked) }).toString()}`, `sheet.${name}`),
         onSuccess: () => setOpen(false),
     });
     const inTurn = useOrder(() => setOpen(false));
-    const error = atOnce.error ?? inTurn.error;
+    const error = atOnce.error ?? inTurn.error ?? told.estimate.error;
     const isMaking = atOnce.isPending || inTurn.isMaking;
-    const begin = () => {
+    function begin(): void {
         atOnce.reset();
         inTurn.reset();
-        if (format === 'svg' || format === 'json') return atOnce.mutate();
-        const body = format === 'set' ? setOrder(set) : format === 'tile' ? tileOrder(tile) : format === 'pixels' ? pixelOrder(pixels) : { format, ...lines, ...(format === 'png' ? { scale: Number(scale) } : {}) };
-        inTurn.begin(() => answer(api.POST('/api/sheets/{sheet}/exports', { params: { path: { sheet: page.id } }, body })));
-    };
-    const factor = Number(scale) * (96 / perInch(scene.sheet.unit));
-    const sized = Number.isFinite(factor) && factor > 0 ? `${Math.round(scene.sheet.width * factor)} × ${Math.round(scene.sheet.height * factor)} pixels` : '';
+        if (form === undefined) return;
+        if (form.quick) atOnce.mutate(form);
+        else inTurn.begin(() => answer(api.POST('/api/sheets/{sheet}/exports', { params: { path: { sheet: page.id } }, body: { format: form.name, ...asked } })));
+    }
 
     return (
         <Dialog.Root
@@ -76,9 +50,7 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                 inTurn.reset();
                 atOnce.reset();
                 setBrought(null);
-                setChosen(null);
-                setTile(null);
-                setPixels(null);
+                setAnswers({});
                 setOpen(next);
             }}
         >
@@ -94,46 +66,24 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                             begin();
                         }}
                     >
-                        <fieldset className="grid grid-flow-col auto-cols-fr gap-2">
+                        <fieldset className="grid min-h-11 grid-cols-5 gap-2">
                             <legend className="sr-only">Form of the file</legend>
-                            {FORMATS.filter((one) => (one.value !== 'tile' || patterns.length > 0) && (one.value !== 'pixels' || painted.length > 0)).map((one) => (
-                                <label key={one.value} className={`rounded border px-3 py-2.5 text-center font-medium ${format === one.value ? 'border-amber bg-honey' : 'border-rule bg-card hover:border-amber'} has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-ink`}>
-                                    <input type="radio" className="sr-only" name="format" checked={format === one.value} onChange={() => setFormat(one.value)} />
-                                    {one.name}
+                            {forms.map(({ name, label }) => (
+                                <label key={name} className={`rounded border px-2 py-2.5 text-center font-medium ${form?.name === name ? 'border-amber bg-honey' : 'border-rule bg-card hover:border-amber'} has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-ink`}>
+                                    <input type="radio" className="sr-only" name="format" checked={form?.name === name} onChange={() => choose(name)} />
+                                    {label}
                                 </label>
                             ))}
                         </fieldset>
-                        <p className="font-serif text-[16px] leading-snug text-slate italic">{FORMATS.find((one) => one.value === format)?.says}</p>
-                        {format === 'set' && <SetOptions choice={set} chapters={chapters} onChange={setChosen} />}
-                        {format === 'tile' && <TileOptions sheet={page.id} revision={page.revision} unit={scene.sheet.unit} choice={tile} patterns={patterns} onChange={setTile} />}
-                        {format === 'pixels' && <PixelOptions choice={pixels} painted={painted} onChange={setPixels} />}
-                        <div className={format === 'set' || format === 'tile' || format === 'pixels' ? 'hidden' : 'flex min-h-9 items-center gap-6'}>
-                            {format === 'png' && (
-                                <label className="flex items-center gap-2">
-                                    Scale
-                                    <input className="boxed w-20 tabular-nums" inputMode="decimal" value={scale} onChange={(event) => setScale(event.target.value)} />
-                                    <span className="text-slate tabular-nums">{sized}</span>
-                                </label>
-                            )}
-                            {format === 'json' && hasPictures && (
-                                <label className="flex items-center gap-2">
-                                    <input type="checkbox" className="size-4 accent-ink" checked={packed} onChange={() => setPacked(!packed)} />
-                                    With its pictures, in one zip
-                                </label>
-                            )}
-                            {format !== 'json' && (
-                                <label className="flex items-center gap-2">
-                                    Show
-                                    <select className="boxed" aria-label="What the file shows" value={shown} onChange={(event) => setShown(event.target.value as typeof shown)}>
-                                        {SHOWN.map(([value, name]) => (
-                                            <option key={value} value={value}>
-                                                {name}
-                                            </option>
-                                        ))}
-                                    </select>
-                                </label>
-                            )}
-                        </div>
+                        <p className="min-h-[22px] font-serif text-[16px] leading-snug text-slate italic">{form?.says}</p>
+                        {form !== undefined && form.options.length > 0 && (
+                            <div className="flex flex-wrap items-center gap-x-6 gap-y-3">
+                                {asking(form, options).map((field) => (
+                                    <OptionField key={`${form.name} ${field.name}`} field={field} value={options[field.name]} onChange={(value) => put({ [field.name]: value })} />
+                                ))}
+                            </div>
+                        )}
+                        {!told.estimate.isError && <Told told={[...(told.estimate.data?.told ?? []), ...(told.proof.data?.told ?? [])]} instead={told.estimate.data?.instead ?? []} onTake={put} />}
                         <Unsaid scene={scene} />
                         {error !== null && (
                             <p role="alert" className="rounded bg-blush px-3 py-2 text-brick">
@@ -147,23 +97,13 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                             </p>
                         )}
                         <div className="flex items-center gap-2 border-t border-hairline pt-4">
-                            <label className="quiet -ml-2.5 cursor-pointer text-umber has-focus-visible:outline-2 has-focus-visible:outline-ink">
-                                Bring in a plan
-                                <input
-                                    type="file"
-                                    accept=".json,application/json,.zip,application/zip"
-                                    className="sr-only"
-                                    onChange={(event) => {
-                                        const file = event.target.files?.[0];
-                                        event.target.value = '';
-                                        if (file === undefined) return;
-                                        void planText(file).then(bring).then((problem) => {
-                                            setBrought(problem === null ? null : problem.status === 413 ? 'A plan can have at most 5 MB.' : problem.message);
-                                            if (problem === null) setOpen(false);
-                                        }).catch((fault: unknown) => setBrought(fault instanceof Error ? fault.message : 'The file could not be read.'));
-                                    }}
-                                />
-                            </label>
+                            <BringPlan
+                                bring={bring}
+                                onBrought={(refused) => {
+                                    setBrought(refused);
+                                    if (refused === null) setOpen(false);
+                                }}
+                            />
                             <span className="flex-1" />
                             {inTurn.isMaking ? (
                                 <button className="quiet" type="button" onClick={inTurn.giveUp}>
@@ -174,7 +114,7 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                                     Leave
                                 </Dialog.Close>
                             )}
-                            <button className="solid" disabled={isMaking}>
+                            <button className="solid" disabled={isMaking || form === undefined}>
                                 {isMaking ? 'Making it …' : 'Save the file'}
                             </button>
                         </div>
@@ -182,6 +122,48 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                 </Dialog.Content>
             </Dialog.Portal>
         </Dialog.Root>
+    );
+}
+
+/** What the file will be, and options that would do better. */
+function Told({ told, instead, onTake }: { told: string[]; instead: { label: string; options: Options }[]; onTake: (options: Options) => void }) {
+    if (told.length === 0) return null;
+    return (
+        <p className="text-[13px] leading-snug text-slate tabular-nums">
+            {told[0]}
+            {instead.map(({ label, options }) => (
+                <button key={label} type="button" className="mr-1 ml-1.5 font-medium whitespace-nowrap text-umber underline" onClick={() => onTake(options)}>
+                    {label}
+                </button>
+            ))}
+            {told.slice(1).map((sentence) => (
+                <span key={sentence} className="block">
+                    {sentence}
+                </span>
+            ))}
+        </p>
+    );
+}
+
+function BringPlan({ bring, onBrought }: { bring: (plan: string) => Promise<Problem | null>; onBrought: (refused: string | null) => void }) {
+    async function take(file: File): Promise<string | null> {
+        const problem = await bring(await planText(file));
+        return problem === null ? null : problem.status === 413 ? 'A plan can have at most 5 MB.' : problem.message;
+    }
+    return (
+        <label className="quiet -ml-2.5 cursor-pointer text-umber has-focus-visible:outline-2 has-focus-visible:outline-ink">
+            Bring in a plan
+            <input
+                type="file"
+                accept=".json,application/json,.zip,application/zip"
+                className="sr-only"
+                onChange={(event) => {
+                    const file = event.target.files?.[0];
+                    event.target.value = '';
+                    if (file !== undefined) void take(file).then(onBrought, (fault: unknown) => onBrought(fault instanceof Error ? fault.message : 'The file could not be read.'));
+                }}
+            />
+        </label>
     );
 }
 
@@ -195,6 +177,11 @@ function Unsaid({ scene }: { scene: Scene }) {
             {rest.length === 0 ? `${first.slice(0, 1).toUpperCase()}${first.slice(1)} was` : `${bare.length} parts were`} given no look yet: black in the file.
         </p>
     );
+}
+
+/** Options as an address has them. */
+function texts(options: Options): Record<string, string> {
+    return Object.fromEntries(Object.entries(options).map(([name, value]) => [name, String(value)]));
 }
 
 /** What of the answers was wrong. */

@@ -1,7 +1,8 @@
 import { useState } from 'react';
+import { save } from '../../../files/save';
 import { problemText } from '../../model/problem';
 import { useSheet } from '../../state/sheet';
-import { coloursIn, coloursOfPixels, named, tokensOf } from '../../model/palette/tokens';
+import { coloursIn, coloursOfPixels, named } from '../../model/palette/tokens';
 
 /** Colours that come in at once. */
 const MOST = 64;
@@ -27,6 +28,14 @@ export function PaletteFiles() {
         }
     }
 
+    async function keep(form: 'tokens' | 'strip'): Promise<void> {
+        try {
+            await save(`/api/sheets/${page.id}/file?format=${form}`, form);
+        } catch (fault) {
+            say(fault instanceof Error ? fault.message : 'The palette could not be saved.');
+        }
+    }
+
     return (
         <div className="flex flex-col gap-1 text-[12.5px]">
             <div className="flex flex-wrap gap-x-3 gap-y-1 font-medium text-umber">
@@ -44,10 +53,10 @@ export function PaletteFiles() {
                         }}
                     />
                 </label>
-                <button className="hover:underline disabled:text-slate disabled:no-underline" disabled={isEmpty} onClick={() => keep(new Blob([tokensOf(palette)], { type: 'application/json' }), 'palette.tokens.json')}>
+                <button className="hover:underline disabled:text-slate disabled:no-underline" disabled={isEmpty} onClick={() => void keep('tokens')}>
                     As tokens
                 </button>
-                <button className="hover:underline disabled:text-slate disabled:no-underline" disabled={isEmpty} onClick={() => void stripOf(Object.values(palette)).then((strip) => keep(strip, 'palette.png'))}>
+                <button className="hover:underline disabled:text-slate disabled:no-underline" disabled={isEmpty} onClick={() => void keep('strip')}>
                     As a strip
                 </button>
             </div>
@@ -66,23 +75,4 @@ async function pixelsOf(file: File): Promise<string[]> {
     const context = canvas.getContext('2d');
     context?.drawImage(bitmap, 0, 0);
     return coloursOfPixels(context?.getImageData(0, 0, bitmap.width, bitmap.height).data ?? [], MOST);
-}
-
-function stripOf(colours: string[]): Promise<Blob> {
-    const canvas = new OffscreenCanvas(colours.length, 1);
-    const context = canvas.getContext('2d');
-    colours.forEach((colour, at) => {
-        if (context === null) return;
-        context.fillStyle = colour;
-        context.fillRect(at, 0, 1, 1);
-    });
-    return canvas.convertToBlob({ type: 'image/png' });
-}
-
-function keep(file: Blob, name: string): void {
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(file);
-    link.download = name;
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(link.href), 1000);
 }

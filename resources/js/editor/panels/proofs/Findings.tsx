@@ -106,7 +106,7 @@ function One({ finding }: { finding: Finding }) {
 function Limits() {
     const { scene } = useSheet();
     return (
-        <p className="border-t border-hairline pt-2 font-serif text-[14px] leading-[1.6] text-slate">
+        <p className="border-t border-hairline pt-2 font-serif text-[14px] leading-[26px] text-slate">
             <LiveProperties pieces={scene.said.checks} />
         </p>
     );

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sternbild\Core\Handing;
+
+use Sternbild\Core\Format\MovingPicture;
+use Sternbild\Core\Format\PixelPicture;
+use Sternbild\Core\Plan\Kind\Pixel\FramesKind;
+
+/** The frames on a grid: moving, or all of them in one picture with a file that says where each lies. */
+final class FramesForm extends PaintedForm
+{
+    public function name(): string
+    {
+        return 'frames';
+    }
+
+    public function label(): string
+    {
+        return 'Frames';
+    }
+
+    public function says(): string
+    {
+        return 'Painted frames: as a moving picture, or all in one with a file that says where each lies.';
+    }
+
+    public function rank(): int
+    {
+        return 7;
+    }
+
+    public function ending(array $asked): string
+    {
+        return ['apng' => 'png', 'sheet' => 'zip'][self::form($asked)] ?? self::form($asked);
+    }
+
+    public function estimate(Handed $of, array $asked): Estimate
+    {
+        $told = parent::estimate($of, $asked)->told;
+
+        return new Estimate([str_replace(' pixels,', ' pixels in all frames,', implode(' ', $told))]);
+    }
+
+    public function write(Handed $of, array $asked, string $path, Meanwhile $meanwhile): void
+    {
+        [$whole, $frames, $pictures] = PixelPicture::frames($of->scene(), self::id($asked));
+        $scale = self::scale($asked);
+        if (self::form($asked) !== 'sheet') {
+            file_put_contents($path, match (self::form($asked)) {
+                'svg' => $whole->svg($scale),
+                'png' => $whole->png($scale),
+                default => MovingPicture::apng($pictures, $scale, $frames->ms),
+            });
+
+            return;
+        }
+        $zip = Archive::begun($path);
+        $zip->addFromString("$of->name.png", $whole->png($scale));
+        $zip->addFromString("$of->name.json", MovingPicture::json($frames, $whole, "$of->name.png", $scale));
+        Archive::ended($zip);
+    }
+
+    protected static function painted(Handed $of): array
+    {
+        $frames = [];
+        $scene = $of->scene();
+        foreach ($scene->plan->steps as $id => $step) {
+            if ($step->kind instanceof FramesKind && isset($scene->known[$id])) {
+                $frames[$id] = $scene->labels[$id];
+            }
+        }
+
+        return $frames;
+    }
+
+    protected static function forms(): array
+    {
+        return ['apng' => 'Moving PNG', 'sheet' => 'PNG and JSON', 'png' => 'PNG', 'svg' => 'SVG'];
+    }
+
+    protected static function picture(Handed $of, string $id): PixelPicture
+    {
+        return PixelPicture::frames($of->scene(), $id)[0];
+    }
+}
