@@ -7,6 +7,7 @@ use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\View\SceneView;
+use Sternbild\Desk\Desk;
 
 /** A sheet as the editor gets it. */
 final readonly class SheetPages
@@ -60,7 +61,7 @@ final readonly class SheetPages
             'redo' => $this->book->following($sheet)?->label,
             'plan' => $plan,
             'written' => array_map(static fn (string $hash): int|string => $known[$hash] ?? $hash, $written),
-            'scene' => SceneView::describe($scene, $has),
+            'scene' => SceneView::describe($scene, $has, asking: new Desk),
         ];
     }
 }

@@ -87,9 +87,9 @@ install_dependencies() {
     say "Checking Composer packages"
     COMPOSER_ALLOW_SUPERUSER=1 once_for composer "$(hash_of composer.json core/composer.json)" composer install --no-interaction --no-progress
     # Some archives, and some checkouts, have files that only their owner may read; started by root, the server is another user.
-    [ "$(id -u)" -ne 0 ] || chmod -R a+rX app artisan bin bootstrap compat composer.json config core database public resources routes scanner vendor
+    [ "$(id -u)" -ne 0 ] || chmod -R a+rX app artisan bin bootstrap compat composer.json config core database desk public resources routes scanner vendor
     # Which classes there are hangs on the tree, not only on composer.json.
-    COMPOSER_ALLOW_SUPERUSER=1 once_for autoload "$(find app core/src core/tests scanner tests compat database -name '*.php' | sort | sha256sum | cut -d' ' -f1)" composer dump-autoload --optimize --no-interaction
+    COMPOSER_ALLOW_SUPERUSER=1 once_for autoload "$(find app core/src core/tests desk scanner tests compat database -name '*.php' | sort | sha256sum | cut -d' ' -f1)" composer dump-autoload --optimize --no-interaction
     say "Checking npm packages"
     # Not "npm ci": the package source lacks some binaries for other systems, which the lock file then lacks, too.
     PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 once_for npm "$(hash_of package-lock.json)" npm install --no-save --no-audit --no-fund

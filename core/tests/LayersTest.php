@@ -16,7 +16,7 @@ final class LayersTest extends TestCase
         foreach (self::files() as $file) {
             $seen++;
             $code = (string) file_get_contents($file);
-            self::assertDoesNotMatchRegularExpression('/Illuminate|\bApp\\\\|\bapp\/|\bPDO\b|pgsql|\bDB::/', $code, $file);
+            self::assertDoesNotMatchRegularExpression('/Illuminate|\bDesk\\\\|\bApp\\\\|\bapp\/|\bPDO\b|pgsql|\bDB::/', $code, $file);
         }
         self::assertGreaterThan(40, $seen);
     }

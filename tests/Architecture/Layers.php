@@ -70,8 +70,16 @@ final class Layers
     public function the_core_names_neither_the_application_nor_the_framework(): Rule
     {
         return PHPat::rule()->classes(Selector::inNamespace('Sternbild\Core'))
-            ->shouldNot()->dependOn()->classes(Selector::inNamespace('App'), Selector::inNamespace('Illuminate'), Selector::classname('PDO'))
+            ->shouldNot()->dependOn()->classes(Selector::inNamespace('Sternbild\Desk'), Selector::inNamespace('App'), Selector::inNamespace('Illuminate'), Selector::classname('PDO'))
             ->because('the core computes, and is tested on its own');
+    }
+
+    #[TestRule]
+    public function the_desk_names_the_core_alone(): Rule
+    {
+        return PHPat::rule()->classes(Selector::inNamespace('Sternbild\Desk'))
+            ->shouldNot()->dependOn()->classes(Selector::inNamespace('App'), Selector::inNamespace('Illuminate'), Selector::classname('PDO'))
+            ->because('it says what a screen needs to know of kinds, whichever screen that is');
     }
 
     /**

@@ -24,6 +24,7 @@ use Sternbild\Core\Handing\Handed;
 use Sternbild\Core\Handing\Unwatched;
 use Sternbild\Core\Handing\WrongOptions;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Desk\Desk;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -56,7 +57,7 @@ final readonly class ExportController
         $handed = $this->handed($sheet, $person);
         $forms = array_filter(Forms::all(), static fn (FileForm $form): bool => $form->suits($handed));
 
-        return new JsonResponse(['forms' => array_map(static fn (FileForm $form): array => $form->describe($handed), array_values($forms))]);
+        return new JsonResponse(['forms' => array_map(static fn (FileForm $form): array => Desk::form($form, $handed), array_values($forms))]);
     }
 
     /**

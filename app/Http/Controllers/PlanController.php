@@ -15,11 +15,13 @@ use App\Sheets\SheetPages;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\SheetProperties;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\View\Constructions;
 use Sternbild\Core\View\SceneView;
+use Sternbild\Desk\Desk;
 
 /** Changes to the plan of a sheet. */
 final readonly class PlanController
@@ -30,7 +32,7 @@ final readonly class PlanController
 
     public function kinds(Kinds $kinds): JsonResponse
     {
-        return new JsonResponse(['kinds' => $kinds->describe(), 'sheet' => SheetProperties::describe()]);
+        return new JsonResponse(['kinds' => Desk::describe($kinds), 'sheet' => array_map(static fn (Field $field): array => Desk::field($field), SheetProperties::fields())]);
     }
 
     public function constructions(Constructions $constructions): JsonResponse
@@ -61,7 +63,7 @@ final readonly class PlanController
     {
         [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $request->operations(), Budget::small());
 
-        return new JsonResponse(['scene' => SceneView::describe($scene, $request->known(), $request->handles()), 'added' => $edit->added()]);
+        return new JsonResponse(['scene' => SceneView::describe($scene, $request->known(), $request->handles(), new Desk), 'added' => $edit->added()]);
     }
 
     /** @throws Unusable */

@@ -136,13 +136,4 @@ abstract class FileForm
     {
         return self::TYPES[$ending] ?? 'application/octet-stream';
     }
-
-    /** @return array<string, mixed> what a dialog has to know to ask for it */
-    final public function describe(Handed $of): array
-    {
-        return [
-            'name' => $this->name(), 'label' => $this->label(), 'says' => $this->says(), 'quick' => $this->isQuick(), 'proved' => $this->isProved(), 'proposed' => (object) $this->proposed($of),
-            'options' => array_map(static fn (Field $field): array => $field->describe(), $this->options($of)),
-        ];
-    }
 }

@@ -110,15 +110,6 @@ abstract class Field
         return null;
     }
 
-    /** In one line what it is, and how it is given. */
-    final public function says(): string
-    {
-        return ucfirst($this->label).': '.$this->given().'.';
-    }
-
-    /** How it is given: `a colour of the palette`. */
-    abstract protected function given(): string;
-
     /** @return array<string, mixed> what else the interface has to know to edit it */
     public function traits(): array
     {
@@ -136,7 +127,6 @@ abstract class Field
             'default' => $this->default,
             'when' => $this->when,
             'handle' => $this->handle() === 'seats' ? 'places' : $this->handle(),
-            'says' => $this->says(),
             ...$this->traits(),
         ];
     }

@@ -10,7 +10,7 @@ use Sternbild\Core\Result\Role;
 /**
  * One sort of step: its parameters, its sentence, its computation. An attribute says what it is called; Kinds registers it.
  *
- * A kind also declares how the interface offers it; the interface has no code of its own for any kind.
+ * How a screen offers it stands beside the core, in `desk/`; the interface has no code of its own for any kind.
  */
 abstract class Kind
 {
@@ -43,28 +43,6 @@ abstract class Kind
 
     /** @return list<Field> */
     abstract public function fields(): array;
-
-    /** @var list<string>|null */
-    private ?array $askedFor = null;
-
-    /** @return list<string> the fields that at least half of the ways of making a step ask for, but those whose usual value is seen */
-    final public function askedFor(): array
-    {
-        if ($this->askedFor === null) {
-            $asking = array_filter(array_map(static fn (Offer $offer): array => $offer->asks, $this->offers()));
-            $counts = array_count_values(array_merge(...array_values($asking)));
-            $asked = array_map(strval(...), array_keys(array_filter($counts, static fn (int $count): bool => 2 * $count >= count($asking))));
-            $this->askedFor = array_values(array_diff($asked, $this->seen()));
-        }
-
-        return $this->askedFor;
-    }
-
-    /** @return list<string> fields that need no words as long as they are as usual: it is seen on the sheet */
-    protected function seen(): array
-    {
-        return $this->presentation();
-    }
 
     /**
      * The sentence: plain words, `{field}` for a parameter, `[…]` for what is left out while its parameters are not given,
@@ -195,16 +173,6 @@ abstract class Kind
 
     /** @return list<string> of a grid what the coordinates of an intersection's address count */
     public function pointWords(): array
-    {
-        return [];
-    }
-
-    /**
-     * How the interface offers to make such a step.
-     *
-     * @return list<Offer>
-     */
-    public function offers(): array
     {
         return [];
     }

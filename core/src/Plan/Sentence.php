@@ -10,10 +10,11 @@ final class Sentence
     /**
      * @param  array<string, string>  $labels  of the steps
      * @param  array<string, float>  $numbers  what the step's numbers came to, where it has a result
+     * @param  Asking|null  $asking  what is asked for before a step is made; null where that does not matter
      * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}>
      *                                                                                                                `optional` pieces are left out while nothing of theirs is `said`; what is `usual` is said though the plan does not say it
      */
-    public static function pieces(Step $step, Plan $plan, array $labels, array $numbers): array
+    public static function pieces(Step $step, Plan $plan, array $labels, array $numbers, ?Asking $asking = null): array
     {
         $fields = [];
         foreach ($step->kind->fields() as $field) {
@@ -24,7 +25,7 @@ final class Sentence
             $template = mb_strtolower(mb_substr($template, 0, 1)).mb_substr($template, 1);
         }
 
-        return self::filled($template, $fields, $step->raw(...), $plan, $labels, $numbers, static fn (string $name): bool => self::staysSaid($fields[$name] ?? null, $step));
+        return self::filled($template, $fields, $step->raw(...), $plan, $labels, $numbers, $asking === null ? null : static fn (string $name): bool => self::staysSaid($fields[$name] ?? null, $step, $asking));
     }
 
     /**
@@ -61,10 +62,10 @@ final class Sentence
     }
 
     /** Numbers and choices that are asked for before the step is made are found again in its sentence, also where they are what they usually are. */
-    private static function staysSaid(?Field $field, Step $step): bool
+    private static function staysSaid(?Field $field, Step $step, Asking $asking): bool
     {
         return $field !== null && $field->default !== null && in_array($field->type(), ['number', 'pair', 'choice', 'switch'], true)
-            && in_array($field->name, $step->kind->askedFor(), true) && $field->means($step);
+            && in_array($field->name, $asking->askedFor($step->kind), true) && $field->means($step);
     }
 
     /**

@@ -15,6 +15,7 @@ use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Pixel\PlacedPicture;
+use Sternbild\Core\Plan\Asking;
 use Sternbild\Core\Plan\CellDomain;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Kind\Pixel\FramesKind;
@@ -50,7 +51,7 @@ final readonly class SceneView
     /** @var array<string, array{Part, string}> what is drawn of painted cells that others were painted over, and what tells it from the whole */
     private array $left;
 
-    private function __construct(private Scene $scene)
+    private function __construct(private Scene $scene, private ?Asking $asking)
     {
         $left = [];
         foreach ($scene->drawing as $drawn) {
@@ -72,11 +73,12 @@ final readonly class SceneView
      *
      * @param  array<array-key, mixed>  $has  hashes of what the receiver has
      * @param  array<array-key, mixed>|null  $handles  ids of the steps whose handles are wanted; null for all
+     * @param  Asking|null  $asking  what of steps is asked for, and said though it is as usual
      * @return array<string, mixed>
      */
-    public static function describe(Scene $scene, array $has, ?array $handles = null): array
+    public static function describe(Scene $scene, array $has, ?array $handles = null, ?Asking $asking = null): array
     {
-        return (new self($scene))->view(array_flip(array_filter($has, is_string(...))), $handles === null ? null : array_flip(array_filter($handles, is_string(...))));
+        return (new self($scene, $asking))->view(array_flip(array_filter($has, is_string(...))), $handles === null ? null : array_flip(array_filter($handles, is_string(...))));
     }
 
     /**
@@ -238,7 +240,7 @@ final readonly class SceneView
             ...($cell === null ? [] : ['cell' => $cell->describe()]),
             ...($known?->result instanceof Part && ($known->result->painted->runs ?? []) !== [] ? ['runs' => array_slice($known->result->painted->runs ?? [], 0, self::MOST_RUNS)] : []),
             ...($frames === null ? [] : ['frames' => ['on' => $step->raw('on'), 'size' => [$frames->wide, $frames->high], 'corners' => $frames->corners(), 'most' => $frames->most(), 'ms' => $frames->ms]]),
-            'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : [...$known->numbers, ...($known->result instanceof Measurement || $known->result instanceof Guide ? $known->result->quantities() : [])]),
+            'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : [...$known->numbers, ...($known->result instanceof Measurement || $known->result instanceof Guide ? $known->result->quantities() : [])], $this->asking),
         ];
     }
 

@@ -6,16 +6,9 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Grid\Grid;
-use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Plan\Edit\PlanEdit;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Kind\Kinds;
-use Sternbild\Core\Plan\Kind\Part\SvgKind;
-use Sternbild\Core\Plan\Offer;
-use Sternbild\Core\Tests\Sample;
 
 /** What every kind of step declares about itself has to hold, whichever kinds there are. */
 final class KindsTest extends TestCase
@@ -28,89 +21,11 @@ final class KindsTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{Kind, Offer}> */
-    public static function groundOffers(): iterable
-    {
-        foreach (Kinds::all()->list() as $kind) {
-            foreach ($kind->offers() as $offer) {
-                // What asks for a file comes with none.
-                if ($offer->from === 'ground' && array_filter($kind->fields(), static fn (Field $field): bool => $field->type() === 'source') === []) {
-                    yield $offer->label => [$kind, $offer];
-                }
-            }
-        }
-    }
-
     #[DataProvider('kinds')]
-    public function test_offers_ask_for_take_and_replace_fields_that_there_are(Kind $kind): void
+    public function test_its_fields_have_names_of_their_own_and_what_only_shows_it_is_among_them(Kind $kind): void
     {
         $names = array_map(static fn (Field $field): string => $field->name, $kind->fields());
         self::assertSame($names, array_unique($names));
-        foreach ($kind->offers() as $offer) {
-            self::assertSame([], array_diff([...$offer->asks, ...explode('+', $offer->takes ?? $names[0]), ...array_filter([$offer->replaces])], $names));
-            $outer = array_map(static fn (string $name): string => explode('.', $name)[0], $names);
-            self::assertSame([], array_diff(array_keys($offer->preset), [...$outer, 'hidden']));
-        }
         self::assertSame([], array_diff($kind->presentation(), $names));
-    }
-
-    public function test_offers_that_stand_side_by_side_have_keys_of_their_own(): void
-    {
-        $taken = [];
-        foreach (Kinds::all()->list() as $kind) {
-            foreach ($kind->offers() as $offer) {
-                foreach (range($offer->least, min($offer->most, 12)) as $picked) {
-                    foreach ($offer->fromCells && $picked === 1 ? [$offer->from, 'cells'] : [$offer->from] as $from) {
-                        // With cells picked, two and three add to a part and take from it.
-                        $place = "{$from}, $picked picked: {$offer->family->value} {$offer->key}";
-                        self::assertArrayNotHasKey($place, $taken, "{$kind->name()} {$offer->label}");
-                        $taken[$place] = true;
-                        self::assertFalse($from === 'cells' && $offer->family === Family::Make && in_array($offer->key, [2, 3], true));
-                    }
-                }
-            }
-        }
-        self::assertGreaterThan(100, count($taken));
-    }
-
-    #[DataProvider('kinds')]
-    public function test_every_offer_is_found_by_five_everyday_words(Kind $kind): void
-    {
-        // Only what comes by files is offered nowhere.
-        self::assertSame($kind instanceof SvgKind, $kind->offers() === []);
-        foreach ($kind->offers() as $offer) {
-            $words = $offer->describe()['words'];
-            self::assertIsArray($words);
-            self::assertGreaterThanOrEqual(5, count(array_unique($words)), $offer->label);
-            self::assertNotContains('', $words);
-        }
-    }
-
-    #[DataProvider('groundOffers')]
-    public function test_what_is_offered_for_the_ground_can_be_laid_as_it_is_on_any_sheet(Kind $kind, Offer $offer): void
-    {
-        foreach ([[800, 800, 'px'], [210, 297, 'mm'], [1600, 900, 'px'], [32, 32, 'px'], [0.5, 3, 'in']] as [$width, $height, $unit]) {
-            $plan = [...Sample::plan([]), 'sheet' => ['width' => $width, 'height' => $height, 'unit' => $unit]];
-            // What the interface works out before it is asked for.
-            $pixel = max(1, floor(min($width, $height) / 32));
-            $filled = ['{pixel}' => $pixel, '{pixels across}' => max(1, floor($width / $pixel)), '{pixels down}' => max(1, floor($height / $pixel))];
-            $preset = array_map(static fn (mixed $value): mixed => is_string($value) ? $filled[$value] ?? $value : $value, $offer->preset);
-            $edit = PlanEdit::apply($plan, [['op' => 'add', 'step' => ['kind' => $kind->name(), ...$preset]]], Kinds::all());
-            $scene = Sample::scene($edit->plan());
-            self::assertSame([], $scene->findings, "$width × $height $unit");
-            $laid = array_values($scene->known)[0]->result;
-            self::assertGreaterThan(1, $laid instanceof Grid ? $laid->cellCount() : count($laid instanceof Guide ? $laid->runs : []));
-        }
-    }
-
-    #[DataProvider('groundOffers')]
-    public function test_every_required_parameter_of_a_grid_stands_in_its_sentence(Kind $kind, Offer $offer): void
-    {
-        $step = Sample::scene(Sample::plan([['id' => 'g1', 'kind' => $kind->name(), ...$offer->preset]]))->plan->steps['g1'];
-        preg_match_all('/\{([a-z.]+)\}/', $kind->sentence($step), $said);
-        $names = array_map(static fn (Field $field): string => $field->name, $kind->fields());
-        $required = array_map(static fn (Field $field): string => $field->name, array_filter($kind->fields(), static fn (Field $field): bool => $field->required));
-        self::assertSame([], array_diff($said[1], $names));
-        self::assertSame([], array_diff($required, $said[1]));
     }
 }

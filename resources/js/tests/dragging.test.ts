@@ -12,7 +12,7 @@ const kinds = describedKinds();
 type Steps = { id: string; kind: string; [field: string]: unknown }[];
 
 function desk(steps: Steps) {
-    const given = asked<{ scene: Schemas['Scene']; places: Schemas['SnapPlaces'] }>(`${EVALUATED} return ["scene" => Sternbild\\Core\\View\\SceneView::describe($scene, []), "places" => $scene->snapPlaces([])];`, { plan: planOf(steps) });
+    const given = asked<{ scene: Schemas['Scene']; places: Schemas['SnapPlaces'] }>(`${EVALUATED} return ["scene" => Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk), "places" => $scene->snapPlaces([])];`, { plan: planOf(steps) });
     const scene = new Answers().scene(given.scene, 'page');
     const index = indexOf({ revision: 1, scene }, given.places.groups.flatMap((hash) => given.places.known[hash] ?? []), given.places);
     const plan = { steps } as unknown as Plan;

@@ -25,7 +25,7 @@ function grid(label: string, width = 800, height = 800) {
         laid: (answers: Record<string, unknown>) => {
             const [operation] = verb.operations(answers);
             const step = operation?.op === 'add' ? { id: 'g1', ...operation.step } : {};
-            const code = `${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, []);`;
+            const code = `${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`;
             const told = new Answers().scene(asked<Schemas['Scene']>(code, { plan: plan([step], { sheet: { ...sheet, unit: 'px', background: null } }) }), 'page');
             const shape = gridShape(told.steps[0]?.geometry);
             return { step, findings: told.findings.length, cells: shape?.count, box: shape?.bounds().map((one) => Math.round(one * 1000) / 1000) };

@@ -14,7 +14,7 @@ import { describedKinds } from './kinds';
 const kinds = describedKinds();
 
 function benchOf(steps: Record<string, unknown>[], mode: PickMode = 'parts'): Bench {
-    const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, []);`, { plan: plan(steps) }), 'page');
+    const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`, { plan: plan(steps) }), 'page');
     const picking = new Picking();
     picking.setMode(mode);
     return { scene, page: { plan: plan(steps) } as unknown as SheetPage, kinds, picking, pick: picking.get(), selected: null, colour: null };

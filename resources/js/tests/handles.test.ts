@@ -25,7 +25,7 @@ const plan = (said: Record<string, unknown>) => ({ steps: [{ id: 's1', ...said }
 
 /** The steps of a plan as the core describes them, with their kinds. */
 function described(steps: Record<string, unknown>[]): { plan: Plan; of: (id: string) => { step: Step; grips: Handles; kind: Kind | undefined; handles: Handle[] } } {
-    const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, []);`, { plan: planOf(steps) }), 'page');
+    const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`, { plan: planOf(steps) }), 'page');
     return {
         plan: { steps } as unknown as Plan,
         of: (id) => {

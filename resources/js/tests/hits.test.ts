@@ -17,7 +17,7 @@ const STEPS = [
     { id: 'c1', kind: 'guide.line', through: [[0, 700], [800, 700]] },
 ];
 
-const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, []);`, { plan: plan(STEPS) }), 'page');
+const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`, { plan: plan(STEPS) }), 'page');
 /** Takes a place to be in whatever the boxes let through. */
 const inside = { isPointInPath: () => true, isPointInStroke: () => true, lineWidth: 1 } as unknown as CanvasRenderingContext2D;
 const nowhere = { isPointInPath: () => false, isPointInStroke: () => false, lineWidth: 1 } as unknown as CanvasRenderingContext2D;

@@ -25,7 +25,7 @@ const STEPS = [
     { id: 't1', kind: 'turn', of: ['p2'], about: [400, 400], angle: 30 },
 ];
 const written = plan(STEPS);
-const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, []);`, { plan: written }), 'page');
+const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`, { plan: written }), 'page');
 
 function place(refused: Problem | null = null) {
     const commit = vi.fn(() => Promise.resolve(refused));

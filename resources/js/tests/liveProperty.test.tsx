@@ -15,7 +15,7 @@ const disc = { id: 'p1', kind: 'part.circle', center: [400, 400], radius: 90 };
 function said(steps: Record<string, unknown>[], sheet: Record<string, unknown> = {}): { said: SheetSentences; properties: Field[] } {
     const given = plan(steps);
     return asked(
-        `${EVALUATED} return ["said" => Sternbild\\Core\\Plan\\Reading\\SheetProperties::sentences($plan), "properties" => Sternbild\\Core\\Plan\\Reading\\SheetProperties::describe()];`,
+        `${EVALUATED} return ["said" => Sternbild\\Core\\Plan\\Reading\\SheetProperties::sentences($plan), "properties" => array_map(fn ($field) => Sternbild\\Desk\\Desk::field($field), Sternbild\\Core\\Plan\\Reading\\SheetProperties::fields())];`,
         { plan: { ...given, sheet: { ...(given['sheet'] as object), ...sheet } } },
     );
 }

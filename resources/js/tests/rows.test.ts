@@ -24,7 +24,7 @@ const STEPS = [
 const CHAPTERS = [{ name: 'Wing', from: 'p1' }, { name: 'Colour', from: 's1' }];
 
 function scene(chapters: object[] = CHAPTERS): Scene {
-    return new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, []);`, { plan: plan(STEPS, { chapters }) }), 'page');
+    return new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`, { plan: plan(STEPS, { chapters }) }), 'page');
 }
 
 const wing = scene();

@@ -45,7 +45,7 @@ beforeAll(() => {
     given = asked<Given>(
         `${EVALUATED}
         $snapper = $scene->snapper();
-        return ["scene" => Sternbild\\Core\\View\\SceneView::describe($scene, []), "places" => $scene->snapPlaces([]), "answers" => array_map(static function ($at) use ($snapper) {
+        return ["scene" => Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk), "places" => $scene->snapPlaces([]), "answers" => array_map(static function ($at) use ($snapper) {
             $found = $snapper->near(new Sternbild\\Core\\Geometry\\Vec($at[0], $at[1]), ${REACH}, Sternbild\\Core\\Snap\\Snapper::KINDS);
             return ["winner" => $found[0] ?? null, "why" => Sternbild\\Core\\Snap\\Snapper::why($found)];
         }, $given["at"])];`,

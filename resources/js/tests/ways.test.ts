@@ -6,7 +6,7 @@ import type { Bench } from '../editor/model/verbs/verb';
 import { besideIt, closing, turnOnLattice } from '../editor/model/verbs/ways';
 import { asked, EVALUATED, plan } from './core';
 
-const shown = (steps: Record<string, unknown>[]) => new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, []);`, { plan: plan(steps) }), 'page');
+const shown = (steps: Record<string, unknown>[]) => new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`, { plan: plan(steps) }), 'page');
 const bench = (steps: Record<string, unknown>[], parts: string[]): Bench => ({ scene: shown(steps), page: { plan: plan(steps) }, pick: { mode: 'parts', parts } }) as unknown as Bench;
 
 const outline = (id: string, points: (number | string)[][]) => ({ id, kind: 'part.outline', points });

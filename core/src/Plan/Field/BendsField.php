@@ -104,11 +104,6 @@ final class BendsField extends Field
         }, range(1, $lot->whole(1, 5)));
     }
 
-    protected function given(): string
-    {
-        return 'how each way is bent; pull its middle on the sheet';
-    }
-
     public function schema(): array
     {
         $one = static fn (string $name, array $schema): array => ['type' => 'object', 'required' => [$name], 'additionalProperties' => false, 'properties' => [$name => $schema]];

@@ -126,11 +126,6 @@ final class CellsField extends Field
         return $cells;
     }
 
-    protected function given(): string
-    {
-        return 'the cells that it is made of; click to pick them on the sheet';
-    }
-
     public function schema(): array
     {
         return ['type' => 'array', 'items' => ['type' => 'string', 'pattern' => Address::CELLS_PATTERN], 'maxItems' => Grid::MOST_CELLS];

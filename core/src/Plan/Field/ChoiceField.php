@@ -15,11 +15,8 @@ final class ChoiceField extends Field
 {
     /**
      * @param  non-empty-array<array-key, string>  $choices what sentences say, by what plans say
-     * @param  (\Closure(): list<array{value: string, heading: string, picture: string, text?: string, also?: array<string, mixed>}>)|null  $pictures  gives under which
-     *                                        heading a choice is shown, and its picture, SVG path data in a square of 96; a choice that is listed twice goes by
-     *                                        another text, and says what other fields are set along with it, `{w}` and `{h}` in them being how wide and high they are
      */
-    public function __construct(string $name, string $label, private readonly array $choices, ?string $default = null, private readonly ?\Closure $pictures = null)
+    public function __construct(string $name, string $label, private readonly array $choices, ?string $default = null)
     {
         parent::__construct($name, $label, false, $default);
     }
@@ -46,11 +43,6 @@ final class ChoiceField extends Field
         return $lot->one($this->words());
     }
 
-    protected function given(): string
-    {
-        return 'one of a few';
-    }
-
     public function schema(): array
     {
         return ['enum' => $this->words()];
@@ -70,10 +62,7 @@ final class ChoiceField extends Field
     public function traits(): array
     {
         $choices = [];
-        foreach ($this->pictures === null ? [] : ($this->pictures)() as $picture) {
-            $choices[] = ['text' => $this->choices[$picture['value']], ...$picture];
-        }
-        foreach ($this->pictures === null ? $this->choices : [] as $value => $text) {
+        foreach ($this->choices as $value => $text) {
             $choices[] = ['value' => (string) $value, 'text' => $text];
         }
 

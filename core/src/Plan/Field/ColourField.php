@@ -55,11 +55,6 @@ final class ColourField extends Field
         return $lot->one(['lagoon', 'ink', 'none', '#abc123', 'plum']);
     }
 
-    protected function given(): string
-    {
-        return 'a colour of the palette, or none';
-    }
-
     public function schema(): array
     {
         return ['$ref' => '#/$defs/colour'];

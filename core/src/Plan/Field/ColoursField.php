@@ -52,11 +52,6 @@ final class ColoursField extends Field
         return ['lagoon', $lot->one(['ink', 'plum', '#abc123', 'none'])];
     }
 
-    protected function given(): string
-    {
-        return 'colours of the palette, one after another';
-    }
-
     public function schema(): array
     {
         return ['type' => 'array', 'items' => ['$ref' => '#/$defs/colour'], 'minItems' => 1, 'maxItems' => self::MOST];

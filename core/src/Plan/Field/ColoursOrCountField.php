@@ -69,11 +69,6 @@ final class ColoursOrCountField extends Field
         return $lot->one([$lot->whole(1, 12), ['lagoon', 'ink']]);
     }
 
-    protected function given(): string
-    {
-        return 'colours, or how many are to be found';
-    }
-
     public function schema(): array
     {
         return ['oneOf' => [['type' => 'integer', 'minimum' => 1, 'maximum' => self::MOST], ['type' => 'array', 'items' => ['$ref' => '#/$defs/colour'], 'minItems' => 1, 'maxItems' => self::MOST]]];

@@ -61,11 +61,6 @@ final class DashField extends Field
         return [$lot->number(1, 20), $lot->number(1, 20)];
     }
 
-    protected function given(): string
-    {
-        return 'lengths of dashes and gaps, one after another';
-    }
-
     public function schema(): array
     {
         return ['type' => 'array', 'items' => ['type' => ['number', 'string']], 'minItems' => 1, 'maxItems' => self::MOST];

@@ -61,11 +61,6 @@ final class FrameField extends Field
         return [0.1, $lot->number(0, 4) / 10, 0.5, 0.4];
     }
 
-    protected function given(): string
-    {
-        return 'four shares of the whole: left, top, width, height';
-    }
-
     public function schema(): array
     {
         return ['type' => 'array', 'items' => ['type' => ['number', 'string']], 'minItems' => 4, 'maxItems' => 4];

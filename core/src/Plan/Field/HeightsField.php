@@ -53,11 +53,6 @@ final class HeightsField extends Field
         return $lot->one([$lot->number(0, 3), [$lot->number(0, 3), $lot->number(1, 4)]]);
     }
 
-    protected function given(): string
-    {
-        return 'a number, or one for each cell';
-    }
-
     public function schema(): array
     {
         return ['oneOf' => [['type' => ['number', 'string']], ['type' => 'array', 'items' => ['type' => ['number', 'string']], 'minItems' => 1, 'maxItems' => self::MOST]]];

@@ -39,11 +39,6 @@ final class HeldToField extends Field
         return $lot->chance(2) ? self::PALETTE : $lot->whole(1, 16);
     }
 
-    protected function given(): string
-    {
-        return 'how many there may be, or those of the palette';
-    }
-
     public function schema(): array
     {
         return ['oneOf' => [['type' => 'integer', 'minimum' => 1, 'maximum' => self::MOST], ['enum' => [self::PALETTE]]]];

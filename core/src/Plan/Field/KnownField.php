@@ -70,11 +70,6 @@ final class KnownField extends Field
         return [[[10, 10], $this->place(0)->sample($lot)], [[200, 40], $this->place(1)->sample($lot)]];
     }
 
-    protected function given(): string
-    {
-        return 'two places of the picture, and where they belong; clicked on the sheet one after another';
-    }
-
     public function schema(): array
     {
         return ['type' => 'array', 'items' => ['type' => 'array', 'minItems' => 2, 'maxItems' => 2], 'minItems' => 2, 'maxItems' => 2];

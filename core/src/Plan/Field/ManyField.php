@@ -48,11 +48,6 @@ final class ManyField extends Field
         return [(string) $lot->one(array_keys($this->choices))];
     }
 
-    protected function given(): string
-    {
-        return 'some of a few';
-    }
-
     public function schema(): array
     {
         return ['type' => 'array', 'minItems' => $this->least, 'uniqueItems' => true, 'items' => ['enum' => array_map(strval(...), array_keys($this->choices))]];

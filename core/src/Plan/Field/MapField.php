@@ -49,11 +49,6 @@ final class MapField extends Field
         return [$lot->number(1, 2), $lot->number(0, 1), $lot->number(-1, 0), $lot->number(1, 2), $lot->number(0, 100), $lot->number(0, 100)];
     }
 
-    protected function given(): string
-    {
-        return 'six numbers of a map';
-    }
-
     public function schema(): array
     {
         return ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 6, 'maxItems' => 6];

@@ -201,16 +201,6 @@ final class NumberField extends Field
         };
     }
 
-    protected function given(): string
-    {
-        return match ($this->measure) {
-            'angle' => 'degrees, clockwise',
-            'count' => 'a whole number',
-            'factor' => 'a number of times, or a share',
-            default => 'a length in the sheet’s unit, or with one of its own',
-        }.'; typed, worked out, dragged sideways, or stepped with the arrow keys';
-    }
-
     public function schema(): array
     {
         return ['type' => ['number', 'string']];

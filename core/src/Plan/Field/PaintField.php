@@ -209,11 +209,6 @@ final class PaintField extends Field
         };
     }
 
-    protected function given(): string
-    {
-        return 'a colour of the palette, none, a gradient of several, or a pattern';
-    }
-
     /** @return array{along: bool, pattern: bool} */
     public function traits(): array
     {

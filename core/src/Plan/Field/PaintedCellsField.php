@@ -139,11 +139,6 @@ final class PaintedCellsField extends Field
         return ['lagoon' => $lot->whole(1, 6).','.$lot->whole(1, 12), $lot->one(['ink', 'none', '#abc123']) => $lot->whole(1, 6).','.$lot->whole(1, 6).'+'.$lot->whole(0, 5)];
     }
 
-    protected function given(): string
-    {
-        return 'the cells by their colours; painted on the sheet';
-    }
-
     public function schema(): array
     {
         return ['type' => 'object', 'minProperties' => 1, 'additionalProperties' => ['type' => 'string']];

@@ -102,11 +102,6 @@ final class PairField extends Field
         return array_map(static fn (NumberField $part): int|float|string => $part->sample($lot), $this->parts);
     }
 
-    protected function given(): string
-    {
-        return 'two numbers, across and down; typed, worked out, dragged sideways, or stepped with the arrow keys';
-    }
-
     public function schema(): array
     {
         $number = $this->parts[0]->schema();

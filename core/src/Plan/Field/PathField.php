@@ -54,11 +54,6 @@ final class PathField extends Field
         ]);
     }
 
-    protected function given(): string
-    {
-        return 'path data, of a drawing that was brought in';
-    }
-
     public function schema(): array
     {
         return ['type' => 'string', 'minLength' => 1, 'maxLength' => self::LONGEST];

@@ -68,11 +68,6 @@ final class PixelsField extends Field
         return [[$lot->whole(0, 9), 2], [100, $lot->whole(0, 9)], [98, 90], [1, 95]];
     }
 
-    protected function given(): string
-    {
-        return 'four places of the picture; clicked on the sheet, or found by itself';
-    }
-
     public function schema(): array
     {
         return ['type' => 'array', 'items' => ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 2], 'minItems' => 4, 'maxItems' => 4];

@@ -202,11 +202,6 @@ final class PlaceField extends Field
         };
     }
 
-    protected function given(): string
-    {
-        return 'a place clicked or dragged on the sheet, one of a list, or two coordinates';
-    }
-
     public function schema(): array
     {
         return ['$ref' => '#/$defs/place'];

@@ -91,11 +91,6 @@ final class PlacesField extends Field
         return array_map(fn (int $index): mixed => $this->place($index)->sample($lot), range(1, $this->exactly ? $least : $lot->whole($least, $least + 3)));
     }
 
-    protected function given(): string
-    {
-        return 'places on the sheet, each clicked, dragged or typed';
-    }
-
     public function traits(): array
     {
         return ['each' => $this->each, 'least' => count($this->each), 'most' => $this->exactly ? count($this->each) : $this->most];

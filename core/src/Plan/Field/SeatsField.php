@@ -118,11 +118,6 @@ final class SeatsField extends Field
         return array_map(fn (mixed $one): string => self::isCell($one) ? $this->cells->text([$one], $plan, $labels) : (new PlaceField($this->name, $this->label))->text($one, $plan, $labels), is_array($raw) ? array_values($raw) : []);
     }
 
-    protected function given(): string
-    {
-        return 'places or cells on the sheet, each clicked, dragged or typed';
-    }
-
     /** Whether it has the form of a cell, and not also that of a place. */
     private static function isCell(mixed $one): bool
     {

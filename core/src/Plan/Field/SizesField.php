@@ -47,11 +47,6 @@ final class SizesField extends Field
         return [$lot->whole(1, self::LARGEST)];
     }
 
-    protected function given(): string
-    {
-        return 'whole numbers of pixels, with commas between them';
-    }
-
     public function schema(): array
     {
         return ['type' => 'array', 'minItems' => 1, 'maxItems' => self::MOST, 'uniqueItems' => true, 'items' => ['type' => 'integer', 'minimum' => 1, 'maximum' => self::LARGEST]];

@@ -49,11 +49,6 @@ final class SourceField extends Field
         return $lot->one(['sha256:'.str_repeat('0', 64), 'harbour.png']);
     }
 
-    protected function given(): string
-    {
-        return 'a picture from disk, dropped on the sheet, or pasted';
-    }
-
     public function schema(): array
     {
         return ['type' => 'string', 'minLength' => 1, 'maxLength' => self::LONGEST];

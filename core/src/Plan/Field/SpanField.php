@@ -59,11 +59,6 @@ final class SpanField extends Field
         return [$lot->whole(1, 6), $lot->whole(1, 6), $lot->whole(1, 8), $lot->whole(1, 8)];
     }
 
-    protected function given(): string
-    {
-        return 'column and row of a cell, and of another one';
-    }
-
     public function schema(): array
     {
         return ['type' => 'array', 'items' => ['type' => ['number', 'string']], 'minItems' => 4, 'maxItems' => 4];

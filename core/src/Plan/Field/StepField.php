@@ -66,11 +66,6 @@ final class StepField extends Field
         return $lot->step($this->or !== null && $lot->has($this->or) && $lot->chance(30) ? $this->or : $this->role);
     }
 
-    protected function given(): string
-    {
-        return 'one of what stands before it in the plan';
-    }
-
     public function schema(): array
     {
         return ['$ref' => '#/$defs/member'];

@@ -128,11 +128,6 @@ final class StepsField extends Field
         return is_array($raw) ? array_values(array_filter($raw, is_string(...))) : [];
     }
 
-    protected function given(): string
-    {
-        return 'some of what stands before it in the plan';
-    }
-
     public function schema(): array
     {
         return ['type' => 'array', 'items' => ['$ref' => '#/$defs/member'], 'minItems' => 1, 'maxItems' => $this->most];

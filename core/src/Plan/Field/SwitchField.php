@@ -41,11 +41,6 @@ final class SwitchField extends Field
         return $lot->chance(50);
     }
 
-    protected function given(): string
-    {
-        return 'yes or no; click to change it';
-    }
-
     public function schema(): array
     {
         return ['type' => 'boolean'];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan\Kind;
 
-use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Kind\Combine\CommonKind;
 use Sternbild\Core\Plan\Kind\Combine\CutKind;
@@ -66,7 +65,6 @@ use Sternbild\Core\Plan\Kind\Place\ResizeKind;
 use Sternbild\Core\Plan\Kind\Place\TurnKind;
 use Sternbild\Core\Plan\Kind\Weave\ShadeKind;
 use Sternbild\Core\Plan\Kind\Weave\WeaveKind;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pictures;
 
 /** All kinds of steps, in the order in which the interface offers them. */
@@ -171,22 +169,5 @@ final readonly class Kinds
     public function list(): array
     {
         return array_values($this->kinds);
-    }
-
-    /**
-     * What the interface has to know of every kind.
-     *
-     * @return list<array<string, mixed>>
-     */
-    public function describe(): array
-    {
-        return array_map(static fn (Kind $kind): array => [
-            'kind' => $kind->name(),
-            'label' => $kind->label(),
-            'chapter' => $kind->chapter()->value,
-            'makes' => $kind->makes()->value,
-            'fields' => array_map(static fn (Field $field): array => $field->describe(), $kind->fields()),
-            'offers' => array_map(static fn (Offer $offer): array => $offer->describe(), $kind->offers()),
-        ], $this->list());
     }
 }

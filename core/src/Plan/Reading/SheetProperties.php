@@ -99,10 +99,10 @@ final class SheetProperties
         return ['type' => 'object', 'required' => self::REQUIRED, 'additionalProperties' => false, 'properties' => $properties];
     }
 
-    /** @return list<array<string, mixed>> what the interface has to know of every property */
-    public static function describe(): array
+    /** @return list<Field> */
+    public static function fields(): array
     {
-        return array_map(static fn (Property $property): array => $property->field->describe(), array_values(self::all()));
+        return array_map(static fn (Property $property): Field => $property->field, array_values(self::all()));
     }
 
     /**

@@ -7,9 +7,7 @@ namespace Sternbild\Core\Plan\Kind\Combine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\StepsField;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Combination;
 use Sternbild\Core\Shape\Part;
@@ -26,17 +24,6 @@ final class CommonKind extends OperandsKind
     public function sentence(Step $step): string
     {
         return 'What {of} have in common[, {keep}].';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Common', from: 'parts', family: Family::Combine, key: 3,
-            words: 'intersect, intersection, overlap, clip, crop, shared area, and',
-            says: 'Keeps only where all of them lie over one another.',
-            picture: 'M24 12.5A13 13 0 0 1 24 35.5A13 13 0 0 1 24 12.5Z',
-            takes: 'of',
-        )];
     }
 
     public function evaluate(Arguments $given): Part

@@ -7,10 +7,8 @@ namespace Sternbild\Core\Plan\Kind\Combine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Combination;
@@ -28,18 +26,6 @@ final class CutKind extends PartOperation
     public function sentence(Step $step): string
     {
         return 'Cut {with} out of {from}[, {keep}].';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Cut from the first', from: 'parts', family: Family::Combine, key: 2,
-            words: 'subtract, minus, difference, punch, cut out, remove, hole, clip away',
-            says: 'Takes the others away from the part picked first.',
-            picture: 'M24 12.5A13 13 0 1 0 24 35.5A13 13 0 0 1 24 12.5Z',
-            takes: 'from+with',
-            least: 2,
-        )];
     }
 
     public function sources(Arguments $given): array

@@ -12,10 +12,8 @@ use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Combination;
 use Sternbild\Core\Shape\Figure;
@@ -33,19 +31,6 @@ final class SplitKind extends PartOperation
     public function sentence(Step $step): string
     {
         return 'Split {of} along {by}[, {keep}].';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Split…', from: 'parts', family: Family::Combine, key: 5,
-            words: 'divide, slice, knife, cut into pieces, break apart, scissors',
-            says: 'Cuts parts apart along guides, grids or other parts; nothing is lost.',
-            picture: 'M11 24a13 13 0 1 0 26 0a13 13 0 1 0-26 0M24 4V44',
-            takes: 'of',
-            preset: ['by' => '{lines}'],
-            asks: ['by'],
-        )];
     }
 
     public function evaluate(Arguments $given): Part

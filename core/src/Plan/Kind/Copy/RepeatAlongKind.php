@@ -9,11 +9,9 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -40,46 +38,6 @@ final class RepeatAlongKind extends CopyKind
     public function sentence(Step $step): string
     {
         return 'Repeat {of} along {by}, {count} times[, in {rows} rows][, {across} apart][, each {factor} × as large][, each turned by {angle}][, {keep}].';
-    }
-
-    public function offers(): array
-    {
-        $preset = ['by' => ['{share:8}', 0], 'count' => 3];
-
-        // A square field: as many the one way as the other, and about its middle the same again.
-        $woven = static fn (string $from, array $more, array $weave): Offer => new Offer(...[
-            'label' => 'Weave a field…', 'from' => $from, 'family' => Family::Copy, 'key' => 15,
-            'words' => 'woven square, fabric, cloth, mat, basket weave, warp and weft, plaited field, lattice of bands',
-            'says' => 'Repeats a band or a line beside itself, turns all of them by a right angle, and weaves both.',
-            'takes' => 'of', 'preset' => ['by' => '{beside}', 'count' => '{beside count}'], 'asks' => ['by', 'count'],
-            'next' => [
-                ['id' => '+turned', 'kind' => 'turn', 'of' => ['+new'], 'about' => '+new!', 'angle' => 90, 'copy' => true],
-                ['kind' => 'weave', 'of' => ['+new', '+turned'], 'gap' => '{share:200}', ...$weave],
-            ], ...$more,
-        ]);
-
-        return [
-            $woven('parts', ['only' => 'band'], []),
-            $woven('guides', [], ['width' => '{share:40}']),
-            new Offer(
-                label: 'Along…', from: 'parts', family: Family::Copy, key: 2,
-                words: 'duplicate, step and repeat, row, array, linear pattern, copies, grid of copies',
-                says: 'Copies in a row, or in rows.',
-                picture: 'M4 18h10v12h-10zM19 18h10v12h-10zM34 18h10v12h-10z',
-                takes: 'of',
-                preset: $preset,
-                asks: ['by', 'count', 'across', 'rows', 'factor'],
-            ),
-            new Offer(
-                label: 'Along…', from: 'guides', family: Family::Copy, key: 2,
-                words: 'duplicate, step and repeat, row, array, linear pattern, copies, grid of copies',
-                says: 'Copies in a row, or in rows.',
-                picture: 'M4 18h10v12h-10zM19 18h10v12h-10zM34 18h10v12h-10z',
-                takes: 'of',
-                preset: $preset,
-                asks: ['by', 'count', 'across', 'rows', 'factor'],
-            ),
-        ];
     }
 
     public function pulls(Arguments $given, Result $result): array

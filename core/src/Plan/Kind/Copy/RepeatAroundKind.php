@@ -11,13 +11,11 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Symmetry\Lap;
@@ -48,41 +46,6 @@ final class RepeatAroundKind extends CopyKind
     public function sentence(Step $step): string
     {
         return 'Repeat {of} around {center}, {count} times[, every {angle}][, {mirror}][, each {factor} × as large][, each {lap}][, kept clear by {gap}][, {keep}].';
-    }
-
-    public function offers(): array
-    {
-        $preset = ['center' => '{center}', 'count' => '{count}'];
-
-        return [
-            new Offer(
-                label: 'Around…', from: 'parts', family: Family::Copy, key: 1,
-                words: 'radial repeat, rotate copies, array, mandala, petals, circular pattern, duplicate around',
-                says: 'Copies turned about a centre.',
-                picture: 'M20 8a4 4 0 1 0 8 0a4 4 0 1 0-8 0M20 40a4 4 0 1 0 8 0a4 4 0 1 0-8 0M4 24a4 4 0 1 0 8 0a4 4 0 1 0-8 0M36 24a4 4 0 1 0 8 0a4 4 0 1 0-8 0',
-                takes: 'of',
-                preset: $preset,
-                asks: ['center', 'count', 'mirror', 'lap'],
-                fromCells: true,
-            ),
-            new Offer(
-                label: 'Around…', from: 'guides', family: Family::Copy, key: 1,
-                words: 'radial repeat, rotate copies, array, mandala, petals, circular pattern, duplicate around',
-                says: 'Copies turned about a centre.',
-                picture: 'M20 8a4 4 0 1 0 8 0a4 4 0 1 0-8 0M20 40a4 4 0 1 0 8 0a4 4 0 1 0-8 0M4 24a4 4 0 1 0 8 0a4 4 0 1 0-8 0M36 24a4 4 0 1 0 8 0a4 4 0 1 0-8 0',
-                takes: 'of',
-                preset: $preset,
-                asks: ['center', 'count', 'mirror'],
-            ),
-            new Offer(
-                label: 'Concentric…', from: 'parts', family: Family::Copy, key: 13,
-                words: 'rings inside one another, same centre, nested, target, echo, onion',
-                says: 'Copies within one another about one centre, each so many times as large as the one before.',
-                takes: 'of',
-                preset: ['center' => '{centre}', 'count' => 4, 'angle' => 0, 'factor' => 0.75],
-                asks: ['count', 'factor', 'center'],
-            ),
-        ];
     }
 
     public function again(array $said, callable $other): ?array

@@ -10,11 +10,9 @@ use Sternbild\Core\Plan\Bar;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\Kind\Combine\PartOperation;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Combination;
 use Sternbild\Core\Shape\Part;
@@ -35,17 +33,6 @@ final class GapKind extends PartOperation
         $limit = ($step->raw('corner') ?? 'miter') === 'miter' ? '[ up to {limit} times the distance]' : '';
 
         return "Keep {behind} clear of {front} by {distance}, with {corner} corners$limit".'[, {keep}].';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Clear of the others…', from: 'parts', family: Family::Combine, key: 7,
-            words: 'clearance, even gap, knock out, keyline, spacing, trap, passes in front, overlap',
-            says: 'Takes the others, with an even clearance around them, away from the part picked first.',
-            picture: 'M8 20H20V28H8ZM40 20H28V28H40ZM22 8H26V40H22Z',
-            takes: 'behind+front', preset: ['distance' => '{share:100}'], asks: ['distance'], least: 2,
-        )];
     }
 
     public function bar(Step $step, Evaluated $known): Bar

@@ -8,12 +8,10 @@ use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\CellsField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Part\PartKind;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Inscribed;
@@ -31,17 +29,6 @@ final class InscribedKind extends PartKind
     public function sentence(Step $step): string
     {
         return 'Discs in {cells}[, times {factor}].';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Discs in cells', from: 'cells', family: Family::Shape, key: 1,
-            words: 'inscribed circles, dots in cells, circle in square, ellipse in cell, bead, halftone, fit circles',
-            says: 'Puts the circle that touches its sides into each picked cell, or an ellipse where it is slanted.',
-            picture: 'M8 8H40V40H8ZM24 8A16 16 0 1 0 24 40A16 16 0 1 0 24 8Z',
-            takes: 'cells',
-        )];
     }
 
     public function evaluate(Arguments $given): Part

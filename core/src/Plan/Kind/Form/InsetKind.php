@@ -8,12 +8,10 @@ use Sternbild\Core\Arrangement\Unworkable;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Combine\PartOperation;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Remark;
@@ -37,26 +35,6 @@ final class InsetKind extends PartOperation
         $limit = ($step->raw('corner') ?? 'miter') === 'miter' ? '[ up to {limit} times the distance]' : '';
 
         return "Inset {of} by {distance}, with {corner} corners$limit".'[, {keep}].';
-    }
-
-    public function offers(): array
-    {
-        return [
-            new Offer(
-                label: 'Inset…', from: 'parts', family: Family::Shape, key: 2,
-                words: 'offset, shrink, contract, inner outline, draw in, inward, thinner, margin, gap between',
-                says: 'Draws parts in by the same distance all around; a negative one widens them.',
-                picture: 'M8 8H40V40H8ZM15 15V33H33V15Z',
-                takes: 'of', preset: ['distance' => '{share:80}'], asks: ['distance'],
-            ),
-            new Offer(
-                label: 'Widen…', from: 'parts', family: Family::Shape, key: 3,
-                words: 'outset, expand, grow, outer outline, bolder, thicker, halo',
-                says: 'Widens parts by the same distance all around, with round corners.',
-                picture: 'M15 8H33A7 7 0 0 1 40 15V33A7 7 0 0 1 33 40H15A7 7 0 0 1 8 33V15A7 7 0 0 1 15 8ZM15 15V33H33V15Z',
-                takes: 'of', preset: ['distance' => '-{share:80}', 'corner' => 'round'], asks: ['distance'],
-            ),
-        ];
     }
 
     public function pulls(Arguments $given, Result $result): array

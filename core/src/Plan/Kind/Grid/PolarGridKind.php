@@ -10,13 +10,10 @@ use Sternbild\Core\Grid\PolarGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
-use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -54,29 +51,6 @@ final class PolarGridKind extends GridKind
     public function pointWords(): array
     {
         return PolarGrid::pointWords();
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Polar grid', from: 'ground', family: Family::Make, key: 1, words: 'rings, radial, circular, concentric, sectors, mandala, spokes, round grid',
-            says: 'Rings and sectors around a centre.',
-            preset: [
-                'center' => Plan::SHEET_CENTER,
-                'radius' => 'min(sheet.width, sheet.height)*0.4',
-                'rings' => 5,
-                'sectors' => 10,
-                'axis' => 'sector',
-            ],
-            asks: ['axis', 'rings', 'sectors'],
-            spans: [
-                'counts' => ['rings'], 'wide' => 2.0, 'high' => 2.0, 'leaves' => 0.1,
-                'cell' => ['name' => 'ring', 'label' => 'ring width', 'sets' => ['radius' => '{rings}*({cell})']],
-                'margin' => ['radius' => 'min(sheet.width, sheet.height)/2-({margin})'],
-            ],
-            picture: 'M6 24a18 18 0 1 0 36 0a18 18 0 1 0-36 0M12 24a12 12 0 1 0 24 0a12 12 0 1 0-24 0M18 24a6 6 0 1 0 12 0a6 6 0 1 0-12 0'
-                .'M24 6V42M8.4 15L39.6 33M8.4 33L39.6 15',
-        )];
     }
 
     public function pulls(Arguments $given, Result $result): array

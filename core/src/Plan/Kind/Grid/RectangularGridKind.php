@@ -10,12 +10,10 @@ use Sternbild\Core\Grid\RectangularGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -55,28 +53,6 @@ final class RectangularGridKind extends GridKind
     public function pointWords(): array
     {
         return RectangularGrid::pointWords();
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Rectangular grid', from: 'ground', family: Family::Make, key: 2, words: 'columns, rows, square grid, layout, raster, modules, table, gutters',
-            says: 'Columns and rows, with a gutter where one is given.',
-            preset: [
-                'origin' => ['sheet.width/10', 'sheet.height/10'],
-                'columns' => 8,
-                'rows' => 8,
-                'size' => ['sheet.width*0.8', 'sheet.height*0.8'],
-            ],
-            asks: ['columns', 'rows', 'cell', 'subdivisions', 'show'],
-            fills: ['cell' => 'cell', 'over' => 'size', 'wide' => '', 'high' => '', 'across' => 'columns', 'down' => 'rows', 'whole' => false],
-            picture: 'M6 6H42V42H6ZM15 6V42M24 6V42M33 6V42M6 15H42M6 24H42M6 33H42',
-        )];
-    }
-
-    protected function seen(): array
-    {
-        return [...parent::seen(), 'subdivisions'];
     }
 
     public function pulls(Arguments $given, Result $result): array

@@ -12,10 +12,8 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepsField;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -33,16 +31,6 @@ final class ClearSpaceKind extends GuideKind
     public function sentence(Step $step): string
     {
         return 'Clear space of {distance} around {of}.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Clear space…', from: 'parts', family: Family::Measure, key: 4,
-            words: 'exclusion zone, protection zone, safe area, margin around the logo, keep free, padding',
-            says: 'The box around parts that nothing else may enter; as wide as a share of the part picked first, or any measure.',
-            takes: 'of', preset: ['distance' => '{first}.high/4'], asks: ['distance'],
-        )];
     }
 
     public function pulls(Arguments $given, Result $result): array

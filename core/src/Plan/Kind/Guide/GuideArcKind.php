@@ -11,10 +11,8 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Tracing\SketchFit;
 
@@ -30,18 +28,6 @@ final class GuideArcKind extends GuideKind
     public function sentence(Step $step): string
     {
         return $step->says('sketch') ? SketchForm::sentence('Arc') : 'Arc through {through}.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Arc', from: 'points', family: Family::Guide, key: 7,
-            words: 'arc, curve, bow, part of a circle, three point arc, bend',
-            says: 'An arc through three places.',
-            takes: 'through',
-            least: 3,
-            most: 3,
-        ), SketchForm::offer('Arc', 8, 3)];
     }
 
     public function evaluate(Arguments $given): Guide

@@ -10,7 +10,6 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
@@ -42,11 +41,6 @@ final class GuideCircleKind extends GuideKind
 
         return rtrim(SketchForm::sentence('Circle'), '.').'[; centred on an intersection of {grid}][; as large as {like}][; where that adds at most {snap}]'
             .($settles ? '{=costs|, at a cost of|, but that would cost too much}.' : '.');
-    }
-
-    public function offers(): array
-    {
-        return [...CircleForms::offers('Circle', Family::Guide), SketchForm::offer('Circle', 7, 3)];
     }
 
     public function pulls(Arguments $given, Result $result): array

@@ -15,7 +15,6 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
@@ -23,7 +22,6 @@ use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -76,77 +74,6 @@ final class GuideLineKind extends GuideKind
             $step->says('at') => 'Line through {at} at {angle}°.',
             default => 'Line through {through}, reaching {extend}.',
         };
-    }
-
-    public function offers(): array
-    {
-        return [
-            SketchForm::offer('Line', 9, 2),
-            new Offer(
-                label: 'Line', from: 'points', family: Family::Guide, key: 1,
-                words: 'straight line, segment, rule, connect, stroke, edge, ray',
-                says: 'A straight guide from one place to another.',
-                takes: 'through',
-                preset: ['extend' => 'none'],
-                asks: ['extend'],
-                least: 2,
-                most: 2,
-            ),
-            new Offer(
-                label: 'Line at an angle', from: 'points', family: Family::Guide, key: 2,
-                words: 'slanted line, angled line, direction, tilt, diagonal, degrees',
-                says: 'A guide through a place, at an angle to the right.',
-                takes: 'at',
-                preset: ['angle' => 45],
-                asks: ['angle'],
-                most: 1,
-            ),
-            new Offer(
-                label: 'Halve the angle', from: 'points', family: Family::Guide, key: 3,
-                words: 'bisector, bisect, middle of angle, half angle, mitre line',
-                says: 'A guide that halves the angle at the second of three places.',
-                takes: 'halves',
-                least: 3,
-                most: 3,
-            ),
-            new Offer(
-                label: 'Line beside', from: 'guides', family: Family::Guide, key: 1,
-                words: 'parallel, offset line, copy line, rail, distance line, alongside',
-                says: 'A guide beside another one, at a distance.',
-                takes: 'beside',
-                preset: ['distance' => '{share:20}'],
-                asks: ['distance', 'extend'],
-                most: 1,
-            ),
-            new Offer(
-                label: 'Square to it', from: 'guides', family: Family::Guide, key: 2,
-                words: 'perpendicular, normal, right angle, ninety degrees, upright, drop a line',
-                says: 'A guide at a right angle to another one.',
-                takes: 'square',
-                preset: ['at' => '{near}'],
-                asks: ['at', 'extend'],
-                most: 1,
-            ),
-            new Offer(
-                label: 'Touching line', from: 'guides', family: Family::Guide, key: 3,
-                words: 'tangent, tangent line, touch, belt, grazing, common tangent',
-                says: 'A guide that touches circles or arcs without crossing them.',
-                takes: 'touching',
-                preset: ['through' => ['{near}']],
-                asks: ['through', 'extend'],
-                most: 1,
-            ),
-            new Offer(
-                label: 'Touching line', from: 'guides', family: Family::Guide, key: 3,
-                words: 'tangent, tangent line, touch, belt, grazing, common tangent',
-                says: 'A guide that touches circles or arcs without crossing them.',
-                takes: 'touching',
-                preset: ['near' => '{near}'],
-                asks: ['near', 'extend'],
-                least: 2,
-                most: 2,
-            ),
-        ];
     }
 
     public function pulls(Arguments $given, Result $result): array

@@ -11,11 +11,9 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -37,22 +35,6 @@ final class LettersKind extends GuideKind
     public function sentence(Step $step): string
     {
         return 'Letter lines: baseline level with {baseline}, x-height {x}, cap height {cap}[, overshoot {overshoot}].';
-    }
-
-    public function offers(): array
-    {
-        $preset = ['x' => 'sheet.height/4', 'cap' => 'sheet.height*2/5', 'overshoot' => 'sheet.height/200'];
-        $offer = static fn (string $from, array $more): Offer => new Offer(...[
-            'label' => 'Letter lines…', 'from' => $from, 'family' => Family::Guide, 'key' => 9,
-            'words' => 'baseline, x-height, cap height, overshoot, type guides, metrics, lettering, font lines',
-            'says' => 'Baseline, x-height, cap height and the overshoot of round letters, as named lines.',
-            'asks' => ['x', 'cap', 'overshoot'], ...$more,
-        ]);
-
-        return [
-            $offer('points', ['takes' => 'baseline', 'preset' => $preset, 'most' => 1]),
-            $offer('ground', ['preset' => ['baseline' => [0, 'sheet.height*7/10'], ...$preset], 'asks' => ['x', 'cap', 'overshoot', 'baseline']]),
-        ];
     }
 
     public function copyNames(): array

@@ -13,11 +13,9 @@ use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Sides;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -41,30 +39,6 @@ final class OverlayKind extends Kind
     public function sentence(Step $step): string
     {
         return 'Overlay of {of}.';
-    }
-
-    public function offers(): array
-    {
-        return [
-            new Offer(
-                label: 'Overlay', from: 'guides', family: Family::Make, key: 1,
-                words: 'cells, intersect lines, cut the plane, divide, regions, areas, faces, mesh',
-                says: 'Lays grids, guides and parts over one another: what they cut one another into are cells.',
-                picture: 'M6 12h24v24h-24zM20 24a11 11 0 1 0 22 0a11 11 0 1 0-22 0',
-                takes: 'of',
-                least: 1,
-                most: 10_000,
-            ),
-            new Offer(
-                label: 'Overlay', from: 'parts', family: Family::Combine, key: 6,
-                words: 'cells, cut the plane, divide, regions, faces, intersect outlines',
-                says: 'Lays grids, guides and parts over one another: what they cut one another into are cells.',
-                picture: 'M6 12h24v24h-24zM20 24a11 11 0 1 0 22 0a11 11 0 1 0-22 0',
-                takes: 'of',
-                least: 1,
-                most: 10_000,
-            ),
-        ];
     }
 
     public function evaluate(Arguments $given): Overlay

@@ -12,12 +12,10 @@ use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\BendsField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Tracing\SketchFit;
@@ -26,7 +24,7 @@ use Sternbild\Core\Tracing\SketchFit;
 #[Called('guide.run', label: 'Run', word: 'run', prefix: 'c', chapter: Chapter::Ground)]
 final class RunKind extends GuideKind
 {
-    private const MOST = 10_000;
+    public const MOST = 10_000;
 
     public function fields(): array
     {
@@ -43,18 +41,6 @@ final class RunKind extends GuideKind
         return $step->says('sketch')
             ? 'Arcs along a line of {sketch} by {along}, within {within} of it[, looked for within {reach}], at most{=farthest}.'
             : 'Run through {points}[, {bends}].';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Run', from: 'points', family: Family::Guide, key: 8,
-            words: 'polyline, open path, way, route, zigzag, track, open line',
-            says: 'An open guide from place to place, straight or pulled into arcs.',
-            takes: 'points',
-            least: 2,
-            most: self::MOST,
-        ), SketchForm::offer('Arcs', 6, 2)];
     }
 
     public function pulls(Arguments $given, Result $result): array

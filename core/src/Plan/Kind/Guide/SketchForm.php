@@ -9,13 +9,11 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Pixel\Unreadable;
 use Sternbild\Core\Plan\Arguments;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Result\Role;
 
 /** The way to say a circle, an arc or a line by a line of a picture that it is fitted to. */
@@ -36,19 +34,6 @@ final class SketchForm
     public static function sentence(string $noun): string
     {
         return "$noun fitted to a line of {sketch} along {along}[, looked for within {reach}], deviation{=deviation}, at most{=farthest}.";
-    }
-
-    /** @param  int<1, 9>  $key */
-    public static function offer(string $noun, int $key, int $least): Offer
-    {
-        $what = strtolower($noun);
-
-        return new Offer(
-            label: "$noun along a sketch", from: 'points', family: Family::Measure, key: $key,
-            words: 'trace, fit to picture, follow a drawn line, redraw, least squares, edge, vectorise',
-            says: "The {$what} that lies nearest to a line of the picture below, found along the picked places.",
-            takes: 'along', preset: ['sketch' => '{last:picture}'], least: $least, most: self::MOST,
-        );
     }
 
     /**

@@ -10,10 +10,8 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 
@@ -29,17 +27,6 @@ final class SpiralKind extends GuideKind
     public function sentence(Step $step): string
     {
         return 'Spiral through the squares of {on}.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Spiral', from: 'guides', family: Family::Guide, key: 5,
-            words: 'golden spiral, fibonacci, snail, shell, volute, coil',
-            says: 'Quarter circles through golden squares.',
-            takes: 'on',
-            most: 1,
-        )];
     }
 
     public function evaluate(Arguments $given): Guide

@@ -9,10 +9,8 @@ use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 
 /** The angle at a place, from one place to another, clockwise on the screen. */
@@ -27,16 +25,6 @@ final class AngleKind extends MeasureKind
     public function sentence(Step $step): string
     {
         return 'Measure the angle at {at} from {from} to {to}{=value°}.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Angle', from: 'points', family: Family::Measure, key: 2,
-            words: 'degrees, turn, slope, inclination, protractor, direction',
-            says: 'Measures the angle at the first point, from the second to the third, clockwise.',
-            takes: 'at+from+to', least: 3, most: 3,
-        )];
     }
 
     public function evaluate(Arguments $given): Measurement

@@ -8,9 +8,7 @@ use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\PlaceField;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 
 /** How far two places are apart. */
@@ -25,16 +23,6 @@ final class DistanceKind extends MeasureKind
     public function sentence(Step $step): string
     {
         return 'Measure from {from} to {to}{=value}.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Distance', from: 'points', family: Family::Measure, key: 1,
-            words: 'length, how far, ruler, dimension, spacing, gap size',
-            says: 'Measures how far two points are apart; its name stands for it wherever a number is typed.',
-            takes: 'from+to', least: 2, most: 2,
-        )];
     }
 
     public function evaluate(Arguments $given): Measurement

@@ -10,9 +10,7 @@ use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\StepsField;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
 
@@ -28,16 +26,6 @@ final class LengthKind extends MeasureKind
     public function sentence(Step $step): string
     {
         return 'Measure the length of {of}{=value}.';
-    }
-
-    public function offers(): array
-    {
-        return array_map(static fn (string $from): Offer => new Offer(
-            label: 'Length', from: $from, family: Family::Measure, key: 3,
-            words: 'perimeter, circumference, how long, outline length, arc length',
-            says: 'Measures the whole length of lines, or of the outlines of parts.',
-            takes: 'of',
-        ), ['guides', 'parts']);
     }
 
     public function evaluate(Arguments $given): Measurement

@@ -9,11 +9,9 @@ use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 
@@ -29,16 +27,6 @@ final class WidthKind extends MeasureKind
     public function sentence(Step $step): string
     {
         return 'Measure the width of {of} across {at}{=value}.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Width…', from: 'parts', family: Family::Measure, key: 1,
-            words: 'stroke width, thickness, stem, bar width, weight, across',
-            says: 'Measures the clear width of a part across a place of its outline, square to it.',
-            takes: 'of', preset: ['at' => '{near}'], asks: ['at'], most: 1,
-        )];
     }
 
     public function evaluate(Arguments $given): Measurement

@@ -7,12 +7,10 @@ namespace Sternbild\Core\Plan\Kind\Motif;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
 
@@ -28,18 +26,6 @@ final class MotifKind extends Kind
     public function sentence(Step $step): string
     {
         return 'Motif of {of}, held at {anchor}.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Motif…', from: 'parts', family: Family::Copy, key: 4,
-            words: 'symbol, component, stamp, reuse, instance, master, brush',
-            says: 'Makes of parts a motif: drawn once, placed many times; every copy follows it.',
-            picture: 'M8 8H22V22H8ZM30 12a6 6 0 1 0 .1 0M12 30l8 12H4zM28 30h14v12H28z',
-            takes: 'of', preset: ['anchor' => '{centre}'], asks: ['anchor'],
-            next: [['kind' => 'place', 'motif' => '+new', 'at' => ['{anchor}']]],
-        )];
     }
 
     public function offersPlaces(): bool

@@ -8,7 +8,6 @@ use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\SeatsField;
@@ -16,7 +15,6 @@ use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Copy\CopyKind;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Seat;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
@@ -41,17 +39,6 @@ final class PlaceKind extends CopyKind
     public function sentence(Step $step): string
     {
         return 'Place {motif} at {at}[, turned by {turn}][, {resize} × as large][, {flip}][, turned with {with}].';
-    }
-
-    public function offers(): array
-    {
-        return array_map(static fn (string $from): Offer => new Offer(
-            label: 'Place…', from: $from, family: Family::Copy, key: 5,
-            words: 'stamp, instance, put a copy, scatter, fill cells, symbol, component',
-            says: 'Puts a motif at every picked point, or into every picked cell, turned with the grid where that is wanted.',
-            picture: 'M6 6h12v12H6zM30 6h12v12H30zM18 30h12v12H18zM12 12v0M36 12v0',
-            takes: 'at', preset: ['motif' => '{last:motif}', 'with' => 'grid'], asks: ['motif', 'with', 'turn', 'resize'],
-        ), ['points', 'cells']);
     }
 
     public function opens(): string

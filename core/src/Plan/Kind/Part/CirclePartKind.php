@@ -9,7 +9,6 @@ use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Kind\Guide\CircleForms;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -27,11 +26,6 @@ final class CirclePartKind extends PartKind
     public function sentence(Step $step): string
     {
         return CircleForms::sentence($step, 'Disc');
-    }
-
-    public function offers(): array
-    {
-        return CircleForms::offers('Disc', Family::Make);
     }
 
     public function pulls(Arguments $given, Result $result): array

@@ -12,12 +12,10 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -40,24 +38,6 @@ final class EllipseKind extends PartKind
     public function sentence(Step $step): string
     {
         return $step->says('corner') ? 'Ellipse around {center}, in a box with a corner at {corner}.' : 'Ellipse around {center}, radii {radii}[, turned by {angle}].';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Ellipse', from: 'points', family: Family::Make, key: 7, words: 'oval, squashed circle, egg, round, ovoid',
-            says: 'An oval around a centre, by two radii.',
-            takes: 'center',
-            preset: ['radii' => ['{share:6}', '{share:9}']],
-            asks: ['radii', 'angle'],
-            most: 1,
-        ), new Offer(
-            label: 'Ellipse, centre and corner', from: 'points', family: Family::Make, key: 7, words: 'oval, squashed circle, egg, round, ovoid',
-            says: 'An oval around a centre, in a box with a corner at a place.',
-            takes: 'center+corner',
-            least: 2,
-            most: 2,
-        )];
     }
 
     public function pulls(Arguments $given, Result $result): array

@@ -9,12 +9,10 @@ use Sternbild\Core\Geometry\CannotBend;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\BendsField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Guide\BentPulls;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
@@ -36,18 +34,6 @@ final class OutlineKind extends PartKind
     public function sentence(Step $step): string
     {
         return 'Outline through {points}[, {bends}].';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Outline', from: 'points', family: Family::Make, key: 1,
-            words: 'polygon, path, shape, pen, closed path, contour, draw',
-            says: 'A shape from place to place; its ways are straight, or pulled into arcs.',
-            takes: 'points',
-            least: 3,
-            most: self::MOST,
-        )];
     }
 
     public function pulls(Arguments $given, Result $result): array

@@ -7,10 +7,8 @@ namespace Sternbild\Core\Plan\Kind\Part;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\CellsField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
 
@@ -32,16 +30,6 @@ final class PartFromCellsKind extends PartKind
     public function sentence(Step $step): string
     {
         return 'Part from {cells}.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Make a part', from: 'cells', family: Family::Make, key: 1,
-            words: 'merge cells, fill cells, shape from cells, build, create, unite cells',
-            says: 'Makes one shape of the picked cells; it follows its grid.',
-            takes: 'cells',
-        )];
     }
 
     public function evaluate(Arguments $given): Part

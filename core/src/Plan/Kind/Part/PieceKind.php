@@ -7,11 +7,9 @@ namespace Sternbild\Core\Plan\Kind\Part;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
@@ -31,19 +29,6 @@ final class PieceKind extends PartKind
     public function sentence(Step $step): string
     {
         return 'The pieces of {of} at {at}.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Piece…', from: 'parts', family: Family::Shape, key: 1,
-            words: 'region, fragment, pick out, take a piece, island, component',
-            says: 'Takes single pieces of a part as a part of their own.',
-            takes: 'of',
-            preset: ['at' => ['{near}']],
-            asks: ['at'],
-            most: 1,
-        )];
     }
 
     public function evaluate(Arguments $given): Part

@@ -12,13 +12,11 @@ use Sternbild\Core\Plan\Bar;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -54,28 +52,6 @@ final class RectangleKind extends PartKind
         $field = $step->says('size') ? 'size' : null;
 
         return $wide <= $high ? new Bar($wide, $field, 0, "$step->id.wide") : new Bar($high, $field, 1, "$step->id.high");
-    }
-
-    public function offers(): array
-    {
-        return [
-            new Offer(
-                label: 'Rectangle', from: 'points', family: Family::Make, key: 2,
-                words: 'box, square, bar, block, oblong, frame',
-                says: 'A rectangle between two opposite corners.',
-                takes: 'corners',
-                least: 2,
-                most: 2,
-            ),
-            new Offer(
-                label: 'Rectangle of a size', from: 'points', family: Family::Make, key: 3, words: 'box, square, bar, block, width and height, sized box',
-                says: 'A rectangle from a corner, so wide and so high.',
-                takes: 'origin',
-                preset: ['size' => ['{share:4}', '{share:6}']],
-                asks: ['size', 'angle'],
-                most: 1,
-            ),
-        ];
     }
 
     public function pulls(Arguments $given, Result $result): array

@@ -11,14 +11,12 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -38,7 +36,7 @@ final class FriezeKind extends RepeatingKind
     {
         return [
             StepsField::parts('of', 'parts'),
-            new ChoiceField('group', 'group', self::DOES, 'p1', GroupPictures::ofFriezes(...)),
+            new ChoiceField('group', 'group', self::DOES, 'p1'),
             new PlaceField('origin', 'origin'),
             PairField::way('by', 'way', true),
             NumberField::count('count', 'count', 1, self::MOST_SPREAD, false, 1),
@@ -51,17 +49,6 @@ final class FriezeKind extends RepeatingKind
     public function sentence(Step $step): string
     {
         return 'Repeat {of} along {by} in {group}, {count} times[ from {origin}]'.self::SAID;
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Frieze…', from: 'parts', family: Family::Copy, key: 9,
-            words: 'border, edging, trim, ribbon, strip, footprints, repeat along a line',
-            says: 'Repeats parts along a line in one of the seven frieze groups.',
-            picture: 'M2 30L8 18V30zM14 18L20 30V18zM26 30L32 18V30zM38 18L44 30V18z',
-            takes: 'of', preset: ['group' => 'p11g', 'by' => ['{first}.wide*2', 0], 'count' => 6], asks: ['group', 'by', 'count'],
-        )];
     }
 
     public function pulls(Arguments $given, Result $result): array

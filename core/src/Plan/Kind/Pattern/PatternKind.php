@@ -13,7 +13,6 @@ use Sternbild\Core\Grid\TriangularGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
@@ -21,7 +20,6 @@ use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -51,7 +49,7 @@ final class PatternKind extends RepeatingKind
     {
         return [
             StepsField::parts('of', 'parts'),
-            new ChoiceField('group', 'group', self::DOES, 'p1', GroupPictures::ofPlane(...)),
+            new ChoiceField('group', 'group', self::DOES, 'p1'),
             new PlaceField('origin', 'origin'),
             PairField::way('a', 'way'),
             PairField::way('b', 'second way'),
@@ -72,17 +70,6 @@ final class PatternKind extends RepeatingKind
         $lattice = $step->says('on') ? ' over {columns} × {rows} cells of {on}' : ' along {a}[ and {b}]';
 
         return 'Repeat {of} in {group}'.$lattice.'[ from {origin}], '.($step->raw('show') === 'sheet' ? '{show}' : '{across} × {down} cells').self::SAID;
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Pattern…', from: 'parts', family: Family::Copy, key: 5,
-            words: 'seamless, wallpaper, textile, repeat, tile, half-drop, brick, surface pattern',
-            says: 'Repeats parts over the plane in one of its seventeen groups.',
-            picture: 'M6 6h10v10H6zM28 6h10v10H28zM17 27h10v10H17zM39 27h6v10h-6zM3 27h6v10H3z',
-            takes: 'of', preset: ['group' => 'p1', 'a' => '{closing a}', 'b' => '{closing b}', 'show' => 'sheet'], asks: ['group', 'on', 'a', 'b', 'show'],
-        )];
     }
 
     public function pulls(Arguments $given, Result $result): array

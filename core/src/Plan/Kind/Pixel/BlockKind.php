@@ -18,7 +18,6 @@ use Sternbild\Core\Pixel\PixelBlocks;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\CellsField;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\HeightsField;
@@ -27,7 +26,6 @@ use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Part\PartKind;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Remark;
@@ -73,24 +71,6 @@ final class BlockKind extends PartKind
         $size = $step->says('down') ? 'Pit of {cells}, {down} cells deep' : 'Block on {cells}, {up} cells high[, from {base} up]';
 
         return "{$size}[, moved by {by} cells]".($step->says('colour') ? ', in {colour}[, light from {light}]' : '[, tops in {colours.top}][, left sides in {colours.left}][, right sides in {colours.right}]').'[, in pixels of {pixels}].';
-    }
-
-    public function offers(): array
-    {
-        return [
-            new Offer(
-                label: 'Block…', from: 'cells', family: Family::Shape, key: 2,
-                words: 'isometric block, cube, extrude, box, building, voxel, 3d, isometric',
-                says: 'Raises blocks on the picked cells of an isometric grid: tops and the two sides that are seen.',
-                takes: 'cells', preset: ['up' => 1, 'colour' => '{colour}'], asks: ['up', 'colour', 'base', 'pixels'],
-            ),
-            new Offer(
-                label: 'Pit…', from: 'cells', family: Family::Shape, key: 3,
-                words: 'isometric hole, hollow, sunken, cut into the ground, pool, canal, track',
-                says: 'Sinks the picked cells of an isometric grid into the ground: their floor and the walls that are seen.',
-                takes: 'cells', preset: ['down' => 0.5, 'colour' => '{colour}'], asks: ['down', 'colour', 'pixels'],
-            ),
-        ];
     }
 
     public function evaluate(Arguments $given): Part

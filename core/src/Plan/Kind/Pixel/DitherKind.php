@@ -9,13 +9,11 @@ use Sternbild\Core\Pixel\Bayer;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\CellsField;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\ColoursField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
 
@@ -41,21 +39,6 @@ final class DitherKind extends PaintingKind
     public function sentence(Step $step): string
     {
         return 'Dither {cells} in {colours} by {matrix}'.($step->says('from') || $step->says('to') ? ', from {from} to {to}' : ', level {level}').'.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Dither…', from: 'cells', family: Family::Make, key: 9,
-            words: 'checkerboard, shading, halftone, pattern shading, mixed colours, bayer',
-            says: 'Paints the picked cells in two colours by turns, which mix from afar.',
-            takes: 'cells', preset: ['colours' => ['{colour}', '{other}'], 'level' => 0.5], asks: ['colours', 'level', 'matrix'],
-        ), new Offer(
-            label: 'Checkerboard', from: 'cells', family: Family::Make, key: 11,
-            words: 'chessboard, every other cell, chequered, alternating cells, black and white squares',
-            says: 'Paints the picked cells in two colours, every other one.',
-            takes: 'cells', preset: ['colours' => ['{colour}', '{other}'], 'level' => 0.5, 'matrix' => 'checker'],
-        )];
     }
 
     public function evaluate(Arguments $given): Part

@@ -16,13 +16,11 @@ use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Guide\GuideKind;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 
@@ -45,16 +43,6 @@ final class FramesKind extends GuideKind
     public function sentence(Step $step): string
     {
         return '{count} frames of {size} cells on {on}, {ms} ms each.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Frames…', from: 'guides', family: Family::Guide, key: 7,
-            words: 'animation, sprite sheet, moving picture, walk cycle, film strip, play',
-            says: 'Parts a pixel grid into frames, side by side, that are played one after another.',
-            takes: 'on', preset: ['size' => ['min({first}.columns, {first}.rows)', '{first}.rows'], 'count' => 1], asks: ['size', 'count', 'ms'], least: 1, most: 1,
-        )];
     }
 
     public function copyNames(): array

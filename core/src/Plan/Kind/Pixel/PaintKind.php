@@ -11,12 +11,10 @@ use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\PaintedCellsField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\HeldAddress;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Remark;
 use Sternbild\Core\Result\Role;
@@ -34,16 +32,6 @@ final class PaintKind extends PaintingKind
     public function sentence(Step $step): string
     {
         return 'Paint {cells} on {on}.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Paint', from: 'cells', family: Family::Make, key: 4,
-            words: 'colour cells, pixel art, sprite, fill pixels, brush, dots',
-            says: 'Paints the picked cells in a colour; what is painted later goes over it.',
-            takes: 'cells', asks: ['cells'],
-        )];
     }
 
     public function evaluate(Arguments $given): Part

@@ -13,7 +13,6 @@ use Sternbild\Core\Pixel\Unreadable;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\FrameField;
@@ -25,7 +24,6 @@ use Sternbild\Core\Plan\Field\SourceField;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -70,16 +68,6 @@ final class PictureKind extends Kind
         $placed = $step->says('known') ? ', with two places at {known}' : ' from {at}, {width} wide[, turned by {turn}][, with two places at {known}]';
 
         return 'Picture {source}'.$placed.'[, cropped to {crop}][, straightened to {corners}][, {even}][, faded to {fade}][, into {veil}][, laid over others by {blend}].';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Picture…', from: 'ground', family: Family::Guide, key: 8,
-            words: 'reference, photograph, scan, sketch, image, import a picture, trace, place an image',
-            says: 'Lays a picture under the construction, to sample or to trace; it is never part of the result.',
-            preset: ['fade' => 0.4], asks: ['source', 'width', 'fade'],
-        )];
     }
 
     public function pulls(Arguments $given, Result $result): array

@@ -14,12 +14,10 @@ use Sternbild\Core\Pixel\Unreadable;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\ColoursOrCountField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
@@ -46,16 +44,6 @@ final class SampleKind extends PaintingKind
     public function sentence(Step $step): string
     {
         return 'Colours of {on} from {picture}, {by}, nearest of {colours}[, nearest {near}][, {dither}].';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Sample the picture…', from: 'guides', family: Family::Make, key: 5,
-            words: 'mosaic, pixelate, picture into cells, posterise, reduce colours, quantise, colours from a picture',
-            says: 'Gives every cell of the grid the colour that the picture has under it, held to a few colours.',
-            takes: 'on', preset: ['picture' => '{last:picture}', 'colours' => 8], asks: ['colours', 'by', 'dither'], least: 1, most: 1,
-        )];
     }
 
     public function evaluate(Arguments $given): Part

@@ -11,12 +11,10 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ColoursField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Painted;
@@ -43,16 +41,6 @@ final class SpeckleKind extends PaintingKind
     public function sentence(Step $step): string
     {
         return 'Speckle {of} with {colours}, a share of {share}[, {size} cells wide], seed {seed}.';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Speckle…', from: 'parts', family: Family::Shape, key: 8,
-            words: 'texture, noise, grain, sprinkle, random dots, highlights, touches of light',
-            says: 'Colours cells of its grid here and there, for texture; the same again for the same seed.',
-            takes: 'of', preset: ['colours' => ['{colour}']], asks: ['colours', 'share', 'size', 'seed'], most: 1,
-        )];
     }
 
     public function evaluate(Arguments $given): Part

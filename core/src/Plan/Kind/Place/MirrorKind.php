@@ -8,10 +8,8 @@ use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 
 /** The mirror image of parts or guides in the line through two places. */
@@ -26,19 +24,6 @@ final class MirrorKind extends TransformKind
     public function sentence(Step $step): string
     {
         return 'Mirror {of} in the line through {axis}[, {copy}][, {keep}].';
-    }
-
-    public function offers(): array
-    {
-        $whole = new Offer(
-            label: 'Mirrored half as one…', from: 'parts', family: Family::Copy, key: 12,
-            words: 'complete the half, other half, symmetric shape, reflect and join, butterfly, mirror and merge',
-            says: 'Mirrors a half in a line, and joins both to one part.',
-            takes: 'of', preset: ['axis' => [['sheet.width/2', 0], ['sheet.width/2', 'sheet.height']], 'copy' => true], asks: ['axis'],
-            next: [['kind' => 'join', 'of' => ['{of*}', '+new']]],
-        );
-
-        return [$whole, ...self::forBoth('Mirror…', 4, 'flip, reflect, reflection, symmetry, flop, reverse', 'Mirrors what is picked in a line.', ['axis' => [['sheet.width/2', 0], ['sheet.width/2', 'sheet.height']], 'copy' => true], ['axis'], 'M24 4V44M18 12L6 36H18ZM30 12L42 36H30Z')];
     }
 
     protected function map(Arguments $given): Affine

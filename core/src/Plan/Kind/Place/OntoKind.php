@@ -30,13 +30,6 @@ final class OntoKind extends TransformKind
         return 'Lay {of} from {from} onto {to}[, {copy}][, {keep}].';
     }
 
-    public function offers(): array
-    {
-        $corner = [[0, 0], ['sheet.width/4', 0], [0, 'sheet.height/4']];
-
-        return self::forBoth('Lay onto…', 6, 'skew, shear, isometric face, perspective, affine, transform, project', 'Lays a flat drawing onto another face: three places come to lie on three others.', ['from' => $corner, 'to' => [[0, 0], ['sheet.width/4', 'sheet.width/4*tan(30)'], [0, 'sheet.height/4']]], ['from', 'to']);
-    }
-
     protected function map(Arguments $given): Affine
     {
         try {

@@ -34,11 +34,6 @@ final class ResizeKind extends TransformKind
         return $step->says('factors') ? 'Resize {of} by {factors} about {about}[, {copy}][, {keep}].' : 'Resize {of} by {factor} about {about}[, {copy}][, {keep}].';
     }
 
-    public function offers(): array
-    {
-        return self::forBoth('Resize…', 5, 'scale, enlarge, shrink, grow, stretch, size, smaller', 'Makes what is picked so many times as large, from a place.', ['about' => '{centre}', 'factor' => 1.5], ['factor', 'about'], 'M8 24h16v16h-16zM8 8h32v32h-16');
-    }
-
     /** What was turned and resized at once is a copy that was turned, resized. */
     public function again(array $said, callable $other): ?array
     {

@@ -7,12 +7,10 @@ namespace Sternbild\Core\Plan\Kind\Place;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Copy\CopyKind;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Shape\Part;
 
 /** One map for parts or guides. */
@@ -58,23 +56,5 @@ abstract class TransformKind extends CopyKind
         $parts = $given->parts('of');
 
         return count($parts) === 1 ? $parts[0]->throughStep($given->step)->mapped($map) : self::repeated($given, [$map], 1, 'of');
-    }
-
-    /**
-     * The same offer for parts and for guides.
-     *
-     * @param  int<1, 9>  $key
-     * @param  non-empty-string  $words  with commas between
-     * @param  non-empty-string  $says  in one line what it does
-     * @param  array<string, mixed>  $preset
-     * @param  list<string>  $asks
-     * @param  string|null  $picture  SVG path data in a square of 48
-     * @return list<Offer>
-     */
-    final protected static function forBoth(string $label, int $key, string $words, string $says, array $preset, array $asks, ?string $picture = null): array
-    {
-        return array_map(static fn (string $from): Offer => new Offer(
-            label: $label, from: $from, family: Family::Place, key: $key, words: $words, says: $says, takes: 'of', picture: $picture, preset: $preset, asks: [...$asks, 'copy'],
-        ), ['parts', 'guides']);
     }
 }

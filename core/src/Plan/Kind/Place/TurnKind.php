@@ -8,11 +8,9 @@ use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -29,25 +27,6 @@ final class TurnKind extends TransformKind
     public function sentence(Step $step): string
     {
         return 'Turn {of} by {angle} about {about}[, {copy}][, {keep}].';
-    }
-
-    public function offers(): array
-    {
-        return [
-            ...self::forBoth('Turn…', 3, 'rotate, spin, pivot, tilt, swing, angle', 'Turns what is picked about a place.', ['about' => '{centre}', 'angle' => 90], ['angle', 'about'], 'M24 10a14 14 0 1 1-14 14M24 4v12l-7-6z'),
-            new Offer(
-                label: 'Shadow…', from: 'parts', family: Family::Look, key: 8,
-                words: 'drop shadow, inner shadow, depth, darken, overlap, multiply',
-                says: 'Darkens what a part and its copy, turned by a little about a centre, have in common.',
-                takes: 'of', most: 1,
-                preset: ['about' => '{center}', 'angle' => 4, 'copy' => true, 'hidden' => true],
-                asks: ['angle', 'about'],
-                next: [
-                    ['id' => '+shadow', 'kind' => 'common', 'of' => ['{of*}', '+new'], 'keep' => true],
-                    ['kind' => 'style', 'of' => ['+shadow'], 'fill' => '#000000', 'opacity' => 0.25, 'blend' => 'multiply'],
-                ],
-            ),
-        ];
     }
 
     public function again(array $said, callable $other): ?array

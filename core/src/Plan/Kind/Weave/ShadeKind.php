@@ -10,14 +10,12 @@ use Sternbild\Core\Paint\Gradient;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
-use Sternbild\Core\Plan\Family;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
-use Sternbild\Core\Plan\Offer;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Figure;
@@ -44,17 +42,6 @@ final class ShadeKind extends Kind
     public function sentence(Step $step): string
     {
         return 'Shade {of} where it dives[ at {at}], in {colour}, {opacity} deep[, reaching {reach}].';
-    }
-
-    public function offers(): array
-    {
-        return [new Offer(
-            label: 'Shade…', from: 'parts', family: Family::Combine, key: 9,
-            words: 'shadow, darken, depth, under, dive, relief, dimension',
-            says: 'Darkens the strands of a weave towards where they go under.',
-            picture: 'M8 16H40V32H8zM18 16V32M22 16V32M28 16V32M31 16V32',
-            takes: 'of', most: 1, only: 'weave', preset: ['opacity' => 0.4], asks: ['colour', 'opacity', 'reach'],
-        )];
     }
 
     public function evaluate(Arguments $given): Part

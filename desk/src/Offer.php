@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Desk;
 
 /** How the interface offers to make a step: from what, with what already filled in, and what it asks for first. */
 final readonly class Offer

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan\Kind\Pattern;
+namespace Sternbild\Desk;
 
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Lattice;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Sternbild\Core\Plan;
+namespace Sternbild\Desk;
 
 /** Verbs of one sort. Their order is that of the keys that open them. */
 enum Family: string
