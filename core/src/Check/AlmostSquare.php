@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Check;
 
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Rectangles;
 use Sternbild\Core\Plan\Numerals;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Finding;
@@ -37,7 +38,7 @@ final class AlmostSquare extends Check
         $findings = [];
         foreach ($at->known as $id => $known) {
             $step = $at->plan->steps[$id];
-            if ($known->result instanceof RectangularGrid && $step->kind->name() === 'grid.rectangular') {
+            if ($known->result instanceof Grid && $known->result instanceof Rectangles) {
                 array_push($findings, ...$this->in($step, $known->result, $at->plan->unit->value));
             }
         }
@@ -46,7 +47,7 @@ final class AlmostSquare extends Check
     }
 
     /** @return list<Finding> */
-    private function in(Step $step, RectangularGrid $grid, string $unit): array
+    private function in(Step $step, Grid&Rectangles $grid, string $unit): array
     {
         ['cellw' => $width, 'cellh' => $height] = $grid->quantities();
         $off = abs($width - $height) / max($width, $height);
@@ -69,7 +70,7 @@ final class AlmostSquare extends Check
     }
 
     /** @return array{float, float}|null the size of the whole grid with cells that are scaled so; null where gutters make it more than that */
-    private static function sizeFor(RectangularGrid $grid, Vec $scale, Step $step): ?array
+    private static function sizeFor(Grid&Rectangles $grid, Vec $scale, Step $step): ?array
     {
         if ($step->raw('size') === null || $step->raw('gutter') !== null || (float) (is_numeric($step->raw('angle')) ? $step->raw('angle') : 0) !== 0.0) {
             return null;

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Check;
 
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Rectangles;
 use Sternbild\Core\Pixel\Picture;
 use Sternbild\Core\Plan\Field\PaintOver;
 use Sternbild\Core\Result\Finding;
@@ -26,7 +27,7 @@ final readonly class PaintedPicture
      * @param  array<string, string>  $colours  #rrggbb by name, of its cells
      * @param  array<string, string>  $palette  and of all that the plan has
      */
-    private function __construct(private string $on, private RectangularGrid $grid, public Picture $picture, private array $owners, public array $colours, public array $palette)
+    private function __construct(private string $on, private Grid&Rectangles $grid, public Picture $picture, private array $owners, public array $colours, public array $palette)
     {
     }
 
@@ -46,7 +47,7 @@ final readonly class PaintedPicture
         $all = [];
         foreach ($cells as $on => $those) {
             $grid = ($at->known[$on] ?? null)?->result;
-            if ($grid instanceof RectangularGrid && $those !== [] && count($those) <= self::MOST_CELLS) {
+            if ($grid instanceof Grid && $grid instanceof Rectangles && $those !== [] && count($those) <= self::MOST_CELLS) {
                 $all[] = new self((string) $on, $grid, new Picture($grid->size()[0], $grid->size()[1], $those), $owners[$on], $colours[$on], $at->plan->palette);
             }
         }

@@ -7,7 +7,6 @@ namespace Sternbild\Core\Edit;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\FineGrid;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Guide\Guide;
@@ -136,17 +135,10 @@ final class DrawingIn
     {
         $size = max($scene->plan->width, $scene->plan->height);
         $grid = is_string($raw) ? $scene->grids()[explode('@', $raw)[0]] ?? null : null;
-        if ($grid instanceof FineGrid && is_string($raw)) {
-            $point = $grid->nearestPoint($place);
-            if ($grid->pointAt($point)->distanceTo($place) <= self::HERE * $size) {
-                return explode('@', $raw)[0].'@'.implode(',', $point);
-            }
-        } elseif ($grid !== null && is_string($raw)) {
-            $mesh = $grid->mesh();
-            foreach ($mesh->x as $point => $x) {
-                if (abs($x - $place->x) + abs($mesh->y[$point] - $place->y) <= self::HERE * $size) {
-                    return explode('@', $raw)[0].'@'.implode(',', $grid->pointCoordinates($point));
-                }
+        if ($grid !== null && is_string($raw)) {
+            $near = $grid->pointsNear($place, self::HERE * $size)[0] ?? null;
+            if ($near !== null) {
+                return explode('@', $raw)[0].'@'.implode(',', $near[0]);
             }
         }
         $decimals = $scene->plan->tolerance()->decimals;

@@ -12,7 +12,7 @@ use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
-use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Grid\Rectangles;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Paint\Look;
 use Sternbild\Core\Plan\Arguments;
@@ -151,7 +151,7 @@ final readonly class Evaluator
             foreach ($part->styled() as [$figure, $style]) {
                 // A shade is no shape to be told from others.
                 if ($figure->tint === null) {
-                    $seen[] = Seen::of($part->id, $figure, $style, $part->part->count(), $part->part->painted?->laid instanceof RectangularGrid);
+                    $seen[] = Seen::of($part->id, $figure, $style, $part->part->count(), $part->part->painted?->laid instanceof Rectangles);
                 }
                 if (count($seen) > Checks::MARK) {
                     return $seen;

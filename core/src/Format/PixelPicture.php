@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Format;
 
 use Sternbild\Core\Evaluation\Scene;
-use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Rectangles;
 use Sternbild\Core\Paint\Compositing;
 use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Pixel\Frames;
@@ -32,7 +33,7 @@ final readonly class PixelPicture
     /** Whether a grid is one whose cells can be pixels. */
     public static function isOn(Scene $scene, string $grid): bool
     {
-        return ($scene->known[$grid] ?? null)?->result instanceof RectangularGrid;
+        return ($scene->known[$grid] ?? null)?->result instanceof Rectangles;
     }
 
     /**
@@ -43,7 +44,7 @@ final readonly class PixelPicture
     public static function of(Scene $scene, string $grid): self
     {
         $pixels = ($scene->known[$grid] ?? null)?->result;
-        if (! $pixels instanceof RectangularGrid) {
+        if (! $pixels instanceof Rectangles) {
             throw Unusable::at("/$grid", 'the id of a pixel or a rectangular grid');
         }
         $cells = [];

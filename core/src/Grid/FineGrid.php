@@ -50,17 +50,53 @@ final class FineGrid extends RectangularGrid
         return $this->placeAt($this->across->count() / 2, $this->down->count() / 2);
     }
 
-    /** @return array{int, int} the intersection that is nearest to a place, as its address has it */
-    public function nearestPoint(Vec $place): array
+    public function listed(): Mesh
+    {
+        return Mesh::none();
+    }
+
+    public function lattice(): array
+    {
+        $corner = $this->placeAt(0.0, 0.0);
+
+        return ['size' => $this->size(), 'corner' => $corner, 'across' => $this->placeAt(1.0, 0.0)->minus($corner), 'down' => $this->placeAt(0.0, 1.0)->minus($corner)];
+    }
+
+    /** The nearest one: cells so fine lie closer together than anybody points. */
+    public function pointsNear(Vec $place, float $reach): array
+    {
+        $point = $this->nearestPoint($place);
+        $at = $this->pointAt($point);
+
+        return abs($at->x - $place->x) <= $reach && abs($at->y - $place->y) <= $reach ? [[$point, $at]] : [];
+    }
+
+    public function middlesNear(Vec $place, float $reach): array
     {
         [$u, $v] = $this->coordinatesAt($place);
+        [$columns, $rows] = $this->size();
+        $near = [];
+        foreach ([[floor($u) + 0.5, round($v)], [round($u), floor($v) + 0.5]] as [$across, $down]) {
+            $middle = $this->placeAt($across, $down);
+            if ($across >= 0 && $down >= 0 && $across <= $columns && $down <= $rows && $middle->distanceTo($place) <= $reach) {
+                $near[] = $middle;
+            }
+        }
 
-        return [(int) max(0, min($this->across->count(), round($u))), (int) max(0, min($this->down->count(), round($v)))];
+        return $near;
     }
 
     public function nearestIntersection(Vec $place): Vec
     {
         return $this->placeAt(...array_map(floatval(...), $this->nearestPoint($place)));
+    }
+
+    /** @return array{int, int} the intersection that is nearest to a place, as its address has it */
+    private function nearestPoint(Vec $place): array
+    {
+        [$u, $v] = $this->coordinatesAt($place);
+
+        return [(int) max(0, min($this->across->count(), round($u))), (int) max(0, min($this->down->count(), round($v)))];
     }
 
     public function cellOutlines(int $cell): array

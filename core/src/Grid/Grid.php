@@ -99,6 +99,52 @@ abstract class Grid extends Tiling implements Measured
         return [$cell, $widths[$cell]];
     }
 
+    /** Whether what turns by thirds of a full turn goes on along its lines. */
+    public function turnsByThirds(): bool
+    {
+        return false;
+    }
+
+    /**
+     * The intersections about a place.
+     *
+     * @param  float  $reach  along either axis
+     * @return list<array{list<int>, Vec}> as their addresses have them, and where they lie
+     */
+    public function pointsNear(Vec $place, float $reach): array
+    {
+        $mesh = $this->mesh();
+        $near = [];
+        foreach ($mesh->x as $point => $x) {
+            if (abs($x - $place->x) <= $reach && abs($mesh->y[$point] - $place->y) <= $reach) {
+                $near[] = [$this->pointCoordinates($point), new Vec($x, $mesh->y[$point])];
+            }
+        }
+
+        return $near;
+    }
+
+    /** @return list<Vec> the middles of edges about a place */
+    public function middlesNear(Vec $place, float $reach): array
+    {
+        $mesh = $this->mesh();
+        $near = [];
+        foreach ($mesh->from as $edge => $from) {
+            $to = $mesh->to[$edge];
+            $middle = new Vec(($mesh->x[$from] + $mesh->x[$to]) / 2, ($mesh->y[$from] + $mesh->y[$to]) / 2);
+            $circle = $mesh->circles[$mesh->carrier[$edge]] ?? null;
+            if ($circle !== null) {
+                $center = new Vec($circle[0], $circle[1]);
+                $middle = $center->plus($middle->minus($center)->unit()->times($circle[2]));
+            }
+            if ($middle->distanceTo($place) <= $reach) {
+                $near[] = $middle;
+            }
+        }
+
+        return $near;
+    }
+
     public function cellAddress(int $cell): string
     {
         return '#'.implode(',', $this->cellCoordinates($cell));

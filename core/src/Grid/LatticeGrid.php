@@ -8,7 +8,7 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Mesh\Mesh;
 
 /** Cells in columns and rows between two families of straight lines. */
-abstract class LatticeGrid extends Grid
+abstract class LatticeGrid extends Grid implements ColumnsAndRows
 {
     public function __construct(protected readonly Divisions $across, protected readonly Divisions $down)
     {

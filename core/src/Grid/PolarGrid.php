@@ -13,7 +13,7 @@ use Sternbild\Core\Mesh\Mesh;
  *
  * Sectors are counted clockwise from straight up, rings from the centre outwards, both from 1. Spoke k begins sector k.
  */
-final class PolarGrid extends Grid
+final class PolarGrid extends Grid implements Spokes
 {
     /** Golden rings: each φ times as wide as the one inside it. */
     private const GOLDEN_RATIO = 1.618033988749894848;

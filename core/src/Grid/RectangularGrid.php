@@ -13,7 +13,7 @@ use Sternbild\Core\Geometry\Vec;
  * A subdivided cell counts as so many columns and rows: what can be seen can be picked. With a gutter every column has a line of its own
  * on either side, and intersections count all lines from 0.
  */
-class RectangularGrid extends LatticeGrid
+class RectangularGrid extends LatticeGrid implements Rectangles
 {
     private readonly Affine $turn;
 

@@ -21,6 +21,18 @@ abstract class Tiling implements Result
         return $this->mesh ??= $this->buildMesh();
     }
 
+    /** What of its mesh is told place by place; nothing of one that is told as a lattice. */
+    public function listed(): Mesh
+    {
+        return $this->mesh();
+    }
+
+    /** @return array{size: array{int, int}, corner: Vec, across: Vec, down: Vec}|null where all places follow from one another, and are told so */
+    public function lattice(): ?array
+    {
+        return null;
+    }
+
     abstract protected function buildMesh(): Mesh;
 
     abstract public function cellCount(): int;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Grid;
 
 use Sternbild\Core\Geometry\Affine;
+use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Geometry\Vec;
 
 /**
@@ -15,8 +16,11 @@ use Sternbild\Core\Geometry\Vec;
  * another, and the triangles at both ends of a row are cut in half by its upright sides; at 30° it stands upright too, columns counted
  * downwards.
  */
-abstract class TriangularGrid extends Grid
+abstract class TriangularGrid extends Grid implements Ground
 {
+    /** Degrees by which a line is off upright and still is. */
+    private const UPRIGHT = 1e-6;
+
     protected readonly Affine $turn;
 
     /**
@@ -93,4 +97,32 @@ abstract class TriangularGrid extends Grid
     }
 
     abstract protected function cellsInRow(): int;
+
+    public function axes(): array
+    {
+        $origin = $this->placeAt(0.0, 0.0);
+        $side = $this->placeAt(1.0, 0.0)->minus($origin);
+        $turn = fmod(fmod(rad2deg($side->angle()), 60.0) + 60.0, 60.0);
+        if (abs($turn - 30.0) > self::UPRIGHT) {
+            throw new NoSuchPlace('blocks stand on a triangular grid turned by 30°, of which a family of lines stands upright');
+        }
+        $edge = static fn (float $angle): Vec => (new Vec(Angle::cosine($angle), Angle::sine($angle)))->times($side->length());
+
+        return [$origin, $edge(30.0), $edge(150.0)];
+    }
+
+    /** Two triangles with an upright edge between them are one cell of the ground. */
+    public function groundOf(int $cell): array
+    {
+        [$origin, $first, $second] = $this->axes();
+        $turn = $first->cross($second);
+        $way = $this->cellOutlines($cell)[0]->centroid()->minus($origin);
+
+        return [(int) floor($way->cross($second) / $turn), (int) floor($first->cross($way) / $turn)];
+    }
+
+    public function turnsByThirds(): bool
+    {
+        return true;
+    }
 }

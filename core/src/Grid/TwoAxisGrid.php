@@ -8,8 +8,11 @@ use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Geometry\Vec;
 
 /** Columns along one axis and rows along another, at any angle to one another: italic grids, isometric ones, diagonal lattices. */
-final class TwoAxisGrid extends LatticeGrid
+final class TwoAxisGrid extends LatticeGrid implements Ground
 {
+    /** By so small a share of an edge an axis is level, or upright. */
+    private const LEVEL = 1e-9;
+
     private readonly Vec $first;
 
     private readonly Vec $second;
@@ -59,5 +62,25 @@ final class TwoAxisGrid extends LatticeGrid
         $turn = $this->first->cross($this->second);
 
         return [$way->cross($this->second) / $turn, $this->first->cross($way) / $turn];
+    }
+
+    public function axes(): array
+    {
+        $origin = $this->placeAt(0.0, 0.0);
+        $axes = [$origin, $this->placeAt(1.0, 0.0)->minus($origin), $this->placeAt(0.0, 1.0)->minus($origin)];
+        foreach ([$axes[1], $axes[2]] as $edge) {
+            if (abs($edge->y) < self::LEVEL * $edge->length() || abs($edge->x) < self::LEVEL * $edge->length()) {
+                throw new NoSuchPlace('blocks stand on a grid of which neither axis is level or upright');
+            }
+        }
+
+        return $axes;
+    }
+
+    public function groundOf(int $cell): array
+    {
+        [$column, $row] = $this->cellCoordinates($cell);
+
+        return [$column - 1, $row - 1];
     }
 }

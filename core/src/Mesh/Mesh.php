@@ -40,4 +40,9 @@ final readonly class Mesh
         public ?array $after = null,
     ) {
     }
+
+    public static function none(): self
+    {
+        return new self([], [], [], [], [], [], []);
+    }
 }

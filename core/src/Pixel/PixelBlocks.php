@@ -8,7 +8,8 @@ use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Rectangles;
 
 /**
  * Blocks as cells of a pixel grid: edges along the axes go two cells across and one down, in even steps; all corners lie on corners of cells.
@@ -27,7 +28,7 @@ final readonly class PixelBlocks
      * @param  array<string, array{int, int, float, float}>  $cells  as of blocks, in sheet units
      * @param  Vec  $by  how many cells of the ground they are moved by, along either axis
      */
-    public static function on(RectangularGrid $grid, Vec $origin, Vec $first, Vec $second, array $cells, Vec $by): self
+    public static function on(Grid&Rectangles $grid, Vec $origin, Vec $first, Vec $second, array $cells, Vec $by): self
     {
         $at = static fn (Vec $place): Vec => new Vec(...$grid->coordinatesAt($place));
         $corner = $at($origin);

@@ -7,7 +7,7 @@ namespace Sternbild\Core\Pixel;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
-use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Grid\Rectangles;
 
 /**
  * The colour of a picture under every cell of a grid.
@@ -89,7 +89,7 @@ final class Sampler
      */
     private static function inRows(\Imagick $image, PlacedPicture $picture, Grid $grid, string $by): ?array
     {
-        if ($by !== 'mean' || ! $grid instanceof RectangularGrid || $picture->turn !== 0.0) {
+        if ($by !== 'mean' || ! $grid instanceof Rectangles || $picture->turn !== 0.0) {
             return null;
         }
         [$columns, $rows] = $grid->size();
@@ -224,7 +224,7 @@ final class Sampler
 
     private static function middleOf(Grid $grid, int $cell): Vec
     {
-        if (! $grid instanceof RectangularGrid) {
+        if (! $grid instanceof Rectangles) {
             return $grid->cellOutlines($cell)[0]->centroid();
         }
         [$column, $row] = $grid->cellCoordinates($cell);

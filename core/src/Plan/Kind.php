@@ -147,6 +147,12 @@ abstract class Kind
         return null;
     }
 
+    /** Whether its copies go around a centre, in sectors where they go all the way. */
+    public function goesAround(): bool
+    {
+        return false;
+    }
+
     /** Whether it takes the look of the first of its sources, not of the topmost. */
     public function looksLikeFirst(): bool
     {

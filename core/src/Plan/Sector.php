@@ -7,7 +7,7 @@ namespace Sternbild\Core\Plan;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\PolarGrid;
+use Sternbild\Core\Grid\Spokes;
 
 /** The sectors of a repeat around a centre: what is drawn in any of them is drawn in the first one. */
 final readonly class Sector implements Domain
@@ -30,7 +30,7 @@ final readonly class Sector implements Domain
         $numbers = $known[$step->id]->numbers ?? [];
         $count = $numbers['count'] ?? 0.0;
         $angle = $numbers['angle'] ?? ($count > 0.0 ? 360.0 / $count : 0.0);
-        if ($step->kind->name() !== 'repeat.around' || $count < 2.0 || abs(abs($angle) * $count - 360.0) > 1e-9 || abs(($numbers['factor'] ?? 1.0) - 1.0) > 1e-12) {
+        if (! $step->kind->goesAround() || $count < 2.0 || abs(abs($angle) * $count - 360.0) > 1e-9 || abs(($numbers['factor'] ?? 1.0) - 1.0) > 1e-12) {
             return null;
         }
         $angle = abs($angle);
@@ -38,7 +38,7 @@ final readonly class Sector implements Domain
         // Mirror images lie on both sides of the upright line; others begin at a spoke of the grid that they go around.
         $center = $step->raw('center');
         $grid = is_string($center) ? ($known[explode('@', $center)[0]] ?? null)?->result : null;
-        $from = $mirrored ? -$angle / 2 : ($grid instanceof PolarGrid ? $grid->spokeHeading(1) : 0.0);
+        $from = $mirrored ? -$angle / 2 : ($grid instanceof Spokes ? $grid->spokeHeading(1) : 0.0);
 
         return new self(new Vec($numbers['center.0'] ?? 0.0, $numbers['center.1'] ?? 0.0), $from, $angle, $mirrored);
     }

@@ -12,11 +12,9 @@ use Sternbild\Core\Geometry\Meeting;
 use Sternbild\Core\Geometry\Run;
 use Sternbild\Core\Geometry\Tolerance;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\FineGrid;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Crossings;
 use Sternbild\Core\Guide\Guide;
-use Sternbild\Core\Mesh\Mesh;
 use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Shape\Part;
 
@@ -187,62 +185,18 @@ final class Snapper
     }
 
     /**
-     * The nearest intersection, and the nearest middle of an edge.
-     *
-     * @param  array<string, int>  $allowed
-     * @return list<Candidate>
-     */
-    private function ofFineGrid(string $id, FineGrid $grid, Vec $place, float $reach, array $allowed): array
-    {
-        $found = [];
-        $label = $this->labels[$id];
-        $point = $grid->nearestPoint($place);
-        $at = $grid->pointAt($point);
-        if (isset($allowed['intersection']) && abs($at->x - $place->x) <= $reach && abs($at->y - $place->y) <= $reach) {
-            $found[] = $this->candidate('intersection', $at, "$id@".implode(',', $point), Naming::point($grid->pointWords(), $point)." of $label", $place);
-        }
-        [$u, $v] = $grid->coordinatesAt($place);
-        [$columns, $rows] = $grid->size();
-        foreach (isset($allowed['midpoint']) ? [[floor($u) + 0.5, round($v)], [round($u), floor($v) + 0.5]] : [] as [$across, $down]) {
-            $middle = $grid->placeAt($across, $down);
-            if ($across >= 0 && $down >= 0 && $across <= $columns && $down <= $rows && $middle->distanceTo($place) <= $reach) {
-                $found[] = $this->candidate('midpoint', $middle, self::inGrid($id, $grid, $middle), "the middle of an edge of $label", $place);
-            }
-        }
-
-        return $found;
-    }
-
-    /**
      * @param  array<string, int>  $allowed
      * @return list<Candidate>
      */
     private function ofGrid(string $id, Grid $grid, Vec $place, float $reach, array $allowed): array
     {
         $label = $this->labels[$id];
-        $found = $grid instanceof FineGrid ? $this->ofFineGrid($id, $grid, $place, $reach, $allowed) : [];
-        $mesh = $grid instanceof FineGrid ? new Mesh([], [], [], [], [], [], []) : $grid->mesh();
-        if (isset($allowed['intersection'])) {
-            foreach ($mesh->x as $point => $x) {
-                if (abs($x - $place->x) <= $reach && abs($mesh->y[$point] - $place->y) <= $reach) {
-                    $coordinates = implode(',', $grid->pointCoordinates($point));
-                    $found[] = $this->candidate('intersection', new Vec($x, $mesh->y[$point]), "$id@$coordinates", Naming::point($grid->pointWords(), $grid->pointCoordinates($point))." of $label", $place);
-                }
-            }
+        $found = [];
+        foreach (isset($allowed['intersection']) ? $grid->pointsNear($place, $reach) : [] as [$coordinates, $at]) {
+            $found[] = $this->candidate('intersection', $at, "$id@".implode(',', $coordinates), Naming::point($grid->pointWords(), $coordinates)." of $label", $place);
         }
-        if (isset($allowed['midpoint'])) {
-            foreach ($mesh->from as $edge => $from) {
-                $to = $mesh->to[$edge];
-                $middle = new Vec(($mesh->x[$from] + $mesh->x[$to]) / 2, ($mesh->y[$from] + $mesh->y[$to]) / 2);
-                $circle = $mesh->circles[$mesh->carrier[$edge]] ?? null;
-                if ($circle !== null) {
-                    $center = new Vec($circle[0], $circle[1]);
-                    $middle = $center->plus($middle->minus($center)->unit()->times($circle[2]));
-                }
-                if ($middle->distanceTo($place) <= $reach) {
-                    $found[] = $this->candidate('midpoint', $middle, self::inGrid($id, $grid, $middle), "the middle of an edge of $label", $place);
-                }
-            }
+        foreach (isset($allowed['midpoint']) ? $grid->middlesNear($place, $reach) : [] as $middle) {
+            $found[] = $this->candidate('midpoint', $middle, self::inGrid($id, $grid, $middle), "the middle of an edge of $label", $place);
         }
         $cell = isset($allowed['cell-centre']) ? $grid->cellAt($place) : null;
         if ($cell !== null) {

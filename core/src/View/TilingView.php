@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\View;
 
 use Sternbild\Core\Format\PathData;
-use Sternbild\Core\Grid\FineGrid;
+use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Mesh\Mesh;
@@ -24,15 +24,13 @@ final readonly class TilingView
     /** @return array<string, mixed> where a grid or an overlay lies; how it hangs together is sent apart, because it seldom changes */
     public function places(Tiling $grid): array
     {
-        if ($grid instanceof FineGrid) {
-            return $this->fine($grid);
-        }
-        $mesh = $grid->mesh();
+        $mesh = $grid->listed();
         $places = [];
         foreach ($mesh->x as $point => $x) {
             $places[] = round($x, $this->decimals) + 0.0;
             $places[] = round($mesh->y[$point], $this->decimals) + 0.0;
         }
+        $lattice = $grid->lattice();
 
         return [
             'topology' => $grid->topologyKey(),
@@ -41,22 +39,10 @@ final readonly class TilingView
             'places' => $places,
             'circles' => (object) $mesh->circles,
             'bends' => (object) $this->bends($mesh),
-        ];
-    }
-
-    /** @return array<string, mixed> of a grid whose places follow from one another */
-    private function fine(FineGrid $grid): array
-    {
-        $corner = $grid->placeAt(0.0, 0.0);
-        [$across, $down] = [$grid->placeAt(1.0, 0.0)->minus($corner), $grid->placeAt(0.0, 1.0)->minus($corner)];
-
-        return [
-            'topology' => $grid->topologyKey(),
-            'lines' => $this->paths->ofCurves($grid->lines()),
-            'places' => [],
-            'circles' => (object) [],
-            'bends' => (object) [],
-            'lattice' => ['size' => $grid->size(), 'at' => [$corner->x, $corner->y], 'across' => [$across->x, $across->y], 'down' => [$down->x, $down->y]],
+            ...($lattice === null ? [] : ['lattice' => [
+                'size' => $lattice['size'],
+                ...array_map(static fn (Vec $one): array => [$one->x, $one->y], ['at' => $lattice['corner'], 'across' => $lattice['across'], 'down' => $lattice['down']]),
+            ]]),
         ];
     }
 
@@ -78,7 +64,7 @@ final readonly class TilingView
     /** @return array<string, mixed> how it hangs together */
     public static function topology(Tiling $tiling): array
     {
-        $mesh = $tiling instanceof FineGrid ? new Mesh([], [], [], [], [], [], []) : $tiling->mesh();
+        $mesh = $tiling->listed();
         $cells = [];
         $outlines = [];
         foreach ($mesh->cells as $cell => $outline) {

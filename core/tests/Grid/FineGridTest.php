@@ -28,8 +28,17 @@ final class FineGridTest extends TestCase
         for ($cell = 0; $cell < 108; $cell++) {
             self::assertEquals(self::outlines($listed->cellOutlines($cell)), self::outlines($fine->cellOutlines($cell)));
         }
-        self::assertSame([3, 2], $fine->nearestPoint(new Vec(30 + 3 * 7 + 2, 20 + 2 * 7 - 3)));
-        self::assertSame([12, 9], $fine->nearestPoint(new Vec(9000, 9000)));
+        $near = new Vec(30 + 3 * 7 + 2, 20 + 2 * 7 - 3);
+        // What is about a place is what a list of all of it has there.
+        self::assertEquals([[[3, 2], new Vec(51, 34)]], $fine->pointsNear($near, 3.4));
+        foreach ([$near, new Vec(30, 20), new Vec(33.4, 20.1), new Vec(9000, 9000)] as $place) {
+            foreach ([1.0, 3.4] as $reach) {
+                self::assertEquals($listed->pointsNear($place, $reach), $fine->pointsNear($place, $reach));
+                self::assertEqualsCanonicalizing($listed->middlesNear($place, $reach), $fine->middlesNear($place, $reach));
+            }
+        }
+        self::assertEquals($listed->nearestIntersection(new Vec(9000, 9000)), $fine->nearestIntersection(new Vec(9000, 9000)));
+        self::assertSame([null, [12, 9], []], [$listed->lattice(), $fine->lattice()['size'], $fine->listed()->x]);
     }
 
     public function test_cells_by_lot_have_the_outlines_that_dropping_shared_edges_gives_them(): void

@@ -53,6 +53,11 @@ final class RepeatAroundKind extends CopyKind
         return self::oneMore($said);
     }
 
+    public function goesAround(): bool
+    {
+        return true;
+    }
+
     public function evaluate(Arguments $given): Part|Guide
     {
         $count = $given->whole('count');

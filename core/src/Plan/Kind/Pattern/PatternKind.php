@@ -9,7 +9,6 @@ use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Lattice;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
-use Sternbild\Core\Grid\TriangularGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
 use Sternbild\Core\Plan\Chapter;
@@ -126,7 +125,7 @@ final class PatternKind extends RepeatingKind
             $b = $grid->placeAt(0.0, $given->number('rows'))->minus($corner);
 
             // The ways of a triangular grid lie at 60° or at a right angle; what turns by thirds goes on along its other lines.
-            $b = $kind === 'hexagonal' && $grid instanceof TriangularGrid ? Affine::turn(120.0, Vec::zero())->apply($a) : $b;
+            $b = $kind === 'hexagonal' && $grid->turnsByThirds() ? Affine::turn(120.0, Vec::zero())->apply($a) : $b;
 
             return self::sound(new Lattice($given->has('origin') ? $origin : $corner, $a, $b), $given);
         }

@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Kind\Pixel;
 
 use Sternbild\Core\Arrangement\Unworkable;
-use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
-use Sternbild\Core\Grid\RectangularGrid;
-use Sternbild\Core\Grid\TriangularGrid;
-use Sternbild\Core\Grid\TwoAxisGrid;
+use Sternbild\Core\Grid\Ground;
+use Sternbild\Core\Grid\NoSuchPlace;
+use Sternbild\Core\Grid\Rectangles;
 use Sternbild\Core\Paint\Oklab;
 use Sternbild\Core\Pixel\Blocks;
 use Sternbild\Core\Pixel\PixelBlocks;
@@ -76,7 +75,7 @@ final class BlockKind extends PartKind
     public function evaluate(Arguments $given): Part
     {
         $grid = $given->step('on')->result;
-        if (! $grid instanceof TwoAxisGrid && ! $grid instanceof TriangularGrid) {
+        if (! $grid instanceof Grid || ! $grid instanceof Ground) {
             throw new FieldFault('on', 'choice', 'blocks stand on a two-axis grid, or on a triangular one of which a family of lines stands upright');
         }
         [$origin, $first, $second] = self::axes($grid);
@@ -85,7 +84,7 @@ final class BlockKind extends PartKind
         if ($isPit === $given->has('up')) {
             throw new FieldFault('up', 'choice', 'a block has a height, a pit a depth');
         }
-        $cells = self::cells($given, $grid, $origin, $first, $second, $isPit);
+        $cells = self::cells($given, $grid, $first->length(), $isPit);
         Budget::spend(60 * count($cells));
         try {
             if ($given->has('pixels')) {
@@ -110,11 +109,11 @@ final class BlockKind extends PartKind
     public function pulls(Arguments $given, Result $result): array
     {
         $grid = $given->step('on')->result;
-        if (! $grid instanceof TwoAxisGrid && ! $grid instanceof TriangularGrid) {
+        if (! $grid instanceof Grid || ! $grid instanceof Ground) {
             return [];
         }
         [$origin, $first, $second] = self::axes($grid);
-        $cells = self::cells($given, $grid, $origin, $first, $second, $given->has('down'));
+        $cells = self::cells($given, $grid, $first->length(), $given->has('down'));
         if ($cells === []) {
             return [];
         }
@@ -135,11 +134,11 @@ final class BlockKind extends PartKind
     }
 
     /** @throws FieldFault */
-    private static function pixelGrid(Arguments $given): RectangularGrid
+    private static function pixelGrid(Arguments $given): Grid&Rectangles
     {
         $grid = $given->step('pixels')->result;
 
-        return $grid instanceof RectangularGrid ? $grid : throw new FieldFault('pixels', 'choice', 'it is no pixel grid');
+        return $grid instanceof Grid && $grid instanceof Rectangles ? $grid : throw new FieldFault('pixels', 'choice', 'it is no pixel grid');
     }
 
     /** @throws FieldFault where nothing of it is seen on the grid */
@@ -168,27 +167,13 @@ final class BlockKind extends PartKind
      *
      * @throws FieldFault
      */
-    private static function axes(Grid $grid): array
+    private static function axes(Ground $grid): array
     {
-        $origin = $grid->placeAt(0.0, 0.0);
-        if ($grid instanceof TwoAxisGrid) {
-            $axes = [$origin, $grid->placeAt(1.0, 0.0)->minus($origin), $grid->placeAt(0.0, 1.0)->minus($origin)];
-            foreach ([$axes[1], $axes[2]] as $edge) {
-                if (abs($edge->y) < 1e-9 * $edge->length() || abs($edge->x) < 1e-9 * $edge->length()) {
-                    throw new FieldFault('on', 'choice', 'blocks stand on a grid of which neither axis is level or upright');
-                }
-            }
-
-            return $axes;
+        try {
+            return $grid->axes();
+        } catch (NoSuchPlace $fault) {
+            throw new FieldFault('on', 'choice', $fault->getMessage());
         }
-        $side = $grid->placeAt(1.0, 0.0)->minus($origin);
-        $turn = fmod(fmod(rad2deg($side->angle()), 60.0) + 60.0, 60.0);
-        if (abs($turn - 30.0) > 1e-6) {
-            throw new FieldFault('on', 'choice', 'blocks stand on a triangular grid turned by 30°, of which a family of lines stands upright');
-        }
-        $edge = static fn (float $angle): Vec => (new Vec(Angle::cosine($angle), Angle::sine($angle)))->times($side->length());
-
-        return [$origin, $edge(30.0), $edge(150.0)];
     }
 
     /**
@@ -196,28 +181,20 @@ final class BlockKind extends PartKind
      *
      * @throws FieldFault
      */
-    private static function cells(Arguments $given, Grid $grid, Vec $origin, Vec $first, Vec $second, bool $isPit): array
+    private static function cells(Arguments $given, Ground $grid, float $edge, bool $isPit): array
     {
         $picked = $given->cells('cells')->cells[$given->step('on')->id] ?? throw new FieldFault('cells', 'choice', 'none of its cells is one of its grid');
         if (count($picked) > self::MOST) {
             throw new FieldFault('cells', 'limit', 'blocks stand on at most '.number_format(self::MOST).' cells; '.number_format(count($picked)).' are picked');
         }
-        $edge = $first->length();
         $heights = $isPit ? [$given->number('down')] : $given->heights('up');
         if (count($heights) > 1 && count($heights) !== count($picked)) {
             throw new FieldFault('up', 'number', count($heights).' heights are said, for '.count($picked).' cells');
         }
         $foot = $given->number('base');
-        $turn = $first->cross($second);
         $cells = [];
         foreach (array_values($picked) as $number => $cell) {
-            [$column, $row] = $grid->cellCoordinates($cell);
-            [$column, $row] = [$column - 1, $row - 1];
-            if ($grid instanceof TriangularGrid) {
-                // Two triangles with an upright edge between them are one cell of the ground.
-                $way = $grid->cellOutlines($cell)[0]->centroid()->minus($origin);
-                [$column, $row] = [(int) floor($way->cross($second) / $turn), (int) floor($first->cross($way) / $turn)];
-            }
+            [$column, $row] = $grid->groundOf($cell);
             $height = $heights[count($heights) > 1 ? $number : 0] ?? 0.0;
             if ($height < 0.0) {
                 throw new FieldFault($isPit ? 'down' : 'up', 'number', 'a height is 0 or more; '.$height.' is not');

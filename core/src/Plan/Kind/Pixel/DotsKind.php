@@ -6,7 +6,8 @@ namespace Sternbild\Core\Plan\Kind\Pixel;
 
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Rectangles;
 use Sternbild\Core\Pixel\Dots;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
@@ -58,7 +59,7 @@ final class DotsKind extends PaintingKind
     public function evaluate(Arguments $given): Part
     {
         $grid = self::grid($given);
-        if (! $grid instanceof RectangularGrid) {
+        if (! $grid instanceof Rectangles) {
             throw new FieldFault('on', 'choice', 'dots lie on a pixel grid, or on a rectangular one');
         }
         $dots = self::dots($given);

@@ -9,7 +9,8 @@ use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Run;
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\RectangularGrid;
+use Sternbild\Core\Grid\Grid;
+use Sternbild\Core\Grid\Rectangles;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Pixel\Frames;
 use Sternbild\Core\Plan\Arguments;
@@ -58,7 +59,7 @@ final class FramesKind extends GuideKind
     public function evaluate(Arguments $given): Guide
     {
         $grid = $given->step('on')->result;
-        if (! $grid instanceof RectangularGrid) {
+        if (! $grid instanceof Grid || ! $grid instanceof Rectangles) {
             throw new FieldFault('on', 'lost', 'frames lie on a pixel or a rectangular grid');
         }
         $frames = self::laid($grid, $given->numbers());
@@ -79,11 +80,11 @@ final class FramesKind extends GuideKind
     /** The frames of a step of this kind; null where it came to none. */
     public static function framesOf(Evaluated $known, ?Evaluated $grid): ?Frames
     {
-        return $known->result instanceof Guide && $grid?->result instanceof RectangularGrid ? self::laid($grid->result, $known->numbers) : null;
+        return $known->result instanceof Guide && $grid?->result instanceof Rectangles ? self::laid($grid->result, $known->numbers) : null;
     }
 
     /** @param  array<string, float>  $numbers */
-    private static function laid(RectangularGrid $grid, array $numbers): Frames
+    private static function laid(Rectangles $grid, array $numbers): Frames
     {
         [$columns, $rows] = $grid->size();
 

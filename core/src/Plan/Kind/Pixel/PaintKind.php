@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Kind\Pixel;
 
 use Sternbild\Core\Geometry\Vec;
-use Sternbild\Core\Grid\LatticeGrid;
+use Sternbild\Core\Grid\ColumnsAndRows;
 use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Plan\Arguments;
@@ -47,7 +47,7 @@ final class PaintKind extends PaintingKind
         $grid = self::grid($given);
         // Along the coordinate that runs in a circle where there is one, around; along the first of others.
         $around = array_search(true, $grid->arrows()['wraps'], true);
-        $size = $grid instanceof LatticeGrid && count($grid::cellWords()) === 2 ? $grid->size() : null;
+        $size = $grid instanceof ColumnsAndRows && count($grid::cellWords()) === 2 ? $grid->size() : null;
         $cells = $colours = [];
         $outside = 0;
         foreach ($given->painted('cells') as [$name, $colour, $text, $held]) {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Kind\Pixel;
 
 use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Grid\ColumnsAndRows;
 use Sternbild\Core\Grid\Grid;
-use Sternbild\Core\Grid\LatticeGrid;
 use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Grid\Tiling;
@@ -49,7 +49,7 @@ abstract class PaintingKind extends PartKind
      */
     final protected static function cell(Grid $grid, int $column, int $row): ?int
     {
-        if ($grid instanceof LatticeGrid && count($grid::cellWords()) === 2) {
+        if ($grid instanceof ColumnsAndRows && count($grid::cellWords()) === 2) {
             [$columns, $rows] = $grid->size();
 
             return $column >= 1 && $row >= 1 && $column <= $columns && $row <= $rows ? ($row - 1) * $columns + $column - 1 : null;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Kind\Pixel;
 
 use Sternbild\Core\Geometry\Budget;
-use Sternbild\Core\Grid\LatticeGrid;
+use Sternbild\Core\Grid\ColumnsAndRows;
 use Sternbild\Core\Pixel\Clusters;
 use Sternbild\Core\Pixel\Held;
 use Sternbild\Core\Pixel\PlacedPicture;
@@ -76,7 +76,7 @@ final class SampleKind extends PaintingKind
         Budget::spend(count($wanted) * min(count($cells), 20_000));
         $held = new Held(array_column($wanted, 1), $given->text('near') === 'oklab' ? 'oklab' : 'ciede2000');
         $dither = $given->text('dither');
-        $columns = $grid instanceof LatticeGrid ? $grid->size()[0] : null;
+        $columns = $grid instanceof ColumnsAndRows ? $grid->size()[0] : null;
         $numbers = $held->each($cells, $dither === 'ordered' || $dither === 'spread' ? $dither : 'none', $columns);
 
         return self::painted($given, array_map(static fn (int $number): string => $wanted[$number][0], $numbers), array_column($wanted, 1, 0), 0, 'picture');
