@@ -36,14 +36,20 @@ $results = [];
 $shared = ['polygons' => [], 'circles' => [], 'segments' => []];
 
 foreach ([24, 30, 40] as $n) {
-    $corners = array_map(static fn (int $k): Vec => new Vec(400 + 300 * cos(2 * M_PI * $k / $n), 400 + 300 * sin(2 * M_PI * $k / $n)), range(0, $n - 1));
+    $corners = array_map(
+        static fn (int $k): Vec => new Vec(400 + 300 * cos((2 * M_PI * $k) / $n), 400 + 300 * sin((2 * M_PI * $k) / $n)),
+        range(0, $n - 1),
+    );
     $lines = [];
     for ($i = 0; $i < $n; $i++) {
         for ($j = $i + 1; $j < $n; $j++) {
             $lines[] = new Line($corners[$i], $corners[$j]);
         }
     }
-    $shared['polygons'][$n] = array_map(static fn (Line $line): array => [[$line->start()->x, $line->start()->y], [$line->end()->x, $line->end()->y]], $lines);
+    $shared['polygons'][$n] = array_map(
+        static fn (Line $line): array => [[$line->start()->x, $line->start()->y], [$line->end()->x, $line->end()->y]],
+        $lines,
+    );
     [$time, $arrangement] = $best(static fn (): Arrangement => $cut($lines));
     $results["polygon $n"] = ['best' => $time, 'faces' => $arrangement->faceCount(), 'crossings' => $arrangement->pointCount() - $n];
 }
@@ -53,9 +59,15 @@ mt_srand(1);
 foreach ([100, 300, 1000] as $count) {
     $circles = [];
     for ($k = 0; $k < $count; $k++) {
-        $circles[] = new Circle(new Vec(mt_rand(0, 800_000) / 1000, mt_rand(0, 800_000) / 1000), mt_rand(20_000, (int) (200_000 / sqrt($count / 100))) / 1000);
+        $circles[] = new Circle(
+            new Vec(mt_rand(0, 800_000) / 1000, mt_rand(0, 800_000) / 1000),
+            mt_rand(20_000, (int) (200_000 / sqrt($count / 100))) / 1000,
+        );
     }
-    $shared['circles'][$count] = array_map(static fn (Circle $circle): array => [$circle->center->x, $circle->center->y, $circle->radius], $circles);
+    $shared['circles'][$count] = array_map(
+        static fn (Circle $circle): array => [$circle->center->x, $circle->center->y, $circle->radius],
+        $circles,
+    );
     $arcs = array_map(Arc::fullCircle(...), $circles);
     [$time, $arrangement] = $best(static fn (): Arrangement => $cut($arcs));
     $results["circles $count"] = ['best' => $time, 'faces' => $arrangement->faceCount()];
@@ -69,7 +81,10 @@ foreach ([1000, 2000, 4000, 8000, 16000] as $n) {
         $start = new Vec(mt_rand(0, 800_000) / 1000, mt_rand(0, 800_000) / 1000);
         $lines[] = new Line($start, $start->plus(new Vec($length * cos($angle), $length * sin($angle))));
     }
-    $shared['segments'][$n] = array_map(static fn (Line $line): array => [[$line->start()->x, $line->start()->y], [$line->end()->x, $line->end()->y]], $lines);
+    $shared['segments'][$n] = array_map(
+        static fn (Line $line): array => [[$line->start()->x, $line->start()->y], [$line->end()->x, $line->end()->y]],
+        $lines,
+    );
     [$time, $arrangement] = $best(static fn (): Arrangement => $cut($lines), 3);
     $results["segments $n"] = ['best' => $time, 'faces' => $arrangement->faceCount()];
     $crossings = $arrangement->pointCount() - 2 * $n;
@@ -81,8 +96,11 @@ $grid = [];
 for ($k = 0; $k <= 200; $k++) {
     array_push($grid, new Line(new Vec(0, $k * 4), new Vec(800, $k * 4)), new Line(new Vec($k * 4, 0), new Vec($k * 4, 800)));
 }
-$shared['grid'] = array_map(static fn (Line $line): array => [[$line->start()->x, $line->start()->y], [$line->end()->x, $line->end()->y]], $grid);
-$shared['rings'] = array_map(static fn (int $ring): array => [400, 400, 380 * $ring / 60], range(1, 60));
+$shared['grid'] = array_map(
+    static fn (Line $line): array => [[$line->start()->x, $line->start()->y], [$line->end()->x, $line->end()->y]],
+    $grid,
+);
+$shared['rings'] = array_map(static fn (int $ring): array => [400, 400, (380 * $ring) / 60], range(1, 60));
 foreach ($shared['rings'] as [$x, $y, $radius]) {
     $grid[] = Arc::fullCircle(new Circle(new Vec($x, $y), $radius));
 }

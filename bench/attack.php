@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// What somebody does who means ill, or does not know better, and what becomes of an honest designer meanwhile. Prints a line for each: name, what was seen, whether it
+// What somebody does who means ill, or does not know better, and what becomes of an honest designer meanwhile. Prints a line for each:
+// name, what was seen, whether it
 // holds. Arguments: address, file with people as bench/crowd_people.php makes them. Ends with 1 where something does not hold.
 
 [, $base, $file] = $argv;
@@ -17,10 +18,21 @@ $tell = static function (string $what, string $seen, bool $holds) use (&$failed)
 };
 $curl = static function (array $person, string $method, string $path, mixed $body = null) use ($base): CurlHandle {
     $handle = curl_init();
-    curl_setopt_array($handle, [
-        CURLOPT_URL => $base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 30,
-        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-CSRF-TOKEN: $person[token]", "Cookie: $person[cookie]"],
-    ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => is_string($body) ? $body : json_encode($body, JSON_THROW_ON_ERROR)]));
+    curl_setopt_array(
+        $handle,
+        [
+            CURLOPT_URL => $base.$path,
+            CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT => 30,
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                'Content-Type: application/json',
+                "X-CSRF-TOKEN: $person[token]",
+                "Cookie: $person[cookie]",
+            ],
+        ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => is_string($body) ? $body : json_encode($body, JSON_THROW_ON_ERROR)]),
+    );
 
     return $handle;
 };
@@ -38,23 +50,40 @@ $uuid = static function (): string {
 };
 $head = 1;
 $change = static function () use ($curl, $ask, $honest, $uuid, &$head): float {
-    [$status, $seconds] = $ask($curl($honest, 'POST', "/api/sheets/$honest[sheet]/changes", [
-        'base' => $head, 'change' => $uuid(), 'operations' => [['op' => 'set', 'id' => 'g1', 'field' => 'radius', 'value' => mt_rand(300, 380)]],
-    ]));
+    [$status, $seconds] = $ask(
+        $curl($honest, 'POST', "/api/sheets/$honest[sheet]/changes", [
+            'base' => $head,
+            'change' => $uuid(),
+            'operations' => [['op' => 'set', 'id' => 'g1', 'field' => 'radius', 'value' => mt_rand(300, 380)]],
+        ]),
+    );
     $head += $status === 200 ? 1 : 0;
 
     return $status === 200 ? $seconds : 60.0;
 };
-$plan = static fn (array $steps): string => json_encode([
-    'format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px', 'background' => null], 'palette' => ['ink' => '#1b2140', 'sand' => '#e7c98f'], 'steps' => $steps,
-], JSON_THROW_ON_ERROR);
-$ring = static fn (int $count, float $x, float $y, float $reach): array => array_map(static function (int $k) use ($count, $x, $y, $reach): array {
-    $away = $reach * mt_rand(800, 1000) / 1000;
+$plan = static fn (array $steps): string => json_encode(
+    [
+        'format' => 'sternbild-plan',
+        'version' => 1,
+        'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px', 'background' => null],
+        'palette' => ['ink' => '#1b2140', 'sand' => '#e7c98f'],
+        'steps' => $steps,
+    ],
+    JSON_THROW_ON_ERROR,
+);
+$ring = static fn (int $count, float $x, float $y, float $reach): array => array_map(static function (int $k) use (
+    $count,
+    $x,
+    $y,
+    $reach,
+): array {
+    $away = ($reach * mt_rand(800, 1000)) / 1000;
 
     return [round($x + $away * cos(2 * M_PI * $k / $count), 3), round($y + $away * sin(2 * M_PI * $k / $count), 3)];
 }, range(0, $count - 1));
 $between = static fn (): string => $plan([
-    ['id' => 'p1', 'kind' => 'part.outline', 'points' => $ring(1000, 300, 300, 200)], ['id' => 'p2', 'kind' => 'part.outline', 'points' => $ring(1000, 500, 500, 200)],
+    ['id' => 'p1', 'kind' => 'part.outline', 'points' => $ring(1000, 300, 300, 200)],
+    ['id' => 'p2', 'kind' => 'part.outline', 'points' => $ring(1000, 500, 500, 200)],
     ['id' => 'b1', 'kind' => 'between', 'of' => ['p1', 'p2'], 'steps' => 200],
 ]);
 $median = static function (array $times): float {
@@ -95,24 +124,77 @@ while (microtime(true) < $until) {
     }
     usleep(5000);
 }
-$tell('three people with two heavy sheets each: an honest change', sprintf('median %.0f ms, slowest %.0f ms; %.0f ms alone', 1e3 * $median($times), 1e3 * max($times), 1e3 * $quiet), $median($times) < 2.0);
-$tell('… and none of their requests ends without a word', implode(' ', array_map(static fn (int $status, int $count): string => "$count × $status", array_keys($counts = array_count_values($statuses)), $counts)), array_intersect($statuses, [0, 500, 502, 504]) === []);
+$tell(
+    'three people with two heavy sheets each: an honest change',
+    sprintf('median %.0f ms, slowest %.0f ms; %.0f ms alone', 1e3 * $median($times), 1e3 * max($times), 1e3 * $quiet),
+    $median($times) < 2.0,
+);
+$tell(
+    '… and none of their requests ends without a word',
+    implode(
+        ' ',
+        array_map(
+            static fn (int $status, int $count): string => "$count × $status",
+            array_keys($counts = array_count_values($statuses)),
+            $counts,
+        ),
+    ),
+    array_intersect($statuses, [0, 500, 502, 504]) === [],
+);
 curl_multi_close($multi);
 
 // Plans whose work no count shows: each whole, or with a finding, within five seconds.
-$steps = static fn (int $count): array => array_map(static fn (int $k): array => ['id' => "p$k", 'kind' => 'part.circle', 'center' => [$k % 100 * 8, intdiv($k, 100) * 8], 'radius' => 3], range(1, $count));
-$pixels = static fn (int $side): array => ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => $side, 'rows' => $side, 'cell' => 0.8];
-$dither = static fn (int $side): string => $plan([$pixels($side), ['id' => 'd1', 'kind' => 'dither', 'on' => 'g1', 'cells' => ['g1#*,*'], 'from' => 0, 'to' => 1, 'colours' => ['ink', 'sand']]]);
+$steps = static fn (int $count): array => array_map(
+    static fn (int $k): array => ['id' => "p$k", 'kind' => 'part.circle', 'center' => [($k % 100) * 8, intdiv($k, 100) * 8], 'radius' => 3],
+    range(1, $count),
+);
+$pixels = static fn (int $side): array => [
+    'id' => 'g1',
+    'kind' => 'grid.pixel',
+    'origin' => [0, 0],
+    'columns' => $side,
+    'rows' => $side,
+    'cell' => 0.8,
+];
+$dither = static fn (int $side): string => $plan([
+    $pixels($side),
+    ['id' => 'd1', 'kind' => 'dither', 'on' => 'g1', 'cells' => ['g1#*,*'], 'from' => 0, 'to' => 1, 'colours' => ['ink', 'sand']],
+]);
 $heavy = [
-    'a dither of 300²' => $dither(300), 'a dither of 1,000²' => $dither(1000), 'in-betweens of a thousand nodes' => $between(),
-    'a pattern of overlapping outlines, lapped' => $plan([['id' => 'p1', 'kind' => 'part.outline', 'points' => $ring(100, 60, 40, 60)], ['id' => 'w1', 'kind' => 'pattern', 'of' => ['p1'], 'group' => 'p4m', 'a' => [60, 0], 'lap' => 'clockwise', 'show' => 'sheet']]),
+    'a dither of 300²' => $dither(300),
+    'a dither of 1,000²' => $dither(1000),
+    'in-betweens of a thousand nodes' => $between(),
+    'a pattern of overlapping outlines, lapped' => $plan([
+        ['id' => 'p1', 'kind' => 'part.outline', 'points' => $ring(100, 60, 40, 60)],
+        ['id' => 'w1', 'kind' => 'pattern', 'of' => ['p1'], 'group' => 'p4m', 'a' => [60, 0], 'lap' => 'clockwise', 'show' => 'sheet'],
+    ]),
     'a broad nib along two thousand cubics' => $plan([
-        ['id' => 'c1', 'kind' => 'guide.run', 'points' => $ring(2001, 400, 400, 300), 'bends' => array_map(static fn (): array => ['handles' => [[mt_rand(0, 800), mt_rand(0, 800)], [mt_rand(0, 800), mt_rand(0, 800)]]], range(1, 2000))],
+        [
+            'id' => 'c1',
+            'kind' => 'guide.run',
+            'points' => $ring(2001, 400, 400, 300),
+            'bends' => array_map(
+                static fn (): array => ['handles' => [[mt_rand(0, 800), mt_rand(0, 800)], [mt_rand(0, 800), mt_rand(0, 800)]]],
+                range(1, 2000),
+            ),
+        ],
         ['id' => 'b1', 'kind' => 'band', 'of' => ['c1'], 'width' => 20, 'nib' => ['angle' => 30, 'thin' => 4]],
     ]),
     'blocks and twenty speckles' => $plan([
-        ['id' => 'g1', 'kind' => 'grid.twoaxis', 'origin' => [400, 20], 'angles' => [30, 150], 'spacing' => [10, 10], 'columns' => 34, 'rows' => 34], ['id' => 'b1', 'kind' => 'block', 'on' => 'g1', 'cells' => ['g1#*,*'], 'up' => 1, 'colour' => 'sand'],
-        ...array_map(static fn (int $k): array => ['id' => "s$k", 'kind' => 'speckle', 'of' => 'b1', 'colours' => ['ink'], 'seed' => $k], range(1, 20)),
+        [
+            'id' => 'g1',
+            'kind' => 'grid.twoaxis',
+            'origin' => [400, 20],
+            'angles' => [30, 150],
+            'spacing' => [10, 10],
+            'columns' => 34,
+            'rows' => 34,
+        ],
+        ['id' => 'b1', 'kind' => 'block', 'on' => 'g1', 'cells' => ['g1#*,*'], 'up' => 1, 'colour' => 'sand'],
+        ...array_map(
+            static fn (int $k): array => ['id' => "s$k", 'kind' => 'speckle', 'of' => 'b1', 'colours' => ['ink'], 'seed' => $k],
+            range(1, 20),
+        ),
     ]),
     'nine thousand discs' => $plan($steps(9000)), 'fourteen thousand discs' => $plan($steps(14000)),
 ];
@@ -122,7 +204,13 @@ foreach (array_keys($heavy) as $number => $name) {
     [$status, $seconds, $answer] = $ask($curl($person, 'POST', '/api/sheets', ['name' => $name, 'plan' => $heavy[$name]]));
     $sheet = json_decode($answer, true)['id'] ?? null;
     [$shown, $opening] = $status === 201 ? $ask($curl($person, 'GET', "/api/sheets/$sheet")) : [0, 0.0];
-    $tell($name, $status === 201 ? sprintf('taken in %.1f s, shown (%d) in %.1f s', $seconds, $shown, $opening) : sprintf('%d in %.1f s: %s', $status, $seconds, substr($answer, 0, 90)), ($status === 201 && $shown === 200 || $status === 422) && max($seconds, $opening) < 8.0);
+    $tell(
+        $name,
+        $status === 201
+            ? sprintf('taken in %.1f s, shown (%d) in %.1f s', $seconds, $shown, $opening)
+            : sprintf('%d in %.1f s: %s', $status, $seconds, substr($answer, 0, 90)),
+        (($status === 201 && $shown === 200) || $status === 422) && max($seconds, $opening) < 8.0,
+    );
 }
 
 // Connections that say half a request, and no more.
@@ -154,8 +242,20 @@ for ($try = 0; $try < 8; $try++) {
 $tell('eight wrong links, then somebody else\'s', "$last, then $other", $last === 429 && $other === 422);
 
 // What no editor sends.
-foreach ([['GET', '/api/sheets?cursor=broken', null], ['POST', "/api/sheets/$honest[sheet]/settle", '{"circle": [1e999, 0, 5]}'], ['POST', "/api/sheets/$honest[sheet]/corners", '{"step": []}'], ['GET', "/api/sheets/{$people[0]['sheet']}", null], ['GET', '/api/'.str_repeat('a', 3000), null]] as [$method, $path, $body]) {
+foreach (
+    [
+        ['GET', '/api/sheets?cursor=broken', null],
+        ['POST', "/api/sheets/$honest[sheet]/settle", '{"circle": [1e999, 0, 5]}'],
+        ['POST', "/api/sheets/$honest[sheet]/corners", '{"step": []}'],
+        ['GET', "/api/sheets/{$people[0]['sheet']}", null],
+        ['GET', '/api/'.str_repeat('a', 3000), null],
+    ] as [$method, $path, $body]
+) {
     [$status, , $answer] = $ask($curl($honest, $method, $path, $body));
-    $tell(substr("$method $path", 0, 60), "$status ".substr($answer, 0, 60), $status >= 400 && $status < 500 && is_array(json_decode($answer, true)));
+    $tell(
+        substr("$method $path", 0, 60),
+        "$status ".substr($answer, 0, 60),
+        $status >= 400 && $status < 500 && is_array(json_decode($answer, true)),
+    );
 }
 exit($failed ? 1 : 0);

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Bands of 1,000 runs of lines and arcs; prints milliseconds and nodes. Writes the runs as SVG paths for the library that strokes true curves, and
+// Bands of 1,000 runs of lines and arcs; prints milliseconds and nodes. Writes the runs as SVG paths for the library that strokes true
+// curves, and
 // flattened, to a hundredth of a unit, for those that take straight sides only.
 
 require __DIR__.'/../vendor/autoload.php';
@@ -23,7 +24,13 @@ const FLAT = 0.01;
 $ways = [];
 for ($k = 0; $k < 1000; $k++) {
     [$x, $y] = [20 + 24 * ($k % 32), 20 + 24 * intdiv($k, 32)];
-    $points = array_map(static fn (array $at): Vec => new Vec($x + $at[0], $y + $at[1]), [[0, 0], [10, 2 + $k % 5], [16, 12], [4 + $k % 7, 18], [20, 20]]);
+    $points = array_map(static fn (array $at): Vec => new Vec($x + $at[0], $y + $at[1]), [
+        [0, 0],
+        [10, 2 + ($k % 5)],
+        [16, 12],
+        [4 + ($k % 7), 18],
+        [20, 20],
+    ]);
     $ways[] = BentWay::curves($points, [Bend::bulge(0.3), null, Bend::bulge(-0.4), null], false);
 }
 $band = new Band(WIDTH / 2, WIDTH / 2, Corner::Miter, 'butt', 4.0, Tolerance::ofSheet(800));

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Whoever includes this has `$base`, and gets `$request` (method, path, body: milliseconds, answer, bytes as they came) and `$uuid`, signed in as
+// Whoever includes this has `$base`, and gets `$request` (method, path, body: milliseconds, answer, bytes as they came) and `$uuid`, signed
+// in as
 // the sample designer.
 
 $cookies = [];
@@ -15,9 +16,11 @@ $request = static function (string $method, string $path, ?array $body = null) u
         CURLOPT_RETURNTRANSFER => true,
         CURLOPT_ENCODING => 'gzip',
         CURLOPT_HTTPHEADER => [
-            'Accept: application/json', 'Content-Type: application/json',
+            'Accept: application/json',
+            'Content-Type: application/json',
             'X-XSRF-TOKEN: '.urldecode($cookies['XSRF-TOKEN'] ?? ''),
-            'Cookie: '.implode('; ', array_map(static fn (string $name, string $value): string => "$name=$value", array_keys($cookies), $cookies)),
+            'Cookie: '.
+            implode('; ', array_map(static fn (string $name, string $value): string => "$name=$value", array_keys($cookies), $cookies)),
         ],
         CURLOPT_HEADERFUNCTION => static function ($curl, string $line) use (&$cookies): int {
             if (preg_match('/^set-cookie: ([^=]+)=([^;]*)/i', $line, $found) === 1) {

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Joins, cuts and commons of outlines with many curves; prints milliseconds and nodes. Writes the same outlines for the reference libraries:
+// Joins, cuts and commons of outlines with many curves; prints milliseconds and nodes. Writes the same outlines for the reference
+// libraries:
 // as path data with true curves, and flattened to a ten-thousandth of the radius.
 
 require __DIR__.'/../vendor/autoload.php';
@@ -40,14 +41,21 @@ $blob = static function (): array {
     foreach ($points as $k => $point) {
         $next = $points[($k + 1) % 8];
         // Handles along the way from the point before to the one after.
-        $bends[] = Bend::handles($point->plus($next->minus($points[($k + 7) % 8])->times(1 / 6)), $next->minus($points[($k + 2) % 8]->minus($point)->times(1 / 6)));
+        $bends[] = Bend::handles(
+            $point->plus($next->minus($points[($k + 7) % 8])->times(1 / 6)),
+            $next->minus($points[($k + 2) % 8]->minus($point)->times(1 / 6)),
+        );
     }
 
     return [new Outline(BentWay::curves($points, $bends, true))];
 };
 $circles = [];
 for ($k = 0; $k < 300; $k++) {
-    $circles[] = [new Outline([Arc::fullCircle(new Circle(new Vec(mt_rand(0, 800_000) / 1000, mt_rand(0, 800_000) / 1000), mt_rand(20_000, 120_000) / 1000))])];
+    $circles[] = [
+        new Outline([
+            Arc::fullCircle(new Circle(new Vec(mt_rand(0, 800_000) / 1000, mt_rand(0, 800_000) / 1000), mt_rand(20_000, 120_000) / 1000)),
+        ]),
+    ];
 }
 $work = [
     'two outlines of 1,000 arcs' => [[$wavy(390, 400), $wavy(423, 411)], ['join', 'cut', 'common']],

@@ -41,11 +41,23 @@ final class Client
         $id = $this->person['sheet'];
         $dice = mt_rand(1, 100);
         $values = $this->person['values'];
-        $operations = [['op' => 'set', 'id' => $this->person['step'], 'field' => $this->person['field'], 'value' => $values[array_rand($values)]]];
+        $operations = [
+            ['op' => 'set', 'id' => $this->person['step'], 'field' => $this->person['field'], 'value' => $values[array_rand($values)]],
+        ];
         $this->asked = match (true) {
             ! $this->isOpen => ['GET', "/api/sheets/$id", null, 'open'],
-            $this->isOther || $dice <= 60 => ['POST', "/api/sheets/$id/preview", ['operations' => $operations, 'has' => $this->has], 'preview'],
-            $dice <= 85 => ['POST', "/api/sheets/$id/changes", ['base' => $this->revision, 'change' => self::uuid(), 'operations' => $operations, 'has' => $this->has], 'change'],
+            $this->isOther || $dice <= 60 => [
+                'POST',
+                "/api/sheets/$id/preview",
+                ['operations' => $operations, 'has' => $this->has],
+                'preview',
+            ],
+            $dice <= 85 => [
+                'POST',
+                "/api/sheets/$id/changes",
+                ['base' => $this->revision, 'change' => self::uuid(), 'operations' => $operations, 'has' => $this->has],
+                'change',
+            ],
             $dice <= 95 => ['GET', "/api/sheets/$id", null, 'open'],
             default => ['GET', "/api/sheets/$id/thumbnail.svg", null, 'picture'],
         };
@@ -58,7 +70,13 @@ final class Client
         curl_setopt_array($this->curl, [
             CURLOPT_URL => $base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true,
             CURLOPT_TCP_NODELAY => true,
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'Accept-Encoding: gzip', "X-CSRF-TOKEN: {$this->person['token']}", "Cookie: {$this->person['cookie']}"],
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                'Content-Type: application/json',
+                'Accept-Encoding: gzip',
+                "X-CSRF-TOKEN: {$this->person['token']}",
+                "Cookie: {$this->person['cookie']}",
+            ],
         ]);
         if ($body !== null) {
             curl_setopt($this->curl, CURLOPT_POSTFIELDS, json_encode($body, JSON_THROW_ON_ERROR));
@@ -81,7 +99,12 @@ final class Client
 
     private static function uuid(): string
     {
-        return vsprintf('%s%s-%s-4%03x-8%03x-%s%s%s', [...str_split(bin2hex(random_bytes(6)), 4), mt_rand(0, 4095), mt_rand(0, 4095), ...str_split(bin2hex(random_bytes(6)), 4)]);
+        return vsprintf('%s%s-%s-4%03x-8%03x-%s%s%s', [
+            ...str_split(bin2hex(random_bytes(6)), 4),
+            mt_rand(0, 4095),
+            mt_rand(0, 4095),
+            ...str_split(bin2hex(random_bytes(6)), 4),
+        ]);
     }
 }
 
@@ -150,13 +173,30 @@ $run = static function (array $clients) use ($base, $seconds): array {
     sort($others);
     $at = static fn (array $list, float $share): float => $list === [] ? 0.0 : round($list[(int) (count($list) * $share)], 1);
 
-    return ['requests a second' => round(count($all) / max(1.0, $seconds - 3), 1), 'p50' => $at($all, 0.5), 'p95' => $at($all, 0.95), 'p99' => $at($all, 0.99),
-        'others' => count($others), 'p50 of the others' => $at($others, 0.5), 'told to come back' => $again,
-        'errors' => count($errors), 'first errors' => array_slice($errors, 0, 3)];
+    return [
+        'requests a second' => round(count($all) / max(1.0, $seconds - 3), 1),
+        'p50' => $at($all, 0.5),
+        'p95' => $at($all, 0.95),
+        'p99' => $at($all, 0.99),
+        'others' => count($others),
+        'p50 of the others' => $at($others, 0.5),
+        'told to come back' => $again,
+        'errors' => count($errors),
+        'first errors' => array_slice($errors, 0, 3),
+    ];
 };
 
 $designers = array_map(static fn (array $person): Client => new Client($person, false), $people['designers']);
 $others = array_map(static fn (array $person): Client => new Client($person, true), [...$people['others'], ...$people['others']]);
 $alone = $run($designers);
 $beside = $run([...$designers, ...$others]);
-echo json_encode(['designers' => count($designers), 'alone' => $alone, 'beside three with the worst plans' => $beside, 'median beside them, times' => round($beside['p50'] / max(0.1, $alone['p50']), 2)], JSON_THROW_ON_ERROR), "\n";
+echo json_encode(
+    [
+        'designers' => count($designers),
+        'alone' => $alone,
+        'beside three with the worst plans' => $beside,
+        'median beside them, times' => round($beside['p50'] / max(0.1, $alone['p50']), 2),
+    ],
+    JSON_THROW_ON_ERROR,
+),
+"\n";

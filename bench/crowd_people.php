@@ -45,20 +45,46 @@ for ($number = 1; $number <= (int) ($argv[1] ?? 100); $number++) {
     $people['designers'][] = $person("designer-$number", $rosette, 'g1', 'radius', range(300, 380));
 }
 $people['others'] = [
-    $person('rings', $plan([
-        ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 390, 'rings' => 9999, 'sectors' => 1],
-        ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 300], 'radius' => 100],
-        ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1', 'c1']],
-    ]), 'c1', 'radius', range(20, 180)),
-    $person('fine-grids', $plan([
-        ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 300, 'rows' => 300, 'cell' => [2.6, 2.6]],
-        ['id' => 'g2', 'kind' => 'grid.rectangular', 'origin' => [1, 1], 'columns' => 300, 'rows' => 300, 'cell' => [2.57, 2.57], 'angle' => 7],
-        ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1', 'g2']],
-    ]), 'g2', 'angle', range(1, 80)),
-    $person('discs', $plan([
-        ['id' => 'p1', 'kind' => 'part.circle', 'center' => [400, 400], 'radius' => 50],
-        ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [0.5, 0.1], 'count' => 3000],
-        ['id' => 'j1', 'kind' => 'join', 'of' => ['r1']],
-    ]), 'p1', 'radius', range(40, 120)),
+    $person(
+        'rings',
+        $plan([
+            ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 390, 'rings' => 9999, 'sectors' => 1],
+            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 300], 'radius' => 100],
+            ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1', 'c1']],
+        ]),
+        'c1',
+        'radius',
+        range(20, 180),
+    ),
+    $person(
+        'fine-grids',
+        $plan([
+            ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 300, 'rows' => 300, 'cell' => [2.6, 2.6]],
+            [
+                'id' => 'g2',
+                'kind' => 'grid.rectangular',
+                'origin' => [1, 1],
+                'columns' => 300,
+                'rows' => 300,
+                'cell' => [2.57, 2.57],
+                'angle' => 7,
+            ],
+            ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1', 'g2']],
+        ]),
+        'g2',
+        'angle',
+        range(1, 80),
+    ),
+    $person(
+        'discs',
+        $plan([
+            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [400, 400], 'radius' => 50],
+            ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [0.5, 0.1], 'count' => 3000],
+            ['id' => 'j1', 'kind' => 'join', 'of' => ['r1']],
+        ]),
+        'p1',
+        'radius',
+        range(40, 120),
+    ),
 ];
 echo json_encode($people, JSON_THROW_ON_ERROR), "\n";

@@ -8,11 +8,24 @@ declare(strict_types=1);
 
 [, $base, $file, $end] = $argv;
 $people = json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR)['designers'];
-$uuid = static fn (): string => vsprintf('%s%s-%s-4%03x-8%03x-%s%s%s', [...str_split(bin2hex(random_bytes(6)), 4), random_int(0, 4095), random_int(0, 4095), ...str_split(bin2hex(random_bytes(6)), 4)]);
+$uuid = static fn (): string => vsprintf('%s%s-%s-4%03x-8%03x-%s%s%s', [
+    ...str_split(bin2hex(random_bytes(6)), 4),
+    random_int(0, 4095),
+    random_int(0, 4095),
+    ...str_split(bin2hex(random_bytes(6)), 4),
+]);
 $multi = curl_multi_init();
 $clients = $acknowledged = [];
 foreach ($people as $person) {
-    $clients[] = ['person' => $person, 'revision' => 1, 'change' => $uuid(), 'value' => 300.5, 'due' => 0.0, 'curl' => curl_init(), 'busy' => false];
+    $clients[] = [
+        'person' => $person,
+        'revision' => 1,
+        'change' => $uuid(),
+        'value' => 300.5,
+        'due' => 0.0,
+        'curl' => curl_init(),
+        'busy' => false,
+    ];
 }
 $statuses = [];
 $number = 0;
@@ -25,9 +38,23 @@ while (! file_exists($end) || array_filter(array_column($clients, 'busy')) !== [
         $client['busy'] = true;
         curl_reset($client['curl']);
         curl_setopt_array($client['curl'], [
-            CURLOPT_URL => "$base/api/sheets/{$client['person']['sheet']}/changes", CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 10,
-            CURLOPT_POSTFIELDS => json_encode(['base' => $client['revision'], 'change' => $client['change'], 'operations' => [['op' => 'set', 'id' => 'g1', 'field' => 'radius', 'value' => $client['value']]]], JSON_THROW_ON_ERROR),
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-CSRF-TOKEN: {$client['person']['token']}", "Cookie: {$client['person']['cookie']}"],
+            CURLOPT_URL => "$base/api/sheets/{$client['person']['sheet']}/changes",
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT => 10,
+            CURLOPT_POSTFIELDS => json_encode(
+                [
+                    'base' => $client['revision'],
+                    'change' => $client['change'],
+                    'operations' => [['op' => 'set', 'id' => 'g1', 'field' => 'radius', 'value' => $client['value']]],
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json',
+                'Content-Type: application/json',
+                "X-CSRF-TOKEN: {$client['person']['token']}",
+                "Cookie: {$client['person']['cookie']}",
+            ],
         ]);
         curl_multi_add_handle($multi, $client['curl']);
     }
@@ -59,7 +86,9 @@ while (! file_exists($end) || array_filter(array_column($clients, 'busy')) !== [
     curl_multi_select($multi, 0.02);
 }
 
-$database = new PDO('pgsql:host=127.0.0.1;dbname=sternbild;port='.getenv('DB_PORT'), 'sternbild', (string) getenv('DB_PASSWORD'), [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+$database = new PDO('pgsql:host=127.0.0.1;dbname=sternbild;port='.getenv('DB_PORT'), 'sternbild', (string) getenv('DB_PASSWORD'), [
+    PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION,
+]);
 $find = $database->prepare("
     SELECT r.number, coalesce(
         (SELECT step ->> 'radius' FROM jsonb_array_elements(r.whole -> 'steps') AS step WHERE step ->> 'id' = 'g1'),
@@ -70,10 +99,20 @@ $wrong = [];
 foreach ($acknowledged as [$sheet, $change, $revision, $value]) {
     $find->execute([$sheet, $change]);
     $rows = $find->fetchAll(PDO::FETCH_ASSOC);
-    if (count($rows) !== 1 || (int) $rows[0]['number'] !== $revision || ($rows[0]['radius'] !== 'as in its base' && (float) $rows[0]['radius'] !== (float) $value)) {
+    if (
+        count($rows) !== 1 ||
+        (int) $rows[0]['number'] !== $revision ||
+        ($rows[0]['radius'] !== 'as in its base' && (float) $rows[0]['radius'] !== (float) $value)
+    ) {
         $wrong[] = "$sheet $change: said revision $revision with $value, stored ".json_encode($rows);
     }
 }
 ksort($statuses);
-echo count($acknowledged), ' changes acknowledged, ', count($wrong), ' of them lost, altered or made twice; answers by status ', json_encode($statuses), "\n", implode("\n", array_slice($wrong, 0, 5));
+echo count($acknowledged),
+' changes acknowledged, ',
+count($wrong),
+' of them lost, altered or made twice; answers by status ',
+json_encode($statuses),
+"\n",
+implode("\n", array_slice($wrong, 0, 5));
 exit($wrong === [] && $acknowledged !== [] ? 0 : 1);

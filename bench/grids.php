@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Every family of grids at about 20,000 cells: evaluated, put into the answer that the editor gets, and gzipped. Prints milliseconds, best of
+// Every family of grids at about 20,000 cells: evaluated, put into the answer that the editor gets, and gzipped. Prints milliseconds, best
+// of
 // five, and bytes; as the reference what it takes to encode and zip an answer of the same size that is already there.
 
 require __DIR__.'/../vendor/autoload.php';
@@ -15,15 +16,41 @@ use Sternbild\Core\View\SceneView;
 
 $families = [
     'polar' => ['kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 390, 'rings' => 100, 'sectors' => 200],
-    'rectangular' => ['kind' => 'grid.rectangular', 'origin' => [10, 10], 'columns' => 200, 'rows' => 100, 'size' => [780, 780], 'angle' => 3],
-    'two-axis' => ['kind' => 'grid.twoaxis', 'origin' => [400, 0], 'angles' => [30, 150], 'spacing' => [3, 3], 'columns' => 200, 'rows' => 100],
-    'triangular' => ['kind' => 'grid.triangular', 'origin' => [10, 10], 'side' => 7, 'columns' => 100, 'rows' => 100, 'field' => 'rectangle'],
+    'rectangular' => [
+        'kind' => 'grid.rectangular',
+        'origin' => [10, 10],
+        'columns' => 200,
+        'rows' => 100,
+        'size' => [780, 780],
+        'angle' => 3,
+    ],
+    'two-axis' => [
+        'kind' => 'grid.twoaxis',
+        'origin' => [400, 0],
+        'angles' => [30, 150],
+        'spacing' => [3, 3],
+        'columns' => 200,
+        'rows' => 100,
+    ],
+    'triangular' => [
+        'kind' => 'grid.triangular',
+        'origin' => [10, 10],
+        'side' => 7,
+        'columns' => 100,
+        'rows' => 100,
+        'field' => 'rectangle',
+    ],
     'golden' => ['kind' => 'grid.golden', 'origin' => [0, 0], 'size' => [800, 800], 'from' => 'both', 'depth' => 8],
 ];
 $reader = new PlanReader(Kinds::all());
 $results = [];
 foreach ($families as $name => $step) {
-    $plan = $reader->fromArray(['format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px'], 'steps' => [['id' => 'g1', ...$step]]]);
+    $plan = $reader->fromArray([
+        'format' => 'sternbild-plan',
+        'version' => 1,
+        'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px'],
+        'steps' => [['id' => 'g1', ...$step]],
+    ]);
     $times = ['evaluated' => INF, 'whole' => INF, 'encoded' => INF];
     for ($run = 0; $run < 5; $run++) {
         $start = hrtime(true);

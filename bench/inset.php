@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Insets of an outline of 1,000 lines and arcs, and of one of 200 cubics, at 20 distances inwards and outwards; prints milliseconds, nodes, and
+// Insets of an outline of 1,000 lines and arcs, and of one of 200 cubics, at 20 distances inwards and outwards; prints milliseconds, nodes,
+// and
 // how far the result is from its distance. Writes the outlines flattened for the reference libraries, to the accuracy that is promised of
 // cubics: a ten-thousandth of the smallest distance.
 
@@ -19,15 +20,23 @@ use Sternbild\Core\Shape\Inset;
 
 const RUNS = 3;
 
-$place = static fn (int $k, int $count, float $wave): Vec => (new Vec(400, 400))->plus(Vec::heading(360 * $k / $count)->times(280 + $wave * sin($k / $count * 2 * M_PI * 7)));
+$place = static fn (int $k, int $count, float $wave): Vec => (new Vec(400, 400))->plus(
+    Vec::heading((360 * $k) / $count)->times(280 + $wave * sin(($k / $count) * 2 * M_PI * 7)),
+);
 $points = array_map(static fn (int $k): Vec => $place($k, 1000, 40), range(0, 999));
 $bends = array_map(static fn (int $k): ?Bend => $k % 2 === 0 ? Bend::bulge(0.25) : null, range(0, 999));
 $smooth = array_map(static fn (int $k): Vec => $place($k, 200, 90), range(0, 199));
-$handles = array_map(static fn (int $k): Bend => Bend::handles(
-    $smooth[$k]->plus($smooth[($k + 1) % 200]->minus($smooth[($k + 199) % 200])->times(1 / 6)),
-    $smooth[($k + 1) % 200]->minus($smooth[($k + 2) % 200]->minus($smooth[$k])->times(1 / 6)),
-), range(0, 199));
-$shapes = ['1,000 lines and arcs' => new Outline(BentWay::curves($points, $bends, true)), '200 cubics' => new Outline(BentWay::curves($smooth, $handles, true))];
+$handles = array_map(
+    static fn (int $k): Bend => Bend::handles(
+        $smooth[$k]->plus($smooth[($k + 1) % 200]->minus($smooth[($k + 199) % 200])->times(1 / 6)),
+        $smooth[($k + 1) % 200]->minus($smooth[($k + 2) % 200]->minus($smooth[$k])->times(1 / 6)),
+    ),
+    range(0, 199),
+);
+$shapes = [
+    '1,000 lines and arcs' => new Outline(BentWay::curves($points, $bends, true)),
+    '200 cubics' => new Outline(BentWay::curves($smooth, $handles, true)),
+];
 $distances = array_map(static fn (int $k): float => ($k % 2 === 0 ? 1 : -1) * (1 + $k), range(0, 19));
 
 $results = $flat = [];
@@ -36,7 +45,10 @@ foreach ($shapes as $name => $outline) {
     $times = [];
     for ($run = 0; $run < RUNS; $run++) {
         $start = hrtime(true);
-        $all = array_map(static fn (float $distance): array => (new Inset($distance, Corner::Round, 4.0, Tolerance::ofSheet(800)))->of([$outline]), $distances);
+        $all = array_map(
+            static fn (float $distance): array => (new Inset($distance, Corner::Round, 4.0, Tolerance::ofSheet(800)))->of([$outline]),
+            $distances,
+        );
         $times[] = (hrtime(true) - $start) / 1e6;
     }
     $nodes = $off = 0;
@@ -45,7 +57,9 @@ foreach ($shapes as $name => $outline) {
             $nodes += $one->nodes();
             foreach (array_slice($one->curves, 0, 20) as $curve) {
                 $at = $curve->pointAt(0.37);
-                $away = min(array_map(static fn (Curve $side): float => $at->distanceTo($side->pointAt($side->nearest($at))), $outline->curves));
+                $away = min(
+                    array_map(static fn (Curve $side): float => $at->distanceTo($side->pointAt($side->nearest($at))), $outline->curves),
+                );
                 $off = max($off, abs($away - abs($distances[$k])));
             }
         }

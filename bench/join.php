@@ -53,4 +53,15 @@ foreach ($cells as $address) {
 }
 file_put_contents($argv[1], json_encode($rings, JSON_THROW_ON_ERROR));
 $part = $scene->parts()['p1'];
-echo json_encode(['cells' => count($cells), 'best' => $times[0], 'median' => $times[5], 'pieces' => $part->pieces(), 'holes' => $part->holes(), 'area' => $part->area()], JSON_THROW_ON_ERROR), "\n";
+echo json_encode(
+    [
+        'cells' => count($cells),
+        'best' => $times[0],
+        'median' => $times[5],
+        'pieces' => $part->pieces(),
+        'holes' => $part->holes(),
+        'area' => $part->area(),
+    ],
+    JSON_THROW_ON_ERROR,
+),
+"\n";

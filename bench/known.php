@@ -7,10 +7,19 @@ declare(strict_types=1);
 /** What the editor has after an answer: what it shows, and some of what it had. */
 $known = static function (array $page, array $had): array {
     $hash = static fn (array|int|string|null $one): ?string => is_int($one) ? $had[$one] : (is_array($one) ? $one['hash'] : $one);
-    $shown = array_map($hash, [...$page['scene']['steps'], ...$page['scene']['drawing'], ...$page['scene']['geometries'], ...$page['written'] ?? []]);
+    $shown = array_map($hash, [
+        ...$page['scene']['steps'],
+        ...$page['scene']['drawing'],
+        ...$page['scene']['geometries'],
+        ...$page['written'] ?? [],
+    ]);
     $handles = array_map(static fn (array|int|string|null $one): string => 'handles-'.$hash($one), $page['scene']['geometries']);
 
-    return array_slice(array_values(array_unique(array_filter([...$shown, ...$handles, ...array_keys($page['scene']['geometry']), ...$had]))), 0, 1200);
+    return array_slice(
+        array_values(array_unique(array_filter([...$shown, ...$handles, ...array_keys($page['scene']['geometry']), ...$had]))),
+        0,
+        1200,
+    );
 };
 /**
  * Median and 95th percentile of each list.

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Plans by lot whose counts stand at their limits, each within the memory and the clock of a request: says of each that breaks them how. Arguments: minutes, seed.
+// Plans by lot whose counts stand at their limits, each within the memory and the clock of a request: says of each that breaks them how.
+// Arguments: minutes, seed.
 // Each lot of plans runs in a process of its own, so that one that ends without a word is found, too.
 
 use Random\Engine\Mt19937;
@@ -21,7 +22,9 @@ if (($argv[1] ?? '') === 'lot') {
     require __DIR__.'/../vendor/autoload.php';
     require __DIR__.'/../core/tests/bootstrap.php';
     $random = new ReflectionMethod(RandomPlansTest::class, 'randomPlan');
-    $had = static fn (): float => (static fn (array $one): float => $one['ru_utime.tv_sec'] + $one['ru_utime.tv_usec'] / 1e6)(getrusage() ?: []);
+    $had = static fn (): float => (static fn (array $one): float => $one['ru_utime.tv_sec'] + $one['ru_utime.tv_usec'] / 1e6)(
+        getrusage() ?: [],
+    );
     for ($seed = (int) $argv[2]; $seed < (int) $argv[2] + LOT; $seed++) {
         fwrite(STDERR, "at $seed\n");
         $lot = new Randomizer(new Mt19937($seed));
@@ -45,7 +48,13 @@ if (($argv[1] ?? '') === 'lot') {
         }
         $took = $had() - $begin;
         if ($took > 5.0 || memory_get_peak_usage() > 236e6) {
-            printf("%d took %.1f s and %d MB: %s\n", $seed, $took, memory_get_peak_usage() / 1e6, json_encode(array_column($plan['steps'], 'kind')));
+            printf(
+                "%d took %.1f s and %d MB: %s\n",
+                $seed,
+                $took,
+                memory_get_peak_usage() / 1e6,
+                json_encode(array_column($plan['steps'], 'kind')),
+            );
             exit(1);
         }
     }

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-// Round trips on a plan of 200 steps (50 outlines, 40 operations, 60 looks, a grid and 49 guides), as the editor makes them: with the hashes of what it
-// has. A preview and a change of the first number (everything follows) and of the last (nothing does), and for comparison a route that does next to
+// Round trips on a plan of 200 steps (50 outlines, 40 operations, 60 looks, a grid and 49 guides), as the editor makes them: with the
+// hashes of what it
+// has. A preview and a change of the first number (everything follows) and of the last (nothing does), and for comparison a route that does
+// next to
 // nothing. Milliseconds, median and 95th percentile; bytes as they are sent, without gzip, and how many of them are geometry.
 
 const RUNS = 60;
@@ -18,7 +20,12 @@ for ($k = 1; $k < 50; $k++) {
 }
 for ($k = 0; $k < 50; $k++) {
     [$x, $y] = [$k % 16, 3 * intdiv($k, 12)];
-    $steps[] = ['id' => "p$k", 'kind' => 'part.outline', 'points' => ["g1@$x,$y", 'g1@'.($x + 3).",$y", 'g1@'.($x + 4).','.($y + 2), "g1@$x,".($y + 3)], 'bends' => [['bulge' => 0.3], null, ['bulge' => -0.2]]];
+    $steps[] = [
+        'id' => "p$k",
+        'kind' => 'part.outline',
+        'points' => ["g1@$x,$y", 'g1@'.($x + 3).",$y", 'g1@'.($x + 4).','.($y + 2), "g1@$x,".($y + 3)],
+        'bends' => [['bulge' => 0.3], null, ['bulge' => -0.2]],
+    ];
 }
 for ($k = 0; $k < 40; $k++) {
     $steps[] = match ($k % 4) {
@@ -33,7 +40,13 @@ for ($k = 0; $k < 59; $k++) {
     $steps[] = ['id' => "s$k", 'kind' => 'style', 'of' => [$parts[$k]], 'fill' => ['ink', 'lagoon', 'brick'][$k % 3]];
 }
 $steps[] = ['id' => 's59', 'kind' => 'style', 'of' => [$parts[59]], 'fill' => 'ink', 'opacity' => 0.5];
-$plan = ['format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px'], 'palette' => ['ink' => '#1b2140', 'lagoon' => '#0f6e84', 'brick' => '#c65f3c'], 'steps' => $steps];
+$plan = [
+    'format' => 'sternbild-plan',
+    'version' => 1,
+    'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px'],
+    'palette' => ['ink' => '#1b2140', 'lagoon' => '#0f6e84', 'brick' => '#c65f3c'],
+    'steps' => $steps,
+];
 [, $sheet] = $request('POST', '/api/sheets', ['name' => 'Bench', 'plan' => json_encode($plan, JSON_THROW_ON_ERROR)]);
 $id = $sheet['id'];
 [, $page] = $request('GET', "/api/sheets/$id");
@@ -56,7 +69,12 @@ foreach ($numbers as $what => $operation) {
         $whole = strlen(json_encode($seen, JSON_THROW_ON_ERROR));
         $geometry = strlen(json_encode($seen['scene']['geometry'], JSON_THROW_ON_ERROR));
         $bytes["preview of the $what"] = ['geometry' => $geometry, 'beyond' => $whole - $geometry];
-        [$time, $page] = $request('POST', "/api/sheets/$id/changes", ['base' => $revision, 'change' => $uuid(), 'has' => $has, 'operations' => [$operation($run)]]);
+        [$time, $page] = $request('POST', "/api/sheets/$id/changes", [
+            'base' => $revision,
+            'change' => $uuid(),
+            'has' => $has,
+            'operations' => [$operation($run)],
+        ]);
         $times["change of the $what"][] = $time;
         $revision = $page['revision'];
         $has = $known($page, $has);

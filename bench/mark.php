@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Round trips on the sample mark of 60 steps, the harbour gull, as the editor makes them: a change of its first number, which all hangs on, and of its
+// Round trips on the sample mark of 60 steps, the harbour gull, as the editor makes them: a change of its first number, which all hangs on,
+// and of its
 // last, beside a route that does next to nothing. Milliseconds, median and 95th percentile.
 
 const RUNS = 60;
@@ -28,7 +29,12 @@ $numbers = [
 ];
 foreach ($numbers as $what => $operation) {
     for ($run = 1; $run <= RUNS; $run++) {
-        [$time, $page] = $request('POST', "/api/sheets/$id/changes", ['base' => $revision, 'change' => $uuid(), 'has' => $has, 'operations' => [$operation($run)]]);
+        [$time, $page] = $request('POST', "/api/sheets/$id/changes", [
+            'base' => $revision,
+            'change' => $uuid(),
+            'has' => $has,
+            'operations' => [$operation($run)],
+        ]);
         $times["change of the $what"][] = $time;
         $revision = $page['revision'];
         $has = $known($page, $has);

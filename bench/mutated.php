@@ -16,7 +16,9 @@ use Sternbild\Core\Tests\Mutator;
 use Sternbild\Core\View\SceneView;
 
 require __DIR__.'/../vendor/autoload.php';
-set_error_handler(static fn (int $level, string $message, string $file, int $line): bool => throw new ErrorException($message, 0, $level, $file, $line));
+set_error_handler(
+    static fn (int $level, string $message, string $file, int $line): bool => throw new ErrorException($message, 0, $level, $file, $line),
+);
 ini_set('memory_limit', '256M');
 $processor = static function (): float {
     $usage = getrusage() ?: [];
@@ -35,7 +37,9 @@ for ($round = 0; $round < $count; $round++) {
     memory_reset_peak_usage();
     $start = $processor();
     try {
-        $plan = $isPlan ? PlanReader::decode(json_encode($given, JSON_THROW_ON_ERROR)) : PlanEdit::apply($whole, $given, Kinds::all())->plan();
+        $plan = $isPlan
+            ? PlanReader::decode(json_encode($given, JSON_THROW_ON_ERROR))
+            : PlanEdit::apply($whole, $given, Kinds::all())->plan();
         $scene = (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan), Budget::large());
         json_encode(SceneView::describe($scene, []), JSON_THROW_ON_ERROR);
         $workedOut++;
@@ -53,5 +57,11 @@ for ($round = 0; $round < $count; $round++) {
         }
     }
 }
-printf("%d mutated plans and changes, %d of them worked out; the slowest took %.2f s of a processor, the largest %.0f MB\n", $count, $workedOut, $worst['seconds'], $worst['megabytes']);
+printf(
+    "%d mutated plans and changes, %d of them worked out; the slowest took %.2f s of a processor, the largest %.0f MB\n",
+    $count,
+    $workedOut,
+    $worst['seconds'],
+    $worst['megabytes'],
+);
 exit($worst['seconds'] < 5.0 ? 0 : 1);

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// A p6m pattern of 40 curves in one cell and in 1,000 (12,000 copies), against writing every copy out: evaluated and put into an answer, in milliseconds
+// A p6m pattern of 40 curves in one cell and in 1,000 (12,000 copies), against writing every copy out: evaluated and put into an answer, in
+// milliseconds
 // and bytes. A tile of 4,096 pixels against rsvg-convert on the same drawing with every copy written out. Medians and 95th percentiles.
 
 require __DIR__.'/../vendor/autoload.php';
@@ -31,8 +32,30 @@ function plan(int $across, int $down): array
     }
 
     return [
-        'format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 2000, 'height' => 2000, 'unit' => 'px', 'background' => '#fffdf8', 'checks' => ['sliver' => 0, 'miss' => 0, 'corner' => 0, 'small' => 0]], 'palette' => [],
-        'steps' => [['id' => 'p1', 'kind' => 'part.outline', 'points' => $points], ['id' => 'w1', 'kind' => 'pattern', 'of' => ['p1'], 'group' => 'p6m', 'origin' => [100, 100], 'a' => [40, 0], 'across' => $across, 'down' => $down, 'colours' => ['#0f6e84', '#d0683f']]],
+        'format' => 'sternbild-plan',
+        'version' => 1,
+        'sheet' => [
+            'width' => 2000,
+            'height' => 2000,
+            'unit' => 'px',
+            'background' => '#fffdf8',
+            'checks' => ['sliver' => 0, 'miss' => 0, 'corner' => 0, 'small' => 0],
+        ],
+        'palette' => [],
+        'steps' => [
+            ['id' => 'p1', 'kind' => 'part.outline', 'points' => $points],
+            [
+                'id' => 'w1',
+                'kind' => 'pattern',
+                'of' => ['p1'],
+                'group' => 'p6m',
+                'origin' => [100, 100],
+                'a' => [40, 0],
+                'across' => $across,
+                'down' => $down,
+                'colours' => ['#0f6e84', '#d0683f'],
+            ],
+        ],
     ];
 }
 

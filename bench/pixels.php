@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Painted cells: a picture of 12 megapixels sampled into 160 × 96 cells in 16 colours, and a bitmap of 400 × 300 cells against GD drawing the same pixels.
+// Painted cells: a picture of 12 megapixels sampled into 160 × 96 cells in 16 colours, and a bitmap of 400 × 300 cells against GD drawing
+// the same pixels.
 // Out: medians and 95th percentiles in milliseconds, and the path of the picture, for the same by another library. In: a folder to work in.
 
 require __DIR__.'/../vendor/autoload.php';
@@ -49,14 +50,27 @@ function timed(Closure $work): array
     return ['median' => $times[intdiv(RUNS, 2)], 'p95' => $times[(int) floor(0.95 * (RUNS - 1))]];
 }
 
-$evaluated = static fn (array $steps) => (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()->withPictures(new FolderPictures($folder))))->fromArray([
-    'format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 1600, 'height' => 960, 'unit' => 'px', 'checks' => ['sliver' => 0, 'miss' => 0, 'corner' => 0, 'small' => 0]], 'palette' => [], 'steps' => $steps,
-]));
-$sample = timed(static fn () => $evaluated([
-    ['id' => 'k1', 'kind' => 'picture', 'source' => 'view.jpg'],
-    ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 160, 'rows' => 96, 'cell' => 10],
-    ['id' => 'd1', 'kind' => 'sample', 'picture' => 'k1', 'on' => 'g1', 'colours' => 16],
-]));
+$evaluated = static fn (array $steps) => (new Evaluator(new ArrayCache))->evaluate(
+    (new PlanReader(Kinds::all()->withPictures(new FolderPictures($folder))))->fromArray([
+        'format' => 'sternbild-plan',
+        'version' => 1,
+        'sheet' => [
+            'width' => 1600,
+            'height' => 960,
+            'unit' => 'px',
+            'checks' => ['sliver' => 0, 'miss' => 0, 'corner' => 0, 'small' => 0],
+        ],
+        'palette' => [],
+        'steps' => $steps,
+    ]),
+);
+$sample = timed(
+    static fn () => $evaluated([
+        ['id' => 'k1', 'kind' => 'picture', 'source' => 'view.jpg'],
+        ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 160, 'rows' => 96, 'cell' => 10],
+        ['id' => 'd1', 'kind' => 'sample', 'picture' => 'k1', 'on' => 'g1', 'colours' => 16],
+    ]),
+);
 
 $cells = [];
 for ($row = 1; $row <= 300; $row++) {
@@ -76,7 +90,12 @@ $gd = timed(static function () use ($rows): string {
     imagecolorallocatealpha($picture, 0, 0, 0, 127);
     $numbers = [];
     foreach ($rows as $cell => $colour) {
-        $numbers[$colour] ??= imagecolorallocate($picture, (int) hexdec(substr($colour, 1, 2)), (int) hexdec(substr($colour, 3, 2)), (int) hexdec(substr($colour, 5, 2)));
+        $numbers[$colour] ??= imagecolorallocate(
+            $picture,
+            (int) hexdec(substr($colour, 1, 2)),
+            (int) hexdec(substr($colour, 3, 2)),
+            (int) hexdec(substr($colour, 5, 2)),
+        );
         imagesetpixel($picture, $cell % 400, intdiv($cell, 400), $numbers[$colour]);
     }
     ob_start();

@@ -41,7 +41,15 @@ $svg = '<svg xmlns="http://www.w3.org/2000/svg" width="800" height="800">';
 mt_srand(10_000);
 for ($k = 0; $k < 10_000; $k++) {
     [$x, $y] = [mt_rand(0, 7800) / 10, mt_rand(0, 7800) / 10];
-    $svg .= sprintf('<path fill="#%06x" transform="rotate(%d %s %s)" d="M%s %sc3 -4 9 -4 12 0a6 6 0 0 1 0 8l-4 3h-4z"/>', mt_rand(0, 15) * 0x111111, mt_rand(0, 359), $x, $y, $x, $y);
+    $svg .= sprintf(
+        '<path fill="#%06x" transform="rotate(%d %s %s)" d="M%s %sc3 -4 9 -4 12 0a6 6 0 0 1 0 8l-4 3h-4z"/>',
+        mt_rand(0, 15) * 0x111111,
+        mt_rand(0, 359),
+        $x,
+        $y,
+        $x,
+        $y,
+    );
 }
 file_put_contents("$folder/drawing.svg", "$svg</svg>");
 $text = "$svg</svg>";
@@ -59,7 +67,10 @@ file_put_contents("$folder/ring.pgm", "P5\n1200 1200\n255\n$bytes");
 $file = new PictureFile("$folder/ring.pgm", 1200, 1200, hash('sha256', $bytes));
 $picture = new PlacedPicture($file, Vec::zero(), 1200.0, 0.0, 0.0, 'ring', [1200, 1200], Vec::zero());
 GreyCopy::of($file);
-$way = array_map(static fn (int $degrees): Vec => new Vec(600 + 65 * cos(deg2rad($degrees)), 600 + 65 * sin(deg2rad($degrees))), range(0, 360, 12));
+$way = array_map(
+    static fn (int $degrees): Vec => new Vec(600 + 65 * cos(deg2rad($degrees)), 600 + 65 * sin(deg2rad($degrees))),
+    range(0, 360, 12),
+);
 $fit = timed(static fn () => SketchFit::circle($picture, $way, 12.0));
 
 $noise = new Imagick;
@@ -74,4 +85,7 @@ $plain = timed(static function () use ($folder): void {
     $image->clear();
 }, 3);
 
-echo json_encode(['drawing' => $drawing, 'fit' => $fit, 'plain' => $plain, 'megabytes' => round(filesize("$folder/large.jpg") / 1e6, 1)], JSON_THROW_ON_ERROR);
+echo json_encode(
+    ['drawing' => $drawing, 'fit' => $fit, 'plain' => $plain, 'megabytes' => round(filesize("$folder/large.jpg") / 1e6, 1)],
+    JSON_THROW_ON_ERROR,
+);

@@ -17,7 +17,13 @@ for ($number = 1; $number <= 24; $number++) {
     $steps[] = ['id' => "s$number", 'kind' => 'style', 'of' => ["p$number"], 'fill' => ['ink', 'lagoon'][$number % 2]];
 }
 $steps[] = ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 4];
-$plan = ['format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px'], 'palette' => ['ink' => '#1b2140', 'lagoon' => '#0f6e84'], 'steps' => $steps];
+$plan = [
+    'format' => 'sternbild-plan',
+    'version' => 1,
+    'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px'],
+    'palette' => ['ink' => '#1b2140', 'lagoon' => '#0f6e84'],
+    'steps' => $steps,
+];
 [, $sheet] = $request('POST', '/api/sheets', ['name' => 'Bench', 'plan' => json_encode($plan, JSON_THROW_ON_ERROR)]);
 $id = $sheet['id'];
 [, $page] = $request('GET', "/api/sheets/$id");
@@ -32,7 +38,12 @@ for ($run = 0; $run < 200; $run++) {
 for ($run = 0; $run < 200; $run++) {
     $operations = [['op' => 'set', 'id' => 'g1', 'field' => 'radius', 'value' => 300 + $run / 10]];
     [$times['preview of a changed number'][]] = $request('POST', "/api/sheets/$id/preview", ['operations' => $operations, 'has' => $has]);
-    [$time, $page, $size] = $request('POST', "/api/sheets/$id/changes", ['base' => $revision, 'change' => $uuid(), 'has' => $has, 'operations' => $operations]);
+    [$time, $page, $size] = $request('POST', "/api/sheets/$id/changes", [
+        'base' => $revision,
+        'change' => $uuid(),
+        'has' => $has,
+        'operations' => $operations,
+    ]);
     $revision = $page['revision'];
     $times['changed number'][] = $time;
     $bytes[] = $size;
@@ -40,8 +51,13 @@ for ($run = 0; $run < 200; $run++) {
 // The editor has by then what it was sent last.
 $has = [...$has, ...array_keys($page['scene']['geometry'])];
 for ($run = 0; $run < 200; $run++) {
-    $cells = array_map(static fn (int $ring): string => "g1#$ring,".(1 + $run % 100), range(1 + $run % 20, 30 + $run % 20));
-    [$time, $page] = $request('POST', "/api/sheets/$id/changes", ['base' => $revision, 'change' => $uuid(), 'has' => $has, 'operations' => [['op' => 'add', 'step' => ['kind' => 'part.cells', 'cells' => $cells]]]]);
+    $cells = array_map(static fn (int $ring): string => "g1#$ring,".(1 + ($run % 100)), range(1 + ($run % 20), 30 + ($run % 20)));
+    [$time, $page] = $request('POST', "/api/sheets/$id/changes", [
+        'base' => $revision,
+        'change' => $uuid(),
+        'has' => $has,
+        'operations' => [['op' => 'add', 'step' => ['kind' => 'part.cells', 'cells' => $cells]]],
+    ]);
     $times['new part'][] = $time;
     // Taken back, so that the sheet stays as large as it was.
     [, $page] = $request('POST', "/api/sheets/$id/undo", ['base' => $page['revision'], 'has' => $has]);
@@ -53,4 +69,5 @@ foreach ($times as $what => $list) {
     sort($list);
     $table[$what] = ['median' => $list[(int) (count($list) * 0.5)], 'p95' => $list[(int) (count($list) * 0.95)]];
 }
-echo json_encode(['steps' => count($steps), 'bytes of a changed number, gzipped' => max($bytes), 'times' => $table], JSON_THROW_ON_ERROR), "\n";
+echo json_encode(['steps' => count($steps), 'bytes of a changed number, gzipped' => max($bytes), 'times' => $table], JSON_THROW_ON_ERROR),
+"\n";

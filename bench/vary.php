@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Twelve variations of the sample mandala, and what they cost another designer: her changes of one number while somebody asks for variations again and
+// Twelve variations of the sample mandala, and what they cost another designer: her changes of one number while somebody asks for
+// variations again and
 // again, and while nobody does. Milliseconds, median and 95th percentile.
 
 const RUNS = 30;
@@ -32,7 +33,11 @@ $varied = array_map($vary, range(1, VARIED));
 [, $own] = $request('POST', '/api/sheets', ['name' => 'Bench, edited', 'plan' => json_encode($sample['plan'], JSON_THROW_ON_ERROR)]);
 $revision = 1;
 $edit = static function (int $run) use ($request, $uuid, $own, &$revision): float {
-    [$time, $page] = $request('POST', "/api/sheets/{$own['id']}/changes", ['base' => $revision, 'change' => $uuid(), 'operations' => [['op' => 'set', 'id' => 'g1', 'field' => 'strength', 'value' => 0.1 + $run / 1000]]]);
+    [$time, $page] = $request('POST', "/api/sheets/{$own['id']}/changes", [
+        'base' => $revision,
+        'change' => $uuid(),
+        'operations' => [['op' => 'set', 'id' => 'g1', 'field' => 'strength', 'value' => 0.1 + $run / 1000]],
+    ]);
     $revision = $page['revision'];
 
     return $time;

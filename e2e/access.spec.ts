@@ -7,20 +7,25 @@ import { DeskPage } from './desk';
 interface Screen {
     name: string;
     open: (page: Page, desk: DeskPage) => Promise<unknown>;
-    /** What is left out: numbers in a sentence may be as small as its letters (WCAG 2.5.8, inline), which axe takes for targets that stand alone. */
+    /**
+     * What is left out: numbers in a sentence may be as small as its letters (WCAG 2.5.8, inline), which axe takes for targets that stand
+     * alone.
+     */
     but?: string;
 }
 
 const PLAN = '[aria-label="Plan"]';
 
 /** Without an account, or with one that is not signed in. */
-const OUTSIDE: Screen[] = ['/sign-in', '/register', '/forgot', '/mailbox?to=nobody@sternbild.test', '/confirm/x', '/reset/x'].map((way) => ({
-    name: way,
-    open: async (page) => {
-        await page.goto(way);
-        await page.getByRole('button').first().waitFor();
-    },
-}));
+const OUTSIDE: Screen[] = ['/sign-in', '/register', '/forgot', '/mailbox?to=nobody@sternbild.test', '/confirm/x', '/reset/x'].map(
+    (way) => ({
+        name: way,
+        open: async (page) => {
+            await page.goto(way);
+            await page.getByRole('button').first().waitFor();
+        },
+    }),
+);
 
 /** A sample sheet, opened by where it lies: the list has its own screen. */
 async function sample(page: Page, desk: DeskPage, name: string): Promise<void> {
@@ -38,7 +43,11 @@ async function sample(page: Page, desk: DeskPage, name: string): Promise<void> {
 
 async function painted(desk: DeskPage): Promise<void> {
     await desk.bring('Painted', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 640, height: 320, unit: 'px', background: 'night' }, palette: { night: '#2a3a5e', ink: '#131830', lamp: '#ffd97f', coat: '#3f6f7f', skin: '#e8b98f', brass: '#f2c14e' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 640, height: 320, unit: 'px', background: 'night' },
+        palette: { night: '#2a3a5e', ink: '#131830', lamp: '#ffd97f', coat: '#3f6f7f', skin: '#e8b98f', brass: '#f2c14e' },
+        values: {},
         steps: [
             { id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 32, rows: 16, cell: 20, block: 8 },
             { id: 'f1', kind: 'frames', on: 'g1', size: [16, 16], count: 2 },
@@ -213,7 +222,11 @@ const SCREENS: Screen[] = [
             await page.getByRole('button', { name: 'Frame 2' }).click();
         },
     },
-    ...['dither', 'area', 'ring'].map((way): Screen => ({ name: `the brush: ${way}`, but: PLAN, open: (page, desk) => brush(page, desk, way) })),
+    ...['dither', 'area', 'ring'].map((way): Screen => ({
+        name: `the brush: ${way}`,
+        but: PLAN,
+        open: (page, desk) => brush(page, desk, way),
+    })),
     {
         name: 'a block of cells',
         but: PLAN,

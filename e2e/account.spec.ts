@@ -12,7 +12,9 @@ async function device(browser: Browser): Promise<Page> {
     return context.newPage();
 }
 
-test('an account: another password signs other devices out, sheets are taken home, and all goes when its owner leaves', async ({ browser }) => {
+test('an account: another password signs other devices out, sheets are taken home, and all goes when its owner leaves', async ({
+    browser,
+}) => {
     const email = `ines-${Date.now()}@sternbild.test`;
     const page = await device(browser);
     await openAccount(page, 'Ines Varga', email, PASSWORD);
@@ -62,7 +64,9 @@ test('an account: another password signs other devices out, sheets are taken hom
     await expect(page.getByText('No account has this e-mail address and password.')).toBeVisible();
 });
 
-test('a forgotten password is set anew by a letter, which is good once; others learn nothing of who has an account', async ({ browser }) => {
+test('a forgotten password is set anew by a letter, which is good once; others learn nothing of who has an account', async ({
+    browser,
+}) => {
     const email = `otto-${Date.now()}@sternbild.test`;
     const page = await device(browser);
     await openAccount(page, 'Otto Lind', email, PASSWORD);

@@ -72,5 +72,7 @@ test('chapters are handed over as an icon set', async ({ page }) => {
     expect(file.suggestedFilename()).toBe('wayfinding-icons.zip');
     const names = await namesIn(await file.path());
     const icons = ['tram', 'ferry', 'tickets', 'lost-property', 'lift', 'waiting-room'];
-    expect(names.sort()).toEqual(icons.flatMap((name) => [16, 24].flatMap((size) => ['svg', 'png'].map((ending) => `${name}-${size}.${ending}`))).sort());
+    expect(names.sort()).toEqual(
+        icons.flatMap((name) => [16, 24].flatMap((size) => ['svg', 'png'].map((ending) => `${name}-${size}.${ending}`))).sort(),
+    );
 });

@@ -2,15 +2,22 @@ import { expect, test } from './journey';
 import { DeskPage } from './desk';
 import { type } from './type';
 
-test('blocks are raised on an isometric grid, one height each, lit from the upper left, and a canal is sunk beside them', async ({ page }) => {
+test('blocks are raised on an isometric grid, one height each, lit from the upper left, and a canal is sunk beside them', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.bring('Blocks', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 600, unit: 'px', background: null }, palette: { stone: '#7f8fb0', water: '#4f8fae', leaf: '#9ccc78' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 600, unit: 'px', background: null },
+        palette: { stone: '#7f8fb0', water: '#4f8fae', leaf: '#9ccc78' },
+        values: {},
         steps: [{ id: 'g1', kind: 'grid.twoaxis', origin: [400, 200], angles: [30, 150], spacing: [40, 40], columns: 8, rows: 8 }],
     });
     const last = async () => (await desk.stored()).plan.steps.at(-1);
     /** The middle of a cell. */
-    const cell = async (column: number, row: number) => desk.at(400 + (column - row) * 40 * Math.cos(Math.PI / 6), 200 + (column + row - 1) * 20);
+    const cell = async (column: number, row: number) =>
+        desk.at(400 + (column - row) * 40 * Math.cos(Math.PI / 6), 200 + (column + row - 1) * 20);
     const face = 40 * 40 * Math.sin(Math.PI / 3);
 
     await desk.mode('cells').click();
@@ -59,10 +66,16 @@ test('blocks are raised on an isometric grid, one height each, lit from the uppe
     expect(await last()).toMatchObject({ kind: 'speckle', of: block?.id, share: 1 });
 });
 
-test('a block moves along its axes by arrow keys and by its handles, and becomes cells of a pixel grid that can be painted over', async ({ page }) => {
+test('a block moves along its axes by arrow keys and by its handles, and becomes cells of a pixel grid that can be painted over', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.bring('Shelter', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 600, unit: 'px', background: null }, palette: { stone: '#7f8fb0', leaf: '#9ccc78' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 600, unit: 'px', background: null },
+        palette: { stone: '#7f8fb0', leaf: '#9ccc78' },
+        values: {},
         steps: [
             { id: 'g2', kind: 'grid.pixel', origin: [0, 0], columns: 100, rows: 75, cell: 8, show: 'dots' },
             { id: 'g1', kind: 'grid.twoaxis', origin: [400, 200], angles: [30, 150], spacing: [48, 48], columns: 8, rows: 8 },
@@ -70,7 +83,8 @@ test('a block moves along its axes by arrow keys and by its handles, and becomes
     });
     const last = async () => (await desk.stored()).plan.steps.at(-1);
     const bounds = async (id: string | undefined) => (await desk.measures(id ?? ''))['area'];
-    const cell = async (column: number, row: number) => desk.at(400 + (column - row) * 48 * Math.cos(Math.PI / 6), 200 + (column + row - 1) * 24);
+    const cell = async (column: number, row: number) =>
+        desk.at(400 + (column - row) * 48 * Math.cos(Math.PI / 6), 200 + (column + row - 1) * 24);
     const handle = (name: string) => page.getByRole('button', { name: new RegExp(`^${name} of block 1: drag`) });
 
     await desk.mode('cells').click();

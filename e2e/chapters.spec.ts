@@ -56,7 +56,11 @@ test('a chapter is named, worked on alone, moved as a whole, folded and dissolve
     // By keyboard: the whole chapter before the one above.
     await chapter('New chapter').getByRole('button', { expanded: true }).press('Alt+ArrowUp');
     await desk.revision(5);
-    expect((await desk.stored()).plan.chapters).toEqual([{ name: 'Squares', from: 'p1' }, { name: 'New chapter', from: 'p4' }, { name: 'Dots', from: 'p3' }]);
+    expect((await desk.stored()).plan.chapters).toEqual([
+        { name: 'Squares', from: 'p1' },
+        { name: 'New chapter', from: 'p4' },
+        { name: 'Dots', from: 'p3' },
+    ]);
 
     // By pointer: a sentence to the head of a chapter; where it cannot be, it says why and stays.
     const drag = async (from: string, to: ReturnType<typeof chapter>) => {
@@ -88,7 +92,15 @@ test('a chapter is named, worked on alone, moved as a whole, folded and dissolve
 test('a plan of 300 steps is scrolled, searched and edited at its end; like sentences stand in one line', async ({ page }) => {
     const desk = new DeskPage(page);
     const circles = Array.from({ length: 150 }, (_, k) => ({ id: `c${k}`, kind: 'guide.circle', center: 'g1@4,4', radius: 10 + k }));
-    const squares = Array.from({ length: 149 }, (_, k) => ({ id: `p${k}`, kind: 'part.rectangle', name: `square ${k}`, corners: [[k, k], [k + 9, k + 9]] }));
+    const squares = Array.from({ length: 149 }, (_, k) => ({
+        id: `p${k}`,
+        kind: 'part.rectangle',
+        name: `square ${k}`,
+        corners: [
+            [k, k],
+            [k + 9, k + 9],
+        ],
+    }));
     await desk.bring('Three hundred', { ...PLAN, chapters: undefined, steps: [PLAN.steps[0], ...circles, ...squares] });
     const plan = page.getByRole('navigation', { name: 'Plan' });
     await expect(plan.getByText('150 circles on grid 1')).toBeVisible();

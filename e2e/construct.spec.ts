@@ -2,7 +2,9 @@ import { expect, test } from './journey';
 import { DeskPage } from './desk';
 import { type } from './type';
 
-test('two grids and a circle are laid over one another, cells of the overlay become a part, and the part follows the grid', async ({ page }) => {
+test('two grids and a circle are laid over one another, cells of the overlay become a part, and the part follows the grid', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Overlay');
     await desk.layPolarGrid();
@@ -46,7 +48,10 @@ test('a circle is fitted to five clicked places, another goes through three, and
     const desk = new DeskPage(page);
     await desk.newSheet('Circles');
     // On a circle of radius 200 around the centre, give or take the pixel of the screen.
-    const around = [10, 80, 150, 230, 310].map((degrees): [number, number] => [400 + 200 * Math.cos((degrees * Math.PI) / 180), 400 + 200 * Math.sin((degrees * Math.PI) / 180)]);
+    const around = [10, 80, 150, 230, 310].map((degrees): [number, number] => [
+        400 + 200 * Math.cos((degrees * Math.PI) / 180),
+        400 + 200 * Math.sin((degrees * Math.PI) / 180),
+    ]);
     await desk.pick('points', around);
     await desk.verb('guide', 'Fit a circle');
     await desk.revision(2);
@@ -137,7 +142,15 @@ test('a ready construction is laid, edited as a sentence, and taken back in one 
     await page.getByRole('button', { name: /^Petals from two arcs/ }).click();
     await desk.revision(2);
     const before = (await desk.stored()).plan.steps;
-    expect(before.map((step) => step.kind)).toEqual(['grid.polar', 'guide.arc', 'guide.arc', 'overlay', 'part.cells', 'repeat.around', 'style']);
+    expect(before.map((step) => step.kind)).toEqual([
+        'grid.polar',
+        'guide.arc',
+        'guide.arc',
+        'overlay',
+        'part.cells',
+        'repeat.around',
+        'style',
+    ]);
     const area = (await desk.measures('r1'))['area'] ?? 0;
     await desk.setNumber('sectors of grid 1', '8');
     await desk.revision(3);

@@ -5,7 +5,11 @@ import { DeskPage } from './desk';
 test('a mark is shown with the circles that it is made of, and handed over so', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Crescent', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        values: {},
         steps: [
             { id: 'p1', kind: 'part.circle', center: [400, 400], radius: 200 },
             { id: 'p2', kind: 'part.circle', center: [500, 400], radius: 100 },

@@ -3,13 +3,15 @@ import type { Page } from '@playwright/test';
 const KEPT = 'sternbild-actions';
 
 /**
- * Counts in the page what a hand does there: a click, a key, a double click and a pull are one each; whatever is typed into one field until it is left is one; Enter and Tab
+ * Counts in the page what a hand does there: a click, a key, a double click and a pull are one each; whatever is typed into one field until
+ * it is left is one; Enter and Tab
  * are one each; a modifier held, hovering and the wheel are none.
  */
 export async function countActions(page: Page): Promise<void> {
     await page.addInitScript((kept) => {
         const add = (more: number): void => sessionStorage.setItem(kept, String(Number(sessionStorage.getItem(kept) ?? 0) + more));
-        const isField = (at: EventTarget | null): boolean => at instanceof HTMLElement && at.matches('input:not([type=radio], [type=checkbox]), textarea, [contenteditable]');
+        const isField = (at: EventTarget | null): boolean =>
+            at instanceof HTMLElement && at.matches('input:not([type=radio], [type=checkbox]), textarea, [contenteditable]');
         let typedInto: EventTarget | null = null;
         addEventListener('pointerdown', () => add(1), true);
         addEventListener('dblclick', () => add(-1), true);
@@ -31,5 +33,7 @@ export async function countActions(page: Page): Promise<void> {
 }
 
 export async function actionsOn(page: Page): Promise<number> {
-    return page.isClosed() || !page.url().startsWith('http') ? 0 : Number(await page.evaluate((kept) => sessionStorage.getItem(kept) ?? '0', KEPT));
+    return page.isClosed() || !page.url().startsWith('http')
+        ? 0
+        : Number(await page.evaluate((kept) => sessionStorage.getItem(kept) ?? '0', KEPT));
 }

@@ -131,7 +131,9 @@ test('a swatch gives picked parts their fill inside and their stroke at its rim,
     const rim = await page.getByRole('button', { name: 'Stroke with sand' }).boundingBox();
     await page.mouse.click((rim?.x ?? 0) + 1.5, (rim?.y ?? 0) + (rim?.height ?? 0) / 2);
     await page.getByRole('button', { name: 'Fill with ink' }).click();
-    await expect.poll(async () => (await desk.stored()).plan.steps.filter((step) => step['kind'] === 'style')).toMatchObject([{ of: ['p1'], fill: 'ink', stroke: { color: 'sand' } }]);
+    await expect
+        .poll(async () => (await desk.stored()).plan.steps.filter((step) => step['kind'] === 'style'))
+        .toMatchObject([{ of: ['p1'], fill: 'ink', stroke: { color: 'sand' } }]);
     await expect(page.locator('[data-picked]')).toHaveText('With outline 1');
 });
 
@@ -158,7 +160,8 @@ test('plan and proofs fold away by a key and by their edge, and stay so', async 
 test('the wheel moves the sheet, with Ctrl it zooms where the pointer is', async ({ page }) => {
     const desk = new DeskPage(page);
     await begun(desk);
-    const view = async (): Promise<number[]> => ((await page.getByRole('application').getAttribute('data-view')) ?? '').split(' ').map(Number);
+    const view = async (): Promise<number[]> =>
+        ((await page.getByRole('application').getAttribute('data-view')) ?? '').split(' ').map(Number);
     const [x, y] = await desk.at(200, 300);
     await page.mouse.move(x, y);
     const [scale = 1, left = 0, top = 0] = await view();
@@ -178,7 +181,11 @@ test.describe('where one and a half is written with a comma', () => {
     test('numbers of sentences and of questions are typed so', async ({ page }) => {
         const desk = new DeskPage(page);
         await desk.bring('Komma', {
-            format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+            format: 'sternbild-plan',
+            version: 1,
+            sheet: { width: 800, height: 800, unit: 'px', background: null },
+            palette: { ink: '#1b2140' },
+            values: {},
             steps: [{ id: 'p1', kind: 'part.circle', center: [400, 400], radius: 30 }],
         });
         await desk.setNumber('radius of disc 1', '37,5');
@@ -196,8 +203,15 @@ test.describe('where one and a half is written with a comma', () => {
 test('keys that are held, pressed twice, or pressed where they mean nothing lose nothing', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Heavy hand', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
-        steps: [{ id: 'p1', kind: 'part.circle', center: [200, 400], radius: 60 }, { id: 'p2', kind: 'part.circle', center: [500, 400], radius: 60 }],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        values: {},
+        steps: [
+            { id: 'p1', kind: 'part.circle', center: [200, 400], radius: 60 },
+            { id: 'p2', kind: 'part.circle', center: [500, 400], radius: 60 },
+        ],
     });
     await desk.pick('parts', [[200, 430]]);
     // Delete, held: its repeats have nothing to take away, and take nothing else.
@@ -223,11 +237,19 @@ test('keys that are held, pressed twice, or pressed where they mean nothing lose
 });
 
 test('a long press opens what fits what lies there, and picks it', async ({ browser }, info) => {
-    const context = await browser.newContext({ hasTouch: true, viewport: { width: 1280, height: 800 }, storageState: signedIn(info.parallelIndex) });
+    const context = await browser.newContext({
+        hasTouch: true,
+        viewport: { width: 1280, height: 800 },
+        storageState: signedIn(info.parallelIndex),
+    });
     const page = await context.newPage();
     const desk = new DeskPage(page);
     await desk.bring('Long press', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        values: {},
         steps: [{ id: 'p1', kind: 'part.circle', center: [400, 400], radius: 60 }],
     });
     const [x, y] = await desk.at(400, 430);

@@ -12,7 +12,12 @@ export interface StoredPlan {
 interface StoredPage {
     revision: number;
     plan: StoredPlan;
-    scene: { geometry: Record<string, { measures?: Record<string, number> }>; steps: { id: string }[]; geometries: (string | null)[]; findings: { step: string; code: string; message: string }[] };
+    scene: {
+        geometry: Record<string, { measures?: Record<string, number> }>;
+        steps: { id: string }[];
+        geometries: (string | null)[];
+        findings: { step: string; code: string; message: string }[];
+    };
 }
 
 /** The editor as a designer works in it: by pointer and keys on the page; what came of it is read from the server. */
@@ -49,7 +54,10 @@ export class DeskPage {
         await this.page.goto('/');
         await this.page.getByRole('button', { name: 'New sheet' }).click();
         await type(this.page.getByLabel('Name', { exact: true }), name);
-        if (plan !== undefined) await this.page.getByLabel('Or bring a plan').setInputFiles({ name: `${name}.json`, mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(plan)) });
+        if (plan !== undefined)
+            await this.page
+                .getByLabel('Or bring a plan')
+                .setInputFiles({ name: `${name}.json`, mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(plan)) });
         await this.page.getByRole('button', { name: plan === undefined ? 'Make the sheet' : 'Bring in the plan' }).click();
         await expect(this.sheet).toBeVisible();
         await this.revision(1);
@@ -57,7 +65,10 @@ export class DeskPage {
 
     private async open(data: Record<string, unknown>): Promise<void> {
         const token = (await this.page.context().cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN')?.value ?? '';
-        const made = await this.page.request.post('/api/sheets', { data, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token) } });
+        const made = await this.page.request.post('/api/sheets', {
+            data,
+            headers: { Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token) },
+        });
         expect(made.status(), await made.text()).toBe(201);
         const { id } = (await made.json()) as { id: string };
         await this.page.goto(`/sheets/${id}`);
@@ -164,7 +175,9 @@ export class DeskPage {
         const data = await this.page.evaluateHandle(
             ([file, mime, text]) => {
                 const transfer = new DataTransfer();
-                transfer.items.add(new File([Uint8Array.from(atob(text ?? ''), (one) => one.charCodeAt(0))], file ?? '', { type: mime ?? '' }));
+                transfer.items.add(
+                    new File([Uint8Array.from(atob(text ?? ''), (one) => one.charCodeAt(0))], file ?? '', { type: mime ?? '' }),
+                );
                 return transfer;
             },
             [name, type, bytes.toString('base64')],

@@ -72,7 +72,9 @@ test('the same by keyboard alone: said by its word, its places walked to', async
     await desk.revision(4);
 });
 
-test('a part is picked and dragged by one pull: it settles, its addresses go along; Shift keeps to the grid, Alt leaves a copy', async ({ page }) => {
+test('a part is picked and dragged by one pull: it settles, its addresses go along; Shift keeps to the grid, Alt leaves a copy', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await gridded(desk, 'Dragged');
     await page.keyboard.press('4');
@@ -129,8 +131,15 @@ test('a part is picked and dragged by one pull: it settles, its addresses go alo
 test('a disc is dragged until it touches another, and says so; what cannot be dragged there is put back', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Touching discs', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
-        steps: [{ id: 'p1', kind: 'part.circle', center: [300, 400], radius: 100 }, { id: 'p2', kind: 'part.circle', center: [600, 250], radius: 60 }],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        values: {},
+        steps: [
+            { id: 'p1', kind: 'part.circle', center: [300, 400], radius: 100 },
+            { id: 'p2', kind: 'part.circle', center: [600, 250], radius: 60 },
+        ],
     });
     await desk.mode('parts').click();
     await page.mouse.move(...(await desk.at(600, 270)));
@@ -151,7 +160,9 @@ test('a disc is dragged until it touches another, and says so; what cannot be dr
     expect((await desk.stored()).revision).toBe(2);
 });
 
-test('a click picks one alone, with Shift one more; a box picks what lies in it, a pull over cells with Shift their block', async ({ page }) => {
+test('a click picks one alone, with Shift one more; a box picks what lies in it, a pull over cells with Shift their block', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await gridded(desk, 'Boxes');
     await desk.mode('cells').click();
@@ -199,7 +210,11 @@ test('looks are taken up from a part and given to others by a click each; a colo
     const desk = new DeskPage(page);
     const square = (id: string, left: number) => ({ id, kind: 'part.rectangle', corners: [[left, 300], [left + 120, 420]] });
     await desk.bring('Looks', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { lagoon: '#0f6e84' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { lagoon: '#0f6e84' },
+        values: {},
         steps: [square('p1', 100), square('p2', 300), square('p3', 500), { id: 's1', kind: 'style', of: ['p1'], fill: 'lagoon' }],
     });
     await desk.sheet.focus();
@@ -224,7 +239,11 @@ test('looks are taken up from a part and given to others by a click each; a colo
 test('a place of a sentence is clicked at once, or chosen from those that fit', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Places', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        values: {},
         steps: [
             { id: 'g1', kind: 'grid.rectangular', origin: [80, 80], columns: 8, rows: 8, cell: [80, 80] },
             { id: 'p1', kind: 'part.rectangle', corners: [[200, 200], [300, 260]] },
@@ -257,11 +276,27 @@ test('a place of a sentence is clicked at once, or chosen from those that fit', 
     expect((await steps(desk)).at(-1)).toMatchObject({ about: ['100+20', 90] });
 });
 
-test('the ray of what is picked turns and resizes by one pull, settles, leaves copies with Alt, and goes on with what it did', async ({ page }) => {
+test('the ray of what is picked turns and resizes by one pull, settles, leaves copies with Alt, and goes on with what it did', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.bring('Ray', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
-        steps: [{ id: 'g1', kind: 'grid.polar', center: [400, 400], radius: 300, rings: 4, sectors: 10 }, { id: 'p1', kind: 'part.rectangle', corners: [[360, 130], [440, 190]] }],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        values: {},
+        steps: [
+            { id: 'g1', kind: 'grid.polar', center: [400, 400], radius: 300, rings: 4, sectors: 10 },
+            {
+                id: 'p1',
+                kind: 'part.rectangle',
+                corners: [
+                    [360, 130],
+                    [440, 190],
+                ],
+            },
+        ],
     });
     await desk.pick('parts', [[400, 150]]);
     const ring = page.getByRole('button', { name: /^Ring/ });
@@ -277,7 +312,10 @@ test('the ray of what is picked turns and resizes by one pull, settles, leaves c
     // A little beside a quarter turn and twice the size: 90° and 2.
     await pull([400, 160], 88.5, 2.03);
     await desk.revision(2);
-    expect((await steps(desk)).slice(2)).toEqual([{ id: 'v1', kind: 'turn', of: ['p1'], about: 'p1!', angle: 90 }, { id: 'v2', kind: 'resize', of: ['v1'], about: 'p1!', factor: 2 }]);
+    expect((await steps(desk)).slice(2)).toEqual([
+        { id: 'v1', kind: 'turn', of: ['p1'], about: 'p1!', angle: 90 },
+        { id: 'v2', kind: 'resize', of: ['v1'], about: 'p1!', factor: 2 },
+    ]);
     expect((await desk.measures('v2'))['area']).toBeCloseTo(4 * 80 * 60, 6);
 
     // Smaller again, about the same place: the number goes on, no step more.
@@ -297,11 +335,20 @@ test('the ray of what is picked turns and resizes by one pull, settles, leaves c
     expect((await steps(desk)).at(-1)).toMatchObject({ kind: 'turn', copy: true });
 });
 
-test('long ways are one verb, behind the tenth place: beside it, a mirrored half, concentric; a checkerboard of cells', async ({ page }) => {
+test('long ways are one verb, behind the tenth place: beside it, a mirrored half, concentric; a checkerboard of cells', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.bring('Long ways', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140', sand: '#e7c98f' }, values: {},
-        steps: [{ id: 'g1', kind: 'grid.rectangular', origin: [80, 80], columns: 8, rows: 8, cell: [80, 80] }, { id: 'p1', kind: 'part.polygon', center: 'g1@2,2', on: 'g1@3,2', corners: 6 }],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140', sand: '#e7c98f' },
+        values: {},
+        steps: [
+            { id: 'g1', kind: 'grid.rectangular', origin: [80, 80], columns: 8, rows: 8, cell: [80, 80] },
+            { id: 'p1', kind: 'part.polygon', center: 'g1@2,2', on: 'g1@3,2', corners: 6 },
+        ],
     });
     await desk.pick('parts', [[240, 240]]);
     await desk.verb('copy', 'Around…');

@@ -27,7 +27,17 @@ test('a finished mark is brought in as parts, told what is left out, taken furth
     await expect(dialog.getByText('text, line 8: text “Velmora” has to be outlined first')).toBeVisible();
     await dialog.getByRole('button', { name: 'Bring in the rest' }).click();
     await desk.revision(2);
-    expect((await steps()).map((step) => step.kind)).toEqual(['part.svg', 'part.rectangle', 'part.circle', 'common', 'guide.run', 'band', 'style', 'style', 'style']);
+    expect((await steps()).map((step) => step.kind)).toEqual([
+        'part.svg',
+        'part.rectangle',
+        'part.circle',
+        'common',
+        'guide.run',
+        'band',
+        'style',
+        'style',
+        'style',
+    ]);
     // Two circles that were cubics and arcs are circles again: no node is left of them.
     const ring = (await steps())[0]?.id ?? '';
     expect((await desk.measures(ring))['area']).toBeCloseTo(Math.PI * (150 ** 2 - 100 ** 2), -1);
@@ -67,7 +77,11 @@ test('a drawing becomes a sheet of its own; what is none is refused by name, and
     await page.getByRole('button', { name: 'New sheet' }).click();
     const input = page.getByLabel('Or bring a plan, or an SVG drawing');
     await type(page.getByLabel('Name', { exact: true }), 'Harbour mark');
-    await input.setInputFiles({ name: 'bomb.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<!DOCTYPE svg [<!ENTITY a "b">]><svg xmlns="http://www.w3.org/2000/svg"/>') });
+    await input.setInputFiles({
+        name: 'bomb.svg',
+        mimeType: 'image/svg+xml',
+        buffer: Buffer.from('<!DOCTYPE svg [<!ENTITY a "b">]><svg xmlns="http://www.w3.org/2000/svg"/>'),
+    });
     await page.getByRole('button', { name: 'Bring in the drawing' }).click();
     await expect(page.getByText('The file declares entities')).toBeVisible();
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Harbour mark');
@@ -78,5 +92,9 @@ test('a drawing becomes a sheet of its own; what is none is refused by name, and
     await expect(desk.sheet).toBeVisible();
     await desk.revision(1);
     const { plan } = await desk.stored();
-    expect(plan).toMatchObject({ sheet: { width: 400, height: 400, unit: 'px' }, palette: { 'colour 1': '#0f6e84' }, chapters: [{ name: 'harbour' }] });
+    expect(plan).toMatchObject({
+        sheet: { width: 400, height: 400, unit: 'px' },
+        palette: { 'colour 1': '#0f6e84' },
+        chapters: [{ name: 'harbour' }],
+    });
 });

@@ -63,8 +63,21 @@ test('a track sign: a plate drawn in, its corners rounded, a bar bent along a wa
 test('a band and an inset by keyboard alone, found by everyday words', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Said forms', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
-        steps: [{ id: 'p1', kind: 'part.rectangle', corners: [[200, 200], [600, 600]] }],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        values: {},
+        steps: [
+            {
+                id: 'p1',
+                kind: 'part.rectangle',
+                corners: [
+                    [200, 200],
+                    [600, 600],
+                ],
+            },
+        ],
     });
     await desk.mode('parts').focus();
     await page.keyboard.press('Enter');
@@ -84,7 +97,11 @@ test('a band and an inset by keyboard alone, found by everyday words', async ({ 
 test('in-betweens lie between two picked parts, in size and colour, and follow them', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Signal lamps', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { lagoon: '#0f6e84', brick: '#c65f3c' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { lagoon: '#0f6e84', brick: '#c65f3c' },
+        values: {},
         steps: [
             { id: 'p1', kind: 'part.circle', center: [100, 400], radius: 20 },
             { id: 'p2', kind: 'part.circle', center: [660, 400], radius: 100 },
@@ -107,8 +124,21 @@ test('in-betweens lie between two picked parts, in size and colour, and follow t
 test('a corner is picked, rounded, and pulled; where it is too large the largest is offered', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Corner', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
-        steps: [{ id: 'p1', kind: 'part.rectangle', corners: [[200, 200], [600, 500]] }],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        values: {},
+        steps: [
+            {
+                id: 'p1',
+                kind: 'part.rectangle',
+                corners: [
+                    [200, 200],
+                    [600, 500],
+                ],
+            },
+        ],
     });
     await desk.pick('points', [[600, 200]]);
     await desk.verb('shape', 'Round them…');
@@ -136,8 +166,21 @@ test('a corner is picked, rounded, and pulled; where it is too large the largest
 test('a run is drawn with a broad nib', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Nib', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
-        steps: [{ id: 'c1', kind: 'guide.run', points: [[200, 400], [600, 400]] }],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        values: {},
+        steps: [
+            {
+                id: 'c1',
+                kind: 'guide.run',
+                points: [
+                    [200, 400],
+                    [600, 400],
+                ],
+            },
+        ],
     });
     await desk.pick('lines', [[400, 400]]);
     await desk.verb('shape', 'Broad nib…');

@@ -2,7 +2,13 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './journey';
 import { DeskPage, type StoredPlan } from './desk';
 
-const BLANK = { format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { lagoon: '#0f6e84', sand: '#e7c98f', brick: '#c65f3c' }, values: {} };
+const BLANK = {
+    format: 'sternbild-plan',
+    version: 1,
+    sheet: { width: 800, height: 800, unit: 'px', background: null },
+    palette: { lagoon: '#0f6e84', sand: '#e7c98f', brick: '#c65f3c' },
+    values: {},
+};
 
 const disc = (id: string, x: number, y: number, radius: number) => ({ id, kind: 'part.circle', center: [x, y], radius });
 
@@ -49,10 +55,19 @@ test('coordinates in a window take the place of the formula that stood there', a
 });
 
 test('Enter does what is asked from where the focus is first, and from the sheet', async ({ page }) => {
-    const desk = await bring(page, 'Entered', [disc('p1', 300, 300, 90), { id: 'w1', kind: 'pattern', of: ['p1'], group: 'p1', a: [60, 0], b: [0, 60] }, { ...disc('p2', 600, 500, 80) }]);
+    const desk = await bring(page, 'Entered', [
+        disc('p1', 300, 300, 90),
+        { id: 'w1', kind: 'pattern', of: ['p1'], group: 'p1', a: [60, 0], b: [0, 60] },
+        { ...disc('p2', 600, 500, 80) },
+    ]);
     await desk.pick('parts', [[600, 500]]);
     let revision = 1;
-    for (const [family, label, made] of [['look', 'Gradient…', 'style'], ['look', 'Pattern fill…', 'style'], ['measure', 'Width…', 'measure.width'], ['order', 'Centre on…', 'move']] as const) {
+    for (const [family, label, made] of [
+        ['look', 'Gradient…', 'style'],
+        ['look', 'Pattern fill…', 'style'],
+        ['measure', 'Width…', 'measure.width'],
+        ['order', 'Centre on…', 'move'],
+    ] as const) {
         await desk.verb(family, label);
         await expect(page.getByRole('button', { name: 'Leave' })).not.toBeFocused();
         await page.keyboard.press('Enter');
@@ -74,7 +89,10 @@ test('Enter does what is asked from where the focus is first, and from the sheet
 });
 
 test('what was given a look stays picked, and what was made is picked', async ({ page }) => {
-    const desk = await bring(page, 'Kept', [{ id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 8, rows: 8, cell: [100, 100] }, disc('p1', 250, 250, 90)]);
+    const desk = await bring(page, 'Kept', [
+        { id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 8, rows: 8, cell: [100, 100] },
+        disc('p1', 250, 250, 90),
+    ]);
     await desk.pick('parts', [[250, 250]]);
     await desk.verb('look', 'Fill');
     await page.keyboard.press('Enter');
@@ -97,7 +115,12 @@ test('what was given a look stays picked, and what was made is picked', async ({
 });
 
 test('what is gone is picked no more, and keys are heard wherever the focus was', async ({ page }) => {
-    const desk = await bring(page, 'Gone', [disc('p1', 250, 250, 90), disc('p2', 550, 250, 90), { id: 's1', kind: 'style', of: ['p1'], fill: 'lagoon' }, { id: 'j1', kind: 'join', of: ['p1', 'p2'], keep: true }]);
+    const desk = await bring(page, 'Gone', [
+        disc('p1', 250, 250, 90),
+        disc('p2', 550, 250, 90),
+        { id: 's1', kind: 'style', of: ['p1'], fill: 'lagoon' },
+        { id: 'j1', kind: 'join', of: ['p1', 'p2'], keep: true },
+    ]);
     await desk.pick('parts', [[250, 250]]);
     await desk.verb('shape', 'Inset…');
     await page.keyboard.press('Enter');
@@ -148,7 +171,9 @@ test('what was refused is not told any longer than it is so', async ({ page }) =
 });
 
 test('a pull across picked cells picks more, and a click takes one out', async ({ page }) => {
-    const desk = await bring(page, 'Pulled', [{ id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 8, rows: 8, cell: [100, 100] }]);
+    const desk = await bring(page, 'Pulled', [
+        { id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 8, rows: 8, cell: [100, 100] },
+    ]);
     await desk.dragAcross(await desk.at(50, 150), await desk.at(350, 150));
     await expect(page.locator('[data-picked="4"]')).toBeVisible();
     await desk.dragAcross(await desk.at(150, 150), await desk.at(150, 450));
@@ -177,7 +202,10 @@ test('a verb that asks for one more part is given the one below, and one of the 
 });
 
 test('a copy that was filled, and then with all the others, is filled again', async ({ page }) => {
-    const desk = await bring(page, 'Copies', [disc('p1', 400, 150, 60), { id: 'r1', kind: 'repeat.around', of: ['p1'], center: [400, 400], count: 4 }]);
+    const desk = await bring(page, 'Copies', [
+        disc('p1', 400, 150, 60),
+        { id: 'r1', kind: 'repeat.around', of: ['p1'], center: [400, 400], count: 4 },
+    ]);
     let revision = 1;
     const fill = async (whole: string, colour: string) => {
         await desk.mode('parts').click();
@@ -192,10 +220,16 @@ test('a copy that was filled, and then with all the others, is filled again', as
     await fill('copies', 'sand');
     await fill('whole parts', 'lagoon');
     await fill('copies', 'brick');
-    expect((await desk.stored()).plan.steps.slice(2)).toMatchObject([{ of: ['r1[2]'], fill: 'sand' }, { of: ['r1'], fill: 'lagoon' }, { of: ['r1[2]'], fill: 'brick' }]);
+    expect((await desk.stored()).plan.steps.slice(2)).toMatchObject([
+        { of: ['r1[2]'], fill: 'sand' },
+        { of: ['r1'], fill: 'lagoon' },
+        { of: ['r1[2]'], fill: 'brick' },
+    ]);
 });
 
-test('two places with one pulled arc are an outline, done with Enter; one is closed by an arc that is pulled from where it began', async ({ page }) => {
+test('two places with one pulled arc are an outline, done with Enter; one is closed by an arc that is pulled from where it began', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Arcs');
     await desk.pick('points', [[200, 300]]);
@@ -215,11 +249,23 @@ test('two places with one pulled arc are an outline, done with Enter; one is clo
     await desk.dragAcross(await desk.at(200, 500), await desk.at(300, 650));
     await desk.revision(3);
     const second = await last(desk);
-    expect(second).toMatchObject({ points: [[200, 500], [500, 500], [500, 700]], bends: [null, null, { bulge: expect.any(Number) as unknown }] });
+    expect(second).toMatchObject({
+        points: [
+            [200, 500],
+            [500, 500],
+            [500, 700],
+        ],
+        bends: [null, null, { bulge: expect.any(Number) as unknown }],
+    });
 });
 
 test('a measure that was just made is a number by its id, and parts by their names', async ({ page }) => {
-    const desk = await bring(page, 'Named', [disc('p1', 250, 250, 90), disc('p2', 600, 300, 40), disc('p3', 600, 600, 40), { id: 'm1', kind: 'measure.distance', from: 'p1!', to: 'p2!' }]);
+    const desk = await bring(page, 'Named', [
+        disc('p1', 250, 250, 90),
+        disc('p2', 600, 300, 40),
+        disc('p3', 600, 600, 40),
+        { id: 'm1', kind: 'measure.distance', from: 'p1!', to: 'p2!' },
+    ]);
     await page.getByLabel('radius of disc 3', { exact: true }).click();
     await page.keyboard.type('m1/10');
     await page.keyboard.press('Enter');
@@ -243,7 +289,11 @@ test('digits paint after a click on paint, and the list of many sheets has all o
     page.on('response', (response) => response.status() === 429 && refused.push(response.url()));
     await desk.sheets();
     await expect(async () => {
-        const shown = await page.locator('li img').evaluateAll((images) => images.map((image) => (image as HTMLImageElement).complete && (image as HTMLImageElement).naturalWidth > 0));
+        const shown = await page
+            .locator('li img')
+            .evaluateAll((images) =>
+                images.map((image) => (image as HTMLImageElement).complete && (image as HTMLImageElement).naturalWidth > 0),
+            );
         expect(shown.length).toBeGreaterThan(10);
         expect(shown.every(Boolean)).toBe(true);
     }).toPass();

@@ -102,7 +102,14 @@ test('a verb is kept on: discs, cuts and parts by one pull each', async ({ page 
     await expect(page.getByRole('heading', { name: 'Disc, centre and point' })).toHaveCount(0);
     const discs = (await desk.stored()).plan.steps.slice(1);
     expect(discs.map((step) => [step.kind, step['center'], step['on']])).toEqual(
-        [[1, 1], [2, 1], [5, 1], [6, 1], [2, 5], [5, 6]].map(([column = 0, row = 0]) => ['part.circle', `g1@${column},${row}`, `g1@${column},${row + 1}`]),
+        [
+            [1, 1],
+            [2, 1],
+            [5, 1],
+            [6, 1],
+            [2, 5],
+            [5, 6],
+        ].map(([column = 0, row = 0]) => ['part.circle', `g1@${column},${row}`, `g1@${column},${row + 1}`]),
     );
 
     // The second disc out of the first by hand, then the fourth out of the third by a pull.

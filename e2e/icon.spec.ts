@@ -49,7 +49,8 @@ test('the same icon is made by keyboard alone', async ({ page }) => {
     const { keyboard } = page;
     /** Goes on with Tab, or back, until something has the focus. */
     const reach = async (target: Locator, key = 'Tab') => {
-        for (let presses = 0; presses < 150 && !(await target.evaluate((element) => element === document.activeElement)); presses++) await keyboard.press(key);
+        for (let presses = 0; presses < 150 && !(await target.evaluate((element) => element === document.activeElement)); presses++)
+            await keyboard.press(key);
         await expect(target).toBeFocused();
     };
     /** Walks by arrow keys from the first intersection, which the walk begins at. */

@@ -5,7 +5,9 @@ import { expect, test } from './journey';
 
 // Larger pieces, from an empty sheet on, by what stands on the screen. How many actions each takes is held here.
 
-test('golden mark: a disc of golden size dragged until it touches, cut out, a gradient, a shadow, five of them lapped', async ({ page }) => {
+test('golden mark: a disc of golden size dragged until it touches, cut out, a gradient, a shadow, five of them lapped', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Golden mark');
     await say(page, 'golden squares');
@@ -50,7 +52,17 @@ test('golden mark: a disc of golden size dragged until it touches, cut out, a gr
     await page.getByText('over the next one clockwise', { exact: true }).click();
     await page.keyboard.press('Enter');
     await desk.revision(9);
-    expect((await steps(desk)).map(({ kind }) => kind)).toEqual(['grid.golden', 'part.circle', 'part.circle', 'cut', 'style', 'turn', 'common', 'style', 'repeat.around']);
+    expect((await steps(desk)).map(({ kind }) => kind)).toEqual([
+        'grid.golden',
+        'part.circle',
+        'part.circle',
+        'cut',
+        'style',
+        'turn',
+        'common',
+        'style',
+        'repeat.around',
+    ]);
     expect((await steps(desk)).at(-1)).toMatchObject({ count: 5, lap: 'clockwise', of: ['k1', 'm1'] });
     expect(await actionsOn(page)).toBeLessThanOrEqual(35);
 });
@@ -70,7 +82,8 @@ test('letterform on a 45° grid: a stem, an arm, its turned copy as a leg, joine
     // By crossings of the diagonal grid, which lie on the corners and in the middles of the other.
     const slanted = (i: number, j: number): [number, number] => [80 + 40 * (i + j), 400 + 40 * (i - j)];
     await page.keyboard.press('1');
-    for (const place of [slanted(1, 3), slanted(1, 8), slanted(3, 8), slanted(3, 3), slanted(1, 3)]) await page.mouse.click(...(await desk.at(...place)));
+    for (const place of [slanted(1, 3), slanted(1, 8), slanted(3, 8), slanted(3, 3), slanted(1, 3)])
+        await page.mouse.click(...(await desk.at(...place)));
     await desk.revision(5);
     expect((await desk.measures('p2'))['area']).toBeCloseTo(2 * 5 * 2 * 40 ** 2, 6);
     // About the middle of the stem's right side, where a click says it.
@@ -79,7 +92,13 @@ test('letterform on a 45° grid: a stem, an arm, its turned copy as a leg, joine
     await page.getByLabel('copy', { exact: true }).click();
     await page.keyboard.press('Enter');
     await desk.revision(6);
-    expect((await steps(desk)).at(-1)).toMatchObject({ kind: 'turn', of: ['p2'], angle: 90, copy: true, about: expect.stringMatching(/^g[12]@/) as unknown });
+    expect((await steps(desk)).at(-1)).toMatchObject({
+        kind: 'turn',
+        of: ['p2'],
+        angle: 90,
+        copy: true,
+        about: expect.stringMatching(/^g[12]@/) as unknown,
+    });
     await page.keyboard.press('Control+a');
     await expect(page.locator('[data-picked="3"]')).toHaveCount(1);
     await say(page, 'join');
@@ -92,7 +111,9 @@ test('letterform on a 45° grid: a stem, an arm, its turned copy as a leg, joine
     expect(await actionsOn(page)).toBeLessThanOrEqual(38);
 });
 
-test('mandala of own motifs: two of them drawn beside the grid, brought into a sector by a pull, mirrored all the way round', async ({ page }) => {
+test('mandala of own motifs: two of them drawn beside the grid, brought into a sector by a pull, mirrored all the way round', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Own motifs');
     await page.getByRole('button', { name: 'Polar grid' }).click();
@@ -124,7 +145,10 @@ test('mandala of own motifs: two of them drawn beside the grid, brought into a s
 
     const made = await steps(desk);
     expect(made.filter(({ kind }) => kind === 'motif')).toHaveLength(2);
-    expect(made.filter(({ kind }) => kind === 'repeat.around')).toMatchObject([{ of: ['q1'], center: 'g1@0', count: 'g1.sectors', mirror: true }, { of: ['q2'], center: 'g1@0', count: 'g1.sectors', mirror: true }]);
+    expect(made.filter(({ kind }) => kind === 'repeat.around')).toMatchObject([
+        { of: ['q1'], center: 'g1@0', count: 'g1.sectors', mirror: true },
+        { of: ['q2'], center: 'g1@0', count: 'g1.sectors', mirror: true },
+    ]);
     expect(made.find(({ id }) => id === 'q1')).toMatchObject({ kind: 'place', at: ['g1@4,2'] });
     expect((await desk.measures('r2'))['pieces']).toBe(20);
     expect(await actionsOn(page)).toBeLessThanOrEqual(32);
@@ -137,7 +161,10 @@ test('spiral on a triangular grid: a ring between two hexagons, split along a ru
     await page.keyboard.press('Enter');
     await desk.revision(2);
     const middle = 80 + 160 * Math.sqrt(3);
-    const ray = (k: number, sides: number): [number, number] => [400 + sides * 80 * Math.cos((k * Math.PI) / 3), middle + sides * 80 * Math.sin((k * Math.PI) / 3)];
+    const ray = (k: number, sides: number): [number, number] => [
+        400 + sides * 80 * Math.cos((k * Math.PI) / 3),
+        middle + sides * 80 * Math.sin((k * Math.PI) / 3),
+    ];
     await say(page, 'hexagon');
     for (const [number, sides] of [4, 1].entries()) {
         await desk.dragAcross(await desk.at(400, middle), await desk.at(...ray(0, sides)));
@@ -180,7 +207,9 @@ test('spiral on a triangular grid: a ring between two hexagons, split along a ru
     expect(await actionsOn(page)).toBeLessThanOrEqual(50);
 });
 
-test('sprite in two frames: half of it mirrored, its area filled, copied into a second frame and its arm raised there', async ({ page }) => {
+test('sprite in two frames: half of it mirrored, its area filled, copied into a second frame and its arm raised there', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Sprite');
     await page.getByRole('button', { name: 'Pixel grid' }).click();
@@ -237,7 +266,8 @@ test('block scene: four blocks of their own heights and colours, and a canal, on
     await page.getByRole('button', { name: 'Two-axis grid' }).click();
     await page.keyboard.press('Enter');
     await desk.revision(2);
-    const cell = async (column: number, row: number) => desk.at(400 + (column - row) * 50 * Math.cos(Math.PI / 6), 200 + (column + row - 1) * 25);
+    const cell = async (column: number, row: number) =>
+        desk.at(400 + (column - row) * 50 * Math.cos(Math.PI / 6), 200 + (column + row - 1) * 25);
     let revision = 2;
     const raised = async (words: string, from: [number, number], to: [number, number], height: string, colour: string): Promise<void> => {
         await say(page, words);
@@ -254,7 +284,13 @@ test('block scene: four blocks of their own heights and colours, and a canal, on
     await raised('block', [6, 6], [7, 7], '1.5', 'spray');
     await raised('canal', [4, 4], [4, 8], '0.5', 'ink');
     const made = (await steps(desk)).filter(({ kind }) => kind === 'block');
-    expect(made).toMatchObject([{ up: 3, colour: 'brick' }, { up: 1, colour: 'sand' }, { up: 2, colour: 'lagoon' }, { up: 1.5, colour: 'spray' }, { down: 0.5, colour: 'ink' }]);
+    expect(made).toMatchObject([
+        { up: 3, colour: 'brick' },
+        { up: 1, colour: 'sand' },
+        { up: 2, colour: 'lagoon' },
+        { up: 1.5, colour: 'spray' },
+        { down: 0.5, colour: 'ink' },
+    ]);
     const face = 50 * 50 * Math.sin(Math.PI / 3);
     expect((await desk.measures('b1'))['area']).toBeCloseTo((3 + 3 * 3 + 3) * face, 3);
     expect(await actionsOn(page)).toBeLessThanOrEqual(45);

@@ -5,8 +5,11 @@ import { type } from './type';
 test('a golden mark of seven: circles set to touch, turned pieces, gradients that turn with them, a shadow of what a piece and its turned copy share', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Golden seven', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0, miss: 0, corner: 0 } },
-        palette: { night: '#1b2140', copper: '#c65d3b', brass: '#e5c78f', spray: '#a0cecf' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0, miss: 0, corner: 0 } },
+        palette: { night: '#1b2140', copper: '#c65d3b', brass: '#e5c78f', spray: '#a0cecf' },
+        values: {},
         steps: [
             { id: 'g1', kind: 'grid.golden', origin: [270, 60], size: [420.689, 260], form: 'squares', depth: 4, circles: true },
             { id: 'c1', kind: 'guide.circle', center: 'g1#1!', radius: 130 },

@@ -8,7 +8,9 @@ test('a woven gate grille: bands between places of a 45° field, all corners rou
         format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0 } },
         palette: { night: '#1b2140', brass: '#e5c78f', copper: '#c65d3b' }, values: {},
         // Corners of its squares are 50 apart, across and down.
-        steps: [{ id: 'g1', kind: 'grid.rectangular', origin: [400, 50], columns: 10, rows: 10, cell: [49.49747468, 49.49747468], angle: 45 }],
+        steps: [
+            { id: 'g1', kind: 'grid.rectangular', origin: [400, 50], columns: 10, rows: 10, cell: [49.49747468, 49.49747468], angle: 45 },
+        ],
     });
     let revision = 1;
     const next = async () => desk.revision(++revision);
@@ -20,7 +22,9 @@ test('a woven gate grille: bands between places of a 45° field, all corners rou
         await desk.verb('make', 'Outline');
         await next();
     }
-    expect((await desk.stored()).plan.steps.slice(1).map(({ points }) => points)).toEqual(ways.map((way) => way.map(([a, b]) => `g1@${a},${b}`)));
+    expect((await desk.stored()).plan.steps.slice(1).map(({ points }) => points)).toEqual(
+        ways.map((way) => way.map(([a, b]) => `g1@${a},${b}`)),
+    );
 
     // Both become bands in one go, and with them their corners round.
     await desk.pick('parts', [place(2, 5), place(5, 2)]);

@@ -6,7 +6,12 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
     test.slow();
     const desk = new DeskPage(page);
     await desk.bring('Gull', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140', lagoon: '#0f6e84' }, values: {}, steps: [],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140', lagoon: '#0f6e84' },
+        values: {},
+        steps: [],
     });
     let revision = 1;
     const done = async () => desk.revision(++revision);
@@ -55,7 +60,9 @@ test('a harbour gull gridded with circles: bars, crescents, merged regions, an e
     await desk.dragAcross(await desk.at(480, 280), await desk.at(438, 282));
     await done();
     const { scene } = await desk.stored();
-    const head = (scene.geometry[scene.geometries[scene.steps.findIndex(({ id }) => id === 'c3')] ?? ''] as { center?: [number, number] } | undefined)?.center ?? [0, 0];
+    const head = (
+        scene.geometry[scene.geometries[scene.steps.findIndex(({ id }) => id === 'c3')] ?? ''] as { center?: [number, number] } | undefined
+    )?.center ?? [0, 0];
     expect(Math.hypot(head[0] - 240, head[1] - 320)).toBeCloseTo(200, 3);
 
     // A crescent by cutting one circle from the other: its regions merged by dragging across them, what is left over dropped.

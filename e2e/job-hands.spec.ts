@@ -3,11 +3,15 @@ import { DeskPage } from './desk';
 import { fill, onlyOne, say, steps } from './hands';
 import { expect, test } from './journey';
 
-// What a hand does for the jobs that come up every day, from an empty sheet on, by what stands on the screen. How many actions each takes is held here.
+// What a hand does for the jobs that come up every day, from an empty sheet on, by what stands on the screen. How many actions each takes
+// is held here.
 
 const VIEW = 'core/tests/fixtures/harbour.png';
 
-/** Lays five rings of 64 in ten sectors, draws a petal from the first of them outwards, two places with both ways between them bent by a pull, and asks for it all around. */
+/**
+ * Lays five rings of 64 in ten sectors, draws a petal from the first of them outwards, two places with both ways between them bent by a
+ * pull, and asks for it all around.
+ */
 async function petal(desk: DeskPage, far: number, bent: number): Promise<void> {
     const { page } = desk;
     await page.getByRole('button', { name: 'Polar grid' }).click();
@@ -15,7 +19,11 @@ async function petal(desk: DeskPage, far: number, bent: number): Promise<void> {
     await desk.revision(2);
     await page.keyboard.press('1');
     await page.mouse.click(...(await desk.around(64, 0)));
-    for (const [to, heading] of [[far, bent], [64, -bent]] as const) await desk.dragAcross(await desk.around(to, 0), await desk.around((64 + far) / 2, heading));
+    for (const [to, heading] of [
+        [far, bent],
+        [64, -bent],
+    ] as const)
+        await desk.dragAcross(await desk.around(to, 0), await desk.around((64 + far) / 2, heading));
     await desk.revision(3);
     await page.keyboard.press('Escape');
     await onlyOne(page);
@@ -33,7 +41,14 @@ test('mandala by sectors: petals between arcs, kites and lamps, each all the way
     // A kite over each spoke; around is still at hand by its number.
     await page.keyboard.press('d');
     await page.keyboard.press('1');
-    for (const [far, heading] of [[192, 18], [256, 30], [320, 18], [256, 6], [192, 18]] as const) await page.mouse.click(...(await desk.around(far, heading)));
+    for (const [far, heading] of [
+        [192, 18],
+        [256, 30],
+        [320, 18],
+        [256, 6],
+        [192, 18],
+    ] as const)
+        await page.mouse.click(...(await desk.around(far, heading)));
     await desk.revision(6);
     await page.keyboard.press('Escape');
     await onlyOne(page);
@@ -90,7 +105,12 @@ test('mandala by sectors, by keyboard alone', async ({ page }) => {
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press('Enter');
     await desk.revision(5);
-    expect(await steps(desk)).toMatchObject([{ kind: 'grid.polar' }, { kind: 'part.outline' }, { kind: 'repeat.around', center: 'g1@0', count: 'g1.sectors' }, { kind: 'style', of: ['r1'] }]);
+    expect(await steps(desk)).toMatchObject([
+        { kind: 'grid.polar' },
+        { kind: 'part.outline' },
+        { kind: 'repeat.around', center: 'g1@0', count: 'g1.sectors' },
+        { kind: 'style', of: ['r1'] },
+    ]);
     expect((await desk.measures('r1'))['area']).toBeGreaterThan(1000);
 });
 
@@ -110,7 +130,24 @@ test('pixel heart: half of it drawn with the mirror on, filled, a light set', as
     await page.getByLabel('Whether the brush is mirrored').selectOption('left to right');
     await desk.sheet.press('3');
     // Along the left half in one stroke.
-    const way: [number, number][] = [[8, 4], [7, 3], [6, 2], [5, 2], [4, 2], [3, 3], [2, 4], [2, 5], [2, 6], [2, 7], [3, 8], [4, 9], [5, 10], [6, 11], [7, 12], [8, 13]];
+    const way: [number, number][] = [
+        [8, 4],
+        [7, 3],
+        [6, 2],
+        [5, 2],
+        [4, 2],
+        [3, 3],
+        [2, 4],
+        [2, 5],
+        [2, 6],
+        [2, 7],
+        [3, 8],
+        [4, 9],
+        [5, 10],
+        [6, 11],
+        [7, 12],
+        [8, 13],
+    ];
     await page.mouse.move(...(await cell(8, 4)));
     await page.mouse.down();
     for (const [column, row] of way) await page.mouse.move(...(await cell(column, row)), { steps: 3 });
@@ -125,7 +162,12 @@ test('pixel heart: half of it drawn with the mirror on, filled, a light set', as
     await desk.dragAcross(await cell(4, 4), await cell(4, 6));
     await desk.revision(5);
     const painted = (await steps(desk))[1];
-    const count = Object.fromEntries(Object.entries(painted?.['cells'] as Record<string, string>).map(([colour, runs]) => [colour, runs.split(' ').reduce((sum, run) => sum + 1 + Number(/\+(\d+)$/.exec(run)?.[1] ?? 0), 0)]));
+    const count = Object.fromEntries(
+        Object.entries(painted?.['cells'] as Record<string, string>).map(([colour, runs]) => [
+            colour,
+            runs.split(' ').reduce((sum, run) => sum + 1 + Number(/\+(\d+)$/.exec(run)?.[1] ?? 0), 0),
+        ]),
+    );
     expect(count['paper']).toBe(3);
     // Both halves alike about column 8: the whole is odd, since one column is its own image.
     expect(((count['brick'] ?? 0) + 3) % 2).toBe(0);
@@ -149,7 +191,10 @@ test('picture into cells: brought in, a grid laid over it, every cell its colour
     const { scene } = await desk.stored();
     const at = scene.steps.findIndex(({ id }) => made.find((step) => step.id === id)?.kind === 'picture');
     const [wide = 0, high = 1] = (scene.geometry[scene.geometries[at] ?? ''] as unknown as { size: number[] }).size;
-    expect(made.find(({ kind }) => kind === 'grid.rectangular')).toMatchObject({ origin: [0, 0], size: [800, Math.round(((800 * high) / wide) * 1000) / 1000] });
+    expect(made.find(({ kind }) => kind === 'grid.rectangular')).toMatchObject({
+        origin: [0, 0],
+        size: [800, Math.round(((800 * high) / wide) * 1000) / 1000],
+    });
     await say(page, 'sample');
     await page.mouse.click(...(await desk.at(1, 1)));
     await page.keyboard.press('Enter');
@@ -212,7 +257,11 @@ test('overlapping petals: wider than their sectors, each over the next one all t
     await page.mouse.click((rim?.x ?? 0) + 1.5, (rim?.y ?? 0) + (rim?.height ?? 0) / 2);
     await desk.revision(6);
     const made = (await steps(desk)).slice(1);
-    expect(made).toMatchObject([{ kind: 'part.outline' }, { kind: 'repeat.around', count: 'g1.sectors', lap: 'clockwise' }, { fill: 'brick', stroke: { color: 'sand' } }]);
+    expect(made).toMatchObject([
+        { kind: 'part.outline' },
+        { kind: 'repeat.around', count: 'g1.sectors', lap: 'clockwise' },
+        { fill: 'brick', stroke: { color: 'sand' } },
+    ]);
     // Ten petals, each with as much to be seen as any other.
     expect((await desk.measures('r1'))['pieces']).toBe(10);
     expect(await actionsOn(page)).toBeLessThanOrEqual(15);
@@ -239,7 +288,10 @@ test('workspace of blocks: a pixel grid in blocks of six, as crosses, and a line
     await say(page, 'broad nib');
     await page.keyboard.press('Enter');
     await desk.revision(4);
-    expect((await steps(desk)).slice(1)).toMatchObject([{ kind: 'guide.line', through: ['g1@6,18', 'g1@18,6'] }, { kind: 'band', of: ['c1'] }]);
+    expect((await steps(desk)).slice(1)).toMatchObject([
+        { kind: 'guide.line', through: ['g1@6,18', 'g1@18,6'] },
+        { kind: 'band', of: ['c1'] },
+    ]);
     expect(await actionsOn(page)).toBeLessThanOrEqual(18);
 });
 
@@ -288,7 +340,8 @@ test('isometric pattern: three faces of a cube on an isometric grid, repeated wi
     const corner = (k: number): [number, number] => [cx + 80 * Math.sin((k * Math.PI) / 3), cy - 80 * Math.cos((k * Math.PI) / 3)];
     await page.keyboard.press('1');
     for (const [number, from] of [0, 2, 4].entries()) {
-        for (const place of [[cx, cy] as [number, number], corner(from + 5), corner(from), corner(from + 1), [cx, cy] as [number, number]]) await page.mouse.click(...(await desk.at(...place)));
+        for (const place of [[cx, cy] as [number, number], corner(from + 5), corner(from), corner(from + 1), [cx, cy] as [number, number]])
+            await page.mouse.click(...(await desk.at(...place)));
         await desk.revision(3 + number);
     }
     await page.keyboard.press('Escape');
@@ -306,7 +359,9 @@ test('isometric pattern: three faces of a cube on an isometric grid, repeated wi
     await desk.revision(9);
     const made = (await steps(desk)).find(({ kind }) => kind === 'pattern');
     expect(made).toMatchObject({ group: 'p1', show: 'sheet' });
-    expect((await desk.stored()).scene.findings.filter(({ code }) => ['copies-miss', 'copies-overlap', 'stripe'].includes(code))).toEqual([]);
+    expect((await desk.stored()).scene.findings.filter(({ code }) => ['copies-miss', 'copies-overlap', 'stripe'].includes(code))).toEqual(
+        [],
+    );
     expect((await desk.measures(made?.id ?? ''))['pieces']).toBeGreaterThan(50);
     expect(await actionsOn(page)).toBeLessThanOrEqual(36);
 });

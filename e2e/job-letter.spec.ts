@@ -2,11 +2,18 @@ import { expect, test } from './journey';
 import { DeskPage } from './desk';
 import { type } from './type';
 
-test('the K of line K on two grids: bars, copies, corners moved and aligned, joined, outlined, and the same as a shape', async ({ page }) => {
+test('the K of line K on two grids: bars, copies, corners moved and aligned, joined, outlined, and the same as a shape', async ({
+    page,
+}) => {
     test.slow();
     const desk = new DeskPage(page);
     await desk.bring('Line K', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140', brick: '#c65f3c' }, values: {}, steps: [],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140', brick: '#c65f3c' },
+        values: {},
+        steps: [],
     });
     let revision = 1;
     const laid = async (name: string) => {
@@ -67,7 +74,13 @@ test('the K of line K on two grids: bars, copies, corners moved and aligned, joi
     await page.getByLabel('copy', { exact: true }).check();
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
-    expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ kind: 'turn', of: ['p2'], about: expect.stringMatching(/^g[12]@/), angle: 90, copy: true });
+    expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({
+        kind: 'turn',
+        of: ['p2'],
+        about: expect.stringMatching(/^g[12]@/),
+        angle: 90,
+        copy: true,
+    });
 
     // Stem, arm and leg are one.
     await desk.pick('parts', [[200, 300], slanted(3, 6), [480, 560]]);
@@ -86,7 +99,14 @@ test('the K of line K on two grids: bars, copies, corners moved and aligned, joi
     await type(page.getByLabel('way, down', { exact: true }), '-20');
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
-    expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({ points: [expect.any(String), { of: expect.any(String), by: [20, -20] }, { of: expect.any(String), by: [20, -20] }, expect.any(String)] });
+    expect((await desk.stored()).plan.steps.at(-1)).toMatchObject({
+        points: [
+            expect.any(String),
+            { of: expect.any(String), by: [20, -20] },
+            { of: expect.any(String), by: [20, -20] },
+            expect.any(String),
+        ],
+    });
     await desk.pick('parts', [[540, 360]]);
     await desk.verb('place', 'Move by…');
     await type(page.getByLabel('way, across', { exact: true }), '60');

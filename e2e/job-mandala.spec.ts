@@ -2,10 +2,16 @@ import { expect, test } from './journey';
 import { DeskPage } from './desk';
 import { type } from './type';
 
-test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on in any of them, with other counts, and varied', async ({ page }) => {
+test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on in any of them, with other counts, and varied', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.bring('Concourse', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0, corner: 0 } }, palette: { lagoon: '#0f6e84', brass: '#e5c78f', plum: '#5a2a4d' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0, corner: 0 } },
+        palette: { lagoon: '#0f6e84', brass: '#e5c78f', plum: '#5a2a4d' },
+        values: {},
         steps: [
             { id: 'g1', kind: 'grid.polar', center: [400, 400], radius: 360, rings: 6, sectors: 14, axis: 'sector' },
             { id: 'p1', kind: 'part.rectangle', name: 'rail', corners: [[40, 40], [50, 90]] },

@@ -4,10 +4,33 @@ import { type } from './type';
 
 test('petals over and under all the way round, a second ring the other way, twice the folds, veins that stop where the petal dives', async ({ page }) => {
     const desk = new DeskPage(page);
-    const petal = (id: string, near: number, far: number, bulge: number) => ({ id, kind: 'part.outline', points: [[400, 400 - near], [400, 400 - far]], bends: [{ bulge }, { bulge }] });
+    const petal = (id: string, near: number, far: number, bulge: number) => ({
+        id,
+        kind: 'part.outline',
+        points: [
+            [400, 400 - near],
+            [400, 400 - far],
+        ],
+        bends: [{ bulge }, { bulge }],
+    });
     await desk.bring('Petals', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { lagoon: '#0f6e84', sand: '#e7c98f', brick: '#c65f3c' }, values: {},
-        steps: [petal('p1', 200, 360, 0.7), { id: 'p2', kind: 'part.rectangle', corners: [[330, 118], [470, 122]] }, petal('p3', 60, 190, 0.9)],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { lagoon: '#0f6e84', sand: '#e7c98f', brick: '#c65f3c' },
+        values: {},
+        steps: [
+            petal('p1', 200, 360, 0.7),
+            {
+                id: 'p2',
+                kind: 'part.rectangle',
+                corners: [
+                    [330, 118],
+                    [470, 122],
+                ],
+            },
+            petal('p3', 60, 190, 0.9),
+        ],
     });
     let revision = 1;
     for (const [part, fill] of [[[400, 80], 'lagoon'], [[340, 120], 'sand'], [[400, 280], 'brick']] as const) {
@@ -31,7 +54,10 @@ test('petals over and under all the way round, a second ring the other way, twic
     await page.getByRole('radio', { name: 'over the next one counterclockwise', exact: true }).check({ force: true });
     await page.getByRole('button', { name: 'Do it' }).click();
     await desk.revision(++revision);
-    expect((await desk.stored()).plan.steps.slice(-2)).toMatchObject([{ of: ['p1', 'p2'], lap: 'clockwise' }, { of: ['p3'], lap: 'counterclockwise' }]);
+    expect((await desk.stored()).plan.steps.slice(-2)).toMatchObject([
+        { of: ['p1', 'p2'], lap: 'clockwise' },
+        { of: ['p3'], lap: 'counterclockwise' },
+    ]);
     const alone = async (id: string) => (await desk.measures(id))['area'] ?? 0;
     // Eight far apart do not meet, each with its vein, most of which lies on it; sixteen dive under one another, and their veins with them.
     const eight = await alone('r1');

@@ -21,7 +21,12 @@ class Brush {
 
     async laid(columns: number, rows: number): Promise<void> {
         await this.desk.grid('Pixel grid');
-        for (const [label, value] of [['columns', columns], ['rows', rows], ['cell', this.size]] as const) await type(this.page.getByLabel(label, { exact: true }), String(value));
+        for (const [label, value] of [
+            ['columns', columns],
+            ['rows', rows],
+            ['cell', this.size],
+        ] as const)
+            await type(this.page.getByLabel(label, { exact: true }), String(value));
         await this.page.getByRole('button', { name: 'Do it' }).click();
         await this.done();
     }
@@ -124,7 +129,10 @@ test('a signal lamp, cell by cell: outline, fill, shades of one hue by lightness
     await brush.way('area');
     await brush.with('lamp');
     await brush.put([10, 8]);
-    const [dark = '', light = ''] = [shades.find((name) => name !== 'lamp' && luma(palette[name]) < luma('#f2b33d')), shades.find((name) => luma(palette[name]) > luma('#f2b33d'))];
+    const [dark = '', light = ''] = [
+        shades.find((name) => name !== 'lamp' && luma(palette[name]) < luma('#f2b33d')),
+        shades.find((name) => luma(palette[name]) > luma('#f2b33d')),
+    ];
     await brush.way('cell by cell');
     await brush.with(dark);
     await brush.pulled([13, 6], [13, 10]);
@@ -142,7 +150,12 @@ test('a signal lamp, cell by cell: outline, fill, shades of one hue by lightness
     let off = 0;
     for (let y = 0; y < 160; y++) for (let x = 0; x < 160; x++) off += pixelOf(eight, x, y) === pixelOf(one, x >> 3, y >> 3) ? 0 : 1;
     expect(off).toBe(0);
-    expect([pixelOf(one, 9, 7), pixelOf(one, 12, 7), pixelOf(one, 7, 7), pixelOf(one, 0, 0)]).toEqual(['f2b33dff', `${(palette[dark] ?? '').slice(1)}ff`, `${(palette[light] ?? '').slice(1)}ff`, '00000000']);
+    expect([pixelOf(one, 9, 7), pixelOf(one, 12, 7), pixelOf(one, 7, 7), pixelOf(one, 0, 0)]).toEqual([
+        'f2b33dff',
+        `${(palette[dark] ?? '').slice(1)}ff`,
+        `${(palette[light] ?? '').slice(1)}ff`,
+        '00000000',
+    ]);
     const svg = (await brush.taken('SVG', 1)).toString();
     expect([...svg.matchAll(/<path/g)]).toHaveLength(4);
 });
@@ -209,9 +222,43 @@ test('a conductor in four frames: half of it mirrored, counted rings, doubled co
     await brush.way('cell by cell');
     await page.getByLabel('Cells that the brush is wide').selectOption('1');
     await brush.with('ink');
-    for (const [from, to] of [[[11, 8], [11, 10]], [[11, 10], [12, 10]], [[12, 10], [12, 12]], [[20, 4], [20, 4]], [[21, 5], [25, 5]], [[26, 6], [27, 6]], [[28, 7], [32, 7]]] as [Cell, Cell][]) await brush.pulled(from, to);
+    for (const [from, to] of [
+        [
+            [11, 8],
+            [11, 10],
+        ],
+        [
+            [11, 10],
+            [12, 10],
+        ],
+        [
+            [12, 10],
+            [12, 12],
+        ],
+        [
+            [20, 4],
+            [20, 4],
+        ],
+        [
+            [21, 5],
+            [25, 5],
+        ],
+        [
+            [26, 6],
+            [27, 6],
+        ],
+        [
+            [28, 7],
+            [32, 7],
+        ],
+    ] as [Cell, Cell][])
+        await brush.pulled(from, to);
     const findings = page.getByRole('region', { name: 'Findings' });
-    await expect(findings.getByText('a corner of a line is doubled at column 11, row 10').or(findings.getByText('a corner of a line is doubled at column 12, row 10'))).toBeVisible();
+    await expect(
+        findings
+            .getByText('a corner of a line is doubled at column 11, row 10')
+            .or(findings.getByText('a corner of a line is doubled at column 12, row 10')),
+    ).toBeVisible();
     await findings.getByRole('button', { name: 'Take it out' }).first().click();
     await brush.done();
     await expect(findings.getByText('runs 1 5 2 5; even would be 1 3 4 5')).toBeVisible();
@@ -235,7 +282,9 @@ test('a conductor in four frames: half of it mirrored, counted rings, doubled co
     await expect(strip.getByRole('img', { name: 'The frames, played' })).toBeVisible();
     await strip.getByRole('button', { name: 'Stop' }).click();
     const entries = unzipped(await brush.taken('PNG and JSON', 1));
-    const told = JSON.parse(entries['conductor.json']?.toString() ?? '') as { frames: { x: number; y: number; width: number; height: number; ms: number }[] };
+    const told = JSON.parse(entries['conductor.json']?.toString() ?? '') as {
+        frames: { x: number; y: number; width: number; height: number; ms: number }[];
+    };
     expect(told.frames.map(({ x, y, width, height }) => [x, y, width, height])).toEqual([0, 40, 80, 120].map((x) => [x, 0, 40, 96]));
     const png = PNG.sync.read(entries['conductor.png'] ?? Buffer.alloc(0));
     expect([png.width, png.height]).toEqual([160, 96]);
@@ -248,7 +297,9 @@ test('a conductor in four frames: half of it mirrored, counted rings, doubled co
     }
 });
 
-test('a workspace in blocks: shaded blocks of six cells, crosses, curves on its intersections with a broad nib, corners by hand', async ({ page }) => {
+test('a workspace in blocks: shaded blocks of six cells, crosses, curves on its intersections with a broad nib, corners by hand', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Workspace');
     const brush = new Brush(desk, page, 48);
@@ -276,7 +327,9 @@ test('a workspace in blocks: shaded blocks of six cells, crosses, curves on its 
     const grip = page.getByRole('button', { name: /^bulge 1 of run 1/ });
     await grip.focus();
     for (let press = 0; press < 8; press++) await page.keyboard.press('ArrowUp');
-    await expect.poll(async () => ((await desk.stored()).plan.steps[1]?.['bends'] as ({ bulge: number } | null)[] | undefined)?.[0]?.bulge).toBeCloseTo(0.4, 6);
+    await expect
+        .poll(async () => ((await desk.stored()).plan.steps[1]?.['bends'] as ({ bulge: number } | null)[] | undefined)?.[0]?.bulge)
+        .toBeCloseTo(0.4, 6);
     brush.revision = (await desk.stored()).revision;
     const run = (await desk.stored()).plan.steps[1];
     expect(run).toMatchObject({ kind: 'guide.run', points: ['g1@7,4', 'g1@12,9', 'g1@17,14'] });

@@ -49,9 +49,31 @@ function seat(page: Page) {
 test('a seat fabric: three faces with rows by count, turned onto one another', async ({ page }) => {
     const { desk, next, plan, made, doIt, rename, fill, top, turned } = seat(page);
     await desk.bring('Seat cloth', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0 } },
-        palette: { night: '#171c3a', sky: '#2b4a78', lagoon: '#0f6e84', plum: '#7a2748', brass: '#e5c78f', mist: '#a0cecf', copper: '#d0683f' }, values: { side: 20 },
-        steps: [{ id: 'g1', kind: 'grid.triangular', name: 'isometric grid', origin: ['400 - side*4*sqrt(3)', '400 - side*12'], side: 'side', columns: 16, rows: 16, angle: 30 }],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0 } },
+        palette: {
+            night: '#171c3a',
+            sky: '#2b4a78',
+            lagoon: '#0f6e84',
+            plum: '#7a2748',
+            brass: '#e5c78f',
+            mist: '#a0cecf',
+            copper: '#d0683f',
+        },
+        values: { side: 20 },
+        steps: [
+            {
+                id: 'g1',
+                kind: 'grid.triangular',
+                name: 'isometric grid',
+                origin: ['400 - side*4*sqrt(3)', '400 - side*12'],
+                side: 'side',
+                columns: 16,
+                rows: 16,
+                angle: 30,
+            },
+        ],
     });
     // Three faces of the lamp housing, each through four intersections, named and coloured.
     for (const [number, [name, colour]] of ([['top face', 'sky'], ['right face', 'lagoon'], ['left face', 'plum']] as const).entries()) {
@@ -61,13 +83,18 @@ test('a seat fabric: three faces with rows by count, turned onto one another', a
         await rename(`outline ${number + 1}`, name);
         await fill(turned(top(4, 3.5), 120 * number), colour);
     }
-    expect((await plan()).steps.filter(({ kind }) => kind === 'part.outline').map(({ name }) => name)).toEqual(['top face', 'right face', 'left face']);
+    expect((await plan()).steps.filter(({ kind }) => kind === 'part.outline').map(({ name }) => name)).toEqual([
+        'top face',
+        'right face',
+        'left face',
+    ]);
 
     // Two lozenges of two cells each, and in-betweens between them: two, then five.
     const lozenge = async (right: number, left: number) => {
         await desk.mode('cells').click();
         await desk.sheet.press('Escape');
-        for (const place of [top(right + 0.3, left + 0.6), top(right + 0.6, left + 0.3)]) await page.mouse.click(...(await desk.at(...place)));
+        for (const place of [top(right + 0.3, left + 0.6), top(right + 0.6, left + 0.3)])
+            await page.mouse.click(...(await desk.at(...place)));
         await desk.verb('make', 'Make a part');
         await next();
     };
@@ -139,8 +166,16 @@ test('the seat fabric is repeated without a gap, an empty face over the same pat
     await page.getByRole('button', { name: 'p1, hexagonal' }).click();
     await doIt();
     const cloth = await made();
-    expect((await plan()).steps.at(-1)).toMatchObject({ kind: 'pattern', group: 'p1', a: ['p1.wide', 0], b: ['(p1.wide)/2', '(p1.wide)*sqrt(3)/2'], show: 'sheet' });
-    expect((await desk.stored()).scene.findings.filter(({ code }) => ['copies-miss', 'copies-overlap', 'stripe'].includes(code))).toEqual([]);
+    expect((await plan()).steps.at(-1)).toMatchObject({
+        kind: 'pattern',
+        group: 'p1',
+        a: ['p1.wide', 0],
+        b: ['(p1.wide)/2', '(p1.wide)*sqrt(3)/2'],
+        show: 'sheet',
+    });
+    expect((await desk.stored()).scene.findings.filter(({ code }) => ['copies-miss', 'copies-overlap', 'stripe'].includes(code))).toEqual(
+        [],
+    );
     expect((await desk.measures(cloth))['pieces'] ?? 0).toBeGreaterThan(100);
 
     // A face left empty, another ground, and the same pattern behind, darker and twice as large.
@@ -166,7 +201,11 @@ test('the seat fabric is repeated without a gap, an empty face over the same pat
     await desk.pick('parts', [[400, 392]]);
     await desk.verb('order', 'To the back');
     await next();
-    expect((await plan()).steps.slice(-3)).toMatchObject([{ id: behind, kind: 'resize', of: [cloth], factor: 2, copy: true }, { kind: 'style', of: [behind], opacity: 0.2 }, { kind: 'order', of: [behind], to: 'back' }]);
+    expect((await plan()).steps.slice(-3)).toMatchObject([
+        { id: behind, kind: 'resize', of: [cloth], factor: 2, copy: true },
+        { kind: 'style', of: [behind], opacity: 0.2 },
+        { kind: 'order', of: [behind], to: 'back' },
+    ]);
 
     // One colour changed inside the pattern, and the cell made wider by a number; everything follows.
     await page.getByRole('button', { name: /^fill of look 4: brass/ }).click();

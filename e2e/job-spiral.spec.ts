@@ -2,16 +2,34 @@ import { expect, test } from './journey';
 import { DeskPage } from './desk';
 import { type } from './type';
 
-test('a spiral mark on a triangular grid: ring, branch lines, even gaps, six colours; side, count and gap changed afterwards', async ({ page }) => {
+test('a spiral mark on a triangular grid: ring, branch lines, even gaps, six colours; side, count and gap changed afterwards', async ({
+    page,
+}) => {
     test.slow();
     const desk = new DeskPage(page);
     // The palette is the house's; everything else is drawn here.
     await desk.bring('Interchange', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 1000, height: 1000, unit: 'px', background: null },
-        palette: { lagoon: '#0f6e84', ink: '#1b2140', brick: '#c65f3c', sand: '#d9a441', spray: '#7fbcc0', moss: '#5f7f4e' }, values: { side: 80, gap: 14, turns: 6 },
-        steps: [{ id: 'g1', kind: 'grid.triangular', origin: ['sheet.width/2 - 6*side', 'sheet.height/2 - 3*sqrt(3)*side'], side: 'side', columns: 12, rows: 12, field: 'rectangle' }],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 1000, height: 1000, unit: 'px', background: null },
+        palette: { lagoon: '#0f6e84', ink: '#1b2140', brick: '#c65f3c', sand: '#d9a441', spray: '#7fbcc0', moss: '#5f7f4e' },
+        values: { side: 80, gap: 14, turns: 6 },
+        steps: [
+            {
+                id: 'g1',
+                kind: 'grid.triangular',
+                origin: ['sheet.width/2 - 6*side', 'sheet.height/2 - 3*sqrt(3)*side'],
+                side: 'side',
+                columns: 12,
+                rows: 12,
+                field: 'rectangle',
+            },
+        ],
     });
-    const ray = (k: number, sides: number): [number, number] => [500 + sides * 80 * Math.cos((k * Math.PI) / 3), 500 + sides * 80 * Math.sin((k * Math.PI) / 3)];
+    const ray = (k: number, sides: number): [number, number] => [
+        500 + sides * 80 * Math.cos((k * Math.PI) / 3),
+        500 + sides * 80 * Math.sin((k * Math.PI) / 3),
+    ];
 
     // Two hexagons, of side 5 and of side 2, and the ring between.
     let revision = 1;
@@ -73,7 +91,8 @@ test('a spiral mark on a triangular grid: ring, branch lines, even gaps, six col
     }
     const { plan } = await desk.stored();
     expect(plan.steps.slice(-6).map((step) => step['fill'])).toEqual(colours);
-    const file = async () => (await page.request.get(`/api/sheets/${new URL(page.url()).pathname.split('/').at(-1)}/file?format=svg`)).text();
+    const file = async () =>
+        (await page.request.get(`/api/sheets/${new URL(page.url()).pathname.split('/').at(-1)}/file?format=svg`)).text();
     for (const colour of colours) expect(await file()).toContain(plan.palette[colour] ?? '');
 
     // Changed afterwards, everything follows.

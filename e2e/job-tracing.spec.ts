@@ -6,8 +6,53 @@ import { type } from './type';
 type Place = [number, number];
 
 /** Along the heron's back, from its throat to its tail, and the other way round; by hand, so not quite on it. */
-const BACK: Place[] = [[375, 209], [368, 215], [363, 223], [361, 234], [361, 245], [365, 258], [378, 291], [381, 330], [373, 366], [358, 404], [348, 432], [345, 455], [351, 476], [399, 465], [430, 456], [457, 457], [492, 467], [521, 481], [557, 505], [586, 529], [622, 563], [650, 594]];
-const BELLY: Place[] = [[377, 167], [354, 177], [339, 190], [328, 207], [322, 230], [323, 251], [329, 272], [341, 301], [343, 326], [337, 354], [323, 390], [311, 421], [306, 455], [350, 525], [378, 553], [405, 571], [445, 587], [480, 596], [526, 601], [565, 602], [612, 599]];
+const BACK: Place[] = [
+    [375, 209],
+    [368, 215],
+    [363, 223],
+    [361, 234],
+    [361, 245],
+    [365, 258],
+    [378, 291],
+    [381, 330],
+    [373, 366],
+    [358, 404],
+    [348, 432],
+    [345, 455],
+    [351, 476],
+    [399, 465],
+    [430, 456],
+    [457, 457],
+    [492, 467],
+    [521, 481],
+    [557, 505],
+    [586, 529],
+    [622, 563],
+    [650, 594],
+];
+const BELLY: Place[] = [
+    [377, 167],
+    [354, 177],
+    [339, 190],
+    [328, 207],
+    [322, 230],
+    [323, 251],
+    [329, 272],
+    [341, 301],
+    [343, 326],
+    [337, 354],
+    [323, 390],
+    [311, 421],
+    [306, 455],
+    [350, 525],
+    [378, 553],
+    [405, 571],
+    [445, 587],
+    [480, 596],
+    [526, 601],
+    [565, 602],
+    [612, 599],
+];
 
 /** Pulls along a line of the picture. */
 async function follow(desk: DeskPage, places: Place[]): Promise<void> {
@@ -27,7 +72,9 @@ function circle(x: number, y: number, radius: number, off = 0): Place[] {
     });
 }
 
-test('a mark is traced from two pictures, from an empty sheet to its file, and the finished one is brought in and taken further', async ({ page }) => {
+test('a mark is traced from two pictures, from an empty sheet to its file, and the finished one is brought in and taken further', async ({
+    page,
+}) => {
     test.slow();
     const desk = new DeskPage(page);
     await desk.fillInNewSheet('Heron with a lamp');
@@ -49,8 +96,22 @@ test('a mark is traced from two pictures, from an empty sheet to its file, and t
     }
     // The lamp is turned and sized by two places of it that are known, and darkens what lies under it.
     await page.getByRole('button', { name: /^known places of picture 2/ }).click();
-    for (const [number, place] of ([[400, 330], [602, 256], [400, 120], [602, 214]] as Place[]).entries()) {
-        await expect(page.getByText(['click a place of the picture', 'and where it belongs', 'another place of the picture', 'and where that belongs'][number] ?? '', { exact: true })).toBeVisible();
+    for (const [number, place] of (
+        [
+            [400, 330],
+            [602, 256],
+            [400, 120],
+            [602, 214],
+        ] as Place[]
+    ).entries()) {
+        await expect(
+            page.getByText(
+                ['click a place of the picture', 'and where it belongs', 'another place of the picture', 'and where that belongs'][
+                    number
+                ] ?? '',
+                { exact: true },
+            ),
+        ).toBeVisible();
         await page.mouse.click(...(await desk.at(...place)));
     }
     await next();
@@ -87,8 +148,13 @@ test('a mark is traced from two pictures, from an empty sheet to its file, and t
     await next();
     const steps = await stored();
     const [back, belly, glass] = steps.slice(2);
-    expect(steps.slice(2)).toMatchObject([{ kind: 'guide.run', sketch: heron }, { kind: 'guide.run', sketch: heron }, { kind: 'guide.circle', sketch: lamp }]);
-    const numbers = async (id: string) => ((await desk.stored()).scene.steps.find((step) => step.id === id) as unknown as { numbers: Record<string, number> }).numbers;
+    expect(steps.slice(2)).toMatchObject([
+        { kind: 'guide.run', sketch: heron },
+        { kind: 'guide.run', sketch: heron },
+        { kind: 'guide.circle', sketch: lamp },
+    ]);
+    const numbers = async (id: string) =>
+        ((await desk.stored()).scene.steps.find((step) => step.id === id) as unknown as { numbers: Record<string, number> }).numbers;
     for (const run of [back, belly]) expect((await numbers(run?.id ?? ''))['deviation']).toBeLessThan(2.5);
     const found = await numbers(glass?.id ?? '');
     // By the two known places 210 px of the picture are 42 of the sheet; the glass is 150 px in radius.
@@ -169,9 +235,14 @@ test('a pencil sketch from the scanner is gridded with circles that are fitted t
     }
     const steps = (await desk.stored()).plan.steps;
     const [first, second, third] = steps.slice(2);
-    expect(steps.slice(2)).toMatchObject([{ kind: 'guide.circle', sketch: sketch?.id }, { kind: 'guide.circle', like: expect.arrayContaining([first?.id]) }, { kind: 'guide.circle', like: expect.arrayContaining([first?.id]) }]);
+    expect(steps.slice(2)).toMatchObject([
+        { kind: 'guide.circle', sketch: sketch?.id },
+        { kind: 'guide.circle', like: expect.arrayContaining([first?.id]) },
+        { kind: 'guide.circle', like: expect.arrayContaining([first?.id]) },
+    ]);
     const scene = (await desk.stored()).scene;
-    const radius = (id: string | undefined) => (scene.steps.find((step) => step.id === id) as unknown as { numbers: Record<string, number> }).numbers['radius'] ?? 0;
+    const radius = (id: string | undefined) =>
+        (scene.steps.find((step) => step.id === id) as unknown as { numbers: Record<string, number> }).numbers['radius'] ?? 0;
     expect(radius(second?.id)).toBeCloseTo(radius(first?.id), 9);
     expect(radius(third?.id)).toBeCloseTo(radius(first?.id), 9);
     expect(Math.abs(radius(first?.id) - 15 * unit)).toBeLessThan(1.5);

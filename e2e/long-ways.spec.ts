@@ -40,7 +40,8 @@ test('a line becomes a woven field, a rectangle gets bands around its edge, four
         { kind: 'turn', of: ['r1'], about: 'r1!', angle: 90, copy: true },
         { kind: 'weave', of: ['r1', 'v1'], width: 'g1.cellw/4', gap: 'g1.cellw/20' },
     ]);
-    // Eight bands of 240 by 20; at each of the crossings inside the one below is cut by 20 and twice the gap of 4, at those on the edge by less.
+    // Eight bands of 240 by 20; at each of the crossings inside the one below is cut by 20 and twice the gap of 4, at those on the edge by
+    // less.
     expect((await desk.measures('w1'))['pieces']).toBeGreaterThan(8);
 
     await page.keyboard.press('Escape');
@@ -66,7 +67,10 @@ test('a line becomes a woven field, a rectangle gets bands around its edge, four
     await desk.revision(9);
     await desk.setNumber('rows between of in-betweens 1', '1');
     await desk.revision(10);
-    expect((await steps(desk)).slice(-2)).toMatchObject([{ kind: 'between', of: ['p2', 'p3', 'p4', 'p5'], steps: 2, rows: 1 }, { kind: 'join', of: ['p2', 'p3', 'p4', 'p5', 'b3'] }]);
+    expect((await steps(desk)).slice(-2)).toMatchObject([
+        { kind: 'between', of: ['p2', 'p3', 'p4', 'p5'], steps: 2, rows: 1 },
+        { kind: 'join', of: ['p2', 'p3', 'p4', 'p5', 'b3'] },
+    ]);
     expect((await desk.measures('j1'))['pieces']).toBe(12);
     // Out of the field, and then out of drawing.
     await page.keyboard.press('Escape');
@@ -140,7 +144,11 @@ test('a disc settles by its lowest place on a crossing, and on the highest of an
     await desk.revision(4);
     const [disc] = (await steps(desk)).slice(-1);
     expect(disc).toBeDefined();
-    const [left = 0, , right = 0, bottom = 0] = ((await desk.stored()).scene.geometry[(await desk.stored()).scene.geometries[1] ?? ''] as unknown as { measures: { bounds: number[] } }).measures.bounds;
+    const [left = 0, , right = 0, bottom = 0] = (
+        (await desk.stored()).scene.geometry[(await desk.stored()).scene.geometries[1] ?? ''] as unknown as {
+            measures: { bounds: number[] };
+        }
+    ).measures.bounds;
     expect([(left + right) / 2, bottom]).toEqual([320, 560]);
 });
 
@@ -179,7 +187,12 @@ test('a grid is asked for by its cell, within a margin, and the counts follow; s
     await desk.verb('copy', 'Pattern…');
     await page.keyboard.press('Enter');
     await desk.revision(5);
-    expect((await steps(desk)).at(-1)).toMatchObject({ kind: 'pattern', group: 'p1', a: ['p1.wide', 0], b: ['p1.wide/2', 'p1.wide*sqrt(3)/2'] });
+    expect((await steps(desk)).at(-1)).toMatchObject({
+        kind: 'pattern',
+        group: 'p1',
+        a: ['p1.wide', 0],
+        b: ['p1.wide/2', 'p1.wide*sqrt(3)/2'],
+    });
     expect((await desk.stored()).scene.findings.filter(({ code }) => ['copies-miss', 'copies-overlap'].includes(code))).toEqual([]);
 });
 

@@ -3,7 +3,11 @@ import { DeskPage } from './desk';
 import { type } from './type';
 
 const lamps = {
-    format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140', lagoon: '#0f6e84' }, values: {},
+    format: 'sternbild-plan',
+    version: 1,
+    sheet: { width: 800, height: 800, unit: 'px', background: null },
+    palette: { ink: '#1b2140', lagoon: '#0f6e84' },
+    values: {},
     steps: [
         ...[150, 400, 650].map((x, k) => ({ id: `p${k + 1}`, kind: 'part.circle', center: [x, 400], radius: 90 })),
         { id: 's1', kind: 'style', of: ['p1'], fill: 'lagoon', stroke: { color: 'ink', width: 12 } },
@@ -42,7 +46,8 @@ test('a look is given on, named, and given to others; dashes, opacity and blendi
     const said = (await desk.stored()).plan.steps.slice(-3);
     expect(said).toMatchObject([{ stroke: { dash: expect.any(Array) } }, { opacity: 0.4 }, { blend: 'multiply' }]);
     // The model changed, all three follow.
-    const file = async () => (await page.request.get(`/api/sheets/${new URL(page.url()).pathname.split('/').at(-1)}/file?format=svg`)).text();
+    const file = async () =>
+        (await page.request.get(`/api/sheets/${new URL(page.url()).pathname.split('/').at(-1)}/file?format=svg`)).text();
     expect((await file()).match(/fill="#0f6e84"/g)).toHaveLength(3);
     await page.getByRole('button', { name: 'fill of look 1: lagoon' }).click();
     await page.getByRole('button', { name: 'ink', exact: true }).last().click();

@@ -2,7 +2,11 @@ import { expect, test } from './journey';
 import { DeskPage } from './desk';
 
 const bars = {
-    format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+    format: 'sternbild-plan',
+    version: 1,
+    sheet: { width: 800, height: 800, unit: 'px', background: null },
+    palette: { ink: '#1b2140' },
+    values: {},
     steps: [
         { id: 'p1', kind: 'part.rectangle', origin: [120, 200], size: [80, 400] },
         { id: 'p2', kind: 'part.rectangle', origin: [420, 200], size: [97, 400] },

@@ -4,7 +4,11 @@ import { DeskPage } from './desk';
 test('a lamp drawn once, placed at points and in cells, worked on from one of its copies, and one copy released', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Platform lamps', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140', amber: '#d99411' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140', amber: '#d99411' },
+        values: {},
         steps: [
             { id: 'g1', kind: 'grid.rectangular', origin: [80, 80], columns: 8, rows: 8, cell: [80, 80] },
             { id: 'p1', kind: 'part.circle', center: [400, 400], radius: 24 },

@@ -8,7 +8,11 @@ import { type } from './type';
 test('cells are painted stroke by stroke, a line and a ring of dots stay numbers, a dither mixes two colours', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.fillInNewSheet('Signal lamp', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { night: '#171c3a', lamp: '#f2b33d', glow: '#f7d89a' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { night: '#171c3a', lamp: '#f2b33d', glow: '#f7d89a' },
+        values: {},
         steps: [{ id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 20, rows: 20, cell: 40 }],
     });
     const steps = async () => (await desk.stored()).plan.steps;
@@ -76,10 +80,16 @@ test('cells are painted stroke by stroke, a line and a ring of dots stay numbers
     expect((await desk.measures(dither?.id ?? ''))['pieces']).toBe(8);
 });
 
-test('a brush paints by strokes: lines, rings, areas, mirrored, in another colour by a key, taken away, sampled, moved as a block', async ({ page }) => {
+test('a brush paints by strokes: lines, rings, areas, mirrored, in another colour by a key, taken away, sampled, moved as a block', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.bring('Brush', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 640, height: 480, unit: 'px', background: null }, palette: { night: '#171c3a', lamp: '#f2b33d', glow: '#f7d89a' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 640, height: 480, unit: 'px', background: null },
+        palette: { night: '#171c3a', lamp: '#f2b33d', glow: '#f7d89a' },
+        values: {},
         steps: [{ id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 32, rows: 24, cell: 20 }],
     });
     const painted = async () => ((await desk.stored()).plan.steps.at(-1)?.['cells'] ?? {}) as Record<string, string>;
@@ -155,7 +165,11 @@ test('a brush paints by strokes: lines, rings, areas, mirrored, in another colou
 test('cells are painted by keyboard alone, on two grids at once, colours chosen by arrows at the pointer', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Two grids', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 400, unit: 'px', background: null }, palette: { night: '#171c3a', lamp: '#f2b33d' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 400, unit: 'px', background: null },
+        palette: { night: '#171c3a', lamp: '#f2b33d' },
+        values: {},
         steps: [
             { id: 'g1', kind: 'grid.polar', center: [200, 200], radius: 180, rings: 3, sectors: 12 },
             { id: 'g2', kind: 'grid.rectangular', origin: [420, 20], columns: 6, rows: 6, cell: [60, 60] },
@@ -194,7 +208,11 @@ test('cells are painted by keyboard alone, on two grids at once, colours chosen 
 test('cells of an overlay are painted, painted over, and follow what it is laid of', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Cut by a circle', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 400, height: 400, unit: 'px', background: null, checks: { sliver: 0, small: 0 } }, palette: { night: '#171c3a', lamp: '#f2b33d' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 400, height: 400, unit: 'px', background: null, checks: { sliver: 0, small: 0 } },
+        palette: { night: '#171c3a', lamp: '#f2b33d' },
+        values: {},
         steps: [
             { id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 4, rows: 4, cell: [100, 100] },
             { id: 'c1', kind: 'guide.circle', center: [200, 200], radius: 80 },
@@ -231,10 +249,18 @@ test('cells of an overlay are painted, painted over, and follow what it is laid 
 test('frames are copied, changed, put in order, played, and handed over as one picture with JSON', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Walk', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 640, height: 160, unit: 'px', background: null }, palette: { ink: '#1b2140', lamp: '#f2b33d' }, values: {},
-        steps: [{ id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 32, rows: 8, cell: 20 }, { id: 'd1', kind: 'paint', on: 'g1', cells: { ink: '2,2+3', lamp: '3,3' } }],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 640, height: 160, unit: 'px', background: null },
+        palette: { ink: '#1b2140', lamp: '#f2b33d' },
+        values: {},
+        steps: [
+            { id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 32, rows: 8, cell: 20 },
+            { id: 'd1', kind: 'paint', on: 'g1', cells: { ink: '2,2+3', lamp: '3,3' } },
+        ],
     });
-    const cells = async () => ((await desk.stored()).plan.steps.find((step) => step.kind === 'paint')?.['cells'] ?? {}) as Record<string, string>;
+    const cells = async () =>
+        ((await desk.stored()).plan.steps.find((step) => step.kind === 'paint')?.['cells'] ?? {}) as Record<string, string>;
     await desk.pick('lines', [[0, 70]]);
     await desk.verb('guide', 'Frames…');
     await type(page.getByLabel('size of a frame, across', { exact: true }), '8');
@@ -268,7 +294,13 @@ test('frames are copied, changed, put in order, played, and handed over as one p
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save the file' }).click();
     const entries = unzipped(await readFile(await (await download).path()));
-    expect(JSON.parse(entries['walk.json']?.toString() ?? '')).toMatchObject({ image: 'walk.png', frames: [{ x: 0, width: 16 }, { x: 16, y: 0, width: 16, height: 16, ms: 120 }] });
+    expect(JSON.parse(entries['walk.json']?.toString() ?? '')).toMatchObject({
+        image: 'walk.png',
+        frames: [
+            { x: 0, width: 16 },
+            { x: 16, y: 0, width: 16, height: 16, ms: 120 },
+        ],
+    });
     const png = PNG.sync.read(entries['walk.png'] ?? Buffer.alloc(0));
     expect([png.width, png.height]).toEqual([32, 16]);
     const pixel = (x: number, y: number) => [...png.data.subarray(4 * (y * png.width + x), 4 * (y * png.width + x) + 4)];
@@ -281,7 +313,11 @@ test('frames are copied, changed, put in order, played, and handed over as one p
 test('what the brush lays between two cells can stay a matter of its numbers', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Numbers', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 640, height: 480, unit: 'px', background: null }, palette: { night: '#171c3a' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 640, height: 480, unit: 'px', background: null },
+        palette: { night: '#171c3a' },
+        values: {},
         steps: [{ id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 32, rows: 24, cell: 20 }],
     });
     const last = async () => (await desk.stored()).plan.steps.at(-1);
@@ -296,7 +332,11 @@ test('what the brush lays between two cells can stay a matter of its numbers', a
     await desk.setNumber('diameter of dots 1', '9');
     await desk.revision(3);
     await expect(page.getByText('Runs 2 1 1 2.')).toBeVisible();
-    for (const [way, said] of [['ellipse', { ellipse: { center: [22, 6], wide: 8, high: 5 } }], ['box', { box: [19, 4, 26, 8] }], ['line', { line: [19, 4, 26, 8] }]] as const) {
+    for (const [way, said] of [
+        ['ellipse', { ellipse: { center: [22, 6], wide: 8, high: 5 } }],
+        ['box', { box: [19, 4, 26, 8] }],
+        ['line', { line: [19, 4, 26, 8] }],
+    ] as const) {
         await page.getByRole('radio', { name: way, exact: true }).click();
         await desk.dragAcross(await cell(19, 4), await cell(26, 8));
         await expect.poll(last).toMatchObject({ kind: 'dots', ...said });
@@ -306,11 +346,20 @@ test('what the brush lays between two cells can stay a matter of its numbers', a
 test('what pixel work minds is found, shown, and mended one by one, never by itself', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Edges', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 640, height: 320, unit: 'px', background: null, checks: { small: 0 } }, palette: { ink: '#1b2140', lamp: '#f2b33d' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 640, height: 320, unit: 'px', background: null, checks: { small: 0 } },
+        palette: { ink: '#1b2140', lamp: '#f2b33d' },
+        values: {},
         steps: [
             { id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 32, rows: 16, cell: 20 },
             // A doubled corner; a line that runs 1 5 2 5; a cell by itself; a hole.
-            { id: 'd1', kind: 'paint', on: 'g1', cells: { ink: '2,2 2,3 2,4 3,4 3,5 3,6 8,2 9,3+4 14,4+1 16,5+4 28,3', lamp: '8,9+3 8,10 10,10+1 8,11+3' } },
+            {
+                id: 'd1',
+                kind: 'paint',
+                on: 'g1',
+                cells: { ink: '2,2 2,3 2,4 3,4 3,5 3,6 8,2 9,3+4 14,4+1 16,5+4 28,3', lamp: '8,9+3 8,10 10,10+1 8,11+3' },
+            },
         ],
     });
     const cells = async () => (await desk.stored()).plan.steps.at(-1)?.['cells'] as Record<string, string>;

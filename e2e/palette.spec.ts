@@ -6,8 +6,15 @@ import { DeskPage } from './desk';
 test('a palette is held to, recoloured by mapping, taken home as tokens and as a strip, and brought in', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Few colours', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 400, height: 400, unit: 'px', background: 'night' }, palette: { night: '#171c3a', lamp: '#f2b33d', brass: '#f3b440' }, values: {},
-        steps: [{ id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 10, rows: 10, cell: 40 }, { id: 'd1', kind: 'paint', on: 'g1', cells: { lamp: '2,2+3', brass: '6,6+1', '#d8a035': '4,8' } }],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 400, height: 400, unit: 'px', background: 'night' },
+        palette: { night: '#171c3a', lamp: '#f2b33d', brass: '#f3b440' },
+        values: {},
+        steps: [
+            { id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 10, rows: 10, cell: 40 },
+            { id: 'd1', kind: 'paint', on: 'g1', cells: { lamp: '2,2+3', brass: '6,6+1', '#d8a035': '4,8' } },
+        ],
     });
     const plan = async () => (await desk.stored()).plan;
     const palette = page.getByRole('region', { name: 'Palette' });
@@ -33,19 +40,32 @@ test('a palette is held to, recoloured by mapping, taken home as tokens and as a
     expect((await plan()).palette).not.toHaveProperty('night');
 
     const [tokens] = await Promise.all([page.waitForEvent('download'), palette.getByRole('button', { name: 'As tokens' }).click()]);
-    expect(JSON.parse(await readFile(await tokens.path(), 'utf8'))).toMatchObject({ $type: 'color', lamp: { $value: { colorSpace: 'srgb', hex: '#f2b33d' } } });
+    expect(JSON.parse(await readFile(await tokens.path(), 'utf8'))).toMatchObject({
+        $type: 'color',
+        lamp: { $value: { colorSpace: 'srgb', hex: '#f2b33d' } },
+    });
     const [strip] = await Promise.all([page.waitForEvent('download'), palette.getByRole('button', { name: 'As a strip' }).click()]);
     const png = PNG.sync.read(await readFile(await strip.path()));
     expect([png.width, png.height]).toEqual([Object.keys((await plan()).palette).length, 1]);
 
     const given = new PNG({ width: 2, height: 1 });
     given.data.set([0x0f, 0x6e, 0x84, 255, 0xf2, 0xb3, 0x3d, 255]);
-    await palette.getByLabel('Bring in a palette').setInputFiles({ name: 'strip.png', mimeType: 'image/png', buffer: PNG.sync.write(given) });
+    await palette
+        .getByLabel('Bring in a palette')
+        .setInputFiles({ name: 'strip.png', mimeType: 'image/png', buffer: PNG.sync.write(given) });
     await desk.revision(6);
     expect((await plan()).palette).toMatchObject({ colour: '#0f6e84', lamp: '#f2b33d' });
-    await palette.getByLabel('Bring in a palette').setInputFiles({ name: 'tokens.json', mimeType: 'application/json', buffer: Buffer.from('{"sky": {"$type": "color", "$value": "#a0cecf"}}') });
+    await palette
+        .getByLabel('Bring in a palette')
+        .setInputFiles({
+            name: 'tokens.json',
+            mimeType: 'application/json',
+            buffer: Buffer.from('{"sky": {"$type": "color", "$value": "#a0cecf"}}'),
+        });
     await desk.revision(7);
     expect((await plan()).palette).toMatchObject({ sky: '#a0cecf' });
-    await palette.getByLabel('Bring in a palette').setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{}') });
+    await palette
+        .getByLabel('Bring in a palette')
+        .setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{}') });
     await expect(palette.getByText('Expected design tokens with colours')).toBeVisible();
 });

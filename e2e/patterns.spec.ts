@@ -5,8 +5,31 @@ import { type } from './type';
 test('a lozenge is repeated all over the sheet with sixth turns and mirrors, its cell made wider by a number, and another one along a border', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Lozenges', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0, miss: 0, corner: 0 } }, palette: { lagoon: '#0f6e84' }, values: {},
-        steps: [{ id: 'p1', kind: 'part.outline', points: [[420, 380], [434, 386], [428, 396]] }, { id: 'p2', kind: 'part.outline', points: [[100, 700], [120, 690], [120, 700]] }],
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0, miss: 0, corner: 0 } },
+        palette: { lagoon: '#0f6e84' },
+        values: {},
+        steps: [
+            {
+                id: 'p1',
+                kind: 'part.outline',
+                points: [
+                    [420, 380],
+                    [434, 386],
+                    [428, 396],
+                ],
+            },
+            {
+                id: 'p2',
+                kind: 'part.outline',
+                points: [
+                    [100, 700],
+                    [120, 690],
+                    [120, 700],
+                ],
+            },
+        ],
     });
     await desk.pick('parts', [[427, 387]]);
     await desk.verb('copy', 'Pattern…');
@@ -44,7 +67,11 @@ test('a lozenge is repeated all over the sheet with sixth turns and mirrors, its
 test('what is drawn in any cell is drawn in all of them; copies take colours by turns; another part is filled with the pattern, turned and smaller', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Counterchange', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0, miss: 0, corner: 0 } }, palette: { lagoon: '#0f6e84', copper: '#d0683f' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null, checks: { small: 0, miss: 0, corner: 0 } },
+        palette: { lagoon: '#0f6e84', copper: '#d0683f' },
+        values: {},
         steps: [
             { id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 40, rows: 40, cell: [20, 20] },
             { id: 'p1', kind: 'part.outline', points: ['g1@21,20', 'g1@23,21', 'g1@21,21'] },

@@ -12,7 +12,11 @@ const VIEW = 'core/tests/fixtures/harbour.png';
 test('a view of the harbour light becomes cells: brought in, fitted, sampled in few colours, corrected by hand, put away, handed over', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Harbour light', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 960, height: 600, unit: 'px', background: null }, palette: { night: '#171c3a', lamp: '#f2b33d', dusk: '#b9836c' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 960, height: 600, unit: 'px', background: null },
+        palette: { night: '#171c3a', lamp: '#f2b33d', dusk: '#b9836c' },
+        values: {},
         steps: [{ id: 'g1', kind: 'grid.pixel', origin: [0, 0], columns: 24, rows: 14, cell: 40 }],
     });
     const step = async (kind: string) => (await desk.stored()).plan.steps.find((one) => one.kind === kind);
@@ -97,7 +101,21 @@ test('an upload that stops half-way leaves nothing behind, and the next one arri
     await new Promise<void>((done, failed) => {
         const line = connect(Number(port), hostname, () => {
             line.write(
-                ['POST /api/pictures HTTP/1.1', `Host: ${hostname}:${port}`, `Cookie: ${cookies.map(({ name, value }) => `${name}=${value}`).join('; ')}`, `X-XSRF-TOKEN: ${token}`, 'Accept: application/json', 'Content-Type: multipart/form-data; boundary=half', `Content-Length: ${bytes.length + 2000}`, '', '--half', 'Content-Disposition: form-data; name="picture"; filename="harbour.png"', 'Content-Type: image/png', '', ''].join('\r\n'),
+                [
+                    'POST /api/pictures HTTP/1.1',
+                    `Host: ${hostname}:${port}`,
+                    `Cookie: ${cookies.map(({ name, value }) => `${name}=${value}`).join('; ')}`,
+                    `X-XSRF-TOKEN: ${token}`,
+                    'Accept: application/json',
+                    'Content-Type: multipart/form-data; boundary=half',
+                    `Content-Length: ${bytes.length + 2000}`,
+                    '',
+                    '--half',
+                    'Content-Disposition: form-data; name="picture"; filename="harbour.png"',
+                    'Content-Type: image/png',
+                    '',
+                    '',
+                ].join('\r\n'),
             );
             line.write(bytes.subarray(0, bytes.length / 2), () => line.destroy());
         });
@@ -133,7 +151,9 @@ test('a picture is pasted on the sheet', async ({ page, context }) => {
     await desk.revision(2);
 });
 
-test('a photograph of a sketch is straightened by itself, evened out, cropped, fixed by two known places, and laid over another', async ({ page }) => {
+test('a photograph of a sketch is straightened by itself, evened out, cropped, fixed by two known places, and laid over another', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.newSheet('Sketch on the desk');
     const photograph = sketch();
@@ -161,7 +181,9 @@ test('a photograph of a sketch is straightened by itself, evened out, cropped, f
     await expect.poll(async () => (await pictures())[0]?.['crop']).toEqual([0.1, 0, 0.8, 1]);
 
     // Two places of it are known: they are clicked, each with where it belongs.
-    const asking = page.getByText(/^(click a place of the picture|and where it belongs|another place of the picture|and where that belongs)$/);
+    const asking = page.getByText(
+        /^(click a place of the picture|and where it belongs|another place of the picture|and where that belongs)$/,
+    );
     await page.getByRole('button', { name: /^known places of picture 1/ }).click();
     await page.mouse.click(...(await desk.at(200, 200)));
     await expect(asking).toHaveText('and where it belongs');
@@ -249,7 +271,12 @@ test('lines of a sketch are followed by pulling along them: a circle, an arc, a 
         const places: [number, number][] = [];
         for (let degrees = from; degrees <= to; degrees += 6) {
             const angle = (degrees * Math.PI) / 180;
-            places.push(await desk.at(400 + (240 + off * Math.sin(degrees)) * Math.cos(angle), 380 + (240 + off * Math.sin(degrees)) * Math.sin(angle)));
+            places.push(
+                await desk.at(
+                    400 + (240 + off * Math.sin(degrees)) * Math.cos(angle),
+                    380 + (240 + off * Math.sin(degrees)) * Math.sin(angle),
+                ),
+            );
         }
         await page.mouse.move(...(places[0] ?? [0, 0]));
         await page.mouse.down();
@@ -358,7 +385,10 @@ function ring(down = 190): Buffer {
     const png = new PNG({ width: 400, height: 400 });
     for (let y = 0; y < 400; y++) {
         for (let x = 0; x < 400; x++) {
-            const off = Math.min(Math.abs(Math.hypot(x + 0.5 - 200, y + 0.5 - down) - 120), x > 40 && x < 360 ? Math.abs(y + 0.5 - 360) : 99);
+            const off = Math.min(
+                Math.abs(Math.hypot(x + 0.5 - 200, y + 0.5 - down) - 120),
+                x > 40 && x < 360 ? Math.abs(y + 0.5 - 360) : 99,
+            );
             const grey = Math.round(235 - 190 * Math.max(0, Math.min(1, 2 - off)));
             png.data.set([grey, grey, grey, 255], 4 * (y * 400 + x));
         }

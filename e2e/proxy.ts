@@ -14,11 +14,32 @@ async function freePort(): Promise<number> {
     });
 }
 
-/** A proxy that speaks TLS, with a certificate of its own, before the servers of the journeys. It says that requests come from whom `X-Asks` names. */
+/**
+ * A proxy that speaks TLS, with a certificate of its own, before the servers of the journeys. It says that requests come from whom `X-Asks`
+ * names.
+ */
 export async function tlsProxy(served: string): Promise<{ url: string; stop: () => void }> {
     const home = mkdtempSync(join(tmpdir(), 'proxy-'));
     const port = await freePort();
-    execFileSync('openssl', ['req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-days', '2', '-subj', '/CN=localhost', '-keyout', join(home, 'key.pem'), '-out', join(home, 'cert.pem')], { stdio: 'ignore' });
+    execFileSync(
+        'openssl',
+        [
+            'req',
+            '-x509',
+            '-newkey',
+            'rsa:2048',
+            '-nodes',
+            '-days',
+            '2',
+            '-subj',
+            '/CN=localhost',
+            '-keyout',
+            join(home, 'key.pem'),
+            '-out',
+            join(home, 'cert.pem'),
+        ],
+        { stdio: 'ignore' },
+    );
     writeFileSync(
         join(home, 'nginx.conf'),
         `daemon off; pid ${home}/pid; error_log ${home}/log error; events {}

@@ -5,10 +5,22 @@ import { DeskPage } from './desk';
 const DARK = '#1b2140';
 
 /** A field of cells, each a part of its own, turned on white. */
-const cells = Array.from({ length: 100 }, (_, k) => ({ id: `p${k}`, kind: 'part.cells', cells: [`g1#${1 + (k % 10)},${1 + Math.floor(k / 10)}`] }));
+const cells = Array.from({ length: 100 }, (_, k) => ({
+    id: `p${k}`,
+    kind: 'part.cells',
+    cells: [`g1#${1 + (k % 10)},${1 + Math.floor(k / 10)}`],
+}));
 const field = (seams: 'closed' | 'open') => ({
-    format: 'sternbild-plan', version: 1, sheet: { width: 400, height: 400, unit: 'px', background: '#ffffff', seams }, palette: { ink: DARK }, values: {},
-    steps: [{ id: 'g1', kind: 'grid.rectangular', origin: [140, 60], columns: 10, rows: 10, cell: [24, 24], angle: 17 }, ...cells, { id: 's1', kind: 'style', of: cells.map(({ id }) => id), fill: 'ink' }],
+    format: 'sternbild-plan',
+    version: 1,
+    sheet: { width: 400, height: 400, unit: 'px', background: '#ffffff', seams },
+    palette: { ink: DARK },
+    values: {},
+    steps: [
+        { id: 'g1', kind: 'grid.rectangular', origin: [140, 60], columns: 10, rows: 10, cell: [24, 24], angle: 17 },
+        ...cells,
+        { id: 's1', kind: 'style', of: cells.map(({ id }) => id), fill: 'ink' },
+    ],
 });
 
 /** How many places inside the field are lighter than its cells, on a picture of the sheet. */

@@ -21,7 +21,13 @@ test('numbers are typed, stepped, dragged and worked out in the sentence; wrong 
     await desk.revision(4);
     expect((await desk.stored()).plan.steps[0]).toMatchObject({ rings: 11 });
 
-    for (const [typed, says] of [['0', 'rings must be at least 1'], ['2.5', 'whole number'], ['1/0', 'divides by zero'], ['1e9', 'at most 100000'], ['nope', 'names “nope”']] as const) {
+    for (const [typed, says] of [
+        ['0', 'rings must be at least 1'],
+        ['2.5', 'whole number'],
+        ['1/0', 'divides by zero'],
+        ['1e9', 'at most 100000'],
+        ['nope', 'names “nope”'],
+    ] as const) {
         await desk.setNumber('rings of grid 1', typed);
         await expect(page.getByRole('alert').filter({ hasText: says })).toBeVisible();
         await rings.press('Escape');
@@ -67,7 +73,11 @@ test('steps are named, muted, hidden, moved, deleted and brought back', async ({
     await desk.revision(7);
     await menu('2, part 1', 'Hide');
     await desk.revision(8);
-    expect((await desk.stored()).plan.steps).toMatchObject([{ id: 'g1' }, { id: 'p2', hidden: true }, { id: 'p1', name: 'petal', muted: true }]);
+    expect((await desk.stored()).plan.steps).toMatchObject([
+        { id: 'g1' },
+        { id: 'p2', hidden: true },
+        { id: 'p1', name: 'petal', muted: true },
+    ]);
 
     // A step cannot stand before what it is built on, and says so.
     await menu('1, grid 1', 'Move down');

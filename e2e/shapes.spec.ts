@@ -12,7 +12,11 @@ test('an icon is drawn from points of a grid, bent, cut, put in a row, and follo
     await desk.pick('points', [[160, 160], [320, 160], [320, 320], [160, 320]]);
     await desk.verb('make', 'Outline');
     await desk.revision(3);
-    expect((await desk.stored()).plan.steps.at(-1)).toEqual({ id: 'p1', kind: 'part.outline', points: ['g1@1,1', 'g1@3,1', 'g1@3,3', 'g1@1,3'] });
+    expect((await desk.stored()).plan.steps.at(-1)).toEqual({
+        id: 'p1',
+        kind: 'part.outline',
+        points: ['g1@1,1', 'g1@3,1', 'g1@3,3', 'g1@1,3'],
+    });
     expect((await desk.measures('p1'))['area']).toBeCloseTo(160 * 160, 6);
 
     // Its first way is bent to a half circle, in its sentence.

@@ -20,7 +20,11 @@ test('over a slow line points, handles and pulls answer from what is there, and 
     const asked: string[] = [];
     page.on('request', (request) => asked.push(new URL(request.url()).pathname));
     const readout = desk.sheet.locator('xpath=..').locator('p[aria-live]');
-    for (const [x, y, name] of [[160, 160, 'column 1, row 1 of grid 1'], [324, 241, 'column 3, row 2 of grid 1'], [200, 200, 'the middle of column 2, row 2 of grid 1']] as const) {
+    for (const [x, y, name] of [
+        [160, 160, 'column 1, row 1 of grid 1'],
+        [324, 241, 'column 3, row 2 of grid 1'],
+        [200, 200, 'the middle of column 2, row 2 of grid 1'],
+    ] as const) {
         await page.mouse.move(...(await desk.at(x, y)));
         await expect(readout).toContainText(name);
     }
@@ -80,9 +84,17 @@ test('over a slow line points, handles and pulls answer from what is there, and 
     await page.mouse.move(...(await desk.at(720, 480)), { steps: 8 });
     await page.mouse.up();
     await desk.revision(11);
-    expect((await desk.stored()).plan.steps.slice(-3).map((step) => step['corners'])).toEqual([['g1@7,0', 'g1@8,1'], ['g1@7,2', 'g1@8,3'], ['g1@7,4', 'g1@8,5']]);
+    expect((await desk.stored()).plan.steps.slice(-3).map((step) => step['corners'])).toEqual([
+        ['g1@7,0', 'g1@8,1'],
+        ['g1@7,2', 'g1@8,3'],
+        ['g1@7,4', 'g1@8,5'],
+    ]);
     await page.unroute('**/snap-places');
-    expect((await desk.stored()).plan.steps.slice(-6, -3).map((step) => step['corners'])).toEqual([['g1@2,7', 'g1@3,8'], ['g1@4,7', 'g1@5,8'], ['g1@6,7', 'g1@7,8']]);
+    expect((await desk.stored()).plan.steps.slice(-6, -3).map((step) => step['corners'])).toEqual([
+        ['g1@2,7', 'g1@3,8'],
+        ['g1@4,7', 'g1@5,8'],
+        ['g1@6,7', 'g1@7,8'],
+    ]);
 });
 
 for (const deviceScaleFactor of [1, 2]) {
@@ -99,16 +111,25 @@ for (const deviceScaleFactor of [1, 2]) {
             await page.keyboard.press('1');
             await desk.revision(3);
             expect((await desk.stored()).plan.steps.at(-1)?.['cells']).toEqual(['g1#3,4']);
-            const [shown, real] = await page.locator('canvas').first().evaluate((canvas: HTMLCanvasElement) => [canvas.getBoundingClientRect().width, canvas.width]);
+            const [shown, real] = await page
+                .locator('canvas')
+                .first()
+                .evaluate((canvas: HTMLCanvasElement) => [canvas.getBoundingClientRect().width, canvas.width]);
             expect(real).toBe(Math.round((shown ?? 0) * deviceScaleFactor));
             // Through a part without a look the paper is seen, darker than beside it.
             const painted = async (x: number, y: number) => {
                 const [px, py] = await desk.at(x, y);
                 const box = await desk.sheet.boundingBox();
-                return page.locator('canvas').first().evaluate(
-                    (canvas: HTMLCanvasElement, [cx, cy, ratio]) => canvas.getContext('2d')?.getImageData(Math.round((cx ?? 0) * (ratio ?? 1)), Math.round((cy ?? 0) * (ratio ?? 1)), 1, 1).data[0],
-                    [px - (box?.x ?? 0), py - (box?.y ?? 0), deviceScaleFactor],
-                );
+                return page
+                    .locator('canvas')
+                    .first()
+                    .evaluate(
+                        (canvas: HTMLCanvasElement, [cx, cy, ratio]) =>
+                            canvas
+                                .getContext('2d')
+                                ?.getImageData(Math.round((cx ?? 0) * (ratio ?? 1)), Math.round((cy ?? 0) * (ratio ?? 1)), 1, 1).data[0],
+                        [px - (box?.x ?? 0), py - (box?.y ?? 0), deviceScaleFactor],
+                    );
             };
             expect(await painted(280, 360)).toBeLessThan(200);
             expect(await painted(360, 360)).toBeGreaterThan(230);

@@ -78,14 +78,26 @@ test('plans are brought in and unusable ones refused with their place; a deleted
     const desk = new DeskPage(page);
     await desk.newSheet('Bringing in');
     await page.getByRole('button', { name: 'Hand over' }).click();
-    const bring = (text: string) => page.getByLabel('Bring in a plan').setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+    const bring = (text: string) =>
+        page.getByLabel('Bring in a plan').setInputFiles({ name: 'plan.json', mimeType: 'application/json', buffer: Buffer.from(text) });
     await bring('no plan');
     await expect(page.getByRole('alert').filter({ hasText: 'expected JSON' })).toBeVisible();
-    const plan = { format: 'sternbild-plan', version: 1, sheet: { width: 100, height: 100, unit: 'mm' }, palette: {}, steps: [{ id: 'g1', kind: 'grid.hexagonal' }] };
+    const plan = {
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 100, height: 100, unit: 'mm' },
+        palette: {},
+        steps: [{ id: 'g1', kind: 'grid.hexagonal' }],
+    };
     await bring(JSON.stringify(plan));
     await expect(page.getByRole('alert').filter({ hasText: '/steps/0/kind: expected one of' })).toBeVisible();
     expect((await desk.stored()).revision).toBe(1);
-    await bring(JSON.stringify({ ...plan, steps: [{ id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 4, rows: 4, cell: ['10mm', 10] }] }));
+    await bring(
+        JSON.stringify({
+            ...plan,
+            steps: [{ id: 'g1', kind: 'grid.rectangular', origin: [0, 0], columns: 4, rows: 4, cell: ['10mm', 10] }],
+        }),
+    );
     await desk.revision(2);
     expect((await desk.stored()).plan.steps).toHaveLength(1);
 
@@ -138,7 +150,13 @@ test('a click means its place even where the question for it fails', async ({ pa
 
 test('behind a proxy that speaks TLS: cookies are secure, people are told apart, and the mailbox stays shut', async ({ baseURL }) => {
     const proxy = await tlsProxy(baseURL ?? '');
-    const through = (address: string) => request.newContext({ baseURL: proxy.url, ignoreHTTPSErrors: true, extraHTTPHeaders: { 'X-Asks': address, Accept: 'application/json' }, storageState: { cookies: [], origins: [] } });
+    const through = (address: string) =>
+        request.newContext({
+            baseURL: proxy.url,
+            ignoreHTTPSErrors: true,
+            extraHTTPHeaders: { 'X-Asks': address, Accept: 'application/json' },
+            storageState: { cookies: [], origins: [] },
+        });
     try {
         const one = await through('203.0.113.7');
         const session = await one.get('/api/session');
@@ -149,7 +167,12 @@ test('behind a proxy that speaks TLS: cookies are secure, people are told apart,
         expect((await one.get('/api/mailbox?email=demo@sternbild.test')).status()).toBe(404);
         const guess = async (who: typeof one): Promise<number> => {
             const token = (await who.storageState()).cookies.find(({ name }) => name === 'XSRF-TOKEN')?.value ?? '';
-            return (await who.post('/api/sign-in', { data: { email: 'demo@sternbild.test', password: 'a guess of mine' }, headers: { 'X-XSRF-TOKEN': decodeURIComponent(token), Referer: proxy.url } })).status();
+            return (
+                await who.post('/api/sign-in', {
+                    data: { email: 'demo@sternbild.test', password: 'a guess of mine' },
+                    headers: { 'X-XSRF-TOKEN': decodeURIComponent(token), Referer: proxy.url },
+                })
+            ).status();
         };
         const told: number[] = [];
         for (let k = 0; k < 7; k++) told.push(await guess(one));

@@ -5,7 +5,11 @@ import { type } from './type';
 test('twelve variations side by side: what varies is chosen, one is kept as a sheet, another taken over and undone', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Floor star', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { lagoon: '#0f6e84' }, values: { bead: 40 },
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { lagoon: '#0f6e84' },
+        values: { bead: 40 },
         steps: [
             { id: 'g1', kind: 'grid.polar', center: [400, 400], radius: 300, rings: 4, sectors: 14 },
             { id: 'p1', kind: 'part.circle', center: 'g1@3,1', radius: 'bead' },

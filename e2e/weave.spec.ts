@@ -2,10 +2,16 @@ import { expect, test } from './journey';
 import { DeskPage } from './desk';
 import { type } from './type';
 
-test('two rows of rails are woven, and a crossing is swapped by a click; lobes lie over one another all the way round', async ({ page }) => {
+test('two rows of rails are woven, and a crossing is swapped by a click; lobes lie over one another all the way round', async ({
+    page,
+}) => {
     const desk = new DeskPage(page);
     await desk.bring('Gate grille', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        values: {},
         steps: [
             ...[300, 500].map((y, k) => ({ id: `c${k + 1}`, kind: 'guide.run', points: [[100, y], [700, y]] })),
             ...[300, 500].map((x, k) => ({ id: `c${k + 3}`, kind: 'guide.run', points: [[x, 100], [x, 700]] })),
@@ -51,7 +57,11 @@ test('two rows of rails are woven, and a crossing is swapped by a click; lobes l
 test('the number of copies is doubled in one click, or bound to the sectors of a grid', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.bring('Folds', {
-        format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, values: {},
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        values: {},
         steps: [
             { id: 'g1', kind: 'grid.polar', center: [400, 400], radius: 300, rings: 4, sectors: 14 },
             { id: 'p1', kind: 'part.circle', center: [400, 150], radius: 20 },
@@ -59,7 +69,10 @@ test('the number of copies is doubled in one click, or bound to the sectors of a
         ],
     });
     await page.getByLabel('count of repeat 1', { exact: true }).click();
-    await page.getByRole('group', { name: 'Fitting values for count of repeat 1' }).getByRole('button', { name: '12', exact: true }).click();
+    await page
+        .getByRole('group', { name: 'Fitting values for count of repeat 1' })
+        .getByRole('button', { name: '12', exact: true })
+        .click();
     await desk.revision(2);
     expect((await desk.measures('r1'))['pieces']).toBe(12);
     await page.getByLabel('count of repeat 1', { exact: true }).click();

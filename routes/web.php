@@ -65,33 +65,82 @@ Route::prefix('api')->group(function (): void {
         });
 
         // Whoever is not the owner learns nothing, not even that the sheet exists.
-        Route::prefix('sheets/{sheet}')->middleware('can:work,sheet')->whereUuid('sheet')->group(function (): void {
-            Route::get('/', [SheetController::class, 'show'])->middleware('turn')->name('sheets.show');
-            Route::patch('/', [SheetController::class, 'update'])->name('sheets.update');
-            Route::delete('/', [SheetController::class, 'destroy'])->name('sheets.destroy');
-            Route::post('duplicate', [SheetController::class, 'duplicate'])->middleware(['turn', 'throttle:new-sheets'])->name('sheets.duplicate');
-            Route::post('changes', [PlanController::class, 'change'])->middleware('turn')->name('sheets.change');
-            Route::post('preview', [PlanController::class, 'preview'])->middleware('turn:preview')->name('sheets.preview');
-            Route::post('snap', [LookController::class, 'snap'])->middleware('turn')->name('sheets.snap');
-            Route::post('snap-places', [LookController::class, 'snapPlaces'])->middleware('turn')->name('sheets.snap-places');
-            Route::post('variations', [LookController::class, 'vary'])->middleware('turn')->name('sheets.vary');
-            Route::post('equal', [LookController::class, 'equal'])->middleware('turn')->name('sheets.equal');
-            Route::post('settle', [LookController::class, 'settle'])->middleware('turn')->name('sheets.settle');
-            Route::post('close-up', [LookController::class, 'closeUp'])->middleware('turn')->name('sheets.close-up');
-            Route::post('tile', [LookController::class, 'tile'])->middleware('turn')->name('sheets.tile');
-            Route::post('tile/seam', [LookController::class, 'seam'])->middleware('turn')->name('sheets.seam');
-            Route::post('corners', [PictureController::class, 'corners'])->middleware('turn')->name('sheets.corners');
-            Route::post('drawings', [DrawingController::class, 'steps'])->middleware(['turn', 'throttle:files'])->name('sheets.drawings');
-            Route::put('plan', [PlanController::class, 'replace'])->middleware('turn')->name('sheets.replace');
-            Route::post('undo', [PlanController::class, 'undo'])->middleware('turn')->name('sheets.undo');
-            Route::post('redo', [PlanController::class, 'redo'])->middleware('turn')->name('sheets.redo');
-            Route::get('thumbnail.svg', [ExportController::class, 'thumbnail'])->middleware('turn')->name('sheets.thumbnail');
-            Route::post('exports', [ExportController::class, 'order'])->middleware(['turn', 'throttle:files'])->name('sheets.exports');
-            Route::get('forms', [ExportController::class, 'forms'])->middleware('turn')->name('sheets.forms');
-            Route::post('estimate', [ExportController::class, 'estimate'])->middleware('turn')->name('sheets.estimate');
-            Route::post('prove', [ExportController::class, 'prove'])->middleware('turn')->name('sheets.prove');
-            Route::get('file', [ExportController::class, 'file'])->middleware(['turn', 'throttle:files'])->name('sheets.file');
-        });
+        Route::prefix('sheets/{sheet}')
+            ->middleware('can:work,sheet')
+            ->whereUuid('sheet')
+            ->group(function (): void {
+                Route::get('/', [SheetController::class, 'show'])
+                    ->middleware('turn')
+                    ->name('sheets.show');
+                Route::patch('/', [SheetController::class, 'update'])->name('sheets.update');
+                Route::delete('/', [SheetController::class, 'destroy'])->name('sheets.destroy');
+                Route::post('duplicate', [SheetController::class, 'duplicate'])
+                    ->middleware(['turn', 'throttle:new-sheets'])
+                    ->name('sheets.duplicate');
+                Route::post('changes', [PlanController::class, 'change'])
+                    ->middleware('turn')
+                    ->name('sheets.change');
+                Route::post('preview', [PlanController::class, 'preview'])
+                    ->middleware('turn:preview')
+                    ->name('sheets.preview');
+                Route::post('snap', [LookController::class, 'snap'])
+                    ->middleware('turn')
+                    ->name('sheets.snap');
+                Route::post('snap-places', [LookController::class, 'snapPlaces'])
+                    ->middleware('turn')
+                    ->name('sheets.snap-places');
+                Route::post('variations', [LookController::class, 'vary'])
+                    ->middleware('turn')
+                    ->name('sheets.vary');
+                Route::post('equal', [LookController::class, 'equal'])
+                    ->middleware('turn')
+                    ->name('sheets.equal');
+                Route::post('settle', [LookController::class, 'settle'])
+                    ->middleware('turn')
+                    ->name('sheets.settle');
+                Route::post('close-up', [LookController::class, 'closeUp'])
+                    ->middleware('turn')
+                    ->name('sheets.close-up');
+                Route::post('tile', [LookController::class, 'tile'])
+                    ->middleware('turn')
+                    ->name('sheets.tile');
+                Route::post('tile/seam', [LookController::class, 'seam'])
+                    ->middleware('turn')
+                    ->name('sheets.seam');
+                Route::post('corners', [PictureController::class, 'corners'])
+                    ->middleware('turn')
+                    ->name('sheets.corners');
+                Route::post('drawings', [DrawingController::class, 'steps'])
+                    ->middleware(['turn', 'throttle:files'])
+                    ->name('sheets.drawings');
+                Route::put('plan', [PlanController::class, 'replace'])
+                    ->middleware('turn')
+                    ->name('sheets.replace');
+                Route::post('undo', [PlanController::class, 'undo'])
+                    ->middleware('turn')
+                    ->name('sheets.undo');
+                Route::post('redo', [PlanController::class, 'redo'])
+                    ->middleware('turn')
+                    ->name('sheets.redo');
+                Route::get('thumbnail.svg', [ExportController::class, 'thumbnail'])
+                    ->middleware('turn')
+                    ->name('sheets.thumbnail');
+                Route::post('exports', [ExportController::class, 'order'])
+                    ->middleware(['turn', 'throttle:files'])
+                    ->name('sheets.exports');
+                Route::get('forms', [ExportController::class, 'forms'])
+                    ->middleware('turn')
+                    ->name('sheets.forms');
+                Route::post('estimate', [ExportController::class, 'estimate'])
+                    ->middleware('turn')
+                    ->name('sheets.estimate');
+                Route::post('prove', [ExportController::class, 'prove'])
+                    ->middleware('turn')
+                    ->name('sheets.prove');
+                Route::get('file', [ExportController::class, 'file'])
+                    ->middleware(['turn', 'throttle:files'])
+                    ->name('sheets.file');
+            });
     });
     Route::any('{unknown}', static fn () => abort(404))->where('unknown', '.*');
 });

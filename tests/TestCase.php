@@ -34,7 +34,9 @@ abstract class TestCase extends Base
      */
     protected function sheet(?array $plan = null): Sheet
     {
-        $id = $this->postJson('/api/sheets', ['name' => 'Rosette', 'plan' => json_encode($plan ?? self::rosette(), JSON_THROW_ON_ERROR)])->assertCreated()->json('id');
+        $id = $this->postJson('/api/sheets', ['name' => 'Rosette', 'plan' => json_encode($plan ?? self::rosette(), JSON_THROW_ON_ERROR)])
+            ->assertCreated()
+            ->json('id');
 
         return Sheet::query()->findOrFail(is_string($id) ? $id : '');
     }
@@ -48,7 +50,15 @@ abstract class TestCase extends Base
             'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px', 'background' => null],
             'palette' => ['lagoon' => '#0f6e84', 'ink' => '#1b2140'],
             'steps' => [
-                ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 300, 'rings' => 5, 'sectors' => 10, 'axis' => 'sector'],
+                [
+                    'id' => 'g1',
+                    'kind' => 'grid.polar',
+                    'center' => [400, 400],
+                    'radius' => 300,
+                    'rings' => 5,
+                    'sectors' => 10,
+                    'axis' => 'sector',
+                ],
                 ['id' => 'p1', 'kind' => 'part.cells', 'name' => 'petal', 'cells' => ['g1#2,1', 'g1#3,1', 'g1#4,1']],
                 ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 'g1.sectors'],
                 ['id' => 's1', 'kind' => 'style', 'of' => ['r1'], 'fill' => 'lagoon'],
@@ -79,7 +89,12 @@ abstract class TestCase extends Base
      */
     protected function change(Sheet $sheet, int $base, array $operations, array $more = []): TestResponse
     {
-        return $this->postJson("/api/sheets/$sheet->id/changes", ['base' => $base, 'change' => (string) Str::uuid(), 'operations' => $operations, ...$more]);
+        return $this->postJson("/api/sheets/$sheet->id/changes", [
+            'base' => $base,
+            'change' => (string) Str::uuid(),
+            'operations' => $operations,
+            ...$more,
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -72,7 +72,15 @@ final readonly class BroughtDrawing
         [$drawing, $steps, $palette] = self::read($text, $plan);
         $middle = [round($drawing->width / 2, 6), round($drawing->height / 2, 6)];
 
-        return ['steps' => [...$steps['steps'], ['id' => 'm1', 'kind' => 'motif', 'of' => $steps['drawn'], 'anchor' => $middle], ['id' => 'm2', 'kind' => 'place', 'motif' => 'm1', 'at' => [$middle]]], 'palette' => $palette, 'left' => $drawing->left];
+        return [
+            'steps' => [
+                ...$steps['steps'],
+                ['id' => 'm1', 'kind' => 'motif', 'of' => $steps['drawn'], 'anchor' => $middle],
+                ['id' => 'm2', 'kind' => 'place', 'motif' => 'm1', 'at' => [$middle]],
+            ],
+            'palette' => $palette,
+            'left' => $drawing->left,
+        ];
     }
 
     /**
@@ -100,7 +108,13 @@ final readonly class BroughtDrawing
             @unlink((string) $file);
         }
 
-        return ['steps' => [['id' => 'k1', 'kind' => 'picture', 'source' => $picture->source(), 'width' => round($drawing->width, 6), 'fade' => 0.4]], 'palette' => [], 'left' => $drawing->left];
+        return [
+            'steps' => [
+                ['id' => 'k1', 'kind' => 'picture', 'source' => $picture->source(), 'width' => round($drawing->width, 6), 'fade' => 0.4],
+            ],
+            'palette' => [],
+            'left' => $drawing->left,
+        ];
     }
 
     /**

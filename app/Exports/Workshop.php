@@ -48,7 +48,12 @@ final readonly class Workshop
      */
     public function handed(User $person, array $plan, string $name): Handed
     {
-        return new Handed($plan, $name, fn (): Scene => $this->planning->scene($plan), PlanBundle::names($plan) ? static fn (string $path) => PlanBundle::write($person, $plan, $path) : null);
+        return new Handed(
+            $plan,
+            $name,
+            fn (): Scene => $this->planning->scene($plan),
+            PlanBundle::names($plan) ? static fn (string $path) => PlanBundle::write($person, $plan, $path) : null,
+        );
     }
 
     /** What is said of a failure to the person who waits. */
@@ -70,10 +75,19 @@ final readonly class Workshop
     {
         // As it was when the file was asked for, whatever was changed since.
         $sheet = $export->sheet ?? throw new Cancelled;
-        $handed = $this->handed($export->user, $sheet->revision((int) $export->asked['revision'])->plan, pathinfo($export->name, PATHINFO_FILENAME));
+        $handed = $this->handed(
+            $export->user,
+            $sheet->revision((int) $export->asked['revision'])->plan,
+            pathinfo($export->name, PATHINFO_FILENAME),
+        );
         $handed->scene();
         $progress->goesOn();
         $form = Forms::named($export->asked['format'] ?? null);
-        $form->write($handed, $form->asked($handed, array_diff_key($export->asked, ['format' => true, 'revision' => true])), $path, $progress);
+        $form->write(
+            $handed,
+            $form->asked($handed, array_diff_key($export->asked, ['format' => true, 'revision' => true])),
+            $path,
+            $progress,
+        );
     }
 }

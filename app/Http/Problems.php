@@ -42,23 +42,46 @@ final class Problems
 
     public static function describe(Exceptions $exceptions): void
     {
-        $exceptions->dontReport([ScannerFault::class, TooManyFiles::class, OverQuota::class, OverBudget::class, Unusable::class, StaleChange::class, BrokenChange::class]);
-        $exceptions->render(static fn (Unusable $fault): JsonResponse => new JsonResponse([
-            'problem' => 'unusable',
-            'message' => $fault->getMessage(),
-            'pointer' => $fault->pointer,
-            'expected' => $fault->expected,
-        ], 422));
-        $exceptions->render(static fn (BrokenChange $fault): JsonResponse => new JsonResponse([
-            'problem' => 'broken',
-            'message' => $fault->getMessage(),
-            'findings' => $fault->findings,
-        ], 422));
-        $exceptions->render(static fn (StaleChange $fault): JsonResponse => new JsonResponse([
-            'problem' => 'stale',
-            'message' => $fault->getMessage(),
-            'sheet' => app(SheetPages::class)->page($fault->sheet, []),
-        ], 409));
+        $exceptions->dontReport([
+            ScannerFault::class,
+            TooManyFiles::class,
+            OverQuota::class,
+            OverBudget::class,
+            Unusable::class,
+            StaleChange::class,
+            BrokenChange::class,
+        ]);
+        $exceptions->render(
+            static fn (Unusable $fault): JsonResponse => new JsonResponse(
+                [
+                    'problem' => 'unusable',
+                    'message' => $fault->getMessage(),
+                    'pointer' => $fault->pointer,
+                    'expected' => $fault->expected,
+                ],
+                422,
+            ),
+        );
+        $exceptions->render(
+            static fn (BrokenChange $fault): JsonResponse => new JsonResponse(
+                [
+                    'problem' => 'broken',
+                    'message' => $fault->getMessage(),
+                    'findings' => $fault->findings,
+                ],
+                422,
+            ),
+        );
+        $exceptions->render(
+            static fn (StaleChange $fault): JsonResponse => new JsonResponse(
+                [
+                    'problem' => 'stale',
+                    'message' => $fault->getMessage(),
+                    'sheet' => app(SheetPages::class)->page($fault->sheet, []),
+                ],
+                409,
+            ),
+        );
         // One line: not the statement nor what the database says of it, which hold plans and addresses.
         $exceptions->report(static function (QueryException $fault): bool {
             self::isTrouble($fault)
@@ -87,40 +110,101 @@ final class Problems
             return false;
         });
         // What it belongs to was deleted in the meantime, in another tab perhaps.
-        $exceptions->render(static fn (QueryException $fault): ?JsonResponse => self::state($fault) === self::ORPHANED ? self::none() : null);
-        $exceptions->render(static fn (\Throwable $fault): ?JsonResponse => self::isFull($fault) ? new JsonResponse([
-            'problem' => 'full',
-            'message' => 'There is no room left on the server just now. What was saved is safe; please try again later.',
-        ], 503, ['Retry-After' => self::RETRY_FULL_SECONDS]) : null);
+        $exceptions->render(
+            static fn (QueryException $fault): ?JsonResponse => self::state($fault) === self::ORPHANED ? self::none() : null,
+        );
+        $exceptions->render(
+            static fn (\Throwable $fault): ?JsonResponse => self::isFull($fault)
+                ? new JsonResponse(
+                    [
+                        'problem' => 'full',
+                        'message' => 'There is no room left on the server just now. What was saved is safe; please try again later.',
+                    ],
+                    503,
+                    ['Retry-After' => self::RETRY_FULL_SECONDS],
+                )
+                : null,
+        );
         // Beyond its limits PHP ends a request; the evaluator does so before, as a finding.
-        $exceptions->render(static fn (FatalError $fault): ?JsonResponse => preg_match('/^(Maximum execution time|Allowed memory size)/', $fault->getMessage()) === 1 ? self::tooMuch() : null);
+        $exceptions->render(
+            static fn (FatalError $fault): ?JsonResponse => preg_match(
+                '/^(Maximum execution time|Allowed memory size)/',
+                $fault->getMessage(),
+            ) === 1
+                ? self::tooMuch()
+                : null,
+        );
         $exceptions->render(static fn (OverBudget $fault): JsonResponse => self::tooMuch());
-        $exceptions->render(static fn (QueryException $fault): ?JsonResponse => self::isTrouble($fault) ? new JsonResponse([
-            'problem' => 'busy',
-            'message' => 'The database does not answer just now. What was saved is safe; please try again in a moment.',
-        ], 503, ['Retry-After' => self::RETRY_SECONDS]) : null);
-        $exceptions->render(static fn (TooManyFiles $fault): JsonResponse => new JsonResponse([
-            'problem' => 'waiting',
-            'message' => 'Two of your files are being made just now. Wait for one of them, or cancel it.',
-        ], 429, ['Retry-After' => self::RETRY_FILE_SECONDS]));
-        $exceptions->render(static fn (ThrottleRequestsException $fault): JsonResponse => new JsonResponse([
-            'problem' => 'waiting',
-            'message' => 'That was asked for too often within a minute. Please wait a moment, and try again.',
-        ], 429, $fault->getHeaders()));
-        $exceptions->render(static fn (ScannerFault $fault): JsonResponse => new JsonResponse([
-            'problem' => 'scanner', 'message' => $fault->getMessage(), ...$fault->field === null ? [] : ['errors' => [$fault->field => [$fault->getMessage()]]],
-        ], $fault->status));
+        $exceptions->render(
+            static fn (QueryException $fault): ?JsonResponse => self::isTrouble($fault)
+                ? new JsonResponse(
+                    [
+                        'problem' => 'busy',
+                        'message' => 'The database does not answer just now. What was saved is safe; please try again in a moment.',
+                    ],
+                    503,
+                    ['Retry-After' => self::RETRY_SECONDS],
+                )
+                : null,
+        );
+        $exceptions->render(
+            static fn (TooManyFiles $fault): JsonResponse => new JsonResponse(
+                [
+                    'problem' => 'waiting',
+                    'message' => 'Two of your files are being made just now. Wait for one of them, or cancel it.',
+                ],
+                429,
+                ['Retry-After' => self::RETRY_FILE_SECONDS],
+            ),
+        );
+        $exceptions->render(
+            static fn (ThrottleRequestsException $fault): JsonResponse => new JsonResponse(
+                [
+                    'problem' => 'waiting',
+                    'message' => 'That was asked for too often within a minute. Please wait a moment, and try again.',
+                ],
+                429,
+                $fault->getHeaders(),
+            ),
+        );
+        $exceptions->render(
+            static fn (ScannerFault $fault): JsonResponse => new JsonResponse(
+                [
+                    'problem' => 'scanner',
+                    'message' => $fault->getMessage(),
+                    ...$fault->field === null ? [] : ['errors' => [$fault->field => [$fault->getMessage()]]],
+                ],
+                $fault->status,
+            ),
+        );
         // What the library says of it holds the path of the file; that stays in the log.
-        $exceptions->render(static fn (Unreadable $fault): JsonResponse => new JsonResponse(['problem' => 'unreadable', 'message' => 'The picture cannot be read any more. Bring it in again.'], 422));
+        $exceptions->render(
+            static fn (Unreadable $fault): JsonResponse => new JsonResponse(
+                ['problem' => 'unreadable', 'message' => 'The picture cannot be read any more. Bring it in again.'],
+                422,
+            ),
+        );
         // Somebody else's and none are told alike.
-        $exceptions->render(static fn (HttpExceptionInterface $fault, Request $request): ?JsonResponse => $fault->getStatusCode() === 404 && $request->is('api/*')
-            ? self::none() : null);
-        $exceptions->render(static fn (OverQuota $fault): JsonResponse => new JsonResponse(['problem' => 'quota', 'message' => $fault->getMessage()], 422));
+        $exceptions->render(
+            static fn (HttpExceptionInterface $fault, Request $request): ?JsonResponse => $fault->getStatusCode() === 404 &&
+            $request->is('api/*')
+                ? self::none()
+                : null,
+        );
+        $exceptions->render(
+            static fn (OverQuota $fault): JsonResponse => new JsonResponse(['problem' => 'quota', 'message' => $fault->getMessage()], 422),
+        );
     }
 
     private static function tooMuch(): JsonResponse
     {
-        return new JsonResponse(['problem' => 'limit', 'message' => 'This takes more work than there is time or room for. Fewer copies, cells or curves would do.'], 422);
+        return new JsonResponse(
+            [
+                'problem' => 'limit',
+                'message' => 'This takes more work than there is time or room for. Fewer copies, cells or curves would do.',
+            ],
+            422,
+        );
     }
 
     private static function none(): JsonResponse
@@ -132,7 +216,10 @@ final class Problems
     public static function isFull(\Throwable $fault): bool
     {
         for ($one = $fault; $one !== null; $one = $one->getPrevious()) {
-            if (str_contains($one->getMessage(), 'No space left on device') || ($one instanceof QueryException && self::state($one) === self::FULL)) {
+            if (
+                str_contains($one->getMessage(), 'No space left on device') ||
+                ($one instanceof QueryException && self::state($one) === self::FULL)
+            ) {
                 return true;
             }
         }

@@ -29,7 +29,8 @@ final class Turns
     /**
      * Counts a request, and takes a turn for it where one is free.
      *
-     * @return array{asked: int, spent: float, turn: int|null, open: int} requests in this minute; seconds of a processor that the person had of late, with what is under
+     * @return array{asked: int, spent: float, turn: int|null, open: int} requests in this minute; seconds of a processor that the person
+     *   had of late, with what is under
      *                                                                     way; how many of the person's turns are under way
      */
     public static function begin(int $person): array
@@ -37,12 +38,26 @@ final class Turns
         $now = microtime(true);
         $row = DB::selectOne('
             INSERT INTO turns AS t (user_id, minute, asked, at) VALUES (:person, :minute, 1, :now)
-            ON CONFLICT (user_id) DO UPDATE SET asked = CASE WHEN t.minute = excluded.minute THEN t.asked + 1 ELSE 1 END, minute = excluded.minute
-            RETURNING asked, greatest(0, spent - (:then - at) * '.self::SHARE.') + '.self::underWay($now).' AS spent, '.self::free().' AS turn
-        ', ['person' => $person, 'minute' => intdiv((int) $now, 60), 'now' => $now, 'then' => $now]);
+            ON CONFLICT (user_id)
+            DO UPDATE SET asked = CASE WHEN t.minute = excluded.minute THEN t.asked + 1 ELSE 1 END, minute = excluded.minute
+            RETURNING asked, greatest(0, spent - (:then - at) * '.
+                self::SHARE.
+                ') + '.
+                self::underWay($now).
+                ' AS spent, '.
+                self::free().
+                ' AS turn
+        ',
+            ['person' => $person, 'minute' => intdiv((int) $now, 60), 'now' => $now, 'then' => $now],
+        );
         $turn = $row->turn === null ? null : (int) $row->turn;
 
-        return ['asked' => (int) $row->asked, 'spent' => (float) $row->spent, 'turn' => $turn, 'open' => $turn === null ? self::AT_ONCE : self::begins($person, $turn)];
+        return [
+            'asked' => (int) $row->asked,
+            'spent' => (float) $row->spent,
+            'turn' => $turn,
+            'open' => $turn === null ? self::AT_ONCE : self::begins($person, $turn),
+        ];
     }
 
     /**
@@ -61,13 +76,26 @@ final class Turns
         }
         $open = implode(' + ', array_map(static fn (int $one): string => "(began$one IS NOT NULL)::int", range(0, self::AT_ONCE - 1)));
 
-        return (int) DB::selectOne('UPDATE turns SET spent = spent + '.implode(' + ', $lost).', '.implode(', ', $set)." WHERE user_id = ? RETURNING $open - 1 AS others", [$person])->others;
+        return (int) DB::selectOne(
+            'UPDATE turns SET spent = spent + '.
+                implode(' + ', $lost).
+                ', '.
+                implode(', ', $set).
+                " WHERE user_id = ? RETURNING $open - 1 AS others",
+            [$person],
+        )->others;
     }
 
     /** In SQL: what the turns that are under way have had so far, taken for the time since they began. */
     private static function underWay(float $now): string
     {
-        $one = static fn (int $turn): string => sprintf('CASE WHEN began%d IS NULL THEN 0 ELSE least(%.1F, %.6F - began%d) END', $turn, self::MOST, $now, $turn);
+        $one = static fn (int $turn): string => sprintf(
+            'CASE WHEN began%d IS NULL THEN 0 ELSE least(%.1F, %.6F - began%d) END',
+            $turn,
+            self::MOST,
+            $now,
+            $turn,
+        );
 
         return implode(' + ', array_map($one, range(0, self::AT_ONCE - 1)));
     }
@@ -94,17 +122,29 @@ final class Turns
     public static function end(int $person, ?int $turn, float $spent): void
     {
         $now = microtime(true);
-        DB::selectOne('
-            UPDATE turns SET spent = greatest(0, spent - (:now - at) * '.self::SHARE.') + :spent, at = :then'.($turn === null ? '' : ", began$turn = NULL").' WHERE user_id = :person
-            RETURNING CASE WHEN :turn >= 0 THEN pg_advisory_unlock('.self::LOCKS.', user_id * '.self::AT_ONCE.' + :number) END AS unlocked
-        ', ['now' => $now, 'then' => $now, 'spent' => $spent, 'person' => $person, 'turn' => $turn ?? -1, 'number' => $turn ?? 0]);
+        DB::selectOne(
+            '
+            UPDATE turns SET spent = greatest(0, spent - (:now - at) * '.
+                self::SHARE.
+                ') + :spent, at = :then'.
+                ($turn === null ? '' : ", began$turn = NULL").
+                ' WHERE user_id = :person
+            RETURNING CASE WHEN :turn >= 0 THEN pg_advisory_unlock('.
+                self::LOCKS.
+                ', user_id * '.
+                self::AT_ONCE.
+                ' + :number) END AS unlocked
+        ',
+            ['now' => $now, 'then' => $now, 'spent' => $spent, 'person' => $person, 'turn' => $turn ?? -1, 'number' => $turn ?? 0],
+        );
     }
 
     /** How many requests are being worked on by the workers that all share, of those that began lately. */
     public static function amongAll(): int
     {
         return (int) DB::selectOne('
-            SELECT coalesce(sum(coalesce((began0 > :least)::int, 0) + coalesce((began1 > :most)::int, 0)), 0) AS busy FROM turns WHERE began0 > :since OR began1 > :then
+            SELECT coalesce(sum(coalesce((began0 > :least)::int, 0) + coalesce((began1 > :most)::int, 0)), 0) AS busy
+            FROM turns WHERE began0 > :since OR began1 > :then
         ', array_fill_keys(['least', 'most', 'since', 'then'], microtime(true) - self::LOST))->busy;
     }
 
@@ -120,7 +160,14 @@ final class Turns
     /** In SQL: the number of a turn that was free, and is taken by that. */
     private static function free(): string
     {
-        $cases = array_map(static fn (int $turn): string => 'WHEN pg_try_advisory_lock('.self::LOCKS.', user_id * '.self::AT_ONCE." + $turn) THEN $turn", range(0, self::AT_ONCE - 1));
+        $cases = array_map(
+            static fn (int $turn): string => 'WHEN pg_try_advisory_lock('.
+                self::LOCKS.
+                ', user_id * '.
+                self::AT_ONCE.
+                " + $turn) THEN $turn",
+            range(0, self::AT_ONCE - 1),
+        );
 
         return 'CASE '.implode(' ', $cases).' END';
     }

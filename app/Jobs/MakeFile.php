@@ -33,7 +33,10 @@ final class MakeFile implements ShouldQueue
     public function handle(Workshop $workshop): void
     {
         // Already being made: its worker died with it. Already ended, or gone: nothing to do.
-        $begun = Export::query()->whereKey($this->export)->whereIn('state', Export::IN_HAND)->update(['state' => Export::WORKING, 'made' => 0]);
+        $begun = Export::query()
+            ->whereKey($this->export)
+            ->whereIn('state', Export::IN_HAND)
+            ->update(['state' => Export::WORKING, 'made' => 0]);
         $export = $begun === 0 ? null : Export::query()->find($this->export);
         if ($export === null) {
             return;
@@ -43,7 +46,12 @@ final class MakeFile implements ShouldQueue
             $workshop->make($export, $file, new Progress($export));
             $stream = fopen($file, 'r') ?: throw new \RuntimeException('The file that was made cannot be read.');
             Storage::put($export->path(), $stream);
-            if (Export::query()->whereKey($export->id)->where('state', Export::WORKING)->update(['state' => Export::READY, 'made' => DB::raw('pieces')]) === 0) {
+            if (
+                Export::query()
+                    ->whereKey($export->id)
+                    ->where('state', Export::WORKING)
+                    ->update(['state' => Export::READY, 'made' => DB::raw('pieces')]) === 0
+            ) {
                 Storage::delete($export->path());
             }
         } catch (Cancelled) {

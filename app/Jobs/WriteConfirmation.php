@@ -28,7 +28,11 @@ final class WriteConfirmation implements ShouldQueue
     {
         $letter = User::query()->where('email', $this->email)->exists()
             ? new Letter('Your account at Sternbild', 'letters.taken', url('/sign-in'))
-            : new Letter('Open your account at Sternbild', 'letters.confirm', Ticket::link(Ticket::CONFIRM, $this->email, ['name' => $this->name, 'password' => $this->password]));
+            : new Letter(
+                'Open your account at Sternbild',
+                'letters.confirm',
+                Ticket::link(Ticket::CONFIRM, $this->email, ['name' => $this->name, 'password' => $this->password]),
+            );
         Mail::to($this->email)->send($letter);
     }
 }

@@ -26,7 +26,9 @@ final class WriteReset implements ShouldQueue
     public function handle(): void
     {
         if (User::query()->where('email', $this->email)->exists()) {
-            Mail::to($this->email)->send(new Letter('Another password for Sternbild', 'letters.reset', Ticket::link(Ticket::RESET, $this->email)));
+            Mail::to($this->email)->send(
+                new Letter('Another password for Sternbild', 'letters.reset', Ticket::link(Ticket::RESET, $this->email)),
+            );
         }
     }
 }

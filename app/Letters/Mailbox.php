@@ -27,7 +27,9 @@ final class Mailbox extends AbstractTransport
     public static function isOpenTo(Request $request): bool
     {
         $from = $request->server->getString('REMOTE_ADDR');
-        $isForwarded = array_filter(['X-Forwarded-For', 'X-Forwarded-Proto', 'X-Forwarded-Host', 'Forwarded', 'Via'], $request->headers->has(...)) !== [];
+        $isForwarded =
+            array_filter(['X-Forwarded-For', 'X-Forwarded-Proto', 'X-Forwarded-Host', 'Forwarded', 'Via'], $request->headers->has(...)) !==
+            [];
 
         return self::isUsed() && ! $isForwarded && (str_starts_with($from, '127.') || $from === '::1');
     }
@@ -36,8 +38,18 @@ final class Mailbox extends AbstractTransport
     public static function letters(string $recipient): array
     {
         $letters = [];
-        foreach (DB::table('letters')->where('recipient', $recipient)->orderByDesc('id')->limit(20)->get(['subject', 'body', 'created_at']) as $letter) {
-            $letters[] = ['subject' => (string) $letter->subject, 'body' => (string) $letter->body, 'at' => (new \DateTimeImmutable($letter->created_at))->format(DATE_RFC3339)];
+        foreach (
+            DB::table('letters')
+                ->where('recipient', $recipient)
+                ->orderByDesc('id')
+                ->limit(20)
+                ->get(['subject', 'body', 'created_at']) as $letter
+        ) {
+            $letters[] = [
+                'subject' => (string) $letter->subject,
+                'body' => (string) $letter->body,
+                'at' => (new \DateTimeImmutable($letter->created_at))->format(DATE_RFC3339),
+            ];
         }
 
         return $letters;
@@ -57,7 +69,10 @@ final class Mailbox extends AbstractTransport
         DB::table('letters')->where('created_at', '<', now()->subDays(self::DAYS_KEPT))->delete();
         foreach ($message->getEnvelope()->getRecipients() as $recipient) {
             DB::table('letters')->insert([
-                'recipient' => $recipient->getAddress(), 'subject' => (string) $letter->getSubject(), 'body' => (string) $letter->getTextBody(), 'created_at' => now(),
+                'recipient' => $recipient->getAddress(),
+                'subject' => (string) $letter->getSubject(),
+                'body' => (string) $letter->getTextBody(),
+                'created_at' => now(),
             ]);
         }
     }

@@ -57,7 +57,9 @@ final readonly class Ticket
         $ticket = $known->first();
         // Whoever deletes it has it: of two who follow the link at once, one.
         if ($ticket === null || $known->delete() !== 1) {
-            throw ValidationException::withMessages(['token' => 'This link is not good any more: it was followed already, or is too old. Please ask for another.']);
+            throw ValidationException::withMessages([
+                'token' => 'This link is not good any more: it was followed already, or is too old. Please ask for another.',
+            ]);
         }
         $holds = json_decode($ticket->holds, true, 8, JSON_THROW_ON_ERROR);
 

@@ -56,7 +56,12 @@ final class Sheet extends Model
     {
         $revisions = $this->revisions();
         $revisions->where('sheet_revisions.number', $number);
-        $revisions->leftJoin('sheet_revisions AS base', static fn (JoinClause $join) => $join->on('base.sheet_id', 'sheet_revisions.sheet_id')->on('base.number', 'sheet_revisions.base'));
+        $revisions->leftJoin(
+            'sheet_revisions AS base',
+            static fn (JoinClause $join) => $join
+                ->on('base.sheet_id', 'sheet_revisions.sheet_id')
+                ->on('base.number', 'sheet_revisions.base'),
+        );
 
         return $revisions->firstOrFail(['sheet_revisions.*', 'base.whole AS base_whole']);
     }

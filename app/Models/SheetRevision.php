@@ -9,7 +9,8 @@ use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Storage\Difference;
 
 /**
- * One accepted change of a sheet, with the plan as it was then: whole, or as a difference to one that is kept whole. Its plan is never altered.
+ * One accepted change of a sheet, with the plan as it was then: whole, or as a difference to one that is kept whole. Its plan is never
+ * altered.
  *
  * @property int $id
  * @property string $sheet_id
@@ -42,7 +43,10 @@ final class SheetRevision extends Model
     {
         $whole = PlanJson::compact($plan);
         if ($before !== null && $before->number - $before->baseNumber() < self::DIFFERENCES) {
-            $difference = json_encode(Difference::between($before->wholePlan(), $plan), JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
+            $difference = json_encode(
+                Difference::between($before->wholePlan(), $plan),
+                JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+            );
             if (strlen($difference) < strlen($whole) / 2) {
                 return ['whole' => null, 'base' => $before->baseNumber(), 'difference' => $difference, 'bytes' => strlen($difference)];
             }

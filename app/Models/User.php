@@ -56,7 +56,10 @@ final class User extends Authenticatable
      */
     public function endSessions(?string $but = null): void
     {
-        DB::table('sessions')->where('user_id', $this->id)->when($but !== null, static fn ($sessions) => $sessions->where('id', '<>', $but))->delete();
+        DB::table('sessions')
+            ->where('user_id', $this->id)
+            ->when($but !== null, static fn ($sessions) => $sessions->where('id', '<>', $but))
+            ->delete();
         // Browsers that stayed signed in hold this.
         $this->setRememberToken(Str::random(60));
         $this->save();

@@ -44,13 +44,28 @@ final class PictureBook
         }
         [$width, $height] = $size;
         if ($width < 1 || $height < 1 || max($width, $height) > self::LARGEST_SIDE || $width * $height > self::MOST_PIXELS) {
-            throw new NoPicture(sprintf('Expected a picture of at most %s pixels a side and %s million in all; this one has %s × %s.', number_format(self::LARGEST_SIDE), number_format(self::MOST_PIXELS / 1e6), number_format($width), number_format($height)));
+            throw new NoPicture(
+                sprintf(
+                    'Expected a picture of at most %s pixels a side and %s million in all; this one has %s × %s.',
+                    number_format(self::LARGEST_SIDE),
+                    number_format(self::MOST_PIXELS / 1e6),
+                    number_format($width),
+                    number_format($height),
+                ),
+            );
         }
         try {
-            [$bytes, $type, $width, $height] = self::isCutOff($file, $size[2]) ? throw new \ImagickException('It ends too soon.') : self::written($file, $size[2]);
+            [$bytes, $type, $width, $height] = self::isCutOff($file, $size[2])
+                ? throw new \ImagickException('It ends too soon.')
+                : self::written($file, $size[2]);
         } catch (\ImagickException $fault) {
             $isFull = str_contains($fault->getMessage(), 'cache') || str_contains($fault->getMessage(), 'No space left');
-            throw new NoPicture($isFull ? 'There is no room on the server to read a picture of this size just now. Please try again later.' : 'The picture is broken, or not whole: it cannot be read to its end.', previous: $fault);
+            throw new NoPicture(
+                $isFull
+                    ? 'There is no room on the server to read a picture of this size just now. Please try again later.'
+                    : 'The picture is broken, or not whole: it cannot be read to its end.',
+                previous: $fault,
+            );
         }
         $hash = hash('sha256', $bytes);
         $known = Picture::query()->where('user_id', $person->id)->where('hash', $hash)->first();
@@ -63,7 +78,10 @@ final class PictureBook
             self::put(Picture::pathOf($hash), $bytes);
         }
 
-        return Picture::query()->createOrFirst(['user_id' => $person->id, 'hash' => $hash], ['type' => $type, 'width' => $width, 'height' => $height, 'bytes' => strlen($bytes)]);
+        return Picture::query()->createOrFirst(
+            ['user_id' => $person->id, 'hash' => $hash],
+            ['type' => $type, 'width' => $width, 'height' => $height, 'bytes' => strlen($bytes)],
+        );
     }
 
     /**
@@ -74,10 +92,19 @@ final class PictureBook
     public static function forgetUnused(User $person): int
     {
         /** @var Collection<int, Picture> $unused */
-        $unused = Picture::query()->where('user_id', $person->id)->whereNotExists(
-            SheetRevision::query()->toBase()->selectRaw('1')->join('sheets', 'sheets.id', '=', 'sheet_revisions.sheet_id')->where('sheets.user_id', $person->id)
-                ->whereRaw("coalesce(sheet_revisions.whole::text, '') || coalesce(sheet_revisions.difference::text, '') LIKE '%' || pictures.hash || '%'"),
-        )->get();
+        $unused = Picture::query()
+            ->where('user_id', $person->id)
+            ->whereNotExists(
+                SheetRevision::query()
+                    ->toBase()
+                    ->selectRaw('1')
+                    ->join('sheets', 'sheets.id', '=', 'sheet_revisions.sheet_id')
+                    ->where('sheets.user_id', $person->id)
+                    ->whereRaw(
+                        "coalesce(sheet_revisions.whole::text, '') || coalesce(sheet_revisions.difference::text, '') LIKE '%' || pictures.hash || '%'",
+                    ),
+            )
+            ->get();
         foreach ($unused as $picture) {
             $picture->delete();
         }

@@ -51,7 +51,10 @@ final class PlanBundle
         }
         $names = [];
         /** @var Collection<int, Picture> $pictures */
-        $pictures = Picture::query()->where('user_id', $owner->id)->whereIn('hash', array_map(static fn (string $source): string => substr($source, strlen(self::SOURCE)), self::sources($plan)))->get();
+        $pictures = Picture::query()
+            ->where('user_id', $owner->id)
+            ->whereIn('hash', array_map(static fn (string $source): string => substr($source, strlen(self::SOURCE)), self::sources($plan)))
+            ->get();
         foreach ($pictures as $picture) {
             $names[$picture->source()] = $name = self::FOLDER.substr($picture->hash, 0, 16).($picture->type === 'png' ? '.png' : '.jpg');
             $zip->addFromString($name, (string) Storage::get($picture->path()));
@@ -119,12 +122,20 @@ final class PlanBundle
             $file = $zip->statIndex($number);
             $name = $file === false ? '' : (string) $file['name'];
             if (str_contains($name, '..') || str_starts_with($name, '/') || str_contains($name, '\\') || str_contains($name, ':')) {
-                throw new NoPicture('The zip holds a file that would climb out of its folder: “'.mb_substr($name, 0, 60).'”. Nothing was unpacked.');
+                throw new NoPicture(
+                    'The zip holds a file that would climb out of its folder: “'.mb_substr($name, 0, 60).'”. Nothing was unpacked.',
+                );
             }
             $size = $file === false ? 0 : (int) $file['size'];
             $together += $size;
             if ($size > self::LARGEST || $together > self::LARGEST_TOGETHER) {
-                throw new NoPicture(sprintf('Unpacked, the zip would have more than %d MB in one file, or %d in all. Nothing was unpacked.', self::LARGEST / 1e6, self::LARGEST_TOGETHER / 1e6));
+                throw new NoPicture(
+                    sprintf(
+                        'Unpacked, the zip would have more than %d MB in one file, or %d in all. Nothing was unpacked.',
+                        self::LARGEST / 1e6,
+                        self::LARGEST_TOGETHER / 1e6,
+                    ),
+                );
             }
             if ($name !== self::PLAN && ! str_ends_with($name, '/') && ! str_starts_with($name, self::FOLDER)) {
                 $left[] = "$name: neither the plan nor one of its pictures";
@@ -197,9 +208,14 @@ final class PlanBundle
      */
     private static function renamed(array $plan, array $names): array
     {
-        return [...$plan, 'steps' => array_map(
-            static fn (mixed $step): mixed => is_array($step) && is_string($step['source'] ?? null) ? [...$step, 'source' => $names[$step['source']] ?? $step['source']] : $step,
-            is_array($plan['steps'] ?? null) ? $plan['steps'] : [],
-        )];
+        return [
+            ...$plan,
+            'steps' => array_map(
+                static fn (mixed $step): mixed => is_array($step) && is_string($step['source'] ?? null)
+                    ? [...$step, 'source' => $names[$step['source']] ?? $step['source']]
+                    : $step,
+                is_array($plan['steps'] ?? null) ? $plan['steps'] : [],
+            ),
+        ];
     }
 }

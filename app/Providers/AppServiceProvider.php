@@ -22,14 +22,19 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        // Connecting costs more than all queries of a request; a worker keeps its connection. Not elsewhere: of several objects that share one,
-        // whichever goes takes the transaction of the others with it. Said here, since the configuration is put together by another program.
+        // Connecting costs more than all queries of a request; a worker keeps its connection. Not elsewhere: of several objects that share
+        // one,
+        // whichever goes takes the transaction of the others with it. Said here, since the configuration is put together by another
+        // program.
         config()->set('database.connections.pgsql.options.'.PDO::ATTR_PERSISTENT, PHP_SAPI === 'fpm-fcgi');
 
         // One for each request: it knows who is at work.
         $this->app->scoped(TakeTurn::class);
         $this->app->singleton(StoredPictures::class);
-        $this->app->singleton(Kinds::class, static fn (Application $app): Kinds => Kinds::all()->withPictures($app->make(StoredPictures::class)));
+        $this->app->singleton(
+            Kinds::class,
+            static fn (Application $app): Kinds => Kinds::all()->withPictures($app->make(StoredPictures::class)),
+        );
         $this->app->singleton(ResultCache::class, ApcuResults::class);
     }
 

@@ -6,19 +6,33 @@ use App\Models\Picture;
 use App\Models\Sheet;
 use App\Models\User;
 
-/** What a person keeps, and how much of it there may be: sheets, and the bytes of all their revisions and of pictures. What was deleted does not count. */
+/**
+ * What a person keeps, and how much of it there may be: sheets, and the bytes of all their revisions and of pictures. What was deleted does
+ * not count.
+ */
 final readonly class Quotas
 {
     /** @param  int  $pictureBytes  of the bytes those of pictures */
-    private function __construct(public int $sheets, public int $mostSheets, public int $bytes, public int $mostBytes, public int $revisions, public int $pictures, public int $pictureBytes)
-    {
+    private function __construct(
+        public int $sheets,
+        public int $mostSheets,
+        public int $bytes,
+        public int $mostBytes,
+        public int $revisions,
+        public int $pictures,
+        public int $pictureBytes,
+    ) {
     }
 
     public static function of(User $person): self
     {
         $kept = $person->sheets()->toBase()->selectRaw('count(*) AS sheets, coalesce(sum(bytes), 0) AS bytes')->first();
 
-        $pictures = Picture::query()->where('user_id', $person->id)->toBase()->selectRaw('count(*) AS pictures, coalesce(sum(bytes), 0) AS bytes')->first();
+        $pictures = Picture::query()
+            ->where('user_id', $person->id)
+            ->toBase()
+            ->selectRaw('count(*) AS pictures, coalesce(sum(bytes), 0) AS bytes')
+            ->first();
         $pictureBytes = (int) ($pictures->bytes ?? 0);
 
         return new self(
@@ -29,7 +43,8 @@ final readonly class Quotas
     }
 
     /**
-     * Refuses one more sheet of so many bytes where there is no room for it. Within a transaction: until that ends, nobody else makes one for this person.
+     * Refuses one more sheet of so many bytes where there is no room for it. Within a transaction: until that ends, nobody else makes one
+     * for this person.
      *
      * @throws OverQuota
      */
@@ -39,7 +54,12 @@ final readonly class Quotas
         $query->whereKey($person->id)->lockForUpdate()->value('id');
         $kept = self::of($person);
         if ($kept->sheets >= $kept->mostSheets) {
-            throw new OverQuota(sprintf('You have %s sheets, and there may be no more. Delete one that is not needed, then try again.', number_format($kept->sheets)));
+            throw new OverQuota(
+                sprintf(
+                    'You have %s sheets, and there may be no more. Delete one that is not needed, then try again.',
+                    number_format($kept->sheets),
+                ),
+            );
         }
         $kept->hold($bytes);
     }

@@ -43,7 +43,12 @@ final readonly class ApcuResults implements ResultCache
     public function put(string $hash, Result $result, float $seconds): void
     {
         $this->own->put($hash, $result, $seconds);
-        if ($result instanceof Part && $seconds > self::LEAST_SECONDS && apcu_enabled() && $seconds > self::SECONDS_A_NODE * ($result->nodes() + count($result->spread?->ofCell() ?? $result->figures()))) {
+        if (
+            $result instanceof Part &&
+            $seconds > self::LEAST_SECONDS &&
+            apcu_enabled() &&
+            $seconds > self::SECONDS_A_NODE * ($result->nodes() + count($result->spread?->ofCell() ?? $result->figures()))
+        ) {
             apcu_store("result:$hash", $result, self::KEPT_SECONDS);
         }
     }

@@ -86,7 +86,10 @@ final readonly class Planning
 
         return [
             'numbers' => Variations::names($plan, $this->kinds),
-            'variations' => array_map(fn (array $one): array => ['plan' => PlanJson::compact($one), 'picture' => SvgDrawing::write($this->scene($one))], $variations),
+            'variations' => array_map(
+                fn (array $one): array => ['plan' => PlanJson::compact($one), 'picture' => SvgDrawing::write($this->scene($one))],
+                $variations,
+            ),
         ];
     }
 
@@ -103,7 +106,15 @@ final readonly class Planning
     public function edited(array $plan, array $operations, ?Budget $budget = null): array
     {
         try {
-            $edit = Budget::within(Budget::large(), fn (): PlanEdit => PlanEdit::apply($plan, $operations, $this->kinds, SceneOperations::all(fn (array $written): Scene => $this->scene($written))));
+            $edit = Budget::within(
+                Budget::large(),
+                fn (): PlanEdit => PlanEdit::apply(
+                    $plan,
+                    $operations,
+                    $this->kinds,
+                    SceneOperations::all(fn (array $written): Scene => $this->scene($written)),
+                ),
+            );
         } catch (OverBudget) {
             throw Unusable::at('/operations', 'fewer changes at once: with so many steps these take longer than there is time for');
         }
@@ -117,7 +128,8 @@ final readonly class Planning
     }
 
     /**
-     * A plan that is kept has to be one that can be shown: what it came to is in memory by now, and its sentences and shapes need as much again.
+     * A plan that is kept has to be one that can be shown: what it came to is in memory by now, and its sentences and shapes need as much
+     * again.
      *
      * @throws Unusable
      */
@@ -125,12 +137,16 @@ final readonly class Planning
     {
         $room = ini_parse_quantity((string) ini_get('memory_limit')) * self::SHARE_SHOWN;
         if ($room > 0 && memory_get_usage() + self::STEP_SHOWN * count($scene->plan->steps) > $room) {
-            throw Unusable::at('/steps', 'a plan that comes to less: so many steps with so much in them can be worked out, but not be shown at once');
+            throw Unusable::at(
+                '/steps',
+                'a plan that comes to less: so many steps with so much in them can be worked out, but not be shown at once',
+            );
         }
     }
 
     /**
-     * What an edit would break in the very steps that it is about, or leave nothing of. What it breaks elsewhere is the designer's to decide.
+     * What an edit would break in the very steps that it is about, or leave nothing of. What it breaks elsewhere is the designer's to
+     * decide.
      *
      * @param  array<array-key, mixed>  $before  the plan without the edit
      * @return list<Finding>

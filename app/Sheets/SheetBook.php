@@ -75,7 +75,9 @@ final readonly class SheetBook
         Planning::holdShowable($scene);
         PlanJson::holdGrowth($before->plan, $edit->plan());
 
-        return $this->append($sheet, $person, $base, SheetRevision::stored($edit->plan(), $before), $edit->label(), $change) ? new Accepted($edit, $scene) : null;
+        return $this->append($sheet, $person, $base, SheetRevision::stored($edit->plan(), $before), $edit->label(), $change)
+            ? new Accepted($edit, $scene)
+            : null;
     }
 
     /**

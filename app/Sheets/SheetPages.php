@@ -26,7 +26,13 @@ final readonly class SheetPages
     {
         $revision = $sheet->headRevision();
 
-        return $this->with($sheet, $revision->parent === null ? null : $revision->label, $revision->plan, $this->planning->scene($revision->plan), $has);
+        return $this->with(
+            $sheet,
+            $revision->parent === null ? null : $revision->label,
+            $revision->plan,
+            $this->planning->scene($revision->plan),
+            $has,
+        );
     }
 
     /**
@@ -37,7 +43,10 @@ final readonly class SheetPages
      */
     public function after(Sheet $sheet, Accepted $change, array $has): array
     {
-        return [...$this->with($sheet, $change->edit->label(), $change->edit->plan(), $change->scene, $has), 'added' => $change->edit->added()];
+        return [
+            ...$this->with($sheet, $change->edit->label(), $change->edit->plan(), $change->scene, $has),
+            'added' => $change->edit->added(),
+        ];
     }
 
     /**

@@ -9,7 +9,10 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 
-/** Lets go of what is kept no longer, after a sheet was worked on: revisions by their rule, its owner's deleted sheets, files nobody fetched. */
+/**
+ * Lets go of what is kept no longer, after a sheet was worked on: revisions by their rule, its owner's deleted sheets, files nobody
+ * fetched.
+ */
 final class Tidy implements ShouldQueue
 {
     use Queueable;

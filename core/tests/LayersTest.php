@@ -30,7 +30,10 @@ final class LayersTest extends TestCase
 
     public function test_a_circle_is_found(): void
     {
-        self::assertSame(['a', 'b'], array_keys(Namespaces::circles(['a' => ['b' => ''], 'b' => ['a' => '', 'c' => ''], 'c' => ['d' => ''], 'd' => []])));
+        self::assertSame(
+            ['a', 'b'],
+            array_keys(Namespaces::circles(['a' => ['b' => ''], 'b' => ['a' => '', 'c' => ''], 'c' => ['d' => ''], 'd' => []])),
+        );
     }
 
     public function test_no_two_classes_have_one_name(): void
@@ -44,7 +47,11 @@ final class LayersTest extends TestCase
         foreach (self::files() as $file) {
             $class = 'Sternbild\\Core\\'.strtr(substr($file, strlen(self::ROOT) + 1, -4), '/', '\\');
             if (method_exists($class, 'of') && (new \ReflectionMethod($class, 'of'))->isStatic()) {
-                self::assertContains((string) (new \ReflectionMethod($class, 'of'))->getReturnType(), ['self', 'static', $class], "$class::of");
+                self::assertContains(
+                    (string) (new \ReflectionMethod($class, 'of'))->getReturnType(),
+                    ['self', 'static', $class],
+                    "$class::of",
+                );
             }
         }
     }
@@ -52,7 +59,9 @@ final class LayersTest extends TestCase
     /** @return list<string> */
     private static function files(): array
     {
-        $files = array_keys(iterator_to_array(new \RegexIterator(new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(self::ROOT)), '/\.php$/')));
+        $files = array_keys(
+            iterator_to_array(new \RegexIterator(new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(self::ROOT)), '/\.php$/')),
+        );
         sort($files);
 
         return array_map(strval(...), $files);

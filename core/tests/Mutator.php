@@ -8,10 +8,30 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Sternbild\Core\Plan\Kind\Kinds;
 
-/** Makes plans, and changes to them, that nobody meant: values of other kinds, extremes, things missing, doubled, in another order. Seeded. */
+/**
+ * Makes plans, and changes to them, that nobody meant: values of other kinds, extremes, things missing, doubled, in another order. Seeded.
+ */
 final class Mutator
 {
-    private const EXTREMES = [0, -1, 1, 2, 3, 0.5, 1e-9, -1e-9, 1e9, -1e9, 1e300, -1e300, 99_999, 2_147_483_648, 9_223_372_036_854_775_807, 4000, 100_000];
+    private const EXTREMES = [
+        0,
+        -1,
+        1,
+        2,
+        3,
+        0.5,
+        1e-9,
+        -1e-9,
+        1e9,
+        -1e9,
+        1e300,
+        -1e300,
+        99_999,
+        2_147_483_648,
+        9_223_372_036_854_775_807,
+        4000,
+        100_000,
+    ];
 
     /** Numbers that are large, and may be. */
     private const LARGE = [9999, 4000, 1000, 400, 300, 200, 100, 64, 12];
@@ -19,7 +39,35 @@ final class Mutator
     /** With these changed a plan is mostly refused, and nothing more of it is tried. */
     private const REFUSED = ['id', 'kind', 'format', 'version', 'op', 'name'];
 
-    private const TEXTS = ['', 'g1', 'p1', 'r1', 'x', 'g1@0', 'g1#1,1', 'g1#1,*', 'p1!', 'p1@1', '1/0', 'g1.rings', '=1', "\u{FEFF}", "a\nb", 'lagoon', '#ffffff', '@', '#', '~', 'o1~1,1;c1', '9999999999', 'not a thing', 'ink', 'true', 'spoke', 'both'];
+    private const TEXTS = [
+        '',
+        'g1',
+        'p1',
+        'r1',
+        'x',
+        'g1@0',
+        'g1#1,1',
+        'g1#1,*',
+        'p1!',
+        'p1@1',
+        '1/0',
+        'g1.rings',
+        '=1',
+        "\u{FEFF}",
+        "a\nb",
+        'lagoon',
+        '#ffffff',
+        '@',
+        '#',
+        '~',
+        'o1~1,1;c1',
+        '9999999999',
+        'not a thing',
+        'ink',
+        'true',
+        'spoke',
+        'both',
+    ];
 
     private Randomizer $dice;
 
@@ -82,9 +130,38 @@ final class Mutator
         for ($times = $this->dice->getInt(1, 2); $times > 0; $times--) {
             $seed = $this->seeds[$this->dice->getInt(0, count($this->seeds) - 1)];
             $operation = $pick([
-                ['op' => 'set', 'id' => $pick($ids), 'field' => $pick(['radius', 'rings', 'sectors', 'count', 'of', 'cells', 'center', 'name', 'muted', 'by', 'angle', 'points', 'fill', 'stroke.width', 'keep']), 'value' => $this->anything()],
+                [
+                    'op' => 'set',
+                    'id' => $pick($ids),
+                    'field' => $pick([
+                        'radius',
+                        'rings',
+                        'sectors',
+                        'count',
+                        'of',
+                        'cells',
+                        'center',
+                        'name',
+                        'muted',
+                        'by',
+                        'angle',
+                        'points',
+                        'fill',
+                        'stroke.width',
+                        'keep',
+                    ]),
+                    'value' => $this->anything(),
+                ],
                 ['op' => 'add', 'step' => $pick($seed['steps']), 'before' => $pick([...$ids, null])],
-                ['op' => 'add', 'step' => ['kind' => $pick(Kinds::all()->names()), 'of' => [$pick($ids)], 'count' => $this->anything(), 'radius' => $this->anything()]],
+                [
+                    'op' => 'add',
+                    'step' => [
+                        'kind' => $pick(Kinds::all()->names()),
+                        'of' => [$pick($ids)],
+                        'count' => $this->anything(),
+                        'radius' => $this->anything(),
+                    ],
+                ],
                 ['op' => 'remove', 'ids' => [$pick($ids), $pick($ids)]],
                 ['op' => 'move', 'id' => $pick($ids), 'before' => $pick([...$ids, null]), 'leads' => $this->dice->getInt(0, 1) === 1],
                 ['op' => 'chapter', 'from' => $pick($ids), 'name' => $this->anything()],
@@ -93,7 +170,12 @@ final class Mutator
                 ['op' => 'value', 'name' => $pick(['a', 'b', '']), 'value' => $this->anything()],
                 ['op' => 'colour', 'name' => $pick(['lagoon', 'new']), 'value' => $this->anything()],
                 ['op' => 'rename-colour', 'name' => 'lagoon', 'to' => $this->anything()],
-                ['op' => 'lay', 'steps' => array_slice($seed['steps'], 0, $this->dice->getInt(0, 9)), 'palette' => $seed['palette'] ?? [], 'before' => null],
+                [
+                    'op' => 'lay',
+                    'steps' => array_slice($seed['steps'], 0, $this->dice->getInt(0, 9)),
+                    'palette' => $seed['palette'] ?? [],
+                    'before' => null,
+                ],
             ]);
             $operations[] = $this->dice->getInt(0, 4) === 0 ? $this->changed($operation) : $operation;
         }
@@ -116,7 +198,11 @@ final class Mutator
             0 => $this->dice->shuffleArray($steps),
             1 => [...$steps, $steps[$at]],
             2 => array_values(array_diff_key($steps, [$at => true])),
-            default => [...array_slice($steps, 0, $at), is_array($steps[$at]) ? ['kind' => Kinds::all()->names()[$this->dice->getInt(0, 30)]] + $steps[$at] : $steps[$at], ...array_slice($steps, $at + 1)],
+            default => [
+                ...array_slice($steps, 0, $at),
+                is_array($steps[$at]) ? ['kind' => Kinds::all()->names()[$this->dice->getInt(0, 30)]] + $steps[$at] : $steps[$at],
+                ...array_slice($steps, $at + 1),
+            ],
         };
 
         return $plan;

@@ -71,7 +71,9 @@ final class Namespaces
     /** @return list<string> */
     private static function files(string $folder): array
     {
-        $files = array_keys(iterator_to_array(new \RegexIterator(new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder)), '/\.php$/')));
+        $files = array_keys(
+            iterator_to_array(new \RegexIterator(new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder)), '/\.php$/')),
+        );
         sort($files);
 
         return array_map(strval(...), $files);

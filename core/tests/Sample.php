@@ -43,7 +43,10 @@ final class Sample
      */
     public static function unchecked(array $plan): array
     {
-        $plan['sheet'] = [...(is_array($plan['sheet'] ?? null) ? $plan['sheet'] : []), 'checks' => ['sliver' => 0, 'miss' => 0, 'corner' => 0, 'small' => 0]];
+        $plan['sheet'] = [
+            ...is_array($plan['sheet'] ?? null) ? $plan['sheet'] : [],
+            'checks' => ['sliver' => 0, 'miss' => 0, 'corner' => 0, 'small' => 0],
+        ];
 
         return $plan;
     }
@@ -54,7 +57,18 @@ final class Sample
      */
     public static function polar(array $more = []): array
     {
-        return [...['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 300, 'rings' => 5, 'sectors' => 10, 'axis' => 'sector'], ...$more];
+        return [
+            ...[
+                'id' => 'g1',
+                'kind' => 'grid.polar',
+                'center' => [400, 400],
+                'radius' => 300,
+                'rings' => 5,
+                'sectors' => 10,
+                'axis' => 'sector',
+            ],
+            ...$more,
+        ];
     }
 
     /**
@@ -63,7 +77,10 @@ final class Sample
      */
     public static function rectangular(array $more = []): array
     {
-        return [...['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [100, 50], 'columns' => 6, 'rows' => 5, 'cell' => [40, 30]], ...$more];
+        return [
+            ...['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [100, 50], 'columns' => 6, 'rows' => 5, 'cell' => [40, 30]],
+            ...$more,
+        ];
     }
 
     /**

@@ -33,9 +33,16 @@ final class SheetFactory extends Factory
     public function withPlan(array $plan): static
     {
         return $this->afterCreating(static function (Sheet $sheet) use ($plan): void {
-            $sheet->revisions()->updateOrCreate(['number' => 1], [
-                'parent' => null, ...SheetRevision::stored($plan, null), 'label' => 'New sheet', 'user_id' => $sheet->user_id, 'change' => (string) Str::uuid(),
-            ]);
+            $sheet->revisions()->updateOrCreate(
+                ['number' => 1],
+                [
+                    'parent' => null,
+                    ...SheetRevision::stored($plan, null),
+                    'label' => 'New sheet',
+                    'user_id' => $sheet->user_id,
+                    'change' => (string) Str::uuid(),
+                ],
+            );
         });
     }
 }

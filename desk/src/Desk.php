@@ -51,7 +51,10 @@ final class Desk implements Asking
                 'label' => $kind->label(),
                 'chapter' => $kind->chapter()->value,
                 'makes' => $kind->makes()->value,
-                'fields' => array_map(static fn (Field $field): array => self::field($field, $pictures[$field->name] ?? []), $kind->fields()),
+                'fields' => array_map(
+                    static fn (Field $field): array => self::field($field, $pictures[$field->name] ?? []),
+                    $kind->fields(),
+                ),
                 'offers' => array_map(static fn (Offer $offer): array => $offer->describe(), self::offers($kind)),
             ];
         }, $kinds->list());
@@ -61,8 +64,13 @@ final class Desk implements Asking
     public static function form(FileForm $form, Handed $of): array
     {
         return [
-            'name' => $form->name(), 'label' => $form->label(), 'says' => $form->says(), 'quick' => $form->isQuick(), 'proved' => $form->isProved(),
-            'proposed' => (object) $form->proposed($of), 'options' => array_map(static fn (Field $field): array => self::field($field), $form->options($of)),
+            'name' => $form->name(),
+            'label' => $form->label(),
+            'says' => $form->says(),
+            'quick' => $form->isQuick(),
+            'proved' => $form->isProved(),
+            'proposed' => (object) $form->proposed($of),
+            'options' => array_map(static fn (Field $field): array => self::field($field), $form->options($of)),
         ];
     }
 
@@ -77,6 +85,14 @@ final class Desk implements Asking
         $said = [...$field->describe(), 'says' => Help::for($field)];
         $texts = array_column(is_array($said['choices'] ?? null) ? $said['choices'] : [], 'text', 'value');
 
-        return $pictures === [] ? $said : [...$said, 'choices' => array_map(static fn (array $picture): array => ['text' => $texts[$picture['value']] ?? '', ...$picture], $pictures)];
+        return $pictures === []
+            ? $said
+            : [
+                ...$said,
+                'choices' => array_map(
+                    static fn (array $picture): array => ['text' => $texts[$picture['value']] ?? '', ...$picture],
+                    $pictures,
+                ),
+            ];
     }
 }

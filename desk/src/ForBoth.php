@@ -18,10 +18,29 @@ final class ForBoth
      * @param  string|null  $picture  SVG path data in a square of 48
      * @return list<Offer>
      */
-    public static function offers(string $label, int $key, string $words, string $says, array $preset, array $asks, ?string $picture = null): array
-    {
-        return array_map(static fn (string $from): Offer => new Offer(
-            label: $label, from: $from, family: Family::Place, key: $key, words: $words, says: $says, takes: 'of', picture: $picture, preset: $preset, asks: [...$asks, 'copy'],
-        ), ['parts', 'guides']);
+    public static function offers(
+        string $label,
+        int $key,
+        string $words,
+        string $says,
+        array $preset,
+        array $asks,
+        ?string $picture = null,
+    ): array {
+        return array_map(
+            static fn (string $from): Offer => new Offer(
+                label: $label,
+                from: $from,
+                family: Family::Place,
+                key: $key,
+                words: $words,
+                says: $says,
+                takes: 'of',
+                picture: $picture,
+                preset: $preset,
+                asks: [...$asks, 'copy'],
+            ),
+            ['parts', 'guides'],
+        );
     }
 }

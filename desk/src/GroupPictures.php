@@ -19,18 +19,39 @@ final class GroupPictures
 
     /** What groups do, and where the middle of the motif lies in the cell. */
     private const SHOWN = [
-        'p1' => ['moved only', 0.5, 0.5], 'p2' => ['turns', 0.26, 0.3], 'p4' => ['turns', 0.26, 0.24], 'p3' => ['turns', 0.42, 0.18], 'p6' => ['turns', 0.36, 0.14],
-        'pm' => ['mirrors', 0.25, 0.5], 'pmm' => ['mirrors', 0.25, 0.25], 'cm' => ['mirrors', 0.25, 0.25], 'cmm' => ['mirrors', 0.22, 0.2],
-        'p4m' => ['mirrors', 0.34, 0.15], 'p3m1' => ['mirrors', 0.4, 0.2], 'p31m' => ['mirrors', 0.4, 0.14], 'p6m' => ['mirrors', 0.3, 0.09],
-        'pg' => ['glides', 0.25, 0.25], 'pmg' => ['glides', 0.13, 0.25], 'pgg' => ['glides', 0.22, 0.2], 'p4g' => ['glides', 0.3, 0.12],
+        'p1' => ['moved only', 0.5, 0.5],
+        'p2' => ['turns', 0.26, 0.3],
+        'p4' => ['turns', 0.26, 0.24],
+        'p3' => ['turns', 0.42, 0.18],
+        'p6' => ['turns', 0.36, 0.14],
+        'pm' => ['mirrors', 0.25, 0.5],
+        'pmm' => ['mirrors', 0.25, 0.25],
+        'cm' => ['mirrors', 0.25, 0.25],
+        'cmm' => ['mirrors', 0.22, 0.2],
+        'p4m' => ['mirrors', 0.34, 0.15],
+        'p3m1' => ['mirrors', 0.4, 0.2],
+        'p31m' => ['mirrors', 0.4, 0.14],
+        'p6m' => ['mirrors', 0.3, 0.09],
+        'pg' => ['glides', 0.25, 0.25],
+        'pmg' => ['glides', 0.13, 0.25],
+        'pgg' => ['glides', 0.22, 0.2],
+        'p4g' => ['glides', 0.3, 0.12],
     ];
 
     private const OF_FRIEZES = [
-        'p1' => ['moved only', 0.5, 0.0], 'p2' => ['turns', 0.25, 0.22], 'p1m1' => ['mirrors', 0.25, 0.0], 'p11m' => ['mirrors', 0.5, 0.24], 'p2mm' => ['mirrors', 0.25, 0.24],
-        'p11g' => ['glides', 0.25, 0.24], 'p2mg' => ['glides', 0.13, 0.24],
+        'p1' => ['moved only', 0.5, 0.0],
+        'p2' => ['turns', 0.25, 0.22],
+        'p1m1' => ['mirrors', 0.25, 0.0],
+        'p11m' => ['mirrors', 0.5, 0.24],
+        'p2mm' => ['mirrors', 0.25, 0.24],
+        'p11g' => ['glides', 0.25, 0.24],
+        'p2mg' => ['glides', 0.13, 0.24],
     ];
 
-    /** The trade's ways of setting a pattern that is only moved: the next column half a cell lower, the next row half a cell to the right, or so that six are around each. */
+    /**
+     * The trade's ways of setting a pattern that is only moved: the next column half a cell lower, the next row half a cell to the right,
+     * or so that six are around each.
+     */
     private const SET = [
         ['straight', [1.0, 0.0], [0.0, 1.0], ['a' => ['{w}', 0], 'b' => [0, '{h}'], 'on' => null]],
         ['half-drop', [1.0, 0.5], [0.0, 1.0], ['a' => ['{w}', '{h}/2'], 'b' => [0, '{h}'], 'on' => null]],
@@ -56,11 +77,21 @@ final class GroupPictures
             });
             $size = $wide * sqrt(1.5 / (0.6 + count($positions)));
             if ($group !== 'p1') {
-                $pictures[] = ['value' => $group, 'heading' => $heading, 'picture' => self::drawn($positions, $lattice, new Vec($x, $y), $size, -2, 4)];
+                $pictures[] = [
+                    'value' => $group,
+                    'heading' => $heading,
+                    'picture' => self::drawn($positions, $lattice, new Vec($x, $y), $size, -2, 4),
+                ];
             }
             foreach ($group === 'p1' ? self::SET : [] as [$text, $a, $b, $also]) {
                 $set = new Lattice(Vec::zero(), new Vec($wide * $a[0], $wide * $a[1]), new Vec($wide * $b[0], $wide * $b[1]));
-                $pictures[] = ['value' => 'p1', 'heading' => $heading, 'picture' => self::drawn($positions, $set, new Vec(0.5, $text === 'half-drop' ? 0.25 : 0.5), $size, -4, 6), 'text' => "p1, $text", 'also' => $also];
+                $pictures[] = [
+                    'value' => 'p1',
+                    'heading' => $heading,
+                    'picture' => self::drawn($positions, $set, new Vec(0.5, $text === 'half-drop' ? 0.25 : 0.5), $size, -4, 6),
+                    'text' => "p1, $text",
+                    'also' => $also,
+                ];
             }
         }
 
@@ -75,7 +106,11 @@ final class GroupPictures
             $positions = PlaneGroup::alongFrieze($group);
             $wide = count($positions) === 1 ? 36.0 : 56.0;
             $lattice = new Lattice(new Vec(0.0, self::SIDE / 2), new Vec($wide, 0.0), new Vec(0.0, $wide));
-            $pictures[] = ['value' => $group, 'heading' => $heading, 'picture' => self::drawn($positions, $lattice, new Vec($x, $y), $wide * sqrt(1.5 / (0.6 + count($positions))), 0, 0)];
+            $pictures[] = [
+                'value' => $group,
+                'heading' => $heading,
+                'picture' => self::drawn($positions, $lattice, new Vec($x, $y), $wide * sqrt(1.5 / (0.6 + count($positions))), 0, 0),
+            ];
         }
 
         return $pictures;
@@ -94,9 +129,22 @@ final class GroupPictures
             for ($row = $top; $row <= $bottom; $row++) {
                 for ($column = -4; $column <= 5; $column++) {
                     $way = $lattice->a->times($column)->plus($lattice->b->times($row));
-                    $corners = array_map(static fn (array $corner): Vec => $map->apply($at->plus(new Vec($corner[0] * $size, $corner[1] * $size)))->plus($way), self::HOOK);
-                    $isSeen = array_filter($corners, static fn (Vec $one): bool => $one->x > 0.0 && $one->x < self::SIDE && $one->y > 0.0 && $one->y < self::SIDE) !== [];
-                    $path .= $isSeen ? 'M'.implode('L', array_map(static fn (Vec $one): string => round($one->x, 1).' '.round($one->y, 1), $corners)).'z' : '';
+                    $corners = array_map(
+                        static fn (array $corner): Vec => $map
+                            ->apply($at->plus(new Vec($corner[0] * $size, $corner[1] * $size)))
+                            ->plus($way),
+                        self::HOOK,
+                    );
+                    $isSeen =
+                        array_filter(
+                            $corners,
+                            static fn (Vec $one): bool => $one->x > 0.0 && $one->x < self::SIDE && $one->y > 0.0 && $one->y < self::SIDE,
+                        ) !== [];
+                    $path .= $isSeen
+                        ? 'M'.
+                            implode('L', array_map(static fn (Vec $one): string => round($one->x, 1).' '.round($one->y, 1), $corners)).
+                            'z'
+                        : '';
                 }
             }
         }

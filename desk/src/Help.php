@@ -67,7 +67,12 @@ final class Help
         SwitchField::class => 'yes or no; click to change it',
     ];
 
-    private const NUMBERS = ['angle' => 'degrees, clockwise', 'count' => 'a whole number', 'factor' => 'a number of times, or a share', 'length' => 'a length in the sheet’s unit, or with one of its own'];
+    private const NUMBERS = [
+        'angle' => 'degrees, clockwise',
+        'count' => 'a whole number',
+        'factor' => 'a number of times, or a share',
+        'length' => 'a length in the sheet’s unit, or with one of its own',
+    ];
 
     private const TYPED = '; typed, worked out, dragged sideways, or stepped with the arrow keys';
 

@@ -6,7 +6,10 @@ namespace Sternbild\Desk;
 
 use Sternbild\Core\Plan\Kind;
 
-/** What a screen needs to know of a kind of step, and the core does not: how it is offered, and what of it is asked. Desk finds it by the kind's name. */
+/**
+ * What a screen needs to know of a kind of step, and the core does not: how it is offered, and what of it is asked. Desk finds it by the
+ * kind's name.
+ */
 abstract class KindDesk
 {
     /**
@@ -17,7 +20,8 @@ abstract class KindDesk
     abstract public function offers(): array;
 
     /** @return array<string, list<array{value: string, heading: string, picture: string, text?: string, also?: array<string, mixed>}>> under which heading each choice of a field is shown,
-     *                                   and its picture, SVG path data in a square of 96; a choice that is listed twice goes by another text, and says what other fields are set along with
+     *                                   and its picture, SVG path data in a square of 96; a choice that is listed twice goes by another
+     *                                   text, and says what other fields are set along with
      *                                   it, `{w}` and `{h}` in them being how wide and high they are */
     public function pictures(): array
     {

@@ -42,7 +42,10 @@ final class DeskTest extends TestCase
         foreach (Kinds::all()->list() as $kind) {
             foreach (Desk::offers($kind) as $offer) {
                 // What asks for a file comes with none.
-                if ($offer->from === 'ground' && array_filter($kind->fields(), static fn (Field $field): bool => $field->type() === 'source') === []) {
+                if (
+                    $offer->from === 'ground' &&
+                    array_filter($kind->fields(), static fn (Field $field): bool => $field->type() === 'source') === []
+                ) {
                     yield $offer->label => [$kind, $offer];
                 }
             }
@@ -55,7 +58,10 @@ final class DeskTest extends TestCase
         $names = array_map(static fn (Field $field): string => $field->name, $kind->fields());
         self::assertSame($names, array_unique($names));
         foreach (Desk::offers($kind) as $offer) {
-            self::assertSame([], array_diff([...$offer->asks, ...explode('+', $offer->takes ?? $names[0]), ...array_filter([$offer->replaces])], $names));
+            self::assertSame(
+                [],
+                array_diff([...$offer->asks, ...explode('+', $offer->takes ?? $names[0]), ...array_filter([$offer->replaces])], $names),
+            );
             $outer = array_map(static fn (string $name): string => explode('.', $name)[0], $names);
             self::assertSame([], array_diff(array_keys($offer->preset), [...$outer, 'hidden']));
         }
@@ -102,7 +108,11 @@ final class DeskTest extends TestCase
             $plan = [...Sample::plan([]), 'sheet' => ['width' => $width, 'height' => $height, 'unit' => $unit]];
             // What the interface works out before it is asked for.
             $pixel = max(1, floor(min($width, $height) / 32));
-            $filled = ['{pixel}' => $pixel, '{pixels across}' => max(1, floor($width / $pixel)), '{pixels down}' => max(1, floor($height / $pixel))];
+            $filled = [
+                '{pixel}' => $pixel,
+                '{pixels across}' => max(1, floor($width / $pixel)),
+                '{pixels down}' => max(1, floor($height / $pixel)),
+            ];
             $preset = array_map(static fn (mixed $value): mixed => is_string($value) ? $filled[$value] ?? $value : $value, $offer->preset);
             $edit = PlanEdit::apply($plan, [['op' => 'add', 'step' => ['kind' => $kind->name(), ...$preset]]], Kinds::all());
             $scene = Sample::scene($edit->plan());
@@ -118,7 +128,10 @@ final class DeskTest extends TestCase
         $step = Sample::scene(Sample::plan([['id' => 'g1', 'kind' => $kind->name(), ...$offer->preset]]))->plan->steps['g1'];
         preg_match_all('/\{([a-z.]+)\}/', $kind->sentence($step), $said);
         $names = array_map(static fn (Field $field): string => $field->name, $kind->fields());
-        $required = array_map(static fn (Field $field): string => $field->name, array_filter($kind->fields(), static fn (Field $field): bool => $field->required));
+        $required = array_map(
+            static fn (Field $field): string => $field->name,
+            array_filter($kind->fields(), static fn (Field $field): bool => $field->required),
+        );
         self::assertSame([], array_diff($said[1], $names));
         self::assertSame([], array_diff($required, $said[1]));
     }
@@ -126,13 +139,18 @@ final class DeskTest extends TestCase
     public function test_there_is_no_desk_without_its_kind(): void
     {
         $desks = array_map(static fn (string $file): string => basename($file, '.php'), glob(__DIR__.'/../src/Kind/*.php') ?: []);
-        $kinds = array_map(static fn (string $name): string => str_replace(' ', '', ucwords(str_replace('.', ' ', $name))), array_diff(Kinds::all()->names(), self::NOT_OFFERED));
+        $kinds = array_map(
+            static fn (string $name): string => str_replace(' ', '', ucwords(str_replace('.', ' ', $name))),
+            array_diff(Kinds::all()->names(), self::NOT_OFFERED),
+        );
         self::assertEqualsCanonicalizing(array_values($kinds), $desks);
     }
 
     public function test_choices_are_shown_by_pictures_with_the_words_of_their_field(): void
     {
-        $pattern = array_values(array_filter(Desk::describe(Kinds::all()), static fn (array $kind): bool => $kind['kind'] === 'pattern'))[0];
+        $pattern = array_values(
+            array_filter(Desk::describe(Kinds::all()), static fn (array $kind): bool => $kind['kind'] === 'pattern'),
+        )[0];
         $fields = is_array($pattern['fields']) ? array_column($pattern['fields'], null, 'name') : [];
         self::assertCount(20, $fields['group']['choices']);
         foreach ($fields['group']['choices'] as $choice) {

@@ -29,7 +29,10 @@ final class Desk
             throw Refusal::unknown('A desk is called by at most 64 small letters, digits and hyphens.');
         }
         $this->folder = "$home/$name";
-        is_dir($this->folder) || @mkdir($this->folder, 0o700, true) || is_dir($this->folder) || throw new \RuntimeException("$this->folder cannot be made.");
+        is_dir($this->folder) ||
+            @mkdir($this->folder, 0o700, true) ||
+            is_dir($this->folder) ||
+            throw new \RuntimeException("$this->folder cannot be made.");
     }
 
     /** @return array{cover: 'open'|'closed', feed: 'clear'|'jams'|'jammed', state: string, resolutions: list<int>, tray: list<array{page: string, title: string, width: float, height: float}>, scan: array<string, mixed>|null} */
@@ -63,7 +66,8 @@ final class Desk
     public function scan(string $page, int $resolution, ?int $seed = null): Scan
     {
         $this->tray->page($page);
-        in_array($resolution, self::RESOLUTIONS, true) || throw Refusal::field('resolution', 'Expected '.implode(', ', self::RESOLUTIONS).' dots per inch.');
+        in_array($resolution, self::RESOLUTIONS, true) ||
+            throw Refusal::field('resolution', 'Expected '.implode(', ', self::RESOLUTIONS).' dots per inch.');
         $scan = State::change($this->folder, function (State $state) use ($page, $resolution, $seed): Scan {
             $state->isOpen && throw Refusal::coverOpen();
             $state->isJammed && throw Refusal::jammed();
@@ -160,6 +164,8 @@ final class Desk
 
     private function isBurning(string $folder): bool
     {
-        return $folder !== $this->folder && State::read($folder)->scan?->state === Scan::SCANNING && State::reached($folder)[2] <= self::STALLED;
+        return $folder !== $this->folder &&
+            State::read($folder)->scan?->state === Scan::SCANNING &&
+            State::reached($folder)[2] <= self::STALLED;
     }
 }

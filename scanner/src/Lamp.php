@@ -7,7 +7,8 @@ namespace Sternbild\Scanner;
 use Symfony\Component\Process\Process;
 
 /**
- * Reads a sheet line by line, as a cheap flatbed does: the sheet lies askew on a dark bed, the light falls off to a side and to the end, the
+ * Reads a sheet line by line, as a cheap flatbed does: the sheet lies askew on a dark bed, the light falls off to a side and to the end,
+ * the
  * pencil catches on the paper's tooth, and there is grain. How all that is hangs on the seed alone.
  */
 final class Lamp
@@ -54,8 +55,11 @@ final class Lamp
     {
         mt_srand($seed);
         $dots = $resolution / 25.4;
-        $this->skew = (mt_rand(0, 1) * 2 - 1) * (self::LEAST_SKEW + (self::MOST_SKEW - self::LEAST_SKEW) * mt_rand() / mt_getrandmax());
-        [$this->wide, $this->high] = [(int) round(($page->width + 2 * self::MARGIN) * $dots), (int) round(($page->height + 2 * self::MARGIN) * $dots)];
+        $this->skew = (mt_rand(0, 1) * 2 - 1) * (self::LEAST_SKEW + ((self::MOST_SKEW - self::LEAST_SKEW) * mt_rand()) / mt_getrandmax());
+        [$this->wide, $this->high] = [
+            (int) round(($page->width + 2 * self::MARGIN) * $dots),
+            (int) round(($page->height + 2 * self::MARGIN) * $dots),
+        ];
         [$this->page, $this->pageWide, $this->pageHigh] = self::drawn($page, $resolution);
     }
 
@@ -83,7 +87,9 @@ final class Lamp
                 if ($u >= 0 && $v >= 0 && $i < $right && $j < $bottom) {
                     $k = $j * $stride + $i;
                     [$s, $t] = [$u - $i, $v - $j];
-                    $level = (ord($page[$k]) * (1 - $s) + ord($page[$k + 1]) * $s) * (1 - $t) + (ord($page[$k + $stride]) * (1 - $s) + ord($page[$k + $stride + 1]) * $s) * $t;
+                    $level =
+                        (ord($page[$k]) * (1 - $s) + ord($page[$k + 1]) * $s) * (1 - $t) +
+                        (ord($page[$k + $stride]) * (1 - $s) + ord($page[$k + $stride + 1]) * $s) * $t;
                     $level = self::PAPER - (self::PAPER - $level) * $tooth[($bite + $x) & (self::LOTS - 1)];
                 }
                 $level = (int) ($level * $light * $across[$x] + $grain[($lot + $x) & (self::LOTS - 1)]);
@@ -158,8 +164,10 @@ final class Lamp
     /** @return array{string, int, int} grey, width, height */
     private static function drawn(Page $page, int $resolution): array
     {
-        $png = (new Process(['rsvg-convert', '--dpi-x', (string) $resolution, '--dpi-y', (string) $resolution, $page->file]))->mustRun()->getOutput();
-        $image = new \Imagick;
+        $png = (new Process(['rsvg-convert', '--dpi-x', (string) $resolution, '--dpi-y', (string) $resolution, $page->file]))
+            ->mustRun()
+            ->getOutput();
+        $image = new \Imagick();
         $image->readImageBlob($png);
         $image->setImageDepth(8);
         $image->setImageFormat('gray');
@@ -178,7 +186,10 @@ final class Lamp
         return array_map(fn (int $x): float => 1.0 - $fall * ($x / $this->wide - $best) ** 2 / 0.5, range(0, $this->wide - 1));
     }
 
-    /** @return list<float> by the polar method: G. Marsaglia and T. A. Bray, "A convenient method for generating normal variables", SIAM Review 6 (1964) */
+    /**
+     * @return list<float> by the polar method: G. Marsaglia and T. A. Bray, "A convenient method for generating normal variables", SIAM
+     *   Review 6 (1964)
+     */
     private static function grain(): array
     {
         $grain = [];

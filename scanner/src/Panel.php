@@ -39,17 +39,38 @@ final readonly class Panel
         if ($path === '/up') {
             return [200, ['state' => 'up']];
         }
-        if (preg_match('~^/desks/([^/]+)(?:/(pages|scans|cover|feed)(?:/([a-z0-9]+)(/image)?)?)?$~D', $path, $found, PREG_UNMATCHED_AS_NULL) !== 1) {
+        if (
+            preg_match(
+                '~^/desks/([^/]+)(?:/(pages|scans|cover|feed)(?:/([a-z0-9]+)(/image)?)?)?$~D',
+                $path,
+                $found,
+                PREG_UNMATCHED_AS_NULL,
+            ) !== 1
+        ) {
             throw Refusal::unknown('There is nothing of this name.');
         }
-        [$desk, $part, $id, $image] = [new Desk($this->home, (string) $found[1], $this->tray, $this->light), $found[2] ?? '', $found[3] ?? '', $found[4] ?? ''];
+        [$desk, $part, $id, $image] = [
+            new Desk($this->home, (string) $found[1], $this->tray, $this->light),
+            $found[2] ?? '',
+            $found[3] ?? '',
+            $found[4] ?? '',
+        ];
         switch ("$method $part".($id === '' ? '' : '/*').$image) {
             case 'GET ':
                 return [200, $desk->told()];
             case 'GET pages/*':
                 return [200, $this->tray->page($id)->file];
             case 'POST scans':
-                return [201, $desk->scan(self::text($said, 'page'), self::whole($said, 'resolution'), isset($said['seed']) ? self::whole($said, 'seed') : null)->told()];
+                return [
+                    201,
+                    $desk
+                        ->scan(
+                            self::text($said, 'page'),
+                            self::whole($said, 'resolution'),
+                            isset($said['seed']) ? self::whole($said, 'seed') : null,
+                        )
+                        ->told(),
+                ];
             case 'GET scans/*':
                 return [200, $desk->find($id)->told()];
             case 'GET scans/*/image':
@@ -64,7 +85,13 @@ final readonly class Panel
                 return [200, $desk->told()];
             case 'PUT feed':
                 $at = $said['at'] ?? 0.5;
-                $desk->feed(! self::truth($said, 'jam') ? null : (is_int($at) || is_float($at) ? (float) $at : throw Refusal::field('at', 'Expected a number from 0 to 1: how far the sheet gets.')));
+                $desk->feed(
+                    ! self::truth($said, 'jam')
+                        ? null
+                        : (is_int($at) || is_float($at)
+                            ? (float) $at
+                            : throw Refusal::field('at', 'Expected a number from 0 to 1: how far the sheet gets.')),
+                );
 
                 return [200, $desk->told()];
             default:

@@ -20,8 +20,12 @@ final class Refusal extends \RuntimeException
     public const UNEXPECTED = 'unexpected';
 
     /** @param  string|null  $field  of the request, where it is that which was not expected */
-    private function __construct(public readonly int $status, public readonly string $reason, string $message, public readonly ?string $field = null)
-    {
+    private function __construct(
+        public readonly int $status,
+        public readonly string $reason,
+        string $message,
+        public readonly ?string $field = null,
+    ) {
         parent::__construct($message);
     }
 

@@ -31,8 +31,15 @@ final readonly class Scan
      * @param  int  $lines  how many are read
      * @param  int  $of  how many there are
      */
-    public function __construct(public string $id, public string $page, public int $resolution, public int $seed, public string $state = self::SCANNING, public int $lines = 0, public int $of = 0)
-    {
+    public function __construct(
+        public string $id,
+        public string $page,
+        public int $resolution,
+        public int $seed,
+        public string $state = self::SCANNING,
+        public int $lines = 0,
+        public int $of = 0,
+    ) {
     }
 
     public function as(string $state): self

@@ -25,7 +25,12 @@ final readonly class Tray
                 return $page;
             }
         }
-        throw Refusal::field('page', 'Expected the name of a sheet in the tray: '.implode(', ', array_map(static fn (Page $page): string => $page->name, $this->pages())).'.');
+        throw Refusal::field(
+            'page',
+            'Expected the name of a sheet in the tray: '.
+                implode(', ', array_map(static fn (Page $page): string => $page->name, $this->pages())).
+                '.',
+        );
     }
 
     private static function read(string $file): Page

@@ -77,11 +77,17 @@ final class ScannerTest extends TestCase
             $skew = rad2deg(atan(($edge(200) - $edge(700)) / 500));
             self::assertEqualsWithDelta($lamp->skew, $skew, 0.35, "seed $seed");
             // Empty paper to the left and to the right of the drawing.
-            $mean = static fn (int $x, int $y): float => array_sum(array_map(static fn (int $k): int => $grey($x + $k % 12, $y + intdiv($k, 12)), range(0, 143))) / 144;
+            $mean = static fn (int $x, int $y): float => array_sum(
+                array_map(static fn (int $k): int => $grey($x + ($k % 12), $y + intdiv($k, 12)), range(0, 143)),
+            ) / 144;
             $light = [$mean(75, 100), $mean(75, 780), $mean(560, 100), $mean(560, 780)];
             self::assertGreaterThan(8.0, max($light) - min($light), "seed $seed");
             $here = $mean(75, 100);
-            $spread = sqrt(array_sum(array_map(static fn (int $k): float => ($grey(75 + $k % 12, 100 + intdiv($k, 12)) - $here) ** 2, range(0, 143))) / 144);
+            $spread = sqrt(
+                array_sum(
+                    array_map(static fn (int $k): float => ($grey(75 + ($k % 12), 100 + intdiv($k, 12)) - $here) ** 2, range(0, 143)),
+                ) / 144,
+            );
             self::assertGreaterThan(2.0, $spread);
             self::assertLessThan(8.0, $spread);
         }
@@ -148,12 +154,18 @@ final class ScannerTest extends TestCase
 
     public function test_what_it_does_not_understand_names_the_field(): void
     {
-        foreach ([
-            ['POST', '/desks/a/scans', ['page' => 'lamp'], 'resolution'], ['POST', '/desks/a/scans', ['page' => 'lamp', 'resolution' => 42], 'resolution'],
-            ['POST', '/desks/a/scans', ['page' => '../lamp', 'resolution' => 100], 'page'], ['PUT', '/desks/a/cover', [], 'open'],
-            ['PUT', '/desks/a/feed', ['jam' => 'yes'], 'jam'], ['PUT', '/desks/a/feed', ['jam' => true, 'at' => 2], 'at'], ['PUT', '/desks/a/feed', ['jam' => true, 'at' => 'half'], 'at'],
-            ['GET', '/desks/a/pages/passwd', [], 'page'],
-        ] as [$method, $path, $said, $field]) {
+        foreach (
+            [
+                ['POST', '/desks/a/scans', ['page' => 'lamp'], 'resolution'],
+                ['POST', '/desks/a/scans', ['page' => 'lamp', 'resolution' => 42], 'resolution'],
+                ['POST', '/desks/a/scans', ['page' => '../lamp', 'resolution' => 100], 'page'],
+                ['PUT', '/desks/a/cover', [], 'open'],
+                ['PUT', '/desks/a/feed', ['jam' => 'yes'], 'jam'],
+                ['PUT', '/desks/a/feed', ['jam' => true, 'at' => 2], 'at'],
+                ['PUT', '/desks/a/feed', ['jam' => true, 'at' => 'half'], 'at'],
+                ['GET', '/desks/a/pages/passwd', [], 'page'],
+            ] as [$method, $path, $said, $field]
+        ) {
             self::assertSame($field, $this->ask($method, $path, $said, 422)['field'], "$method $path");
         }
         self::assertSame([422, 'body'], [($said = $this->panel()->answer('PUT', '/desks/a/cover', '{'))[0], $said[1]['field'] ?? null]);

@@ -9,7 +9,8 @@ use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
 /**
- * What may name what, by full namespace: each row names only what stands in the rows before it, and itself. PHPStan holds it for every name that it resolves, relative ones and
+ * What may name what, by full namespace: each row names only what stands in the rows before it, and itself. PHPStan holds it for every name
+ * that it resolves, relative ones and
  * those in comments too; a namespace that stands in no row fails `NamespacesTest`.
  */
 final class Layers
@@ -69,16 +70,27 @@ final class Layers
     #[TestRule]
     public function the_core_names_neither_the_application_nor_the_framework(): Rule
     {
-        return PHPat::rule()->classes(Selector::inNamespace('Sternbild\Core'))
-            ->shouldNot()->dependOn()->classes(Selector::inNamespace('Sternbild\Desk'), Selector::inNamespace('App'), Selector::inNamespace('Illuminate'), Selector::classname('PDO'))
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Sternbild\Core'))
+            ->shouldNot()
+            ->dependOn()
+            ->classes(
+                Selector::inNamespace('Sternbild\Desk'),
+                Selector::inNamespace('App'),
+                Selector::inNamespace('Illuminate'),
+                Selector::classname('PDO'),
+            )
             ->because('the core computes, and is tested on its own');
     }
 
     #[TestRule]
     public function the_desk_names_the_core_alone(): Rule
     {
-        return PHPat::rule()->classes(Selector::inNamespace('Sternbild\Desk'))
-            ->shouldNot()->dependOn()->classes(Selector::inNamespace('App'), Selector::inNamespace('Illuminate'), Selector::classname('PDO'))
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Sternbild\Desk'))
+            ->shouldNot()
+            ->dependOn()
+            ->classes(Selector::inNamespace('App'), Selector::inNamespace('Illuminate'), Selector::classname('PDO'))
             ->because('it says what a screen needs to know of kinds, whichever screen that is');
     }
 
@@ -94,8 +106,11 @@ final class Layers
                 if ($others === []) {
                     continue;
                 }
-                yield $name => PHPat::rule()->classes(self::just("$root\\$name"))
-                    ->shouldNot()->dependOn()->classes(...array_map(static fn (string $other): SelectorInterface => self::just("$root\\$other"), $others))
+                yield $name => PHPat::rule()
+                    ->classes(self::just("$root\\$name"))
+                    ->shouldNot()
+                    ->dependOn()
+                    ->classes(...array_map(static fn (string $other): SelectorInterface => self::just("$root\\$other"), $others))
                     ->because('what may name what stands in '.self::class);
             }
         }

@@ -29,8 +29,12 @@ final class AccountTest extends TestCase
         $stranger = $this->sessionOf($this->person('bo@sternbild.test'));
         $token = $person->getRememberToken();
         $this->actingAs($person);
-        $this->putJson('/api/account/password', ['current' => 'guess', 'password' => 'another password'])->assertUnprocessable()->assertJsonValidationErrors(['current']);
-        $this->putJson('/api/account/password', ['current' => self::SO_FAR, 'password' => 'short'])->assertUnprocessable()->assertJsonValidationErrors(['password']);
+        $this->putJson('/api/account/password', ['current' => 'guess', 'password' => 'another password'])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['current']);
+        $this->putJson('/api/account/password', ['current' => self::SO_FAR, 'password' => 'short'])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['password']);
         self::assertTrue(DB::table('sessions')->where('id', $elsewhere)->exists());
         $this->putJson('/api/account/password', ['current' => self::SO_FAR, 'password' => 'another password'])->assertNoContent();
         self::assertTrue(Hash::check('another password', User::query()->findOrFail($person->id)->getAuthPassword()));
@@ -54,18 +58,36 @@ final class AccountTest extends TestCase
 
     public function test_pictures_and_files_go_with_the_account_unless_somebody_else_has_them(): void
     {
-        $picture = static fn (User $person, string $hash): Picture => Picture::query()->create(['user_id' => $person->id, 'hash' => $hash, 'type' => 'png', 'width' => 1, 'height' => 1, 'bytes' => 1]);
+        $picture = static fn (User $person, string $hash): Picture => Picture::query()->create([
+            'user_id' => $person->id,
+            'hash' => $hash,
+            'type' => 'png',
+            'width' => 1,
+            'height' => 1,
+            'bytes' => 1,
+        ]);
         [$mine, $shared] = [str_repeat('a', 64), str_repeat('b', 64)];
         $person = $this->person();
         $picture($person, $mine);
         $picture($person, $shared);
         $picture($this->person('bo@sternbild.test'), $shared);
-        $export = Export::query()->create(['user_id' => $person->id, 'sheet_id' => null, 'asked' => [], 'name' => 'all.zip', 'state' => Export::READY]);
+        $export = Export::query()->create([
+            'user_id' => $person->id,
+            'sheet_id' => null,
+            'asked' => [],
+            'name' => 'all.zip',
+            'state' => Export::READY,
+        ]);
         foreach ([Picture::pathOf($mine), Picture::pathOf($shared), $export->path()] as $path) {
             Storage::put($path, 'bytes');
         }
-        $this->actingAs($person)->deleteJson('/api/account', ['current' => self::SO_FAR])->assertNoContent();
-        self::assertSame([false, true, false], array_map(Storage::exists(...), [Picture::pathOf($mine), Picture::pathOf($shared), $export->path()]));
+        $this->actingAs($person)
+            ->deleteJson('/api/account', ['current' => self::SO_FAR])
+            ->assertNoContent();
+        self::assertSame(
+            [false, true, false],
+            array_map(Storage::exists(...), [Picture::pathOf($mine), Picture::pathOf($shared), $export->path()]),
+        );
         Storage::delete(Picture::pathOf($shared));
     }
 
@@ -88,8 +110,12 @@ final class AccountTest extends TestCase
     {
         $person = $this->person();
         $token = basename(Ticket::link(Ticket::RESET, $person->email));
-        $this->actingAs($person)->putJson('/api/account/password', ['current' => self::SO_FAR, 'password' => 'another password'])->assertNoContent();
-        $this->postJson('/api/reset', ['token' => $token, 'password' => 'a third password'])->assertUnprocessable()->assertJsonValidationErrors(['token']);
+        $this->actingAs($person)
+            ->putJson('/api/account/password', ['current' => self::SO_FAR, 'password' => 'another password'])
+            ->assertNoContent();
+        $this->postJson('/api/reset', ['token' => $token, 'password' => 'a third password'])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['token']);
         self::assertTrue(Hash::check('another password', User::query()->findOrFail($person->id)->getAuthPassword()));
     }
 
@@ -120,8 +146,13 @@ final class AccountTest extends TestCase
         $this->sheet();
         $order = $this->postJson('/api/account/exports')->assertStatus(202)->assertJsonPath('state', 'ready');
         $file = (string) tempnam(sys_get_temp_dir(), 'all');
-        file_put_contents($file, $this->get('/api/exports/'.self::text($order->json('id')).'/file')->assertDownload('sheets.zip')->streamedContent());
-        $zip = new \ZipArchive;
+        file_put_contents(
+            $file,
+            $this->get('/api/exports/'.self::text($order->json('id')).'/file')
+                ->assertDownload('sheets.zip')
+                ->streamedContent(),
+        );
+        $zip = new \ZipArchive();
         self::assertTrue($zip->open($file));
         self::assertSame(2, $zip->numFiles);
         $plans = [];

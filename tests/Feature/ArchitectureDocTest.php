@@ -8,7 +8,10 @@ use PHPUnit\Framework\TestCase;
 /** The tree in `docs/architecture.md` is the tree. */
 final class ArchitectureDocTest extends TestCase
 {
-    /** @return iterable<string, array{string, string, string}> a folder, where its part of the tree begins, and how the tree tells those in it */
+    /**
+     * @return iterable<string, array{string, string, string}> a folder, where its part of the tree begins, and how the tree tells those in
+     *   it
+     */
     public static function folders(): iterable
     {
         yield 'core' => ['core/src', '/^core\/ .*?(?=^app\/)/ms', '/^  src\/(\w+) /m'];

@@ -28,10 +28,20 @@ final class BundlesTest extends TestCase
     public function test_a_plan_goes_out_with_its_pictures_and_comes_in_again_as_the_same_for_the_command_line_too(): void
     {
         $this->actingAs($this->person());
-        $source = self::text($this->post('/api/pictures', ['picture' => UploadedFile::fake()->createWithContent('picture', self::image('#0f6e84'))], ['Accept' => 'application/json'])->assertCreated()->json('source'));
+        $source = self::text(
+            $this->post(
+                '/api/pictures',
+                ['picture' => UploadedFile::fake()->createWithContent('picture', self::image('#0f6e84'))],
+                ['Accept' => 'application/json'],
+            )
+                ->assertCreated()
+                ->json('source'),
+        );
         $plan = self::plan($source);
         $sheet = $this->sheet($plan);
-        $response = $this->get("/api/sheets/$sheet->id/file?format=plan&packed=1")->assertOk()->assertHeader('Content-Type', 'application/zip')->baseResponse;
+        $response = $this->get("/api/sheets/$sheet->id/file?format=plan&packed=1")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'application/zip')->baseResponse;
         self::assertInstanceOf(BinaryFileResponse::class, $response);
         $zip = (string) file_get_contents($response->getFile()->getPathname());
 
@@ -45,7 +55,9 @@ final class BundlesTest extends TestCase
         $archive->extractTo($folder);
         $archive->close();
         $unpacked = PlanReader::decode((string) file_get_contents("$folder/plan.json"));
-        $scene = (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()->withPictures(new FolderPictures($folder))))->fromArray($unpacked));
+        $scene = (new Evaluator(new ArrayCache))->evaluate(
+            (new PlanReader(Kinds::all()->withPictures(new FolderPictures($folder))))->fromArray($unpacked),
+        );
         self::assertSame([], $scene->findings);
 
         // Its owner has the picture already; another one takes it in.
@@ -67,9 +79,15 @@ final class BundlesTest extends TestCase
         yield 'a plan that is none' => [['plan.json' => 'what'], 'JSON'];
         yield 'a file that climbs out' => [['plan.json' => '{}', '../../etc/passwd' => 'x'], 'climb out'];
         yield 'a file from the root' => [['plan.json' => '{}', '/etc/passwd' => 'x'], 'climb out'];
-        yield 'a picture that is none' => [['plan.json' => json_encode(self::plan('pictures/a.png'), JSON_THROW_ON_ERROR), 'pictures/a.png' => 'no picture'], 'pictures/a.png: Expected a PNG'];
+        yield 'a picture that is none' => [
+            ['plan.json' => json_encode(self::plan('pictures/a.png'), JSON_THROW_ON_ERROR), 'pictures/a.png' => 'no picture'],
+            'pictures/a.png: Expected a PNG',
+        ];
         yield 'what unpacks to more' => [['plan.json' => '{}', 'pictures/a.png' => str_repeat('k', 61_000_000)], 'Nothing was unpacked'];
-        yield 'more files than there may be' => [['plan.json' => '{}', ...array_fill_keys(array_map(static fn (int $k): string => "pictures/$k.png", range(1, 201)), 'x')], 'at most 200 files'];
+        yield 'more files than there may be' => [
+            ['plan.json' => '{}', ...array_fill_keys(array_map(static fn (int $k): string => "pictures/$k.png", range(1, 201)), 'x')],
+            'at most 200 files',
+        ];
     }
 
     /** @param  array<string, string>  $files */
@@ -77,7 +95,10 @@ final class BundlesTest extends TestCase
     public function test_what_is_no_such_zip_says_why_and_nothing_is_kept(array $files, string $said): void
     {
         $this->actingAs($this->person());
-        self::assertStringContainsString($said, self::text($this->bring(self::zipped($files))->assertUnprocessable()->json('errors.bundle.0')));
+        self::assertStringContainsString(
+            $said,
+            self::text($this->bring(self::zipped($files))->assertUnprocessable()->json('errors.bundle.0')),
+        );
         self::assertSame(0, Picture::query()->count());
         self::assertSame([], Storage::files('pictures'));
     }
@@ -85,8 +106,18 @@ final class BundlesTest extends TestCase
     public function test_what_is_missing_or_does_not_belong_is_told_and_the_rest_is_read(): void
     {
         $this->actingAs($this->person());
-        $read = $this->bring(self::zipped(['plan.json' => json_encode(self::plan('pictures/gone.png'), JSON_THROW_ON_ERROR), 'notes.txt' => 'x']))->assertOk()->json('left');
-        self::assertSame(['notes.txt: neither the plan nor one of its pictures', 'pictures/gone.png: the plan names this picture, and the zip does not hold it'], $read);
+        $read = $this->bring(
+            self::zipped(['plan.json' => json_encode(self::plan('pictures/gone.png'), JSON_THROW_ON_ERROR), 'notes.txt' => 'x']),
+        )
+            ->assertOk()
+            ->json('left');
+        self::assertSame(
+            [
+                'notes.txt: neither the plan nor one of its pictures',
+                'pictures/gone.png: the plan names this picture, and the zip does not hold it',
+            ],
+            $read,
+        );
         self::assertStringContainsString('no zip', self::text($this->bring('PK no')->assertUnprocessable()->json('errors.bundle.0')));
     }
 
@@ -94,7 +125,11 @@ final class BundlesTest extends TestCase
     private static function plan(string $source): array
     {
         return [
-            'format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 400, 'height' => 200, 'unit' => 'px', 'background' => null], 'palette' => ['ink' => '#1b2140'], 'values' => (object) [],
+            'format' => 'sternbild-plan',
+            'version' => 1,
+            'sheet' => ['width' => 400, 'height' => 200, 'unit' => 'px', 'background' => null],
+            'palette' => ['ink' => '#1b2140'],
+            'values' => (object) [],
             'steps' => [['id' => 'k1', 'kind' => 'picture', 'source' => $source, 'at' => [10, 20], 'width' => 200]],
         ];
     }
@@ -126,6 +161,10 @@ final class BundlesTest extends TestCase
     /** @return TestResponse<Response> */
     private function bring(string $zip): TestResponse
     {
-        return $this->post('/api/bundles', ['bundle' => UploadedFile::fake()->createWithContent('plan.zip', $zip)], ['Accept' => 'application/json']);
+        return $this->post(
+            '/api/bundles',
+            ['bundle' => UploadedFile::fake()->createWithContent('plan.zip', $zip)],
+            ['Accept' => 'application/json'],
+        );
     }
 }

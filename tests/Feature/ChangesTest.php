@@ -26,7 +26,10 @@ final class ChangesTest extends TestCase
     public function test_a_change_is_a_revision_and_everything_follows(): void
     {
         $page = $this->change($this->sheet, 1, [self::sectors(12)])->assertOk();
-        $page->assertJsonPath('revision', 2)->assertJsonPath('undo', 'Change sectors of grid 1')->assertJsonPath('plan.steps.0.sectors', 12);
+        $page
+            ->assertJsonPath('revision', 2)
+            ->assertJsonPath('undo', 'Change sectors of grid 1')
+            ->assertJsonPath('plan.steps.0.sectors', 12);
         self::assertSame(12, $this->measures($page->json(), 'r1')['pieces']);
         self::assertSame([1, 2], $this->sheet->revisions()->get()->sortBy('number')->pluck('number')->all());
     }
@@ -57,7 +60,11 @@ final class ChangesTest extends TestCase
     {
         $this->change($this->sheet, 1, [self::sectors(12)])->assertOk();
         $late = $this->change($this->sheet, 1, [['op' => 'set', 'id' => 'g1', 'field' => 'rings', 'value' => 6]]);
-        $late->assertConflict()->assertJsonPath('problem', 'stale')->assertJsonPath('sheet.revision', 2)->assertJsonPath('sheet.plan.steps.0.sectors', 12);
+        $late
+            ->assertConflict()
+            ->assertJsonPath('problem', 'stale')
+            ->assertJsonPath('sheet.revision', 2)
+            ->assertJsonPath('sheet.plan.steps.0.sectors', 12);
         // Made again on what is there now, both changes stand.
         $this->change($this->sheet, 2, [['op' => 'set', 'id' => 'g1', 'field' => 'rings', 'value' => 6]])->assertOk()
             ->assertJsonPath('plan.steps.0.sectors', 12)->assertJsonPath('plan.steps.0.rings', 6);
@@ -66,16 +73,35 @@ final class ChangesTest extends TestCase
 
     public function test_a_repeated_request_is_made_once(): void
     {
-        $body = ['base' => 1, 'change' => (string) Str::uuid(), 'operations' => [['op' => 'add', 'step' => ['id' => '+', 'kind' => 'part.cells', 'cells' => ['g1#5,1']]]]];
-        $this->postJson("/api/sheets/{$this->sheet->id}/changes", $body)->assertOk()->assertJsonPath('added', ['p2']);
-        $this->postJson("/api/sheets/{$this->sheet->id}/changes", $body)->assertOk()->assertJsonPath('revision', 2);
+        $body = [
+            'base' => 1,
+            'change' => (string) Str::uuid(),
+            'operations' => [['op' => 'add', 'step' => ['id' => '+', 'kind' => 'part.cells', 'cells' => ['g1#5,1']]]],
+        ];
+        $this->postJson("/api/sheets/{$this->sheet->id}/changes", $body)
+            ->assertOk()
+            ->assertJsonPath('added', ['p2']);
+        $this->postJson("/api/sheets/{$this->sheet->id}/changes", $body)
+            ->assertOk()
+            ->assertJsonPath('revision', 2);
         self::assertSame(2, $this->sheet->revisions()->count());
     }
 
     public function test_a_change_that_breaks_its_own_step_is_refused_at_the_field(): void
     {
-        foreach ([[0, 'at least 1'], [-3, 'at least 1'], [2.5, 'whole number'], ['1/0', 'divides by zero'], ['nope', '“nope”'], [1e9, 'at most 100000']] as [$count, $message]) {
-            $answer = $this->change($this->sheet, 1, [self::sectors($count)])->assertUnprocessable()->assertJsonPath('problem', 'broken');
+        foreach (
+            [
+                [0, 'at least 1'],
+                [-3, 'at least 1'],
+                [2.5, 'whole number'],
+                ['1/0', 'divides by zero'],
+                ['nope', '“nope”'],
+                [1e9, 'at most 100000'],
+            ] as [$count, $message]
+        ) {
+            $answer = $this->change($this->sheet, 1, [self::sectors($count)])
+                ->assertUnprocessable()
+                ->assertJsonPath('problem', 'broken');
             $answer->assertJsonPath('findings.0.step', 'g1')->assertJsonPath('findings.0.field', 'sectors');
             self::assertStringContainsString($message, self::text($answer->json('message')));
             $this->postJson("/api/sheets/{$this->sheet->id}/preview", ['operations' => [self::sectors($count)]])->assertUnprocessable();
@@ -120,16 +146,21 @@ final class ChangesTest extends TestCase
 
     public function test_an_unusable_outcome_is_refused_with_its_place(): void
     {
-        foreach ([
-            [['op' => 'move', 'id' => 'g1', 'before' => null], '/steps/0/cells'],
-            [['op' => 'set', 'id' => 'p1', 'field' => 'name', 'value' => '<b>'], '/steps/1/name'],
-            [['op' => 'colour', 'name' => 'lagoon', 'value' => 'blue'], '/palette/lagoon'],
-            [['op' => 'value', 'name' => 'a', 'value' => 'a+1'], '/values/a'],
-            [['op' => 'sheet', 'field' => 'width', 'value' => 0], '/sheet/width'],
-            [['op' => 'set', 'id' => 'g1', 'field' => 'radius', 'value' => "5\0 1"], '/steps/0/radius'],
-            [['op' => 'fly'], '/operations/0/op'],
-        ] as [$operation, $pointer]) {
-            $this->change($this->sheet, 1, [$operation])->assertUnprocessable()->assertJsonPath('problem', 'unusable')->assertJsonPath('pointer', $pointer);
+        foreach (
+            [
+                [['op' => 'move', 'id' => 'g1', 'before' => null], '/steps/0/cells'],
+                [['op' => 'set', 'id' => 'p1', 'field' => 'name', 'value' => '<b>'], '/steps/1/name'],
+                [['op' => 'colour', 'name' => 'lagoon', 'value' => 'blue'], '/palette/lagoon'],
+                [['op' => 'value', 'name' => 'a', 'value' => 'a+1'], '/values/a'],
+                [['op' => 'sheet', 'field' => 'width', 'value' => 0], '/sheet/width'],
+                [['op' => 'set', 'id' => 'g1', 'field' => 'radius', 'value' => "5\0 1"], '/steps/0/radius'],
+                [['op' => 'fly'], '/operations/0/op'],
+            ] as [$operation, $pointer]
+        ) {
+            $this->change($this->sheet, 1, [$operation])
+                ->assertUnprocessable()
+                ->assertJsonPath('problem', 'unusable')
+                ->assertJsonPath('pointer', $pointer);
         }
         self::assertSame(1, $this->sheet->revisions()->count());
     }
@@ -149,7 +180,12 @@ final class ChangesTest extends TestCase
         self::assertCount(6, $hashes);
         $same = $this->change($this->sheet, 1, [['op' => 'set', 'id' => 's1', 'field' => 'fill', 'value' => 'ink']], ['has' => $hashes]);
         self::assertSame([], $same->json('scene.geometry'));
-        $one = $this->change($this->sheet, 2, [['op' => 'add', 'step' => ['kind' => 'part.cells', 'cells' => ['g1#5,*']]]], ['has' => $hashes]);
+        $one = $this->change(
+            $this->sheet,
+            2,
+            [['op' => 'add', 'step' => ['kind' => 'part.cells', 'cells' => ['g1#5,*']]]],
+            ['has' => $hashes],
+        );
         self::assertCount(1, (array) $one->json('scene.geometry'));
     }
 
@@ -159,8 +195,18 @@ final class ChangesTest extends TestCase
         $steps = (array) $page->json('scene.steps');
         $drawing = (array) $page->json('scene.drawing');
         $written = (array) $page->json('written');
-        $has = [...array_keys((array) $page->json('scene.geometry')), ...array_column($steps, 'hash'), ...array_column($drawing, 'hash'), ...$written];
-        $made = $this->change($this->sheet, 1, [['op' => 'set', 'id' => 'g1', 'field' => 'radius', 'value' => 280]], ['has' => $has])->assertOk();
+        $has = [
+            ...array_keys((array) $page->json('scene.geometry')),
+            ...array_column($steps, 'hash'),
+            ...array_column($drawing, 'hash'),
+            ...$written,
+        ];
+        $made = $this->change(
+            $this->sheet,
+            1,
+            [['op' => 'set', 'id' => 'g1', 'field' => 'radius', 'value' => 280]],
+            ['has' => $has],
+        )->assertOk();
         // The grid is another sentence; the part and the look say the same as before, and the repeat draws another figure in the same look.
         self::assertSame('g1', $made->json('scene.steps.0.id'));
         self::assertNotSame($steps[0]['hash'], $made->json('scene.steps.0.hash'));
@@ -183,9 +229,20 @@ final class ChangesTest extends TestCase
         $sheet = $this->sheet($plan);
         $page = $this->getJson("/api/sheets/$sheet->id");
         $hashes = static fn (string $list): array => array_column((array) $page->json($list), 'hash');
-        $has = [...array_keys((array) $page->json('scene.geometry')), ...$hashes('scene.steps'), ...$hashes('scene.drawing'), ...(array) $page->json('written'), $page->json('scene.seams.hash'), $page->json('scene.said.hash')];
+        $has = [
+            ...array_keys((array) $page->json('scene.geometry')),
+            ...$hashes('scene.steps'),
+            ...$hashes('scene.drawing'),
+            ...(array) $page->json('written'),
+            $page->json('scene.seams.hash'),
+            $page->json('scene.said.hash'),
+        ];
         $change = [['op' => 'set', 'id' => 'p200', 'field' => 'radius', 'value' => 31]];
-        $preview = $this->postJson("/api/sheets/$sheet->id/preview", ['operations' => $change, 'has' => $has, 'handles' => ['p200']])->assertOk();
+        $preview = $this->postJson("/api/sheets/$sheet->id/preview", [
+            'operations' => $change,
+            'has' => $has,
+            'handles' => ['p200'],
+        ])->assertOk();
         $geometry = strlen(json_encode($preview->json('scene.geometry'), JSON_THROW_ON_ERROR));
         self::assertLessThan(5000, strlen((string) $preview->getContent()) - $geometry);
         self::assertLessThan(2000, $geometry);
@@ -198,15 +255,24 @@ final class ChangesTest extends TestCase
             ->assertJsonPath('scene.chapters.1', ['name' => 'Star', 'from' => 'p1', 'named' => true, 'steps' => 3]);
         // What stands before the grid it is built on is refused, and the chapter stays where it was.
         $this->change($this->sheet, 2, [['op' => 'move-chapter', 'from' => 'p1', 'before' => 'g1']])->assertUnprocessable();
-        $this->getJson("/api/sheets/{$this->sheet->id}")->assertJsonPath('plan.steps.0.id', 'g1')->assertJsonPath('undo', 'Name chapter Star');
+        $this->getJson("/api/sheets/{$this->sheet->id}")
+            ->assertJsonPath('plan.steps.0.id', 'g1')
+            ->assertJsonPath('undo', 'Name chapter Star');
     }
 
     public function test_a_plan_brought_in_replaces_the_old_one_as_one_revision(): void
     {
         $plan = self::rosette();
         $plan['steps'][0]['sectors'] = 8;
-        $put = fn (int $base, string $text) => $this->putJson("/api/sheets/{$this->sheet->id}/plan", ['base' => $base, 'change' => (string) Str::uuid(), 'plan' => $text]);
-        $put(1, json_encode($plan, JSON_THROW_ON_ERROR))->assertOk()->assertJsonPath('plan.steps.0.sectors', 8)->assertJsonPath('undo', 'Bring in a plan');
+        $put = fn (int $base, string $text) => $this->putJson("/api/sheets/{$this->sheet->id}/plan", [
+            'base' => $base,
+            'change' => (string) Str::uuid(),
+            'plan' => $text,
+        ]);
+        $put(1, json_encode($plan, JSON_THROW_ON_ERROR))
+            ->assertOk()
+            ->assertJsonPath('plan.steps.0.sectors', 8)
+            ->assertJsonPath('undo', 'Bring in a plan');
         $put(1, json_encode($plan, JSON_THROW_ON_ERROR))->assertConflict();
         $put(2, '{"format": "other"}')->assertUnprocessable()->assertJsonPath('pointer', '/format');
         $this->undo('undo', 2)->assertJsonPath('plan.steps.0.sectors', 10);
@@ -229,13 +295,26 @@ final class ChangesTest extends TestCase
 
     public function test_a_plan_that_grew_by_changes_is_held_to_the_size_of_a_file(): void
     {
-        $line = static fn (int $number): array => ['id' => "c$number", 'kind' => 'guide.run', 'name' => str_repeat('quay ', 15).'x', 'points' => array_fill(0, 40, [100.123456, 200.654321]), 'muted' => true];
+        $line = static fn (int $number): array => [
+            'id' => "c$number",
+            'kind' => 'guide.run',
+            'name' => str_repeat('quay ', 15).'x',
+            'points' => array_fill(0, 40, [100.123456, 200.654321]),
+            'muted' => true,
+        ];
         $plan = [...self::rosette(), 'steps' => [$line(0)]];
-        $bytes = strlen(PlanJson::pretty([...$plan, 'steps' => [$line(10_000), $line(10_001)]])) - strlen(PlanJson::pretty([...$plan, 'steps' => [$line(10_000)]]));
+        $bytes =
+            strlen(PlanJson::pretty([...$plan, 'steps' => [$line(10_000), $line(10_001)]])) -
+            strlen(PlanJson::pretty([...$plan, 'steps' => [$line(10_000)]]));
         $plan['steps'] = array_map($line, range(10_000, 9_999 + intdiv(PlanReader::LARGEST_FILE - 1000, $bytes)));
         $sheet = $this->sheet($plan);
-        $lay = static fn (int $steps): array => array_map(static fn (int $number): array => ['op' => 'add', 'step' => array_diff_key($line($number), ['id' => true])], range(1, $steps));
-        $this->change($sheet, 1, $lay(10))->assertUnprocessable()->assertJsonPath('expected', static fn (string $expected): bool => str_starts_with($expected, 'at most 5 MB'));
+        $lay = static fn (int $steps): array => array_map(
+            static fn (int $number): array => ['op' => 'add', 'step' => array_diff_key($line($number), ['id' => true])],
+            range(1, $steps),
+        );
+        $this->change($sheet, 1, $lay(10))
+            ->assertUnprocessable()
+            ->assertJsonPath('expected', static fn (string $expected): bool => str_starts_with($expected, 'at most 5 MB'));
         self::assertSame(1, $sheet->refresh()->head);
         $this->change($sheet, 1, [['op' => 'remove', 'ids' => ['c10000']]])->assertOk();
     }

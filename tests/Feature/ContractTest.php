@@ -22,7 +22,10 @@ final class ContractTest extends TestCase
         $sheet = $this->sheet();
         $page = $this->getJson("/api/sheets/$sheet->id");
         $this->assertIs('SheetPage', $page->getContent());
-        $this->assertIs('SheetPage', $this->change($sheet, 1, [['op' => 'set', 'id' => 'g1', 'field' => 'rings', 'value' => 2]])->getContent());
+        $this->assertIs(
+            'SheetPage',
+            $this->change($sheet, 1, [['op' => 'set', 'id' => 'g1', 'field' => 'rings', 'value' => 2]])->getContent(),
+        );
         $this->assertIs('Preview', $this->postJson("/api/sheets/$sheet->id/preview", ['operations' => [self::sectors(3)]])->getContent());
         $this->assertIs('Problem', $this->change($sheet, 1, [self::sectors(3)])->assertConflict()->getContent());
         $this->assertIs('Problem', $this->change($sheet, 2, [self::sectors(0)])->assertUnprocessable()->getContent());
@@ -30,9 +33,19 @@ final class ContractTest extends TestCase
         $this->assertIs('Export', $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'pdf'])->assertStatus(202)->getContent());
         foreach ((array) json_decode((string) $this->getJson("/api/sheets/$sheet->id/forms")->assertOk()->getContent())->forms as $form) {
             $this->assertIs('FileForm', json_encode($form, JSON_THROW_ON_ERROR));
-            $this->assertIs('Estimate', $this->postJson("/api/sheets/$sheet->id/estimate", ['format' => $form->name])->assertOk()->getContent());
+            $this->assertIs(
+                'Estimate',
+                $this->postJson("/api/sheets/$sheet->id/estimate", ['format' => $form->name])
+                    ->assertOk()
+                    ->getContent(),
+            );
         }
-        $this->assertIs('Problem', $this->postJson("/api/sheets/$sheet->id/estimate", ['format' => 'png', 'scale' => 'gilt'])->assertUnprocessable()->getContent());
+        $this->assertIs(
+            'Problem',
+            $this->postJson("/api/sheets/$sheet->id/estimate", ['format' => 'png', 'scale' => 'gilt'])
+                ->assertUnprocessable()
+                ->getContent(),
+        );
         $this->assertIs('Kept', $this->getJson('/api/account')->assertOk()->getContent());
         foreach ((array) $this->getJson('/api/sheets')->json('sheets') as $entry) {
             $this->assertIs('SheetEntry', json_encode($entry, JSON_THROW_ON_ERROR));
@@ -49,10 +62,30 @@ final class ContractTest extends TestCase
         $this->actingAs($this->person());
         $sheet = $this->sheet(self::guided());
         $this->assertIs('SheetPage', $this->getJson("/api/sheets/$sheet->id")->getContent());
-        $this->assertIs('Snap', $this->postJson("/api/sheets/$sheet->id/snap", ['x' => 400, 'y' => 398, 'reach' => 9])->assertOk()->getContent());
-        $this->assertIs('SnapPlaces', $this->postJson("/api/sheets/$sheet->id/snap-places")->assertOk()->getContent());
-        $this->assertIs('Settled', $this->postJson("/api/sheets/$sheet->id/settle", ['id' => 'c1', 'x' => 400, 'y' => 398, 'reach' => 9])->assertOk()->getContent());
-        $this->assertIs('CloseUp', $this->postJson("/api/sheets/$sheet->id/close-up", ['left' => 0, 'top' => 0, 'right' => 800, 'bottom' => 800])->assertOk()->getContent());
+        $this->assertIs(
+            'Snap',
+            $this->postJson("/api/sheets/$sheet->id/snap", ['x' => 400, 'y' => 398, 'reach' => 9])
+                ->assertOk()
+                ->getContent(),
+        );
+        $this->assertIs(
+            'SnapPlaces',
+            $this->postJson("/api/sheets/$sheet->id/snap-places")
+                ->assertOk()
+                ->getContent(),
+        );
+        $this->assertIs(
+            'Settled',
+            $this->postJson("/api/sheets/$sheet->id/settle", ['id' => 'c1', 'x' => 400, 'y' => 398, 'reach' => 9])
+                ->assertOk()
+                ->getContent(),
+        );
+        $this->assertIs(
+            'CloseUp',
+            $this->postJson("/api/sheets/$sheet->id/close-up", ['left' => 0, 'top' => 0, 'right' => 800, 'bottom' => 800])
+                ->assertOk()
+                ->getContent(),
+        );
         foreach ((array) json_decode((string) $this->getJson('/api/examples')->getContent())->examples as $example) {
             $this->assertIs('Example', json_encode($example, JSON_THROW_ON_ERROR));
             // It can be brought in as it is.
@@ -76,7 +109,12 @@ final class ContractTest extends TestCase
         }
         $this->assertIs('Scan', $this->getJson("/api/scanner/scans/$id")->getContent());
         Storage::fake();
-        $this->assertIs('ScannedPicture', $this->postJson("/api/scanner/scans/$id/picture", ['straighten' => true, 'within' => [800, 600]])->assertCreated()->getContent());
+        $this->assertIs(
+            'ScannedPicture',
+            $this->postJson("/api/scanner/scans/$id/picture", ['straighten' => true, 'within' => [800, 600]])
+                ->assertCreated()
+                ->getContent(),
+        );
         $this->assertIs('Problem', $this->postJson('/api/scanner/scans', [])->assertUnprocessable()->getContent());
         $this->assertIs('Scanner', $this->deleteJson("/api/scanner/scans/$id")->assertOk()->getContent());
     }
@@ -105,7 +143,9 @@ final class ContractTest extends TestCase
     public function test_the_published_schema_takes_the_sample_plans_and_refuses_what_the_reader_refuses(): void
     {
         $schema = json_decode((string) file_get_contents(base_path('core/resources/plan.schema.json')));
-        $accepts = static fn (mixed $plan): bool => (new Validator)->validate(json_decode(json_encode($plan, JSON_THROW_ON_ERROR)), $schema)->isValid();
+        $accepts = static fn (mixed $plan): bool => (new Validator)
+            ->validate(json_decode(json_encode($plan, JSON_THROW_ON_ERROR)), $schema)
+            ->isValid();
         $reads = static function (mixed $plan): bool {
             try {
                 (new PlanReader(Kinds::all()))->fromArray(is_array($plan) ? $plan : []);
@@ -120,16 +160,34 @@ final class ContractTest extends TestCase
             self::assertTrue($accepts($sample->plan), $file);
             self::assertTrue($reads(PlanReader::decode((string) file_get_contents($file))['plan']), $file);
         }
-        foreach ([
-            ['version' => 2], ['steps' => 5], ['sheet' => ['width' => 1]], ['extra' => 1], ['palette' => ['lagoon' => 'blue']],
-            ['steps' => [['id' => 'g1', 'kind' => 'grid.hexagonal']]],
-            ['steps' => [['id' => 'G1', 'kind' => 'grid.polar', 'center' => [1, 2], 'radius' => 3, 'rings' => 1, 'sectors' => 2]]],
-            ['steps' => [['id' => 'g1', 'kind' => 'grid.polar', 'center' => [1, 2], 'radius' => 3, 'rings' => 1]]],
-            ['steps' => [['id' => 'g1', 'kind' => 'grid.polar', 'center' => 'g1', 'radius' => 3, 'rings' => 1, 'sectors' => 2]]],
-            ['steps' => [['id' => 'g1', 'kind' => 'grid.polar', 'center' => [1, 2], 'radius' => 3, 'rings' => 1, 'sectors' => 2, 'axis' => 'north']]],
-            ['steps' => [['id' => 'p1', 'kind' => 'part.cells', 'cells' => ['g1@1,1']]]],
-            ['steps' => [['id' => 's1', 'kind' => 'style', 'of' => [], 'fill' => 'ink']]],
-        ] as $spoilt) {
+        foreach (
+            [
+                ['version' => 2],
+                ['steps' => 5],
+                ['sheet' => ['width' => 1]],
+                ['extra' => 1],
+                ['palette' => ['lagoon' => 'blue']],
+                ['steps' => [['id' => 'g1', 'kind' => 'grid.hexagonal']]],
+                ['steps' => [['id' => 'G1', 'kind' => 'grid.polar', 'center' => [1, 2], 'radius' => 3, 'rings' => 1, 'sectors' => 2]]],
+                ['steps' => [['id' => 'g1', 'kind' => 'grid.polar', 'center' => [1, 2], 'radius' => 3, 'rings' => 1]]],
+                ['steps' => [['id' => 'g1', 'kind' => 'grid.polar', 'center' => 'g1', 'radius' => 3, 'rings' => 1, 'sectors' => 2]]],
+                [
+                    'steps' => [
+                        [
+                            'id' => 'g1',
+                            'kind' => 'grid.polar',
+                            'center' => [1, 2],
+                            'radius' => 3,
+                            'rings' => 1,
+                            'sectors' => 2,
+                            'axis' => 'north',
+                        ],
+                    ],
+                ],
+                ['steps' => [['id' => 'p1', 'kind' => 'part.cells', 'cells' => ['g1@1,1']]]],
+                ['steps' => [['id' => 's1', 'kind' => 'style', 'of' => [], 'fill' => 'ink']]],
+            ] as $spoilt
+        ) {
             $plan = [...self::rosette(), ...$spoilt];
             self::assertFalse($accepts($plan), 'The schema takes '.json_encode($spoilt));
             self::assertFalse($reads($plan), 'The reader takes '.json_encode($spoilt));
@@ -138,7 +196,9 @@ final class ContractTest extends TestCase
 
     private function assertIs(string $name, string|false $json): void
     {
-        $schema = json_decode(json_encode(['$ref' => "#/components/schemas/$name", 'components' => self::document()->components], JSON_THROW_ON_ERROR));
+        $schema = json_decode(
+            json_encode(['$ref' => "#/components/schemas/$name", 'components' => self::document()->components], JSON_THROW_ON_ERROR),
+        );
         $result = (new Validator)->validate(json_decode((string) $json), $schema);
         $error = $result->error();
         self::assertNull($error, $error === null ? '' : "$name: ".json_encode((new ErrorFormatter)->format($error)));

@@ -24,15 +24,25 @@ final class DemoTest extends TestCase
             $plan = $sample['plan'];
             $scene = app(Planning::class)->scene(is_array($plan) ? $plan : []);
             self::assertSame([], $scene->findings, $file);
-            self::assertGreaterThanOrEqual(5, array_sum(array_map(static fn ($drawn): int => count($drawn->styles), $scene->drawing)), $file);
+            self::assertGreaterThanOrEqual(
+                5,
+                array_sum(array_map(static fn ($drawn): int => count($drawn->styles), $scene->drawing)),
+                $file,
+            );
             // Every part that is drawn was given a colour of the palette.
             foreach ($scene->drawing as $drawn) {
                 foreach ($drawn->styles as $style) {
                     // A face that is left empty has none; those of blocks are as light as what falls on them.
-                    if (($style?->fill === 'none' && $style->stroke === 'none') || $scene->plan->steps[$drawn->id]->kind->name() === 'block') {
+                    if (
+                        ($style?->fill === 'none' && $style->stroke === 'none') ||
+                        $scene->plan->steps[$drawn->id]->kind->name() === 'block'
+                    ) {
                         continue;
                     }
-                    $colours = $style?->gradient === null ? [$style?->fill === 'none' ? $style->stroke : $style?->fill] : array_column($style->gradient->stops, 1);
+                    $colours =
+                        $style?->gradient === null
+                            ? [$style?->fill === 'none' ? $style->stroke : $style?->fill]
+                            : array_column($style->gradient->stops, 1);
                     self::assertSame([], array_diff($colours, $scene->plan->palette), "$drawn->id in $file");
                 }
             }
@@ -96,8 +106,14 @@ final class DemoTest extends TestCase
         $found = [];
         foreach ($scene->drawing as $drawn) {
             foreach ($drawn->styled() as [$figure, $style]) {
-                $key = json_encode([$style->fill, $style->gradient !== null, $style->stroke, $style->strokeWidth, $style->join, round($style->opacity, 3)], JSON_THROW_ON_ERROR);
-                $found[$key] = [($found[$key][0] ?? 0.0) + $figure->area(), ($found[$key][1] ?? 0) + array_sum(array_map(static fn ($outline): int => $outline->nodes(), $figure->outlines()))];
+                $key = json_encode(
+                    [$style->fill, $style->gradient !== null, $style->stroke, $style->strokeWidth, $style->join, round($style->opacity, 3)],
+                    JSON_THROW_ON_ERROR,
+                );
+                $found[$key] = [
+                    ($found[$key][0] ?? 0.0) + $figure->area(),
+                    ($found[$key][1] ?? 0) + array_sum(array_map(static fn ($outline): int => $outline->nodes(), $figure->outlines())),
+                ];
             }
         }
         ksort($found);

@@ -29,10 +29,23 @@ final class DrawingsTest extends TestCase
         Storage::fake();
         $person = $this->person();
         $this->actingAs($person);
-        $sheet = $this->sheet(['format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 400, 'height' => 400, 'unit' => 'px', 'background' => null], 'palette' => ['lagoon' => '#0f6e84', 'colour 1' => '#111111'], 'values' => (object) [], 'steps' => []]);
-        $parts = $this->bring("/api/sheets/$sheet->id/drawings", self::MARK)->assertOk()->json();
+        $sheet = $this->sheet([
+            'format' => 'sternbild-plan',
+            'version' => 1,
+            'sheet' => ['width' => 400, 'height' => 400, 'unit' => 'px', 'background' => null],
+            'palette' => ['lagoon' => '#0f6e84', 'colour 1' => '#111111'],
+            'values' => (object) [],
+            'steps' => [],
+        ]);
+        $parts = $this->bring("/api/sheets/$sheet->id/drawings", self::MARK)
+            ->assertOk()
+            ->json();
         // 100 mm are 377.95 px, 96 to an inch.
-        self::assertEqualsWithDelta([50 * 96 / 25.4, 25 * 96 / 25.4, 20 * 96 / 25.4], [...$parts['steps'][0]['center'], $parts['steps'][0]['radius']], 1e-4);
+        self::assertEqualsWithDelta(
+            [(50 * 96) / 25.4, (25 * 96) / 25.4, (20 * 96) / 25.4],
+            [...$parts['steps'][0]['center'], $parts['steps'][0]['radius']],
+            1e-4,
+        );
         self::assertSame(['colour 2' => '#d0683f'], $parts['palette']);
         self::assertSame(['lagoon', 'colour 2'], array_column(array_slice($parts['steps'], 2), 'fill'));
         $motif = $this->bring("/api/sheets/$sheet->id/drawings", self::MARK, 'motif')->assertOk()->json('steps');
@@ -42,18 +55,39 @@ final class DrawingsTest extends TestCase
         self::assertEqualsWithDelta([2000, 1000], [Picture::query()->sole()->width, Picture::query()->sole()->height], 1);
         // Nothing has changed by all that.
         self::assertSame(1, $sheet->refresh()->head);
-        $this->postJson("/api/sheets/$sheet->id/changes", ['base' => 1, 'change' => (string) Str::uuid(), 'operations' => [['op' => 'lay', 'name' => 'a drawing', 'steps' => $motif, 'palette' => $parts['palette']]]])->assertSuccessful();
+        $this->postJson("/api/sheets/$sheet->id/changes", [
+            'base' => 1,
+            'change' => (string) Str::uuid(),
+            'operations' => [['op' => 'lay', 'name' => 'a drawing', 'steps' => $motif, 'palette' => $parts['palette']]],
+        ])->assertSuccessful();
         self::assertCount(6, (array) ($sheet->refresh()->headRevision()->plan['steps'] ?? []));
     }
 
     public function test_what_is_no_drawing_says_why_and_strangers_find_no_sheet(): void
     {
         $this->actingAs($this->person());
-        $sheet = $this->sheet(['format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 400, 'height' => 400, 'unit' => 'px', 'background' => null], 'palette' => (object) [], 'values' => (object) [], 'steps' => []]);
-        foreach (['{}' => 'no SVG', '<html/>' => 'called “html”', '<!DOCTYPE a [<!ENTITY b "c">]><svg/>' => 'entities', '' => 'SVG'] as $text => $said) {
-            self::assertStringContainsString($said, self::text($this->bring("/api/sheets/$sheet->id/drawings", $text)->assertUnprocessable()->json('errors.drawing.0')));
+        $sheet = $this->sheet([
+            'format' => 'sternbild-plan',
+            'version' => 1,
+            'sheet' => ['width' => 400, 'height' => 400, 'unit' => 'px', 'background' => null],
+            'palette' => (object) [],
+            'values' => (object) [],
+            'steps' => [],
+        ]);
+        $those = ['{}' => 'no SVG', '<html/>' => 'called “html”', '<!DOCTYPE a [<!ENTITY b "c">]><svg/>' => 'entities', '' => 'SVG'];
+        foreach ($those as $text => $said) {
+            self::assertStringContainsString(
+                $said,
+                self::text(
+                    $this->bring("/api/sheets/$sheet->id/drawings", $text)
+                        ->assertUnprocessable()
+                        ->json('errors.drawing.0'),
+                ),
+            );
         }
-        $this->bring("/api/sheets/$sheet->id/drawings", self::MARK, 'sculpture')->assertUnprocessable()->assertJsonPath('errors.as.0', 'Expected parts, motif or picture.');
+        $this->bring("/api/sheets/$sheet->id/drawings", self::MARK, 'sculpture')
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.as.0', 'Expected parts, motif or picture.');
         $this->actingAs($this->person('bo@sternbild.test'));
         $this->bring("/api/sheets/$sheet->id/drawings", self::MARK)->assertNotFound();
     }
@@ -61,6 +95,10 @@ final class DrawingsTest extends TestCase
     /** @return TestResponse<Response> */
     private function bring(string $path, string $svg, ?string $as = null): TestResponse
     {
-        return $this->post($path, ['drawing' => UploadedFile::fake()->createWithContent('mark.svg', $svg), ...($as === null ? [] : ['as' => $as])], ['Accept' => 'application/json']);
+        return $this->post(
+            $path,
+            ['drawing' => UploadedFile::fake()->createWithContent('mark.svg', $svg), ...$as === null ? [] : ['as' => $as]],
+            ['Accept' => 'application/json'],
+        );
     }
 }

@@ -27,7 +27,11 @@ final class ExportTest extends TestCase
         // The petals cover rings 2 to 4 all around: π(240² − 60²).
         self::assertEqualsWithDelta(M_PI * (240 ** 2 - 60 ** 2), array_sum(array_map(PathReader::area(...), $paths[1])), 1.0);
         self::assertStringContainsString('class="seams"', (string) $svg);
-        self::assertStringNotContainsString('seams', (string) $this->file('svg', '&shown=exact')->getContent(), 'Cutters get the outlines alone.');
+        self::assertStringNotContainsString(
+            'seams',
+            (string) $this->file('svg', '&shown=exact')->getContent(),
+            'Cutters get the outlines alone.',
+        );
         self::assertStringNotContainsString('id="g1"', (string) $svg);
         self::assertStringContainsString('id="g1"', (string) $this->file('svg', '&shown=grid')->getContent());
     }
@@ -51,7 +55,10 @@ final class ExportTest extends TestCase
         self::assertSame([6, 6], [$whole->made, $whole->pieces]);
         self::assertArrayHasKey('bar-16.svg', $files);
         // The bar is 200 wide and takes three quarters of the square, in its middle.
-        self::assertMatchesRegularExpression('/width="16" height="16" viewBox="66\.6667 16\.6667 266\.6667 266\.6667"/', $files['bar-16.svg']);
+        self::assertMatchesRegularExpression(
+            '/width="16" height="16" viewBox="66\.6667 16\.6667 266\.6667 266\.6667"/',
+            $files['bar-16.svg'],
+        );
         self::assertSame(1, substr_count($files['bar-16.svg'], '<path'));
         foreach ([16, 24, 32] as $size) {
             $png = imagecreatefromstring($files["dot-$size.png"]);
@@ -64,9 +71,15 @@ final class ExportTest extends TestCase
             self::assertLessThan(60, $alpha($clear, $size >> 1));
         }
         self::assertSame(['rosette-48.svg'], array_keys($zip(['sizes' => [48], 'formats' => ['svg'], 'clear' => 0])));
-        $set(['chapters' => ['p1'], 'sizes' => [0], 'formats' => ['svg'], 'clear' => 0])->assertUnprocessable()->assertJsonValidationErrors(['sizes']);
-        $set(['chapters' => ['p1'], 'sizes' => [16], 'formats' => ['gif'], 'clear' => 50])->assertUnprocessable()->assertJsonValidationErrors(['formats', 'clear']);
-        $set(['chapters' => ['x9'], 'sizes' => [16], 'formats' => ['svg'], 'clear' => 0])->assertUnprocessable()->assertJsonValidationErrors(['chapters']);
+        $set(['chapters' => ['p1'], 'sizes' => [0], 'formats' => ['svg'], 'clear' => 0])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['sizes']);
+        $set(['chapters' => ['p1'], 'sizes' => [16], 'formats' => ['gif'], 'clear' => 50])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['formats', 'clear']);
+        $set(['chapters' => ['x9'], 'sizes' => [16], 'formats' => ['svg'], 'clear' => 0])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['chapters']);
     }
 
     /** @return array<string, string> contents by name */
@@ -88,7 +101,12 @@ final class ExportTest extends TestCase
 
     public function test_the_png_has_the_size_and_the_colours(): void
     {
-        $png = imagecreatefromstring($this->made($this->order('png', ['scale' => 2]))->assertHeader('Content-Type', 'image/png')->assertDownload('rosette.png')->streamedContent());
+        $png = imagecreatefromstring(
+            $this->made($this->order('png', ['scale' => 2]))
+                ->assertHeader('Content-Type', 'image/png')
+                ->assertDownload('rosette.png')
+                ->streamedContent(),
+        );
         self::assertInstanceOf(\GdImage::class, $png);
         self::assertSame([1600, 1600], [imagesx($png), imagesy($png)]);
         $colour = static fn (int $x, int $y): array => imagecolorsforindex($png, (int) imagecolorat($png, $x, $y));
@@ -107,7 +125,10 @@ final class ExportTest extends TestCase
 
     public function test_the_pdf_is_one_and_the_plan_comes_back(): void
     {
-        self::assertStringStartsWith('%PDF-', $this->made($this->order('pdf'))->assertHeader('Content-Type', 'application/pdf')->streamedContent());
+        self::assertStringStartsWith(
+            '%PDF-',
+            $this->made($this->order('pdf'))->assertHeader('Content-Type', 'application/pdf')->streamedContent(),
+        );
         $plan = json_decode((string) $this->file('plan')->assertDownload('rosette.json')->getContent(), true);
         self::assertEquals([...self::rosette(), 'values' => []], $plan);
     }
@@ -188,20 +209,27 @@ final class ExportTest extends TestCase
         Queue::fake();
         $this->actingAs($this->person());
         $sheet = $this->sheet();
-        $export = Export::query()->findOrFail(self::text($this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'png'])->json('id')));
+        $export = Export::query()->findOrFail(
+            self::text($this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'png'])->json('id')),
+        );
         $export->update(['state' => Export::WORKING]);
         $progress = new Progress($export);
         $circles = str_repeat('<circle cx="500" cy="500" r="450" opacity=".5" style="mix-blend-mode:multiply"/>', 2000);
         $looks = 0;
         $start = hrtime(true);
         try {
-            Raster::png("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"5000\" height=\"5000\">$circles</svg>", 1.0, 15, function () use (&$looks, $progress, $export): void {
-                if (++$looks === 20) {
-                    self::assertNotSame('', self::renderers());
-                    $this->deleteJson("/api/exports/$export->id")->assertNoContent();
-                }
-                $progress->goesOn();
-            });
+            Raster::png(
+                "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"5000\" height=\"5000\">$circles</svg>",
+                1.0,
+                15,
+                function () use (&$looks, $progress, $export): void {
+                    if (++$looks === 20) {
+                        self::assertNotSame('', self::renderers());
+                        $this->deleteJson("/api/exports/$export->id")->assertNoContent();
+                    }
+                    $progress->goesOn();
+                },
+            );
             self::fail('It was made.');
         } catch (Cancelled) {
             self::assertLessThan(3.0, (hrtime(true) - $start) / 1e9);
@@ -214,10 +242,26 @@ final class ExportTest extends TestCase
         Queue::fake();
         $this->actingAs($this->person());
         $sheet = $this->sheet();
-        $id = self::text($this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'set', 'sizes' => [64], 'formats' => ['svg'], 'clear' => 0])->json('id'));
+        $id = self::text(
+            $this->postJson("/api/sheets/$sheet->id/exports", [
+                'format' => 'set',
+                'sizes' => [64],
+                'formats' => ['svg'],
+                'clear' => 0,
+            ])->json('id'),
+        );
         $this->change($sheet, 1, [['op' => 'remove', 'ids' => ['r1', 's1', 'p1']]])->assertOk();
         $this->app?->call([new MakeFile($id), 'handle']);
-        self::assertSame(['rosette-64.svg'], array_keys(self::unzipped($this->get("/api/exports/$id/file")->assertOk()->streamedContent())));
+        self::assertSame(
+            ['rosette-64.svg'],
+            array_keys(
+                self::unzipped(
+                    $this->get("/api/exports/$id/file")
+                        ->assertOk()
+                        ->streamedContent(),
+                ),
+            ),
+        );
     }
 
     public function test_a_file_that_could_not_be_made_says_why_and_one_that_nobody_fetched_goes_within_the_hour(): void
@@ -227,7 +271,9 @@ final class ExportTest extends TestCase
         $sheet = $this->sheet();
         $id = self::text($this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'png'])->json('id'));
         (new MakeFile($id))->failed(new RenderFailed('The picture took more than 20 seconds.', true));
-        $this->getJson("/api/exports/$id")->assertJsonPath('state', 'failed')->assertJsonPath('message', 'The picture took too long. A smaller scale, or fewer half transparent figures, would do.');
+        $this->getJson("/api/exports/$id")
+            ->assertJsonPath('state', 'failed')
+            ->assertJsonPath('message', 'The picture took too long. A smaller scale, or fewer half transparent figures, would do.');
         $kept = self::text($this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'png'])->json('id'));
         $this->app?->call([new MakeFile($kept), 'handle']);
         Storage::assertExists("exports/$kept");
@@ -255,7 +301,9 @@ final class ExportTest extends TestCase
             ['id' => 's1', 'kind' => 'style', 'of' => ['r1'], 'fill' => 'lagoon', 'opacity' => 0.5, 'blend' => 'multiply'],
         ];
         $sheet = $this->sheet($plan);
-        $refused = $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'png', 'scale' => 12.5])->assertUnprocessable()->assertJsonValidationErrors(['scale']);
+        $refused = $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'png', 'scale' => 12.5])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['scale']);
         self::assertStringContainsString('400 half transparent', self::text($refused->json('errors.scale.0')));
         self::assertStringContainsString('A scale of 2.4 would do', self::text($refused->json('errors.scale.0')));
     }

@@ -51,7 +51,14 @@ final class KeepingTest extends TestCase
         $this->actingAs($this->person());
         $plan = self::rosette();
         for ($k = 0; $k < 3000; $k++) {
-            $plan['steps'][] = ['id' => "c$k", 'kind' => 'guide.circle', 'name' => "a circle that has a rather long name, number $k", 'center' => [$k % 700, 300], 'radius' => 20, 'muted' => true];
+            $plan['steps'][] = [
+                'id' => "c$k",
+                'kind' => 'guide.circle',
+                'name' => "a circle that has a rather long name, number $k",
+                'center' => [$k % 700, 300],
+                'radius' => 20,
+                'muted' => true,
+            ];
         }
         $sheet = $this->sheet($plan);
         $before = $sheet->bytes;
@@ -85,12 +92,19 @@ final class KeepingTest extends TestCase
         $this->travel(35)->days();
         $third = array_map($add, range(1, 6));
         $this->postJson("/api/sheets/$sheet->id/undo", ['base' => $sheet->head])->assertOk();
-        $plans = SheetRevision::query()->where('sheet_id', $sheet->id)->pluck('number')->mapWithKeys(static fn (mixed $number): array => [(int) $number => $sheet->revision((int) $number)->plan])->all();
+        $plans = SheetRevision::query()
+            ->where('sheet_id', $sheet->id)
+            ->pluck('number')
+            ->mapWithKeys(static fn (mixed $number): array => [(int) $number => $sheet->revision((int) $number)->plan])
+            ->all();
 
         self::assertSame(0, Thinning::thin($sheet, 1000, now()), 'Nothing goes before there are more than are kept.');
         Thinning::thin($sheet, 2, now());
         // The first is what others are written on.
-        self::assertSame([1, $endOfFirst, $endOfSecond, ...$third], SheetRevision::query()->where('sheet_id', $sheet->id)->orderBy('number')->pluck('number')->all());
+        self::assertSame(
+            [1, $endOfFirst, $endOfSecond, ...$third],
+            SheetRevision::query()->where('sheet_id', $sheet->id)->orderBy('number')->pluck('number')->all(),
+        );
         self::assertNotContains($undone, SheetRevision::query()->where('sheet_id', $sheet->id)->pluck('number')->all());
         foreach ([1, $endOfFirst, $endOfSecond, ...$third] as $number) {
             self::assertSame($plans[$number], $sheet->refresh()->revision($number)->plan);
@@ -123,9 +137,18 @@ final class KeepingTest extends TestCase
         $sheet = $this->sheet();
         $this->change($sheet, 1, [self::sectors(12)])->assertOk();
         config()->set('sternbild.quotas.sheets', 2);
-        $this->getJson('/api/account')->assertOk()->assertExactJson([
-            'sheets' => 1, 'most_sheets' => 2, 'bytes' => $sheet->refresh()->bytes, 'most_bytes' => 200_000_000, 'pictures' => 0, 'picture_bytes' => 0, 'revisions' => 1000, 'days' => 30,
-        ]);
+        $this->getJson('/api/account')
+            ->assertOk()
+            ->assertExactJson([
+                'sheets' => 1,
+                'most_sheets' => 2,
+                'bytes' => $sheet->refresh()->bytes,
+                'most_bytes' => 200_000_000,
+                'pictures' => 0,
+                'picture_bytes' => 0,
+                'revisions' => 1000,
+                'days' => 30,
+            ]);
     }
 
     public function test_beyond_the_number_of_sheets_there_is_none_more_until_one_is_deleted(): void
@@ -134,8 +157,12 @@ final class KeepingTest extends TestCase
         config()->set('sternbild.quotas.sheets', 2);
         $sheet = $this->sheet();
         $this->sheet();
-        $this->postJson("/api/sheets/$sheet->id/duplicate")->assertUnprocessable()->assertJsonPath('problem', 'quota');
-        $this->postJson('/api/sheets', ['name' => 'Third', 'width' => 8, 'height' => 8, 'unit' => 'px'])->assertUnprocessable()->assertJsonPath('message', 'You have 2 sheets, and there may be no more. Delete one that is not needed, then try again.');
+        $this->postJson("/api/sheets/$sheet->id/duplicate")
+            ->assertUnprocessable()
+            ->assertJsonPath('problem', 'quota');
+        $this->postJson('/api/sheets', ['name' => 'Third', 'width' => 8, 'height' => 8, 'unit' => 'px'])
+            ->assertUnprocessable()
+            ->assertJsonPath('message', 'You have 2 sheets, and there may be no more. Delete one that is not needed, then try again.');
         $this->deleteJson("/api/sheets/$sheet->id")->assertNoContent();
         $this->sheet();
         $this->postJson("/api/sheets/$sheet->id/restore")->assertUnprocessable()->assertJsonPath('problem', 'quota');
@@ -149,8 +176,13 @@ final class KeepingTest extends TestCase
         $this->actingAs($this->person());
         $sheet = $this->sheet();
         config()->set('sternbild.quotas.bytes', $sheet->bytes + 100);
-        $this->change($sheet, 1, [['op' => 'set', 'id' => 'p1', 'field' => 'name', 'value' => str_repeat('leaf ', 15)]])->assertUnprocessable()
-            ->assertJsonPath('problem', 'quota')->assertJsonPath('message', 'Your plans with all their revisions, and your pictures, take 0.0 MB of 0 MB; there is no room for this. Delete a sheet that is not needed, or pictures that no sheet has, then try again.');
+        $this->change($sheet, 1, [['op' => 'set', 'id' => 'p1', 'field' => 'name', 'value' => str_repeat('leaf ', 15)]])
+            ->assertUnprocessable()
+            ->assertJsonPath('problem', 'quota')
+            ->assertJsonPath(
+                'message',
+                'Your plans with all their revisions, and your pictures, take 0.0 MB of 0 MB; there is no room for this. Delete a sheet that is not needed, or pictures that no sheet has, then try again.',
+            );
         self::assertSame(1, $sheet->refresh()->head);
         self::assertSame('petal', self::steps($sheet)['p1']['name']);
     }

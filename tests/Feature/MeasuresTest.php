@@ -23,8 +23,16 @@ final class MeasuresTest extends TestCase
     {
         $this->actingAs($this->person());
         $sheet = $this->sheet(self::bars());
-        $operations = $this->postJson("/api/sheets/$sheet->id/equal", ['keep' => 'm1', 'change' => 'm2'])->assertOk()->json('operations');
-        self::assertSame([['op' => 'move', 'id' => 'm1', 'before' => 'p2'], ['op' => 'set', 'id' => 'p2', 'field' => 'size', 'value' => ['m1.value', 300]]], $operations);
+        $operations = $this->postJson("/api/sheets/$sheet->id/equal", ['keep' => 'm1', 'change' => 'm2'])
+            ->assertOk()
+            ->json('operations');
+        self::assertSame(
+            [
+                ['op' => 'move', 'id' => 'm1', 'before' => 'p2'],
+                ['op' => 'set', 'id' => 'p2', 'field' => 'size', 'value' => ['m1.value', 300]],
+            ],
+            $operations,
+        );
         $page = $this->change($sheet, 1, $operations)->assertOk();
         self::assertSame(['p1', 'm1', 'p2', 'm2', 'm3'], array_column((array) $page->json('scene.steps'), 'id'));
     }
@@ -33,9 +41,15 @@ final class MeasuresTest extends TestCase
     {
         $this->actingAs($this->person());
         $sheet = $this->sheet(self::bars());
-        $this->postJson("/api/sheets/$sheet->id/equal", ['keep' => 'm1', 'change' => 'm3'])->assertUnprocessable()->assertJsonValidationErrors(['change']);
-        $this->postJson("/api/sheets/$sheet->id/equal", ['keep' => 'm1', 'change' => 'm1'])->assertUnprocessable()->assertJsonValidationErrors(['change']);
-        $this->postJson("/api/sheets/$sheet->id/equal", ['keep' => 'm1'])->assertUnprocessable()->assertJsonValidationErrors(['change']);
+        $this->postJson("/api/sheets/$sheet->id/equal", ['keep' => 'm1', 'change' => 'm3'])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['change']);
+        $this->postJson("/api/sheets/$sheet->id/equal", ['keep' => 'm1', 'change' => 'm1'])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['change']);
+        $this->postJson("/api/sheets/$sheet->id/equal", ['keep' => 'm1'])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['change']);
         $this->actingAs($this->person('bo@sternbild.test'));
         $this->postJson("/api/sheets/$sheet->id/equal", ['keep' => 'm1', 'change' => 'm2'])->assertNotFound();
     }
@@ -45,7 +59,10 @@ final class MeasuresTest extends TestCase
         $this->actingAs($this->person());
         $sheet = $this->sheet(self::bars());
         $page = $this->change($sheet, 1, [['op' => 'set', 'id' => 'p2', 'field' => 'size', 'value' => ['bar*2', 300]]])->assertOk();
-        self::assertContains(['id' => 'p2', 'kind' => 'part.rectangle', 'origin' => [300, 100], 'size' => ['m1.value*2', 300]], (array) $page->json('plan.steps'));
+        self::assertContains(
+            ['id' => 'p2', 'kind' => 'part.rectangle', 'origin' => [300, 100], 'size' => ['m1.value*2', 300]],
+            (array) $page->json('plan.steps'),
+        );
     }
 
     public function test_what_a_motif_is_made_of_is_told_apart_from_what_is_drawn(): void

@@ -24,11 +24,23 @@ final class MutatedChangesTest extends TestCase
             $answers = [
                 'preview' => $this->postJson("/api/sheets/$sheet->id/preview", ['operations' => $operations]),
                 'change' => $this->change($sheet, $sheet->refresh()->head, $operations),
-                'bring' => $this->putJson("/api/sheets/$sheet->id/plan", ['base' => $sheet->refresh()->head, 'change' => (string) \Illuminate\Support\Str::uuid(), 'plan' => json_encode($mutator->plan())]),
+                'bring' => $this->putJson("/api/sheets/$sheet->id/plan", [
+                    'base' => $sheet->refresh()->head,
+                    'change' => (string) \Illuminate\Support\Str::uuid(),
+                    'plan' => json_encode($mutator->plan()),
+                ]),
             ];
             foreach ($answers as $what => $answer) {
-                self::assertContains($answer->status(), [200, 409, 422], "$what in round $round: ".substr((string) $answer->getContent(), 0, 300));
-                self::assertNotSame('', (string) $answer->json($answer->status() === 200 ? 'scene.sheet.unit' : 'message'), "$what in round $round");
+                self::assertContains(
+                    $answer->status(),
+                    [200, 409, 422],
+                    "$what in round $round: ".substr((string) $answer->getContent(), 0, 300),
+                );
+                self::assertNotSame(
+                    '',
+                    (string) $answer->json($answer->status() === 200 ? 'scene.sheet.unit' : 'message'),
+                    "$what in round $round",
+                );
             }
             $made += $answers['change']->status() === 200 ? 1 : 0;
             if ($answers['bring']->status() === 200) {

@@ -26,7 +26,10 @@ final class NamespacesTest extends TestCase
     #[DataProvider('sides')]
     public function test_every_namespace_stands_in_a_row_that_is_held(string $folder, string $root, array $rows): void
     {
-        $there = array_map(static fn (string $name): string => substr($name, strlen($root) + 1), array_keys(Namespaces::uses(__DIR__."/../../$folder", $root)));
+        $there = array_map(
+            static fn (string $name): string => substr($name, strlen($root) + 1),
+            array_keys(Namespaces::uses(__DIR__."/../../$folder", $root)),
+        );
         $rowed = array_merge(...$rows);
         sort($there);
         sort($rowed);

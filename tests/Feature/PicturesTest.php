@@ -81,7 +81,9 @@ final class PicturesTest extends TestCase
 
             return $image;
         };
-        $cmyk = $read(self::image(20, 20, 'jpeg', static fn (\Imagick $image): bool => $image->transformImageColorspace(\Imagick::COLORSPACE_CMYK)));
+        $cmyk = $read(
+            self::image(20, 20, 'jpeg', static fn (\Imagick $image): bool => $image->transformImageColorspace(\Imagick::COLORSPACE_CMYK)),
+        );
         self::assertSame(\Imagick::COLORSPACE_SRGB, $cmyk->getImageColorspace());
         $deep = $read(self::image(20, 20, 'png', static fn (\Imagick $image): bool => $image->setImageDepth(16)));
         self::assertSame(8, $deep->getImageDepth());
@@ -93,7 +95,11 @@ final class PicturesTest extends TestCase
         foreach (['red', 'blue'] as $colour) {
             $moving->newImage(20, 20, $colour, 'webp');
         }
-        self::assertGreaterThan(0.9, $read($moving->getImagesBlob())->getImagePixelColor(3, 3)->getColorValue(\Imagick::COLOR_RED), 'Of what moves the first.');
+        self::assertGreaterThan(
+            0.9,
+            $read($moving->getImagesBlob())->getImagePixelColor(3, 3)->getColorValue(\Imagick::COLOR_RED),
+            'Of what moves the first.',
+        );
     }
 
     public function test_metadata_by_the_megabyte_is_left_out_and_what_unpacks_to_more_is_not_unpacked(): void
@@ -123,15 +129,25 @@ final class PicturesTest extends TestCase
         yield 'no picture' => [static fn (): string => 'not a picture at all', 'by its first bytes'];
         yield 'a drawing' => [static fn (): string => '<svg xmlns="http://www.w3.org/2000/svg"/>', 'by its first bytes'];
         yield 'another form' => [static fn (): string => self::image(20, 20, 'gif'), 'by its first bytes'];
-        yield 'one that says PNG only' => [static fn (): string => "\x89PNG\r\n\x1a\n".str_repeat('x', 200), 'by its first bytes|broken|this one has'];
-        yield 'cut off' => [static fn (): string => substr($whole = self::image(300, 300, 'png', self::noisy(...)), 0, intdiv(strlen($whole), 2)), 'broken'];
-        yield 'a photograph cut off' => [static fn (): string => substr($whole = self::image(300, 300, 'jpeg', self::noisy(...)), 0, intdiv(strlen($whole), 2)), 'broken'];
-        yield 'a header of 30,000 × 30,000' => [static function (): string {
-            $png = self::image(20, 20, 'png');
-            $header = pack('NN', 30_000, 30_000).substr($png, 24, 5);
+        yield 'one that says PNG only' => [
+            static fn (): string => "\x89PNG\r\n\x1a\n".str_repeat('x', 200),
+            'by its first bytes|broken|this one has',
+        ];
+        yield 'cut off' => [
+            static fn (): string => substr($whole = self::image(300, 300, 'png', self::noisy(...)), 0, intdiv(strlen($whole), 2)),
+            'broken',
+        ];
+        yield 'a photograph cut off' => [
+            static fn (): string => substr($whole = self::image(300, 300, 'jpeg', self::noisy(...)), 0, intdiv(strlen($whole), 2)),
+            'broken',
+        ];
+        yield 'a header of 30,000 × 30,000' => [
+            static function (): string {
+                $png = self::image(20, 20, 'png');
+                $header = pack('NN', 30_000, 30_000).substr($png, 24, 5);
 
-            return substr($png, 0, 16).$header.pack('N', crc32('IHDR'.$header)).substr($png, 33);
-        }, '30,000 × 30,000'];
+                return substr($png, 0, 16).$header.pack('N', crc32('IHDR'.$header)).substr($png, 33);
+            }, '30,000 × 30,000'];
         yield 'nothing' => [static fn (): string => '', 'picture'];
     }
 
@@ -140,7 +156,10 @@ final class PicturesTest extends TestCase
     public function test_what_is_no_picture_says_why(\Closure $bytes, string $message): void
     {
         $this->actingAs($this->person());
-        self::assertMatchesRegularExpression("/$message/", self::text($this->bring($bytes())->assertUnprocessable()->json('errors.picture.0')));
+        self::assertMatchesRegularExpression(
+            "/$message/",
+            self::text($this->bring($bytes())->assertUnprocessable()->json('errors.picture.0')),
+        );
         self::assertSame(0, Picture::query()->count());
         self::assertSame([], Storage::files('pictures'));
     }
@@ -158,7 +177,9 @@ final class PicturesTest extends TestCase
             }
         };
         Storage::set(Storage::getDefaultDriver(), new FilesystemAdapter(new Filesystem($full), $full, ['throw' => true]));
-        $this->bring(self::image(60, 40, 'png'))->assertUnprocessable()->assertJsonPath('errors.picture.0', 'There is no room on the server to keep the picture just now. Please try again later.');
+        $this->bring(self::image(60, 40, 'png'))
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.picture.0', 'There is no room on the server to keep the picture just now. Please try again later.');
         self::assertSame(0, Picture::query()->count());
         self::assertSame([], Storage::allFiles());
     }
@@ -169,8 +190,13 @@ final class PicturesTest extends TestCase
         $file = (string) tempnam(sys_get_temp_dir(), 'half');
         file_put_contents($file, substr(self::image(60, 40, 'png'), 0, 100));
         foreach ([UPLOAD_ERR_PARTIAL, UPLOAD_ERR_CANT_WRITE, UPLOAD_ERR_NO_TMP_DIR] as $fault) {
-            $this->post('/api/pictures', ['picture' => new UploadedFile($file, 'half.png', null, $fault, true)], ['Accept' => 'application/json'])
-                ->assertUnprocessable()->assertJsonPath('errors.picture.0', 'The picture did not arrive whole. Please try again.');
+            $this->post(
+                '/api/pictures',
+                ['picture' => new UploadedFile($file, 'half.png', null, $fault, true)],
+                ['Accept' => 'application/json'],
+            )
+                ->assertUnprocessable()
+                ->assertJsonPath('errors.picture.0', 'The picture did not arrive whole. Please try again.');
         }
         unlink($file);
         self::assertSame(0, Picture::query()->count());
@@ -210,12 +236,16 @@ final class PicturesTest extends TestCase
             $bytes = $whole[$round % 3];
             for ($change = mt_rand(1, 6); $change > 0; $change--) {
                 $at = mt_rand(0, strlen($bytes) - 1);
-                $bytes = match (mt_rand(0, 3)) {
-                    0 => substr($bytes, 0, $at),
-                    1 => substr($bytes, 0, $at).substr($bytes, $at + mt_rand(1, 40)),
-                    2 => substr($bytes, 0, $at).implode('', array_map(static fn (): string => chr(mt_rand(0, 255)), range(1, mt_rand(1, 12)))).substr($bytes, $at),
-                    default => substr_replace($bytes, chr(mt_rand(0, 255)), $at, 1),
-                } ?: 'x';
+                $bytes =
+                    match (mt_rand(0, 3)) {
+                        0 => substr($bytes, 0, $at),
+                        1 => substr($bytes, 0, $at).substr($bytes, $at + mt_rand(1, 40)),
+                        2 => substr($bytes, 0, $at).
+                            implode('', array_map(static fn (): string => chr(mt_rand(0, 255)), range(1, mt_rand(1, 12)))).
+                            substr($bytes, $at),
+                        default => substr_replace($bytes, chr(mt_rand(0, 255)), $at, 1),
+                    } ?:
+                    'x';
             }
             file_put_contents($file, $bytes);
             try {
@@ -245,7 +275,11 @@ final class PicturesTest extends TestCase
         $this->sheet(self::plan($used));
         // Named by an earlier state only, which can be gone back to.
         $sheet = $this->sheet(self::plan($before));
-        $this->postJson("/api/sheets/$sheet->id/changes", ['base' => 1, 'change' => (string) Str::uuid(), 'operations' => [['op' => 'remove', 'ids' => ['d1', 'k1']]]])->assertSuccessful();
+        $this->postJson("/api/sheets/$sheet->id/changes", [
+            'base' => 1,
+            'change' => (string) Str::uuid(),
+            'operations' => [['op' => 'remove', 'ids' => ['d1', 'k1']]],
+        ])->assertSuccessful();
         $this->actingAs($this->person('bo@sternbild.test'));
         self::assertSame($shared, $this->bring(self::image(43, 20, 'png'))->json('source'));
         $this->actingAs($anna);
@@ -269,8 +303,17 @@ final class PicturesTest extends TestCase
         self::assertSame(['#0f6e84', '#d0683f'], [min($painted['colours']), max($painted['colours'])]);
         self::assertNotEmpty(array_filter($page['geometry'], static fn (array $one): bool => ($one['image'] ?? '') === substr($source, 7)));
         // The file is made where nobody is signed in.
-        $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'pixels', 'of' => 'g1', 'as' => 'png', 'scale' => 1])->assertAccepted();
-        $png = imagecreatefromstring($this->get('/api/exports/'.\App\Models\Export::query()->latest()->firstOrFail()->id.'/file')->assertOk()->streamedContent());
+        $this->postJson("/api/sheets/$sheet->id/exports", [
+            'format' => 'pixels',
+            'of' => 'g1',
+            'as' => 'png',
+            'scale' => 1,
+        ])->assertAccepted();
+        $png = imagecreatefromstring(
+            $this->get('/api/exports/'.\App\Models\Export::query()->latest()->firstOrFail()->id.'/file')
+                ->assertOk()
+                ->streamedContent(),
+        );
         self::assertInstanceOf(\GdImage::class, $png);
         self::assertSame([0x0F, 0x6E, 0x84], array_slice(array_values(imagecolorsforindex($png, (int) imagecolorat($png, 0, 0))), 0, 3));
         self::assertSame([0xD0, 0x68, 0x3F], array_slice(array_values(imagecolorsforindex($png, (int) imagecolorat($png, 7, 3))), 0, 3));
@@ -280,7 +323,11 @@ final class PicturesTest extends TestCase
     private static function plan(string $source): array
     {
         return [
-            'format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 400, 'height' => 200, 'unit' => 'px', 'background' => null, 'checks' => ['miss' => 0, 'small' => 0]], 'palette' => ['lagoon' => '#0f6e84'], 'values' => (object) [],
+            'format' => 'sternbild-plan',
+            'version' => 1,
+            'sheet' => ['width' => 400, 'height' => 200, 'unit' => 'px', 'background' => null, 'checks' => ['miss' => 0, 'small' => 0]],
+            'palette' => ['lagoon' => '#0f6e84'],
+            'values' => (object) [],
             'steps' => [
                 ['id' => 'k1', 'kind' => 'picture', 'source' => $source],
                 ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 8, 'rows' => 4, 'cell' => 50],
@@ -312,6 +359,10 @@ final class PicturesTest extends TestCase
     /** @return TestResponse<Response> */
     private function bring(string $bytes): TestResponse
     {
-        return $this->post('/api/pictures', ['picture' => UploadedFile::fake()->createWithContent('picture', $bytes)], ['Accept' => 'application/json']);
+        return $this->post(
+            '/api/pictures',
+            ['picture' => UploadedFile::fake()->createWithContent('picture', $bytes)],
+            ['Accept' => 'application/json'],
+        );
     }
 }

@@ -13,7 +13,11 @@ final class PixelFilesTest extends TestCase
     private static function walk(): array
     {
         return [
-            'format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 160, 'height' => 80, 'unit' => 'px', 'background' => null], 'palette' => ['ink' => '#1b2140', 'lamp' => '#f2b33d'], 'values' => (object) [],
+            'format' => 'sternbild-plan',
+            'version' => 1,
+            'sheet' => ['width' => 160, 'height' => 80, 'unit' => 'px', 'background' => null],
+            'palette' => ['ink' => '#1b2140', 'lamp' => '#f2b33d'],
+            'values' => (object) [],
             'steps' => [
                 ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 16, 'rows' => 8, 'cell' => 10],
                 ['id' => 'f1', 'kind' => 'frames', 'on' => 'g1', 'size' => [8, 8], 'count' => 2, 'ms' => 100],
@@ -41,7 +45,10 @@ final class PixelFilesTest extends TestCase
                 self::assertSame($expected ?? 127, $expected === null ? $colour['alpha'] : array_values($colour), "$x, $y");
             }
         }
-        self::assertStringContainsString('<path fill="#f2b33d" d="M8 1h1v1h-1z"/>', $this->made($sheet, ['of' => 'g1', 'as' => 'svg', 'scale' => 1]));
+        self::assertStringContainsString(
+            '<path fill="#f2b33d" d="M8 1h1v1h-1z"/>',
+            $this->made($sheet, ['of' => 'g1', 'as' => 'svg', 'scale' => 1]),
+        );
         self::assertStringContainsString('acTL', $this->made($sheet, ['format' => 'frames', 'of' => 'f1', 'as' => 'apng', 'scale' => 2]));
         $file = tempnam(sys_get_temp_dir(), 'sheet');
         self::assertNotFalse($file);
@@ -59,7 +66,10 @@ final class PixelFilesTest extends TestCase
     {
         $this->actingAs($this->person());
         $sheet = $this->sheet(self::walk());
-        $asked = fn (array $asked) => $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'pixels', ...$asked])->assertUnprocessable();
+        $asked = fn (array $asked) => $this->postJson("/api/sheets/$sheet->id/exports", [
+            'format' => 'pixels',
+            ...$asked,
+        ])->assertUnprocessable();
         $asked(['format' => 'frames', 'of' => 'g1', 'as' => 'apng', 'scale' => 1])->assertJsonValidationErrors('of');
         $asked(['of' => 'd1', 'as' => 'png', 'scale' => 1])->assertJsonValidationErrors('of');
         $asked(['of' => 'g1', 'as' => 'png', 'scale' => 1.5])->assertSee('whole number');
@@ -78,15 +88,24 @@ final class PixelFilesTest extends TestCase
                 $rows[] = "$column,$row";
             }
         }
-        $plan['steps'] = [[...$plan['steps'][0], 'columns' => 100, 'rows' => 100, 'cell' => 1], ['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => implode(' ', $rows)]]];
+        $plan['steps'] = [
+            [...$plan['steps'][0], 'columns' => 100, 'rows' => 100, 'cell' => 1],
+            ['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => implode(' ', $rows)]],
+        ];
         $sheet = $this->sheet($plan);
-        $stroke = implode(' ', array_map(static fn (int $k): string => (2 * ($k % 25) + 2).','.(30 + intdiv($k, 25)), range(0, 49)));
-        $this->change($sheet, 1, [['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => 'g1', 'cells' => ['lamp' => $stroke], 'along' => 0]])->assertOk();
-        $page = $this->getJson("/api/sheets/$sheet->id")->assertOk()->json();
+        $stroke = implode(' ', array_map(static fn (int $k): string => 2 * ($k % 25) + 2 .','.(30 + intdiv($k, 25)), range(0, 49)));
+        $this->change($sheet, 1, [
+            ['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => 'g1', 'cells' => ['lamp' => $stroke], 'along' => 0],
+        ])->assertOk();
+        $page = $this->getJson("/api/sheets/$sheet->id")
+            ->assertOk()
+            ->json();
         self::assertSame(2, $page['revision']);
         self::assertSame('Paint', $page['undo']);
         self::assertLessThan(2000, $sheet->revisions()->where('number', 2)->firstOrFail()->bytes);
-        $this->change($sheet, 2, [['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => 'g1', 'cells' => ['lamp' => 'here']]])->assertUnprocessable();
+        $this->change($sheet, 2, [
+            ['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => 'g1', 'cells' => ['lamp' => 'here']],
+        ])->assertUnprocessable();
     }
 
     /** @param  array<string, mixed>  $asked */

@@ -27,7 +27,10 @@ final class ProxyTest extends TestCase
 
     public function test_the_mailbox_is_open_on_this_machine_alone(): void
     {
-        $ask = fn (array $headers = [], string $from = '127.0.0.1') => $this->withServerVariables(['REMOTE_ADDR' => $from])->getJson('/api/mailbox?email=ada@sternbild.test', $headers);
+        $ask = fn (array $headers = [], string $from = '127.0.0.1') => $this->withServerVariables(['REMOTE_ADDR' => $from])->getJson(
+            '/api/mailbox?email=ada@sternbild.test',
+            $headers,
+        );
         $ask()->assertOk();
         $ask(from: '10.1.2.3')->assertNotFound();
         $ask(['X-Forwarded-For' => '127.0.0.1'])->assertNotFound();
@@ -43,7 +46,11 @@ final class ProxyTest extends TestCase
         $tries = function (string $address): int {
             $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1']);
             for ($try = 1; $try <= 10; $try++) {
-                $answer = $this->postJson('/api/sign-in', ['email' => 'ada@sternbild.test', 'password' => "guess $try"], ['X-Forwarded-For' => $address]);
+                $answer = $this->postJson(
+                    '/api/sign-in',
+                    ['email' => 'ada@sternbild.test', 'password' => "guess $try"],
+                    ['X-Forwarded-For' => $address],
+                );
                 if ($answer->status() === 429) {
                     return $try - 1;
                 }
@@ -70,7 +77,12 @@ final class ProxyTest extends TestCase
 
     public function test_a_full_disk_is_said_in_words_and_by_the_health_check(): void
     {
-        Route::get('/try/full', static fn () => throw new \ErrorException('file_put_contents(): Write of 8192 bytes failed with errno=28 No space left on device'));
+        Route::get(
+            '/try/full',
+            static fn () => throw new \ErrorException(
+                'file_put_contents(): Write of 8192 bytes failed with errno=28 No space left on device',
+            ),
+        );
         $this->getJson('/try/full')->assertStatus(503)->assertJsonPath('problem', 'full')->assertHeader('Retry-After', '60');
         $this->getJson('/up')->assertOk();
         config()->set('sternbild.least_free', PHP_INT_MAX);
@@ -89,7 +101,15 @@ final class ProxyTest extends TestCase
     public function test_what_takes_too_long_or_too_much_is_a_limit_and_no_fault_of_the_server(): void
     {
         Route::get('/try/long', static fn () => throw new OverBudget('No more.'));
-        Route::get('/try/large', static fn () => throw new FatalError('Allowed memory size of 268435456 bytes exhausted', 0, ['type' => E_ERROR, 'message' => '', 'file' => __FILE__, 'line' => __LINE__]));
+        Route::get(
+            '/try/large',
+            static fn () => throw new FatalError('Allowed memory size of 268435456 bytes exhausted', 0, [
+                'type' => E_ERROR,
+                'message' => '',
+                'file' => __FILE__,
+                'line' => __LINE__,
+            ]),
+        );
         foreach (['long', 'large'] as $what) {
             $this->getJson("/try/$what")->assertUnprocessable()->assertJsonPath('problem', 'limit');
         }

@@ -25,8 +25,13 @@ final class ScannerTest extends TestCase
         self::assertContains('lamp', array_column($scanner['tray'], 'page'));
         $this->get('/api/scanner/pages/lamp')->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
 
-        $scan = $this->postJson('/api/scanner/scans', ['page' => 'lamp', 'resolution' => 100])->assertCreated()->assertJsonPath('state', 'scanning')->json('id');
-        $this->postJson('/api/scanner/scans', ['page' => 'lamp', 'resolution' => 100])->assertConflict()->assertJsonPath('message', 'The scanner is at work on another sheet.');
+        $scan = $this->postJson('/api/scanner/scans', ['page' => 'lamp', 'resolution' => 100])
+            ->assertCreated()
+            ->assertJsonPath('state', 'scanning')
+            ->json('id');
+        $this->postJson('/api/scanner/scans', ['page' => 'lamp', 'resolution' => 100])
+            ->assertConflict()
+            ->assertJsonPath('message', 'The scanner is at work on another sheet.');
         $this->postJson("/api/scanner/scans/$scan/picture", ['within' => [800, 800]])->assertConflict();
         $shares = $this->progressOf($scan);
         self::assertSame('done', end($shares)['state']);
@@ -42,7 +47,12 @@ final class ScannerTest extends TestCase
         self::assertSame([661, 906], [$kept['picture']['width'], $kept['picture']['height']]);
         // The sheet as it lies there: 148 by 210 mm.
         $corners = $kept['step']['corners'];
-        $side = static fn (int $from, int $to): float => hypot($corners[$to][0] - $corners[$from][0], $corners[$to][1] - $corners[$from][1]) * 25.4 / 100;
+        $side = static fn (int $from, int $to): float => (hypot(
+            $corners[$to][0] - $corners[$from][0],
+            $corners[$to][1] - $corners[$from][1],
+        ) *
+            25.4) /
+            100;
         self::assertEqualsWithDelta([148.0, 210.0, 148.0, 210.0], [$side(0, 1), $side(1, 2), $side(2, 3), $side(3, 0)], 1.0);
         // Placed as it says, nothing is found fault with, and the sheet of paper fills the sheet from top to bottom.
         $sheet = $this->sheet([...self::rosette(), 'steps' => [['id' => 'k1', 'kind' => 'picture', ...$kept['step']]]]);
@@ -66,9 +76,16 @@ final class ScannerTest extends TestCase
     {
         $this->actingAs($this->person());
         $begin = fn () => $this->postJson('/api/scanner/scans', ['page' => 'clock', 'resolution' => 150]);
-        $this->putJson('/api/scanner/cover', ['open' => true])->assertOk()->assertJsonPath('state', 'cover_open');
-        $begin()->assertConflict()->assertJsonPath('problem', 'scanner')->assertJsonPath('message', 'The cover is open. Close it, and scan again.');
-        $this->putJson('/api/scanner/cover', ['open' => false])->assertOk()->assertJsonPath('state', 'ready');
+        $this->putJson('/api/scanner/cover', ['open' => true])
+            ->assertOk()
+            ->assertJsonPath('state', 'cover_open');
+        $begin()
+            ->assertConflict()
+            ->assertJsonPath('problem', 'scanner')
+            ->assertJsonPath('message', 'The cover is open. Close it, and scan again.');
+        $this->putJson('/api/scanner/cover', ['open' => false])
+            ->assertOk()
+            ->assertJsonPath('state', 'ready');
 
         $this->putJson('/api/scanner/feed', ['jam' => true, 'at' => 0.3])->assertOk()->assertJsonPath('feed', 'jams');
         $scan = $begin()->assertCreated()->json('id');
@@ -81,7 +98,10 @@ final class ScannerTest extends TestCase
         $begin()->assertConflict()->assertJsonPath('message', 'A sheet is jammed in the feed. Take it out, and scan again.');
         $this->putJson('/api/scanner/feed', ['jam' => false])->assertOk()->assertJsonPath('state', 'ready');
         $scan = $begin()->assertCreated()->json('id');
-        $this->deleteJson("/api/scanner/scans/$scan")->assertOk()->assertJsonPath('scan.state', 'cancelled')->assertJsonPath('state', 'ready');
+        $this->deleteJson("/api/scanner/scans/$scan")
+            ->assertOk()
+            ->assertJsonPath('scan.state', 'cancelled')
+            ->assertJsonPath('state', 'ready');
         self::assertSame(0, Picture::query()->count());
     }
 
@@ -89,7 +109,11 @@ final class ScannerTest extends TestCase
     public static function wrong(): iterable
     {
         yield 'no sheet' => [['resolution' => 100], 'page', 'Expected a name.'];
-        yield 'another sheet' => [['page' => '../lamp', 'resolution' => 100], 'page', 'Expected the name of a sheet in the tray: clock, heron, lamp, waves.'];
+        yield 'another sheet' => [
+            ['page' => '../lamp', 'resolution' => 100],
+            'page',
+            'Expected the name of a sheet in the tray: clock, heron, lamp, waves.',
+        ];
         yield 'too fine' => [['page' => 'lamp', 'resolution' => 12000], 'resolution', 'Expected 100, 150, 200, 300 dots per inch.'];
         yield 'no number' => [['page' => 'lamp', 'resolution' => 'fine'], 'resolution', 'Expected a whole number.'];
     }
@@ -106,10 +130,14 @@ final class ScannerTest extends TestCase
     {
         $this->actingAs($this->person());
         config()->set('sternbild.scanner', 'http://127.0.0.1:9');
-        $this->getJson('/api/scanner')->assertStatus(503)->assertJsonPath('message', 'The scanner does not answer. See that it is switched on, and try again.');
+        $this->getJson('/api/scanner')
+            ->assertStatus(503)
+            ->assertJsonPath('message', 'The scanner does not answer. See that it is switched on, and try again.');
         Http::fake(['*/image' => Http::response('no picture'), '*' => Http::response('<html>')]);
         $this->getJson('/api/scanner')->assertStatus(503);
-        $this->postJson('/api/scanner/scans/0123456789abcdef/picture', ['within' => [800, 800]])->assertUnprocessable()->assertJsonValidationErrorFor('scan');
+        $this->postJson('/api/scanner/scans/0123456789abcdef/picture', ['within' => [800, 800]])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrorFor('scan');
         self::assertSame(0, Picture::query()->count());
     }
 

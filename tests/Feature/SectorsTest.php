@@ -33,16 +33,35 @@ final class SectorsTest extends TestCase
     public function test_a_line_drawn_in_a_sector_and_a_band_along_it_are_in_all_of_them(): void
     {
         $this->actingAs($this->person());
-        foreach ([['kind' => 'guide.line', 'through' => [[400, 600], [430, 700]]], ['kind' => 'guide.circle', 'center' => [400, 650], 'radius' => 20]] as $line) {
+        foreach (
+            [
+                ['kind' => 'guide.line', 'through' => [[400, 600], [430, 700]]],
+                ['kind' => 'guide.circle', 'center' => [400, 650], 'radius' => 20],
+            ] as $line
+        ) {
             $sheet = $this->sheet(self::rosette());
-            $repeat = (string) collect((array) $this->getJson("/api/sheets/$sheet->id")->json('scene.steps'))->first(static fn (array $step): bool => isset($step['sector']))['id'];
-            $guide = $this->change($sheet, 1, [['op' => 'add', 'step' => $line, 'into' => $repeat]])->assertOk()->json('added.0');
-            $band = $this->change($sheet, 2, [['op' => 'add', 'step' => ['kind' => 'band', 'of' => [$guide], 'width' => 6], 'into' => $repeat]])->assertOk()->json('added.0');
+            $repeat = (string) collect((array) $this->getJson("/api/sheets/$sheet->id")->json('scene.steps'))->first(
+                static fn (array $step): bool => isset($step['sector']),
+            )['id'];
+            $guide = $this->change($sheet, 1, [['op' => 'add', 'step' => $line, 'into' => $repeat]])
+                ->assertOk()
+                ->json('added.0');
+            $band = $this->change($sheet, 2, [
+                ['op' => 'add', 'step' => ['kind' => 'band', 'of' => [$guide], 'width' => 6], 'into' => $repeat],
+            ])
+                ->assertOk()
+                ->json('added.0');
             $steps = $sheet->refresh()->headRevision()->plan['steps'];
             $order = array_flip(array_column($steps, 'id'));
             self::assertSame([true, true], [$order[$guide] < $order[$band], $order[$band] < $order[$repeat]]);
             self::assertContains($band, $steps[$order[$repeat]]['of']);
-            self::assertSame([], array_filter((array) $this->getJson("/api/sheets/$sheet->id")->json('scene.findings'), static fn (array $finding): bool => $finding['level'] === 'error'));
+            self::assertSame(
+                [],
+                array_filter(
+                    (array) $this->getJson("/api/sheets/$sheet->id")->json('scene.findings'),
+                    static fn (array $finding): bool => $finding['level'] === 'error',
+                ),
+            );
         }
     }
 
@@ -52,8 +71,12 @@ final class SectorsTest extends TestCase
         $plan = self::rosette();
         $plan['steps'][] = ['id' => 'c1', 'kind' => 'guide.line', 'through' => [[400, 600], [430, 700]]];
         $sheet = $this->sheet($plan);
-        $repeat = (string) collect((array) $this->getJson("/api/sheets/$sheet->id")->json('scene.steps'))->first(static fn (array $step): bool => isset($step['sector']))['id'];
-        $this->change($sheet, 1, [['op' => 'add', 'step' => ['kind' => 'band', 'of' => ['c1'], 'width' => 6], 'into' => $repeat]])->assertOk();
+        $repeat = (string) collect((array) $this->getJson("/api/sheets/$sheet->id")->json('scene.steps'))->first(
+            static fn (array $step): bool => isset($step['sector']),
+        )['id'];
+        $this->change($sheet, 1, [
+            ['op' => 'add', 'step' => ['kind' => 'band', 'of' => ['c1'], 'width' => 6], 'into' => $repeat],
+        ])->assertOk();
         $order = array_flip(array_column($sheet->refresh()->headRevision()->plan['steps'], 'id'));
         self::assertLessThan($order[$repeat], $order['c1']);
     }

@@ -57,8 +57,12 @@ final class ServingTest extends TestCase
     public function test_the_database_is_never_held_for_long(): void
     {
         // As the connection began, not as the tests set it for their own.
-        foreach (['statement_timeout' => '4000ms', 'lock_timeout' => '3000ms', 'idle_in_transaction_session_timeout' => '10000ms'] as $name => $limit) {
-            self::assertSame($limit, DB::selectOne("SELECT setting || unit AS raw, reset_val || unit AS value FROM pg_settings WHERE name = '$name'")->value);
+        $those = ['statement_timeout' => '4000ms', 'lock_timeout' => '3000ms', 'idle_in_transaction_session_timeout' => '10000ms'];
+        foreach ($those as $name => $limit) {
+            self::assertSame(
+                $limit,
+                DB::selectOne("SELECT setting || unit AS raw, reset_val || unit AS value FROM pg_settings WHERE name = '$name'")->value,
+            );
         }
     }
 
@@ -99,7 +103,14 @@ final class ServingTest extends TestCase
         Log::listen(static function (MessageLogged $log) use (&$said): void {
             $said[] = $log->message;
         });
-        report(new QueryException('pgsql', 'insert into users values (?)', ['ada@sternbild.test'], new \PDOException('SQLSTATE[23505]: Key (email)=(ada@sternbild.test) already exists')));
+        report(
+            new QueryException(
+                'pgsql',
+                'insert into users values (?)',
+                ['ada@sternbild.test'],
+                new \PDOException('SQLSTATE[23505]: Key (email)=(ada@sternbild.test) already exists'),
+            ),
+        );
         report(new TransportException('550 ada@sternbild.test is unknown'));
         self::assertStringStartsWith('A statement was refused: 23505 at ', $said[0]);
         self::assertStringStartsWith('A letter could not be sent', $said[1]);
@@ -128,7 +139,19 @@ final class ServingTest extends TestCase
     public function test_pages_make_no_session_and_unknown_ones_are_not_found(): void
     {
         $this->withoutVite();
-        foreach (['/' => 200, '/sign-in' => 200, '/forgot' => 200, '/mailbox' => 200, '/confirm/x' => 200, '/reset/x' => 200, '/sheets/00000000-0000-4000-8000-000000000000' => 200, '/nowhere' => 404, '/sheets/x' => 404] as $path => $status) {
+        foreach (
+            [
+                '/' => 200,
+                '/sign-in' => 200,
+                '/forgot' => 200,
+                '/mailbox' => 200,
+                '/confirm/x' => 200,
+                '/reset/x' => 200,
+                '/sheets/00000000-0000-4000-8000-000000000000' => 200,
+                '/nowhere' => 404,
+                '/sheets/x' => 404,
+            ] as $path => $status
+        ) {
             self::assertNull($this->get($path)->assertStatus($status)->getCookie('sternbild_session'), $path);
         }
     }
@@ -138,13 +161,30 @@ final class ServingTest extends TestCase
         $this->actingAs($this->person());
         $sheet = $this->sheet();
         $export = self::text($this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'pdf'])->json('id'));
-        $open = ['session.show', 'session.register', 'session.sign-in', 'session.confirm', 'session.forgot', 'session.reset', 'session.mailbox'];
+        $open = [
+            'session.show',
+            'session.register',
+            'session.sign-in',
+            'session.confirm',
+            'session.forgot',
+            'session.reset',
+            'session.mailbox',
+        ];
         $tried = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {
             if (! str_starts_with($route->uri(), 'api/') || in_array($route->getName(), $open, true) || $route->getName() === null) {
                 continue;
             }
-            $path = '/'.strtr($route->uri(), ['{sheet}' => $sheet->id, '{deleted}' => $sheet->id, '{export}' => $export, '{hash}' => str_repeat('0', 64), '{scan}' => str_repeat('0', 16), '{page}' => 'lamp']);
+            $path =
+                '/'.
+                strtr($route->uri(), [
+                    '{sheet}' => $sheet->id,
+                    '{deleted}' => $sheet->id,
+                    '{export}' => $export,
+                    '{hash}' => str_repeat('0', 64),
+                    '{scan}' => str_repeat('0', 16),
+                    '{page}' => 'lamp',
+                ]);
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
                 // The sheets in the tray are the same for everybody.
                 if (str_contains($route->uri(), '{') && $route->getName() !== 'scanner.page') {

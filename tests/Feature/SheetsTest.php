@@ -11,7 +11,10 @@ final class SheetsTest extends TestCase
     public function test_a_new_sheet_is_empty_and_has_its_size(): void
     {
         $this->actingAs($this->person());
-        $id = $this->postJson('/api/sheets', ['name' => 'Poster', 'width' => '210', 'height' => 297.5, 'unit' => 'mm'])->assertCreated()->assertJsonPath('revision', 1)->json('id');
+        $id = $this->postJson('/api/sheets', ['name' => 'Poster', 'width' => '210', 'height' => 297.5, 'unit' => 'mm'])
+            ->assertCreated()
+            ->assertJsonPath('revision', 1)
+            ->json('id');
         $page = $this->getJson("/api/sheets/$id")->assertOk();
         $page->assertJsonPath('plan.sheet', ['width' => 210, 'height' => 297.5, 'unit' => 'mm', 'background' => null]);
         $page->assertJsonPath('plan.steps', [])->assertJsonPath('undo', null)->assertJsonPath('redo', null);
@@ -39,7 +42,11 @@ final class SheetsTest extends TestCase
         $person = $this->person();
         foreach (range(1, 130) as $number) {
             // Of many changed at once the names decide.
-            Sheet::factory()->create(['user_id' => $person->id, 'name' => sprintf('%03d', 131 - $number), 'updated_at' => now()->subMinutes(intdiv($number, 50))]);
+            Sheet::factory()->create([
+                'user_id' => $person->id,
+                'name' => sprintf('%03d', 131 - $number),
+                'updated_at' => now()->subMinutes(intdiv($number, 50)),
+            ]);
         }
         Sheet::factory()->create(['name' => 'of somebody else']);
         $this->actingAs($person);
@@ -66,7 +73,10 @@ final class SheetsTest extends TestCase
         DB::statement('SET LOCAL enable_sort = off');
         foreach (['changed' => 'sheets_by_change', 'name' => 'sheets_by_name'] as $order => $index) {
             $query = $person->listedSheets($order)->limit(61);
-            $explained = implode("\n", array_map(static fn (object $row): string => implode(' ', (array) $row), DB::select('EXPLAIN '.$query->toRawSql())));
+            $explained = implode(
+                "\n",
+                array_map(static fn (object $row): string => implode(' ', (array) $row), DB::select('EXPLAIN '.$query->toRawSql())),
+            );
             self::assertStringContainsString($index, $explained);
             self::assertStringNotContainsString('Sort', $explained, $order);
         }
@@ -78,12 +88,25 @@ final class SheetsTest extends TestCase
         $sheet = $this->sheet();
         $before = $sheet->headRevision()->plan;
         $this->actingAs($this->person('bo@sternbild.test'));
-        foreach ([
-            ['GET', ''], ['PATCH', '', ['name' => 'Mine']], ['DELETE', ''], ['POST', '/duplicate'], ['POST', '/restore'], ['GET', '/thumbnail.svg'], ['GET', '/file?format=svg'], ['GET', '/forms'], ['POST', '/estimate', ['format' => 'svg']], ['POST', '/prove', ['format' => 'svg']],
-            ['POST', '/changes', ['base' => 1, 'change' => '7b6e3b1e-0000-4000-8000-000000000000', 'operations' => [self::sectors(3)]]],
-            ['POST', '/preview', ['operations' => [self::sectors(3)]]], ['POST', '/undo', ['base' => 1]], ['POST', '/redo', ['base' => 1]],
-            ['PUT', '/plan', ['base' => 1, 'change' => '7b6e3b1e-0000-4000-8000-000000000001', 'plan' => '{}']],
-        ] as $request) {
+        foreach (
+            [
+                ['GET', ''],
+                ['PATCH', '', ['name' => 'Mine']],
+                ['DELETE', ''],
+                ['POST', '/duplicate'],
+                ['POST', '/restore'],
+                ['GET', '/thumbnail.svg'],
+                ['GET', '/file?format=svg'],
+                ['GET', '/forms'],
+                ['POST', '/estimate', ['format' => 'svg']],
+                ['POST', '/prove', ['format' => 'svg']],
+                ['POST', '/changes', ['base' => 1, 'change' => '7b6e3b1e-0000-4000-8000-000000000000', 'operations' => [self::sectors(3)]]],
+                ['POST', '/preview', ['operations' => [self::sectors(3)]]],
+                ['POST', '/undo', ['base' => 1]],
+                ['POST', '/redo', ['base' => 1]],
+                ['PUT', '/plan', ['base' => 1, 'change' => '7b6e3b1e-0000-4000-8000-000000000001', 'plan' => '{}']],
+            ] as $request
+        ) {
             [$method, $path] = $request;
             $this->json($method, "/api/sheets/$sheet->id$path", $request[2] ?? [])->assertNotFound();
         }
@@ -114,17 +137,25 @@ final class SheetsTest extends TestCase
             $this->postJson('/api/sheets', $given)->assertJsonValidationErrors(['name']);
         }
         foreach ([0, -5, 'wide', 1e9] as $width) {
-            $this->postJson('/api/sheets', ['name' => 'x', 'width' => $width, 'height' => 5, 'unit' => 'px'])->assertJsonValidationErrors(['width']);
+            $this->postJson('/api/sheets', ['name' => 'x', 'width' => $width, 'height' => 5, 'unit' => 'px'])->assertJsonValidationErrors([
+                'width',
+            ]);
         }
-        $this->postJson('/api/sheets', ['name' => 'x', 'width' => 5, 'height' => 5, 'unit' => 'league'])->assertJsonValidationErrors(['unit']);
-        $this->postJson('/api/sheets', ['name' => 'x', 'width' => 1e-5, 'height' => 5, 'unit' => 'px'])->assertUnprocessable()->assertJsonPath('pointer', '/sheet/width');
+        $this->postJson('/api/sheets', ['name' => 'x', 'width' => 5, 'height' => 5, 'unit' => 'league'])->assertJsonValidationErrors([
+            'unit',
+        ]);
+        $this->postJson('/api/sheets', ['name' => 'x', 'width' => 1e-5, 'height' => 5, 'unit' => 'px'])
+            ->assertUnprocessable()
+            ->assertJsonPath('pointer', '/sheet/width');
         self::assertSame([], $this->getJson('/api/sheets')->json('sheets'));
     }
 
     public function test_an_unusable_plan_is_not_brought_in(): void
     {
         $this->actingAs($this->person());
-        $bring = fn (string $plan) => $this->postJson('/api/sheets', ['name' => 'x', 'plan' => $plan])->assertUnprocessable()->assertJsonPath('problem', 'unusable');
+        $bring = fn (string $plan) => $this->postJson('/api/sheets', ['name' => 'x', 'plan' => $plan])
+            ->assertUnprocessable()
+            ->assertJsonPath('problem', 'unusable');
         $bring('no plan')->assertJsonPath('pointer', '');
         $bring('{"format": "sternbild-plan", "version": 9}')->assertJsonPath('pointer', '/version');
         $bring(str_repeat('x', 5 * 1024 * 1024 + 1))->assertJsonPath('expected', 'at most 5 MB; it has 5.0 MB');

@@ -14,10 +14,24 @@ final class TilesTest extends TestCase
     private static function cloth(array $more = []): array
     {
         return [
-            'format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 480, 'height' => 460, 'unit' => 'mm', 'background' => '#171c3a'], 'palette' => ['lagoon' => '#0f6e84'], 'values' => (object) [],
+            'format' => 'sternbild-plan',
+            'version' => 1,
+            'sheet' => ['width' => 480, 'height' => 460, 'unit' => 'mm', 'background' => '#171c3a'],
+            'palette' => ['lagoon' => '#0f6e84'],
+            'values' => (object) [],
             'steps' => [
                 ['id' => 'p1', 'kind' => 'part.circle', 'center' => [110, 105], 'radius' => 4],
-                ['id' => 'w1', 'kind' => 'pattern', 'of' => ['p1'], 'group' => 'p6', 'origin' => [100, 100], 'a' => [60, 0], 'show' => 'sheet', 'colours' => ['lagoon', '#d0683f'], ...$more],
+                [
+                    'id' => 'w1',
+                    'kind' => 'pattern',
+                    'of' => ['p1'],
+                    'group' => 'p6',
+                    'origin' => [100, 100],
+                    'a' => [60, 0],
+                    'show' => 'sheet',
+                    'colours' => ['lagoon', '#d0683f'],
+                    ...$more,
+                ],
                 ['id' => 'z1', 'kind' => 'resize', 'of' => ['w1'], 'about' => [100, 100], 'factor' => 2, 'copy' => true],
             ],
         ];
@@ -38,7 +52,13 @@ final class TilesTest extends TestCase
         self::assertSame(0, $seam['off']);
         self::assertGreaterThan(100_000, $seam['compared']);
         self::assertSame([['id' => 'z1', 'label' => 'resize 1']], $tile['others']);
-        self::assertEqualsWithDelta([120.0, 120 * sqrt(3)], $this->postJson("/api/sheets/$sheet->id/tile", ['of' => 'w1', 'with' => ['z1']])->assertOk()->json('size'), 1e-9);
+        self::assertEqualsWithDelta(
+            [120.0, 120 * sqrt(3)],
+            $this->postJson("/api/sheets/$sheet->id/tile", ['of' => 'w1', 'with' => ['z1']])
+                ->assertOk()
+                ->json('size'),
+            1e-9,
+        );
     }
 
     public function test_what_has_no_tile_says_why(): void
@@ -48,8 +68,12 @@ final class TilesTest extends TestCase
         $this->postJson("/api/sheets/$sheet->id/tile", ['of' => 'w1'])->assertUnprocessable()->assertSee('no upright tile');
         $this->postJson("/api/sheets/$sheet->id/tile", ['of' => 'p1'])->assertUnprocessable();
         $this->postJson("/api/sheets/$sheet->id/tile/seam", ['of' => 'p1'])->assertUnprocessable();
-        $this->postJson("/api/sheets/$sheet->id/tile", ['of' => 'w1', 'width' => 0])->assertUnprocessable()->assertJsonValidationErrors('width');
-        $this->postJson("/api/sheets/$sheet->id/tile", [])->assertUnprocessable()->assertJsonValidationErrors('of');
+        $this->postJson("/api/sheets/$sheet->id/tile", ['of' => 'w1', 'width' => 0])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('width');
+        $this->postJson("/api/sheets/$sheet->id/tile", [])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('of');
     }
 
     public function test_tiles_are_handed_over_as_svg_png_and_pdf(): void
@@ -75,19 +99,31 @@ final class TilesTest extends TestCase
         self::assertInstanceOf(\GdImage::class, $picture);
         // The middle of the first disc, 10 by 5 mm from the corner.
         self::assertSame(0x0F6E84, imagecolorat($picture, 35, 17) & 0xFFFFFF);
-        $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'bmp'])->assertUnprocessable()->assertJsonValidationErrors('as');
-        $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'png', 'width' => 4000])->assertUnprocessable()->assertJsonValidationErrors('width');
-        $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'nowhere', 'as' => 'png'])->assertUnprocessable()->assertJsonValidationErrors('of');
+        $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'bmp'])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('as');
+        $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'png', 'width' => 4000])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('width');
+        $this->postJson("/api/sheets/$sheet->id/exports", ['format' => 'tile', 'of' => 'nowhere', 'as' => 'png'])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('of');
         // As wide as it is at one to a CSS pixel, unless said: too many of a cloth of metres.
         $wide = $this->sheet(self::cloth(['a' => [2000, 0]]));
-        $this->postJson("/api/sheets/$wide->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'png'])->assertUnprocessable()->assertJsonValidationErrors('width');
+        $this->postJson("/api/sheets/$wide->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'png'])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors('width');
         $this->postJson("/api/sheets/$wide->id/exports", ['format' => 'tile', 'of' => 'w1', 'as' => 'svg'])->assertAccepted();
     }
 
     public function test_twelve_thousand_copies_travel_as_one_cell(): void
     {
         $this->actingAs($this->person());
-        $many = fn (int $across, int $down): string => (string) $this->getJson('/api/sheets/'.$this->sheet(self::cloth(['group' => 'p6m', 'show' => 'cells', 'across' => $across, 'down' => $down]))->id)->assertOk()->getContent();
+        $many = fn (int $across, int $down): string => (string) $this->getJson(
+            '/api/sheets/'.$this->sheet(self::cloth(['group' => 'p6m', 'show' => 'cells', 'across' => $across, 'down' => $down]))->id,
+        )
+            ->assertOk()
+            ->getContent();
         self::assertLessThan(strlen($many(1, 1)) + 4_000, strlen($many(40, 25)));
     }
 
@@ -95,11 +131,18 @@ final class TilesTest extends TestCase
     {
         $this->actingAs($this->person());
         $sheet = $this->sheet(self::cloth());
-        $this->change($sheet, 1, [['op' => 'add', 'step' => ['kind' => 'part.circle', 'id' => '+disc', 'center' => [300, 300], 'radius' => 50]], ['op' => 'add', 'step' => ['kind' => 'style', 'of' => ['+disc'], 'fill' => ['pattern' => 'w1', 'resize' => 0.5]]]])->assertOk();
-        $scene = $this->getJson("/api/sheets/$sheet->id")->assertOk()->json('scene');
+        $this->change($sheet, 1, [
+            ['op' => 'add', 'step' => ['kind' => 'part.circle', 'id' => '+disc', 'center' => [300, 300], 'radius' => 50]],
+            ['op' => 'add', 'step' => ['kind' => 'style', 'of' => ['+disc'], 'fill' => ['pattern' => 'w1', 'resize' => 0.5]]],
+        ])->assertOk();
+        $scene = $this->getJson("/api/sheets/$sheet->id")
+            ->assertOk()
+            ->json('scene');
         self::assertIsArray($scene);
         self::assertSame(['w1'], array_column(array_column(array_merge(...array_column($scene['drawing'], 'styles')), 'pattern'), 'of'));
         self::assertContains('w1', array_column($scene['cells'], 'id'));
-        $this->change($sheet, 2, [['op' => 'add', 'step' => ['kind' => 'style', 'of' => ['p1'], 'fill' => ['pattern' => 'p1']]]])->assertUnprocessable()->assertSee('no pattern');
+        $this->change($sheet, 2, [['op' => 'add', 'step' => ['kind' => 'style', 'of' => ['p1'], 'fill' => ['pattern' => 'p1']]]])
+            ->assertUnprocessable()
+            ->assertSee('no pattern');
     }
 }

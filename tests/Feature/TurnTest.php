@@ -48,7 +48,10 @@ final class TurnTest extends TestCase
         $this->takeElsewhere(0);
         $this->preview()->assertOk();
         $this->takeElsewhere(1);
-        $this->change($this->sheet, 1, [self::sectors(12)])->assertTooManyRequests()->assertHeader('Retry-After', '1')->assertJsonPath('problem', 'waiting');
+        $this->change($this->sheet, 1, [self::sectors(12)])
+            ->assertTooManyRequests()
+            ->assertHeader('Retry-After', '1')
+            ->assertJsonPath('problem', 'waiting');
         self::assertSame(1, $this->sheet->refresh()->head);
         // Other people have turns of their own.
         $this->actingAs($this->person('bo@sternbild.test'));
@@ -121,7 +124,13 @@ final class TurnTest extends TestCase
     {
         $here = ['STERNBILD_LINE' => 'none', 'REQUEST_ARRIVED' => (string) microtime(true)];
         foreach ([1, 2, 3, 4] as $other) {
-            DB::table('turns')->insert(['user_id' => $this->person->id + $other, 'minute' => 1, 'asked' => 1, 'at' => microtime(true), 'began0' => microtime(true)]);
+            DB::table('turns')->insert([
+                'user_id' => $this->person->id + $other,
+                'minute' => 1,
+                'asked' => 1,
+                'at' => microtime(true),
+                'began0' => microtime(true),
+            ]);
         }
         $this->withServerVariables($here)->preview()->assertOk()->assertHeaderMissing('X-Accel-Redirect');
         // Its first request is still under way.
@@ -161,7 +170,9 @@ final class TurnTest extends TestCase
         $this->withServerVariables($late)->preview()->assertHeader('X-Accel-Redirect', '@stands-back');
         $this->withServerVariables(['STERNBILD_LINE' => 'moves'])->preview()->assertOk()->assertJsonStructure(['scene']);
         // The change that is sent on is made there, and once.
-        $this->withServerVariables([...$here, 'REQUEST_ARRIVED' => (string) microtime(true)])->change($this->sheet, 1, [self::sectors(12)])->assertHeader('X-Accel-Redirect', '@line');
+        $this->withServerVariables([...$here, 'REQUEST_ARRIVED' => (string) microtime(true)])
+            ->change($this->sheet, 1, [self::sectors(12)])
+            ->assertHeader('X-Accel-Redirect', '@line');
         self::assertSame(1, $this->sheet->refresh()->head);
     }
 
@@ -170,7 +181,10 @@ final class TurnTest extends TestCase
         $lock = fopen(storage_path('framework/line.lock'), 'c');
         self::assertIsResource($lock);
         flock($lock, LOCK_EX);
-        $this->withServerVariables(['STERNBILD_LINE' => 'stands back'])->preview()->assertTooManyRequests()->assertHeader('Retry-After', '2');
+        $this->withServerVariables(['STERNBILD_LINE' => 'stands back'])
+            ->preview()
+            ->assertTooManyRequests()
+            ->assertHeader('Retry-After', '2');
         flock($lock, LOCK_UN);
         $start = hrtime(true);
         $this->preview()->assertOk();
@@ -195,6 +209,8 @@ final class TurnTest extends TestCase
 
     private function takeElsewhere(int $turn): bool
     {
-        return (bool) DB::connection('elsewhere')->selectOne('SELECT pg_try_advisory_lock(8420, ?) AS taken', [$this->person->id * Turns::AT_ONCE + $turn])->taken;
+        return (bool) DB::connection('elsewhere')->selectOne('SELECT pg_try_advisory_lock(8420, ?) AS taken', [
+            $this->person->id * Turns::AT_ONCE + $turn,
+        ])->taken;
     }
 }

@@ -26,15 +26,21 @@ final class VariationsTest extends TestCase
         $this->actingAs($this->person());
         $sheet = $this->sheet();
         $plan = $this->postJson("/api/sheets/$sheet->id/variations", ['seed' => 3, 'count' => 1])->json('variations.0.plan');
-        $this->putJson("/api/sheets/$sheet->id/plan", ['base' => 1, 'plan' => $plan, 'change' => '0f0f0f0f-0000-4000-8000-000000000001'])->assertOk()->assertJsonPath('revision', 2);
-        $this->postJson("/api/sheets/$sheet->id/undo", ['base' => 2])->assertOk()->assertJsonPath('plan.steps.0.sectors', 10);
+        $this->putJson("/api/sheets/$sheet->id/plan", ['base' => 1, 'plan' => $plan, 'change' => '0f0f0f0f-0000-4000-8000-000000000001'])
+            ->assertOk()
+            ->assertJsonPath('revision', 2);
+        $this->postJson("/api/sheets/$sheet->id/undo", ['base' => 2])
+            ->assertOk()
+            ->assertJsonPath('plan.steps.0.sectors', 10);
     }
 
     public function test_what_cannot_be_asked_for_is_said_at_its_field(): void
     {
         $this->actingAs($this->person());
         $sheet = $this->sheet();
-        $this->postJson("/api/sheets/$sheet->id/variations", ['seed' => -1, 'count' => 13])->assertUnprocessable()->assertJsonValidationErrors(['seed', 'count']);
+        $this->postJson("/api/sheets/$sheet->id/variations", ['seed' => -1, 'count' => 13])
+            ->assertUnprocessable()
+            ->assertJsonValidationErrors(['seed', 'count']);
         $this->postJson("/api/sheets/$sheet->id/variations", ['seed' => 1, 'count' => 2, 'what' => ['r1.count']])->assertUnprocessable();
         $this->actingAs($this->person('bo@sternbild.test'));
         $this->postJson("/api/sheets/$sheet->id/variations", ['seed' => 1, 'count' => 1])->assertNotFound();

@@ -30,7 +30,11 @@ final class ArrangementLibraryTest extends TestCase
         $lines = [];
         for ($k = 0; $k <= 8; $k++) {
             array_push($lines, new Line(new Vec(0, 64 * $k), new Vec(512, 64 * $k)), new Line(new Vec(64 * $k, 0), new Vec(64 * $k, 512)));
-            array_push($lines, new Line(new Vec(64 * $k, 0), new Vec(512, 512 - 64 * $k)), new Line(new Vec(0, 64 * $k), new Vec(512 - 64 * $k, 512)));
+            array_push(
+                $lines,
+                new Line(new Vec(64 * $k, 0), new Vec(512, 512 - 64 * $k)),
+                new Line(new Vec(0, 64 * $k), new Vec(512 - 64 * $k, 512)),
+            );
         }
         $lines = array_values(array_filter($lines, static fn (Line $line): bool => $line->length() > 0.0));
         // Places on whole numbers are exact for the library as well: 64 squares, each cut in two.
@@ -43,11 +47,23 @@ final class ArrangementLibraryTest extends TestCase
         mt_srand(12);
         $circles = array_map(static fn (): Arc => Arc::fullCircle(new Circle(self::place(), mt_rand(60, 200))), range(1, 9));
         $chords = 720;
-        $flat = array_map(static fn (Arc $circle): array => array_map(static fn (int $k): Vec => $circle->pointAt($k / $chords), [...range(0, $chords - 1), 0]), $circles);
+        $flat = array_map(
+            static fn (Arc $circle): array => array_map(static fn (int $k): Vec => $circle->pointAt($k / $chords), [
+                ...range(0, $chords - 1),
+                0,
+            ]),
+            $circles,
+        );
         $ours = self::areas($circles);
-        $theirs = self::libraryOf(array_map(static fn (array $ring): array => array_map(static fn (Vec $place): array => [$place->x, $place->y], $ring), $flat));
+        $theirs = self::libraryOf(
+            array_map(static fn (array $ring): array => array_map(static fn (Vec $place): array => [$place->x, $place->y], $ring), $flat),
+        );
         // A chord leaves its arc by r(1 − cos(π/n)); the outlines of all faces together are no longer than twice all circles.
-        $off = 2 * array_sum(array_map(static fn (Arc $circle): float => $circle->length() * $circle->radius() * (1 - cos(M_PI / $chords)), $circles));
+        $off =
+            2 *
+            array_sum(
+                array_map(static fn (Arc $circle): float => $circle->length() * $circle->radius() * (1 - cos(M_PI / $chords)), $circles),
+            );
         self::assertCount(count($theirs), $ours);
         self::assertEqualsWithDelta(array_sum($theirs), array_sum($ours), $off);
         self::assertEqualsWithDelta($theirs, $ours, $off);
@@ -77,7 +93,12 @@ final class ArrangementLibraryTest extends TestCase
      */
     private static function library(array $lines): array
     {
-        return self::libraryOf(array_map(static fn (Line $line): array => [[$line->start()->x, $line->start()->y], [$line->end()->x, $line->end()->y]], $lines));
+        return self::libraryOf(
+            array_map(
+                static fn (Line $line): array => [[$line->start()->x, $line->start()->y], [$line->end()->x, $line->end()->y]],
+                $lines,
+            ),
+        );
     }
 
     /**
@@ -86,7 +107,12 @@ final class ArrangementLibraryTest extends TestCase
      */
     private static function libraryOf(array $lines): array
     {
-        $process = proc_open(['/usr/bin/python3', __DIR__.'/arrange.py'], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes, dirname(__DIR__, 2));
+        $process = proc_open(
+            ['/usr/bin/python3', __DIR__.'/arrange.py'],
+            [['pipe', 'r'], ['pipe', 'w'], STDERR],
+            $pipes,
+            dirname(__DIR__, 2),
+        );
         self::assertNotFalse($process);
         fwrite($pipes[0], json_encode($lines, JSON_THROW_ON_ERROR));
         fclose($pipes[0]);

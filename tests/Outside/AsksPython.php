@@ -12,7 +12,12 @@ trait AsksPython
         self::assertNotFalse($file);
         file_put_contents($file, json_encode($question, JSON_THROW_ON_ERROR));
         try {
-            $process = proc_open(['/usr/bin/python3', __DIR__."/$script"], [['file', $file, 'r'], ['pipe', 'w'], STDERR], $pipes, dirname(__DIR__, 2));
+            $process = proc_open(
+                ['/usr/bin/python3', __DIR__."/$script"],
+                [['file', $file, 'r'], ['pipe', 'w'], STDERR],
+                $pipes,
+                dirname(__DIR__, 2),
+            );
             self::assertNotFalse($process);
             $answer = json_decode((string) stream_get_contents($pipes[1]), true, 32, JSON_THROW_ON_ERROR);
             self::assertSame(0, proc_close($process));

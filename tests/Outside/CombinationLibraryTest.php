@@ -16,7 +16,10 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Shape\Combination;
 use Sternbild\Core\Shape\Outlining;
 
-/** Joins of outlines by lot against a general-purpose polygon library (Debian: python3-shapely) on flattened outlines, and against themselves. */
+/**
+ * Joins of outlines by lot against a general-purpose polygon library (Debian: python3-shapely) on flattened outlines, and against
+ * themselves.
+ */
 final class CombinationLibraryTest extends TestCase
 {
     use AsksPython;
@@ -40,14 +43,25 @@ final class CombinationLibraryTest extends TestCase
 
     public function test_areas_agree_with_the_library(): void
     {
-        $flat = array_map(static fn (array $pair): array => array_map(static fn (array $outlines): array => array_map(self::flattened(...), $outlines), $pair), self::$pairs);
+        $flat = array_map(
+            static fn (array $pair): array => array_map(
+                static fn (array $outlines): array => array_map(self::flattened(...), $outlines),
+                $pair,
+            ),
+            self::$pairs,
+        );
         foreach ($this->python('combine.py', $flat) as $number => $areas) {
             self::assertIsArray($areas);
             $pair = self::$pairs[$number];
             $size = max(self::area($pair[0]), self::area($pair[1]));
             $ours = [self::joined($pair), self::common($pair), self::cut($pair), self::either($pair)];
             foreach ($ours as $which => $area) {
-                self::assertEqualsWithDelta($areas[$which], $area, 2e-4 * $size + 0.05, "pair $number, ".['union', 'intersection', 'difference', 'symmetric difference'][$which]);
+                self::assertEqualsWithDelta(
+                    $areas[$which],
+                    $area,
+                    2e-4 * $size + 0.05,
+                    "pair $number, ".['union', 'intersection', 'difference', 'symmetric difference'][$which],
+                );
             }
         }
     }
@@ -73,7 +87,16 @@ final class CombinationLibraryTest extends TestCase
             $swapped = Combination::join([$pair[1], $pair[0]], Tolerance::ofSheet(800));
             self::assertSame(serialize($join), serialize($swapped), "pair $number");
             $turn = Affine::turn(37.3, new Vec(311, 402));
-            $turned = Combination::join(array_map(static fn (array $outlines): array => array_map(static fn (Outline $outline): Outline => $outline->mapped($turn), $outlines), $pair), Tolerance::ofSheet(800));
+            $turned = Combination::join(
+                array_map(
+                    static fn (array $outlines): array => array_map(
+                        static fn (Outline $outline): Outline => $outline->mapped($turn),
+                        $outlines,
+                    ),
+                    $pair,
+                ),
+                Tolerance::ofSheet(800),
+            );
             self::assertEqualsWithDelta(self::area($join), self::area($turned), 1e-6 * self::area($join), "pair $number");
             self::assertCount(count($join), $turned, "pair $number");
         }
@@ -83,7 +106,9 @@ final class CombinationLibraryTest extends TestCase
     {
         foreach (self::$pairs as $number => [$one, $other]) {
             $common = Combination::common([$one, $one], Tolerance::ofSheet(800));
-            $nodes = static fn (array $outlines): int => array_sum(array_map(static fn (Outline $outline): int => $outline->nodes(), $outlines));
+            $nodes = static fn (array $outlines): int => array_sum(
+                array_map(static fn (Outline $outline): int => $outline->nodes(), $outlines),
+            );
             self::assertLessThanOrEqual($nodes($one), $nodes($common), "pair $number");
         }
     }
@@ -134,7 +159,9 @@ final class CombinationLibraryTest extends TestCase
 
     private static function place(): Vec
     {
-        return mt_rand(0, 1) === 1 ? new Vec(100.0 * mt_rand(0, 8), 100.0 * mt_rand(0, 8)) : new Vec(mt_rand(0, 8000) / 10, mt_rand(0, 8000) / 10);
+        return mt_rand(0, 1) === 1
+            ? new Vec(100.0 * mt_rand(0, 8), 100.0 * mt_rand(0, 8))
+            : new Vec(mt_rand(0, 8000) / 10, mt_rand(0, 8000) / 10);
     }
 
     /** @return list<array{float, float}> */

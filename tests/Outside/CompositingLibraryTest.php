@@ -15,7 +15,10 @@ final class CompositingLibraryTest extends TestCase
         mt_srand(1984);
         $pairs = [];
         for ($k = 0; $k < 2_000; $k++) {
-            $pairs[] = [sprintf('#%06x%02x', mt_rand(0, 0xFFFFFF), mt_rand(0, 255)), sprintf('#%06x%02x', mt_rand(0, 0xFFFFFF), $k % 3 === 0 ? 255 : mt_rand(0, 255))];
+            $pairs[] = [
+                sprintf('#%06x%02x', mt_rand(0, 0xFFFFFF), mt_rand(0, 255)),
+                sprintf('#%06x%02x', mt_rand(0, 0xFFFFFF), $k % 3 === 0 ? 255 : mt_rand(0, 255)),
+            ];
         }
         $read = $this->python('over.py', $pairs);
         foreach ($pairs as $k => [$source, $backdrop]) {
@@ -26,7 +29,12 @@ final class CompositingLibraryTest extends TestCase
             foreach (['multiply', 'screen', 'darken', 'lighten'] as $blend) {
                 [$top, $ground] = [substr($source, 0, 7), substr($backdrop, 0, 7)];
                 self::assertIsArray($read[$blend]);
-                self::assertEqualsWithDelta($read[$blend][$k], array_slice(Compositing::bytes(Compositing::over($top, $ground, 1.0, $blend)), 0, 3), 1, "$top $blend $ground");
+                self::assertEqualsWithDelta(
+                    $read[$blend][$k],
+                    array_slice(Compositing::bytes(Compositing::over($top, $ground, 1.0, $blend)), 0, 3),
+                    1,
+                    "$top $blend $ground",
+                );
             }
         }
     }

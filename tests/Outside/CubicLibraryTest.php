@@ -28,7 +28,10 @@ final class CubicLibraryTest extends TestCase
         $unlike = 0;
         foreach ($this->python('cubics.py', $pairs) as $number => $places) {
             [$one, $other] = array_map(self::cubic(...), $pairs[$number]);
-            $ours = array_map(static fn (Meeting $meeting): Vec => $meeting->at, Intersections::find($one, $other, Tolerance::ofSheet(800)));
+            $ours = array_map(
+                static fn (Meeting $meeting): Vec => $meeting->at,
+                Intersections::find($one, $other, Tolerance::ofSheet(800)),
+            );
             self::assertIsArray($places);
             $theirs = array_map(static fn (array $place): Vec => new Vec($place[0], $place[1]), $places);
             foreach ($ours as $place) {
@@ -67,10 +70,16 @@ final class CubicLibraryTest extends TestCase
         foreach ($this->python('cubics.py', $pairs) as $number => $places) {
             self::assertIsArray($places);
             [$one, $other] = array_map(self::cubic(...), $pairs[$number]);
-            $ours = array_map(static fn (Meeting $meeting): Vec => $meeting->at, Intersections::find($one, $other, Tolerance::ofSheet(800)));
+            $ours = array_map(
+                static fn (Meeting $meeting): Vec => $meeting->at,
+                Intersections::find($one, $other, Tolerance::ofSheet(800)),
+            );
             $here = array_filter($ours, static fn (Vec $place): bool => $place->distanceTo($touches[$number]) < 0.02);
             self::assertCount(1, $here, "pair $number touches at one place");
-            $elsewhere = array_filter(array_map(static fn (array $place): Vec => new Vec($place[0], $place[1]), $places), static fn (Vec $place): bool => $place->distanceTo($touches[$number]) > 12);
+            $elsewhere = array_filter(
+                array_map(static fn (array $place): Vec => new Vec($place[0], $place[1]), $places),
+                static fn (Vec $place): bool => $place->distanceTo($touches[$number]) > 12,
+            );
             foreach ($elsewhere as $place) {
                 $unlike += self::nearest($ours, $place) > 3.0 ? 1 : 0;
             }
@@ -87,7 +96,12 @@ final class CubicLibraryTest extends TestCase
     /** @param  list<float>  $points */
     private static function cubic(array $points): Cubic
     {
-        return new Cubic(new Vec($points[0], $points[1]), new Vec($points[2], $points[3]), new Vec($points[4], $points[5]), new Vec($points[6], $points[7]));
+        return new Cubic(
+            new Vec($points[0], $points[1]),
+            new Vec($points[2], $points[3]),
+            new Vec($points[4], $points[5]),
+            new Vec($points[6], $points[7]),
+        );
     }
 
     /** @param  list<Vec>  $places */

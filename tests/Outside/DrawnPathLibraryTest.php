@@ -17,7 +17,8 @@ final class DrawnPathLibraryTest extends TestCase
         $paths = array_map(static fn (): string => PathTextTest::anyPath(), range(1, 300));
         $compared = 0;
         foreach ($this->python('paths.py', $paths) as $number => $theirs) {
-            // Behind a quadratic a smooth cubic has nothing to mirror, SVG 2, 9.3.6, nor the other way round; the library mirrors all the same.
+            // Behind a quadratic a smooth cubic has nothing to mirror, SVG 2, 9.3.6, nor the other way round; the library mirrors all the
+            // same.
             if (preg_match('/[QqTt][^A-Za-z]*[Ss]|[CcSs][^A-Za-z]*[Tt]/', $paths[$number]) === 1) {
                 continue;
             }

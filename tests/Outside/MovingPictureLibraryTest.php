@@ -18,7 +18,11 @@ final class MovingPictureLibraryTest extends TestCase
     public function test_every_frame_is_read_back_pixel_by_pixel_with_its_time(): void
     {
         $plan = [
-            'format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 240, 'height' => 80, 'unit' => 'px', 'background' => null], 'palette' => ['ink' => '#1b2140', 'lamp' => '#f2b33d'], 'values' => [],
+            'format' => 'sternbild-plan',
+            'version' => 1,
+            'sheet' => ['width' => 240, 'height' => 80, 'unit' => 'px', 'background' => null],
+            'palette' => ['ink' => '#1b2140', 'lamp' => '#f2b33d'],
+            'values' => [],
             'steps' => [
                 ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 12, 'rows' => 4, 'cell' => 20],
                 ['id' => 'f1', 'kind' => 'frames', 'on' => 'g1', 'size' => [4, 4], 'count' => 3, 'ms' => 130],
@@ -37,7 +41,10 @@ final class MovingPictureLibraryTest extends TestCase
                 foreach ($frame['pixels'] as $at => $pixel) {
                     [$column, $row] = [intdiv($at % (4 * $scale), $scale), intdiv(intdiv($at, 4 * $scale), $scale)];
                     $colour = $whole->cells[$row * 12 + $number * 4 + $column] ?? null;
-                    $expected = $colour === null ? 0 : [hexdec(substr($colour, 1, 2)), hexdec(substr($colour, 3, 2)), hexdec(substr($colour, 5, 2)), 255];
+                    $expected =
+                        $colour === null
+                            ? 0
+                            : [hexdec(substr($colour, 1, 2)), hexdec(substr($colour, 3, 2)), hexdec(substr($colour, 5, 2)), 255];
                     self::assertSame($expected, $colour === null ? $pixel[3] : $pixel, "frame $number, cell $column, $row");
                 }
             }

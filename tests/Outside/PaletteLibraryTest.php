@@ -7,7 +7,10 @@ use Sternbild\Core\Paint\Ciede2000;
 use Sternbild\Core\Pixel\Clusters;
 use Sternbild\Core\Pixel\Held;
 
-/** Palettes found in pictures against those that a general-purpose library finds (npm: image-q), by how far their nearest colours are off to the eye. */
+/**
+ * Palettes found in pictures against those that a general-purpose library finds (npm: image-q), by how far their nearest colours are off to
+ * the eye.
+ */
 final class PaletteLibraryTest extends TestCase
 {
     public function test_palettes_are_no_worse_than_by_five_in_a_hundred(): void
@@ -31,7 +34,10 @@ final class PaletteLibraryTest extends TestCase
             self::assertIsArray($theirs);
             $ours = Clusters::find(array_count_values($cells) ?: ['#000000' => 1], $count);
             self::assertLessThanOrEqual($count, count($ours));
-            [$off, $offTheirs] = [self::off($cells, $ours), self::off($cells, array_map(static fn (array $rgb): string => sprintf('#%02x%02x%02x', ...$rgb), array_values($theirs)))];
+            [$off, $offTheirs] = [
+                self::off($cells, $ours),
+                self::off($cells, array_map(static fn (array $rgb): string => sprintf('#%02x%02x%02x', ...$rgb), array_values($theirs))),
+            ];
             self::assertGreaterThan(0.0, $offTheirs);
             self::assertLessThan(1.05 * $offTheirs, $off, "picture $number, $count colours: ours $off, theirs $offTheirs");
         }

@@ -20,8 +20,16 @@ final class PathLibraryTest extends TestCase
             $side = 10 ** mt_rand(1, 6) * mt_rand(1, 9);
             $radius = $side * (mt_rand(0, 3) === 0 ? mt_rand(1, 999) / 1e6 : mt_rand(1_000_000, 49_999_999) / 1e8);
             $plan = Sample::plan([
-                ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [$side / 2, $side / 2], 'radius' => $radius, 'rings' => mt_rand(1, 3), 'sectors' => mt_rand(1, 4),
-                    ...(mt_rand(0, 1) === 1 ? ['inner' => $radius * mt_rand(1, 999) / 1000] : []), 'turn' => mt_rand(0, 3600) / 10],
+                [
+                    'id' => 'g1',
+                    'kind' => 'grid.polar',
+                    'center' => [$side / 2, $side / 2],
+                    'radius' => $radius,
+                    'rings' => mt_rand(1, 3),
+                    'sectors' => mt_rand(1, 4),
+                    ...mt_rand(0, 1) === 1 ? ['inner' => ($radius * mt_rand(1, 999)) / 1000] : [],
+                    'turn' => mt_rand(0, 3600) / 10,
+                ],
                 ['id' => 'p1', 'kind' => 'part.cells', 'cells' => [['g1#1,1', 'g1#*,*', 'g1#*,1'][$round % 3]]],
             ]);
             $plan['sheet'] = ['width' => $side, 'height' => $side / 2, 'unit' => 'px', 'background' => null];
@@ -47,11 +55,16 @@ final class PathLibraryTest extends TestCase
 
     public function test_no_more_digits_are_written_than_hold(): void
     {
-        $scene = Sample::scene(Sample::plan([
-            ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 300, 'rings' => 1, 'sectors' => 1],
-            ['id' => 'p1', 'kind' => 'part.cells', 'cells' => ['g1#1,1']],
-        ]));
-        self::assertSame('M400 100A300 300 0 0 1 700 400A300 300 0 0 1 400 700A300 300 0 0 1 100 400A300 300 0 0 1 400 100Z', self::path($scene));
+        $scene = Sample::scene(
+            Sample::plan([
+                ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 300, 'rings' => 1, 'sectors' => 1],
+                ['id' => 'p1', 'kind' => 'part.cells', 'cells' => ['g1#1,1']],
+            ]),
+        );
+        self::assertSame(
+            'M400 100A300 300 0 0 1 700 400A300 300 0 0 1 400 700A300 300 0 0 1 100 400A300 300 0 0 1 400 100Z',
+            self::path($scene),
+        );
     }
 
     private static function path(Scene $scene): string

@@ -33,7 +33,9 @@ final class PolygonLibraryTest extends TestCase
                 $holes = count(array_filter($joined, static fn (Outline $outline): bool => $outline->isHole()));
                 self::assertSame($library['holes'], $holes, 'holes of '.implode(' ', $cells));
                 self::assertSame($library['pieces'], count($joined) - $holes, 'pieces of '.implode(' ', $cells));
-                $flat = array_sum(array_map(static fn (Outline $outline): float => self::area(self::flattened($outline, $sectors)), $joined));
+                $flat = array_sum(
+                    array_map(static fn (Outline $outline): float => self::area(self::flattened($outline, $sectors)), $joined),
+                );
                 self::assertEqualsWithDelta($library['area'], $flat, 1e-4);
             }
         }
@@ -46,7 +48,12 @@ final class PolygonLibraryTest extends TestCase
     private static function union(Grid $grid, array $cells, int $sectors): array
     {
         $rings = array_map(static fn (int $cell): array => self::flattened($grid->cellOutlines($cell)[0], $sectors), $cells);
-        $process = proc_open(['/usr/bin/python3', __DIR__.'/union.py'], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes, dirname(__DIR__, 2));
+        $process = proc_open(
+            ['/usr/bin/python3', __DIR__.'/union.py'],
+            [['pipe', 'r'], ['pipe', 'w'], STDERR],
+            $pipes,
+            dirname(__DIR__, 2),
+        );
         self::assertNotFalse($process);
         fwrite($pipes[0], json_encode($rings, JSON_THROW_ON_ERROR));
         fclose($pipes[0]);

@@ -72,7 +72,8 @@ final class AccountController
         $files = Export::query()->where('user_id', $person->id)->get()->map(static fn (Export $export): string => $export->path())->all();
         // Again where somebody who saves has one of the rows just now.
         DB::transaction(static function () use ($person): void {
-            // From here on nothing is added to the account: what is being saved in another tab waits for this row, and then does not find it any more.
+            // From here on nothing is added to the account: what is being saved in another tab waits for this row, and then does not find
+            // it any more.
             User::query()->whereKey($person->id)->lockForUpdate()->first();
             $person->endSessions();
             // One after another: none of them takes longer than the database may.

@@ -17,7 +17,10 @@ use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Svg\NoDrawing;
 
-/** SVG files, and plans with their pictures, that people bring in. They change nothing by themselves: what comes of them is laid on a sheet, or becomes one, like anything else. */
+/**
+ * SVG files, and plans with their pictures, that people bring in. They change nothing by themselves: what comes of them is laid on a sheet,
+ * or becomes one, like anything else.
+ */
 final readonly class DrawingController
 {
     public function __construct(private BroughtDrawing $drawings)

@@ -57,7 +57,9 @@ final readonly class ExportController
         $handed = $this->handed($sheet, $person);
         $forms = array_filter(Forms::all(), static fn (FileForm $form): bool => $form->suits($handed));
 
-        return new JsonResponse(['forms' => array_map(static fn (FileForm $form): array => Desk::form($form, $handed), array_values($forms))]);
+        return new JsonResponse([
+            'forms' => array_map(static fn (FileForm $form): array => Desk::form($form, $handed), array_values($forms)),
+        ]);
     }
 
     /**
@@ -121,7 +123,10 @@ final readonly class ExportController
         $content = (string) file_get_contents($path);
         unlink($path);
 
-        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"$handed->name.$ending\""]);
+        return new Response($content, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => "attachment; filename=\"$handed->name.$ending\"",
+        ]);
     }
 
     /**

@@ -13,7 +13,10 @@ final class HealthController
         DB::select('SELECT 1');
         $free = disk_free_space(storage_path());
         if ($free === false || $free < config()->integer('sternbild.least_free')) {
-            return new JsonResponse(['status' => 'full', 'message' => 'The disk that files and logs are kept on is full; nothing can be kept.'], 503);
+            return new JsonResponse(
+                ['status' => 'full', 'message' => 'The disk that files and logs are kept on is full; nothing can be kept.'],
+                503,
+            );
         }
 
         return new JsonResponse(['status' => 'up']);

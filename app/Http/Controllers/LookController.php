@@ -37,7 +37,10 @@ final readonly class LookController
     public function snap(SnapRequest $request, Sheet $sheet): JsonResponse
     {
         $snapper = $this->lines($sheet)->snapper();
-        $found = self::soon(static fn (): array => $snapper->near($request->place(), $request->reach(), $request->kinds(), $request->without()), 'reach');
+        $found = self::soon(
+            static fn (): array => $snapper->near($request->place(), $request->reach(), $request->kinds(), $request->without()),
+            'reach',
+        );
 
         return new JsonResponse([
             'candidates' => array_map(static fn (Candidate $candidate): array => [
@@ -75,7 +78,10 @@ final readonly class LookController
 
         return new JsonResponse([
             'center' => [$settled->center->x, $settled->center->y],
-            'touches' => array_map(static fn (array $touch): array => [...$touch, 'at' => [$touch['at']->x, $touch['at']->y]], $settled->touches),
+            'touches' => array_map(
+                static fn (array $touch): array => [...$touch, 'at' => [$touch['at']->x, $touch['at']->y]],
+                $settled->touches,
+            ),
         ]);
     }
 
@@ -85,9 +91,15 @@ final readonly class LookController
      */
     public function equal(EqualRequest $request, Sheet $sheet): JsonResponse
     {
-        $operations = $this->planning->equal($sheet->headRevision()->plan, $request->string('keep')->toString(), $request->string('change')->toString());
+        $operations = $this->planning->equal(
+            $sheet->headRevision()->plan,
+            $request->string('keep')->toString(),
+            $request->string('change')->toString(),
+        );
         if ($operations === null) {
-            throw ValidationException::withMessages(['change' => 'Expected a measure that some written number decides on; none that it hangs on makes it as large as the other.']);
+            throw ValidationException::withMessages([
+                'change' => 'Expected a measure that some written number decides on; none that it hangs on makes it as large as the other.',
+            ]);
         }
 
         return new JsonResponse(['operations' => $operations]);
@@ -100,7 +112,14 @@ final readonly class LookController
      */
     public function tile(TileRequest $request, Sheet $sheet): JsonResponse
     {
-        return new JsonResponse(TilePages::page($this->planning->scene($sheet->headRevision()->plan), $request->of(), $request->with(), $request->has('width') ? $request->integer('width') : null));
+        return new JsonResponse(
+            TilePages::page(
+                $this->planning->scene($sheet->headRevision()->plan),
+                $request->of(),
+                $request->with(),
+                $request->has('width') ? $request->integer('width') : null,
+            ),
+        );
     }
 
     /**
@@ -112,7 +131,9 @@ final readonly class LookController
     public function seam(TileRequest $request, Sheet $sheet): JsonResponse
     {
         try {
-            return new JsonResponse(TilePages::seam($this->planning->scene($sheet->headRevision()->plan), $request->of(), $request->with()));
+            return new JsonResponse(
+                TilePages::seam($this->planning->scene($sheet->headRevision()->plan), $request->of(), $request->with()),
+            );
         } catch (RenderFailed) {
             throw ValidationException::withMessages(['of' => 'The tile takes too long to be compared with its pattern; fewer or simpler parts would do. It can be handed over all the same.']);
         }
@@ -121,7 +142,9 @@ final readonly class LookController
     /** @throws Unusable */
     public function vary(VaryRequest $request, Sheet $sheet): JsonResponse
     {
-        return new JsonResponse($this->planning->varied($sheet->headRevision()->plan, $request->integer('seed'), $request->integer('count'), $request->what()));
+        return new JsonResponse(
+            $this->planning->varied($sheet->headRevision()->plan, $request->integer('seed'), $request->integer('count'), $request->what()),
+        );
     }
 
     /** @throws Unusable */

@@ -61,8 +61,16 @@ final readonly class PictureController
      */
     public function corners(Request $request, Sheet $sheet): JsonResponse
     {
-        $result = ($this->planning->scene($sheet->headRevision()->plan)->known[$request->validate(['step' => ['required', 'string', 'max:40']])['step']] ?? null)?->result;
-        $file = $result instanceof PlacedPicture ? $this->pictures->find('sha256:'.substr($result->source, 0, 64)) ?? StoredPictures::sampleOf(substr($result->source, 0, 64)) : null;
+        $result = (
+            $this->planning->scene($sheet->headRevision()->plan)->known[
+                $request->validate(['step' => ['required', 'string', 'max:40']])['step']
+            ] ?? null
+        )?->result;
+        $file =
+            $result instanceof PlacedPicture
+                ? $this->pictures->find('sha256:'.substr($result->source, 0, 64)) ??
+                    StoredPictures::sampleOf(substr($result->source, 0, 64))
+                : null;
         if ($file === null) {
             throw ValidationException::withMessages(['step' => 'Expected the id of a picture.']);
         }
@@ -79,7 +87,12 @@ final readonly class PictureController
         $sample = StoredPictures::sampleOf($hash);
         $find = static fn (): Picture => Picture::query()->where('user_id', $person->id)->where('hash', $hash)->firstOrFail();
         if ($request->changes()) {
-            $file = Straightened::made($sample ?? StoredPictures::fileOf($find()), $request->corners(), $request->crop(), $request->boolean('even'));
+            $file = Straightened::made(
+                $sample ?? StoredPictures::fileOf($find()),
+                $request->corners(),
+                $request->crop(),
+                $request->boolean('even'),
+            );
 
             return response()->file($file->path, $kept);
         }

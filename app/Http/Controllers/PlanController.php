@@ -32,7 +32,10 @@ final readonly class PlanController
 
     public function kinds(Kinds $kinds): JsonResponse
     {
-        return new JsonResponse(['kinds' => Desk::describe($kinds), 'sheet' => array_map(static fn (Field $field): array => Desk::field($field), SheetProperties::fields())]);
+        return new JsonResponse([
+            'kinds' => Desk::describe($kinds),
+            'sheet' => array_map(static fn (Field $field): array => Desk::field($field), SheetProperties::fields()),
+        ]);
     }
 
     public function constructions(Constructions $constructions): JsonResponse
@@ -51,7 +54,9 @@ final readonly class PlanController
     {
         $change = $this->book->change($sheet, $person, $request->base(), $request->operations(), $request->change());
 
-        return new JsonResponse($change === null ? $this->pages->page($sheet, $request->known()) : $this->pages->after($sheet, $change, $request->known()));
+        return new JsonResponse(
+            $change === null ? $this->pages->page($sheet, $request->known()) : $this->pages->after($sheet, $change, $request->known()),
+        );
     }
 
     /**
@@ -63,7 +68,10 @@ final readonly class PlanController
     {
         [$edit, $scene] = $this->planning->edited($sheet->headRevision()->plan, $request->operations(), Budget::small());
 
-        return new JsonResponse(['scene' => SceneView::describe($scene, $request->known(), $request->handles(), new Desk), 'added' => $edit->added()]);
+        return new JsonResponse([
+            'scene' => SceneView::describe($scene, $request->known(), $request->handles(), new Desk),
+            'added' => $edit->added(),
+        ]);
     }
 
     /** @throws Unusable */

@@ -32,7 +32,11 @@ final readonly class ScannerController
     /** @throws ScannerFault */
     public function page(string $page, #[CurrentUser] User $person): Response
     {
-        return new Response((new Scanner($person))->page($page), 200, ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, max-age=86400', 'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'"]);
+        return new Response((new Scanner($person))->page($page), 200, [
+            'Content-Type' => 'image/svg+xml',
+            'Cache-Control' => 'private, max-age=86400',
+            'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'",
+        ]);
     }
 
     /** @throws ScannerFault */

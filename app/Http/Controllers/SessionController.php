@@ -28,13 +28,20 @@ final class SessionController
     {
         $person = $request->user();
 
-        return new JsonResponse(['person' => $person === null ? null : new PersonResource($person), 'mailbox' => Mailbox::isOpenTo($request)]);
+        return new JsonResponse([
+            'person' => $person === null ? null : new PersonResource($person),
+            'mailbox' => Mailbox::isOpenTo($request),
+        ]);
     }
 
     /** The answer and the time it takes are the same whether there is such an account or not; what comes of it is in the letter. */
     public function register(RegisterRequest $request): Response
     {
-        WriteConfirmation::dispatch($request->string('name')->toString(), $request->email(), Hash::make($request->string('password')->toString()));
+        WriteConfirmation::dispatch(
+            $request->string('name')->toString(),
+            $request->email(),
+            Hash::make($request->string('password')->toString()),
+        );
 
         return new Response(status: 202);
     }

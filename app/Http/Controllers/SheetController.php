@@ -38,7 +38,12 @@ final readonly class SheetController
     /** @throws Unusable */
     public function store(StoreSheetRequest $request, #[CurrentUser] User $person): JsonResponse
     {
-        $sheet = $this->book->create($person, $request->string('name')->toString(), $request->plan(), $request->has('plan') ? 'Bring in a plan' : 'New sheet');
+        $sheet = $this->book->create(
+            $person,
+            $request->string('name')->toString(),
+            $request->plan(),
+            $request->has('plan') ? 'Bring in a plan' : 'New sheet',
+        );
 
         return (new SheetResource($sheet))->response()->setStatusCode(201);
     }

@@ -13,7 +13,8 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * One person's work never stops another's: of each, two requests are worked on at once, and more wait a moment or are told to come back.
- * Whoever had much of the machine of late goes on in a line of their own, with workers of its own. While others have to wait for a worker, that
+ * Whoever had much of the machine of late goes on in a line of their own, with workers of its own. While others have to wait for a worker,
+ * that
  * line stands back: one at a time, after a pause. Of previews that wait, the newest is worked out.
  */
 final class TakeTurn
@@ -174,6 +175,8 @@ final class TakeTurn
     {
         $usage = getrusage() ?: [];
 
-        return ($usage['ru_utime.tv_sec'] ?? 0) + ($usage['ru_stime.tv_sec'] ?? 0) + (($usage['ru_utime.tv_usec'] ?? 0) + ($usage['ru_stime.tv_usec'] ?? 0)) / 1e6;
+        return ($usage['ru_utime.tv_sec'] ?? 0) +
+            ($usage['ru_stime.tv_sec'] ?? 0) +
+            (($usage['ru_utime.tv_usec'] ?? 0) + ($usage['ru_stime.tv_usec'] ?? 0)) / 1e6;
     }
 }

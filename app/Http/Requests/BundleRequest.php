@@ -27,6 +27,11 @@ final class BundleRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['bundle.required' => 'Expected a zip with a plan and its pictures.', 'bundle.file' => 'Expected a zip with a plan and its pictures.', 'bundle.uploaded' => 'The zip did not arrive whole. Please try again.', 'bundle.max' => 'A zip has at most 60 MB.'];
+        return [
+            'bundle.required' => 'Expected a zip with a plan and its pictures.',
+            'bundle.file' => 'Expected a zip with a plan and its pictures.',
+            'bundle.uploaded' => 'The zip did not arrive whole. Please try again.',
+            'bundle.max' => 'A zip has at most 60 MB.',
+        ];
     }
 }

@@ -34,6 +34,12 @@ final class DrawingRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['drawing.required' => 'Expected an SVG file.', 'drawing.file' => 'Expected an SVG file.', 'drawing.uploaded' => 'The drawing did not arrive whole. Please try again.', 'drawing.max' => 'A drawing has at most 20 MB.', 'as.in' => 'Expected parts, motif or picture.'];
+        return [
+            'drawing.required' => 'Expected an SVG file.',
+            'drawing.file' => 'Expected an SVG file.',
+            'drawing.uploaded' => 'The drawing did not arrive whole. Please try again.',
+            'drawing.max' => 'A drawing has at most 20 MB.',
+            'as.in' => 'Expected parts, motif or picture.',
+        ];
     }
 }

@@ -11,6 +11,8 @@ final class Email
     /** @return string|null null of what no address can be */
     public static function of(mixed $given): ?string
     {
-        return is_string($given) && mb_check_encoding($given, 'UTF-8') && preg_match('/[\x00-\x1F\x7F]/', $given) === 0 ? mb_strtolower(trim($given)) : null;
+        return is_string($given) && mb_check_encoding($given, 'UTF-8') && preg_match('/[\x00-\x1F\x7F]/', $given) === 0
+            ? mb_strtolower(trim($given))
+            : null;
     }
 }

@@ -26,7 +26,12 @@ final class FileRequest extends FormRequest
     {
         $form = Forms::named($this->input('format'));
         if ($isQuick !== null && $form->isQuick() !== $isQuick) {
-            throw WrongOptions::at('format', $isQuick ? "{$form->label()} is made in turn; it has to be ordered." : "{$form->label()} is there at once; it need not be ordered.");
+            throw WrongOptions::at(
+                'format',
+                $isQuick
+                    ? "{$form->label()} is made in turn; it has to be ordered."
+                    : "{$form->label()} is there at once; it need not be ordered.",
+            );
         }
 
         return $form;
@@ -38,7 +43,8 @@ final class FileRequest extends FormRequest
         $given = $this->except(['format', 'revision']);
         foreach ($this->isMethod('GET') ? $form->options($handed) : [] as $field) {
             if ($field->type() === 'switch' && isset($given[$field->name])) {
-                $given[$field->name] = filter_var($given[$field->name], FILTER_VALIDATE_BOOLEAN, FILTER_NULL_ON_FAILURE) ?? $given[$field->name];
+                $given[$field->name] =
+                    filter_var($given[$field->name], FILTER_VALIDATE_BOOLEAN, FILTER_NULL_ON_FAILURE) ?? $given[$field->name];
             }
         }
 

@@ -12,13 +12,20 @@ final class KeepScanRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['straighten' => ['sometimes', 'boolean'], 'within' => ['required', 'list', 'size:2'], 'within.*' => ['numeric', 'gt:0', 'max:'.self::LARGEST]];
+        return [
+            'straighten' => ['sometimes', 'boolean'],
+            'within' => ['required', 'list', 'size:2'],
+            'within.*' => ['numeric', 'gt:0', 'max:'.self::LARGEST],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['within.*' => 'Expected the width and the height of the sheet.', 'within.*.*' => 'Expected the width and the height of the sheet.'];
+        return [
+            'within.*' => 'Expected the width and the height of the sheet.',
+            'within.*.*' => 'Expected the width and the height of the sheet.',
+        ];
     }
 
     /**
@@ -35,6 +42,9 @@ final class KeepScanRequest extends FormRequest
         // As fine as somebody would say it: a ten-thousandth of the sheet.
         $digits = (int) ceil(3 - log10(max($right, $bottom)));
 
-        return ['at' => [round(($right - $width) / 2, $digits), round(($bottom - $width * $high / $wide) / 2, $digits)], 'width' => round($width, $digits)];
+        return [
+            'at' => [round(($right - $width) / 2, $digits), round(($bottom - ($width * $high) / $wide) / 2, $digits)],
+            'width' => round($width, $digits),
+        ];
     }
 }

@@ -24,8 +24,14 @@ final class ListSheetsRequest extends FormRequest
         $said = is_string($value) ? json_decode(base64_decode(strtr($value, '-_', '+/')), true) : null;
         $cursor = is_string($value) && is_array($said) && is_bool($said['_pointsToNextItems'] ?? null) ? Cursor::fromEncoded($value) : null;
         try {
-            $place = array_filter($cursor?->parameters([...$this->order() === 'name' ? [] : ['updated_at'], 'name', 'id']) ?? [], is_string(...));
-            $isOne = count($place) === ($this->order() === 'name' ? 2 : 3) && Str::isUuid(end($place)) && ($this->order() === 'name' || strtotime((string) reset($place)) !== false);
+            $place = array_filter(
+                $cursor?->parameters([...$this->order() === 'name' ? [] : ['updated_at'], 'name', 'id']) ?? [],
+                is_string(...),
+            );
+            $isOne =
+                count($place) === ($this->order() === 'name' ? 2 : 3) &&
+                Str::isUuid(end($place)) &&
+                ($this->order() === 'name' || strtotime((string) reset($place)) !== false);
         } catch (UnexpectedValueException) {
             $isOne = false;
         }

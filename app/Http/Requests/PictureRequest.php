@@ -27,6 +27,11 @@ final class PictureRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['picture.required' => 'Expected a picture: a PNG, JPEG or WebP file.', 'picture.file' => 'Expected a picture: a PNG, JPEG or WebP file.', 'picture.uploaded' => 'The picture did not arrive whole. Please try again.', 'picture.max' => 'A picture has at most 60 MB.'];
+        return [
+            'picture.required' => 'Expected a picture: a PNG, JPEG or WebP file.',
+            'picture.file' => 'Expected a picture: a PNG, JPEG or WebP file.',
+            'picture.uploaded' => 'The picture did not arrive whole. Please try again.',
+            'picture.max' => 'A picture has at most 60 MB.',
+        ];
     }
 }

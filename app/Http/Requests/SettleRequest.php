@@ -8,6 +8,11 @@ final class SettleRequest extends PlaceRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['id' => ['required', 'string'], 'x' => self::COORDINATE, 'y' => self::COORDINATE, 'reach' => ['required', 'numeric', 'gte:0', 'max:100000000']];
+        return [
+            'id' => ['required', 'string'],
+            'x' => self::COORDINATE,
+            'y' => self::COORDINATE,
+            'reach' => ['required', 'numeric', 'gte:0', 'max:100000000'],
+        ];
     }
 }

@@ -16,7 +16,15 @@ final class SnapRequest extends PlaceRequest
             'y' => self::COORDINATE,
             'reach' => ['required', 'numeric', 'gt:0', 'max:100000000'],
             // Looked at as a whole: with a rule for each of them, thousands would take seconds to be refused.
-            'kinds' => ['sometimes', 'array', 'max:'.count(Snapper::KINDS), self::each(static fn (mixed $kind): bool => in_array($kind, Snapper::KINDS, true), 'one of '.implode(', ', Snapper::KINDS))],
+            'kinds' => [
+                'sometimes',
+                'array',
+                'max:'.count(Snapper::KINDS),
+                self::each(
+                    static fn (mixed $kind): bool => in_array($kind, Snapper::KINDS, true),
+                    'one of '.implode(', ', Snapper::KINDS),
+                ),
+            ],
             'without' => ['sometimes', 'array', 'max:20000', self::each(is_string(...), 'the id of a step')],
         ];
     }

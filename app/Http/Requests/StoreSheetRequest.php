@@ -13,7 +13,14 @@ use Sternbild\Core\Plan\Unusable;
 final class StoreSheetRequest extends FormRequest
 {
     /** Every new sheet begins with these. */
-    private const PALETTE = ['ink' => '#1b2140', 'lagoon' => '#0f6e84', 'spray' => '#9fd0cf', 'sand' => '#e7c98f', 'brick' => '#c65f3c', 'paper' => '#faf8f3'];
+    private const PALETTE = [
+        'ink' => '#1b2140',
+        'lagoon' => '#0f6e84',
+        'spray' => '#9fd0cf',
+        'sand' => '#e7c98f',
+        'brick' => '#c65f3c',
+        'paper' => '#faf8f3',
+    ];
 
     /** @return array<string, mixed> */
     public function rules(): array

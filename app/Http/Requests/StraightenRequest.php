@@ -44,6 +44,9 @@ final class StraightenRequest extends FormRequest
     /** @return list<float> */
     private function numbers(string $name): array
     {
-        return array_map(floatval(...), array_values(array_filter(explode(' ', $this->string($name)->value()), static fn (string $one): bool => $one !== '')));
+        return array_map(
+            floatval(...),
+            array_values(array_filter(explode(' ', $this->string($name)->value()), static fn (string $one): bool => $one !== '')),
+        );
     }
 }

@@ -12,7 +12,12 @@ final class TileRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['of' => ['required', 'string'], 'with' => ['sometimes', 'array', 'max:20'], 'with.*' => ['string'], 'width' => ['sometimes', 'integer', 'between:1,5000']];
+        return [
+            'of' => ['required', 'string'],
+            'with' => ['sometimes', 'array', 'max:20'],
+            'with.*' => ['string'],
+            'width' => ['sometimes', 'integer', 'between:1,5000'],
+        ];
     }
 
     public function of(): string
@@ -29,6 +34,9 @@ final class TileRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['width.between' => 'A width is a whole number of pixels from 1 to 5000.', 'width.integer' => 'A width is a whole number of pixels from 1 to 5000.'];
+        return [
+            'width.between' => 'A width is a whole number of pixels from 1 to 5000.',
+            'width.integer' => 'A width is a whole number of pixels from 1 to 5000.',
+        ];
     }
 }

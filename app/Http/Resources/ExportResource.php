@@ -18,6 +18,13 @@ final class ExportResource extends JsonResource
     /** @return array{id: string, name: string, state: string, made: int, pieces: int, message: string|null} */
     public function toArray(Request $request): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'state' => $this->state, 'made' => $this->made, 'pieces' => $this->pieces, 'message' => $this->message];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'state' => $this->state,
+            'made' => $this->made,
+            'pieces' => $this->pieces,
+            'message' => $this->message,
+        ];
     }
 }

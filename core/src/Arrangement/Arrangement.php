@@ -29,7 +29,8 @@ final class Arrangement
     public const MOST_FACES = 250_000;
 
     /**
-     * Curves that miss one another by just about the tolerance can be cut into what no plane could hold, which Euler's relation shows. Then they
+     * Curves that miss one another by just about the tolerance can be cut into what no plane could hold, which Euler's relation shows. Then
+     * they
      * are laid over one another again within so many times the tolerance, which takes what lies between as one.
      */
     private const WIDER = 32;
@@ -98,7 +99,9 @@ final class Arrangement
                 return $arrangement;
             }
         }
-        throw new Unworkable('some curves lie so close to one another that they cannot be told apart; move them apart, or take away those drawn twice');
+        throw new Unworkable(
+            'some curves lie so close to one another that they cannot be told apart; move them apart, or take away those drawn twice',
+        );
     }
 
     /**
@@ -113,7 +116,13 @@ final class Arrangement
         // By Euler's relation; counted before the work on faces begins.
         $faces = count($edges->from) - count($edges->x) + 1;
         if ($faces > self::MOST_FACES) {
-            throw new Unworkable('the curves would cut the sheet into '.number_format($faces).' cells; at most '.number_format(self::MOST_FACES).' are possible');
+            throw new Unworkable(
+                'the curves would cut the sheet into '.
+                    number_format($faces).
+                    ' cells; at most '.
+                    number_format(self::MOST_FACES).
+                    ' are possible',
+            );
         }
 
         return new self($runs, $edges, Cycles::of($edges, $runs));
@@ -210,7 +219,9 @@ final class Arrangement
         return $this->locator()->isAround($this->edgesAround($face), $place);
     }
 
-    /** A place well inside a face: between the middles of its edges where that lies inside, else in the longest upright stretch through it. */
+    /**
+     * A place well inside a face: between the middles of its edges where that lies inside, else in the longest upright stretch through it.
+     */
     public function placeInside(int $face): Vec
     {
         $edges = $this->edgesAround($face);
@@ -388,6 +399,17 @@ final class Arrangement
             $after[$signed($half)] = $signed($following);
         }
 
-        return new Mesh($this->edges->x, $this->edges->y, $this->edges->from, $this->edges->to, $carriers, $circles, $cells, $cubics, $spans, $after);
+        return new Mesh(
+            $this->edges->x,
+            $this->edges->y,
+            $this->edges->from,
+            $this->edges->to,
+            $carriers,
+            $circles,
+            $cells,
+            $cubics,
+            $spans,
+            $after,
+        );
     }
 }

@@ -26,7 +26,9 @@ final class EdgeCurve
         }
         $part = $curve->part($edges->s[$edge], $edges->t[$edge]);
 
-        return $part instanceof Cubic ? new Cubic($start, $part->leaving, $part->arriving, $end) : throw new \LogicException('There are lines, arcs and cubics.');
+        return $part instanceof Cubic
+            ? new Cubic($start, $part->leaving, $part->arriving, $end)
+            : throw new \LogicException('There are lines, arcs and cubics.');
     }
 
     /** The point of a curve that stands highest on the screen. */

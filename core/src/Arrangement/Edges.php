@@ -12,7 +12,10 @@ use Sternbild\Core\Geometry\Vec;
 /** The runs cut into edges at the places where they meet, each edge once. */
 final readonly class Edges
 {
-    /** Places within so many tolerances are one vertex: of curves that each come within one of the others, the crossings scatter a little more. */
+    /**
+     * Places within so many tolerances are one vertex: of curves that each come within one of the others, the crossings scatter a little
+     * more.
+     */
     private const MERGED = 4;
 
     /** Vertices times runs that are looked through for grazing ones. */
@@ -27,10 +30,13 @@ final readonly class Edges
      * @param  list<float>  $s  parameter on the run where the edge begins
      * @param  list<float>  $t  and where it ends; above 1 where a closed run goes on past its beginning
      * @param  int  $loops  vertices that only stand on a circle because it needs one
-     * @param  list<list<int>>  $tracks  for each run the edges along it, their numbers + 1, negative where they are run backwards; they can be
+     * @param  list<list<int>>  $tracks  for each run the edges along it, their numbers + 1, negative where they are run backwards; they can
+     *   be
      *                                   edges of another run, which lies there, too
-     * @param  list<list<array{int, int, int, int}>>  $members  for each run the given curves on it: number, direction, and the stretch of the
-     *                                                      track, from which edge on and how many; what runs over the end goes on at the beginning
+     * @param  list<list<array{int, int, int, int}>>  $members  for each run the given curves on it: number, direction, and the stretch of
+     *   the
+     *                                                      track, from which edge on and how many; what runs over the end goes on at the
+     *                                                      beginning
      */
     private function __construct(
         public array $x,
@@ -83,7 +89,9 @@ final readonly class Edges
                 $a = $vertices[$k - 1];
                 $b = $vertices[$k];
                 $key = $a < $b ? $a * $count + $b : $b * $count + $a;
-                $there = isset($known[$key]) ? self::among($known[$key], $isLine, $index, ($parameters[$k - 1] + $parameters[$k]) / 2, $runs, $run, $s, $t) : null;
+                $there = isset($known[$key])
+                    ? self::among($known[$key], $isLine, $index, ($parameters[$k - 1] + $parameters[$k]) / 2, $runs, $run, $s, $t)
+                    : null;
                 if ($there !== null) {
                     $track[] = $from[$there] === $a ? $there + 1 : -$there - 1;
 
@@ -98,7 +106,12 @@ final readonly class Edges
                 $t[] = $parameters[$k];
             }
             $tracks[] = $track;
-            $members[] = self::stretches($crossings->members[$index], $positions, count($track), $curve instanceof Arc && $curve->isFullCircle());
+            $members[] = self::stretches(
+                $crossings->members[$index],
+                $positions,
+                count($track),
+                $curve instanceof Arc && $curve->isFullCircle(),
+            );
         }
 
         self::leaveOutUnused($x, $y, $from, $to);
@@ -128,7 +141,12 @@ final readonly class Edges
         foreach ($runs->curves as $run => $curve) {
             $bounds = $curve->bounds()->grownBy($runs->tolerance);
             foreach ($vertices as $vertex) {
-                if ($x[$vertex] < $bounds->left || $x[$vertex] > $bounds->right || $y[$vertex] < $bounds->top || $y[$vertex] > $bounds->bottom) {
+                if (
+                    $x[$vertex] < $bounds->left ||
+                    $x[$vertex] > $bounds->right ||
+                    $y[$vertex] < $bounds->top ||
+                    $y[$vertex] > $bounds->bottom
+                ) {
                     continue;
                 }
                 $place = new Vec($x[$vertex], $y[$vertex]);
@@ -224,7 +242,8 @@ final readonly class Edges
     }
 
     /**
-     * The one among some edges where another between the same vertices runs: curves that lie within the tolerance of one another between two
+     * The one among some edges where another between the same vertices runs: curves that lie within the tolerance of one another between
+     * two
      * places they share are one.
      *
      * @param  list<int>  $edges  between the same vertices

@@ -31,7 +31,9 @@ final class Locator
     /** @var list<float> */
     private array $bottom = [];
 
-    /** @var list<float> 0 for a line, −1 and 1 for the upper and lower half of a circle, −2 and 2 for a cubic to the right and to the left */
+    /**
+     * @var list<float> 0 for a line, −1 and 1 for the upper and lower half of a circle, −2 and 2 for a cubic to the right and to the left
+     */
     private array $form = [];
 
     /** @var list<float> of a line its height at the left end, of a circle the centre's x, of a cubic its first parameter */
@@ -65,7 +67,12 @@ final class Locator
     {
         foreach ($edges->run as $edge => $run) {
             $curve = $runs->curves[$run];
-            [$ax, $ay, $bx, $by] = [$edges->x[$edges->from[$edge]], $edges->y[$edges->from[$edge]], $edges->x[$edges->to[$edge]], $edges->y[$edges->to[$edge]]];
+            [$ax, $ay, $bx, $by] = [
+                $edges->x[$edges->from[$edge]],
+                $edges->y[$edges->from[$edge]],
+                $edges->x[$edges->to[$edge]],
+                $edges->y[$edges->to[$edge]],
+            ];
             if ($curve instanceof Arc) {
                 $this->takeArc($edge, $curve, $ax, $bx);
             } elseif ($curve instanceof Cubic) {
@@ -187,7 +194,12 @@ final class Locator
         $piecesOf = $this->piecesOf();
         foreach ($edges as $edge) {
             foreach ($piecesOf[$edge] ?? [] as $number) {
-                if ($x >= $this->left[$number] && $x < $this->right[$number] && $this->top[$number] < $y && ($this->bottom[$number] < $y || $this->heightAt($number, $x) < $y)) {
+                if (
+                    $x >= $this->left[$number] &&
+                    $x < $this->right[$number] &&
+                    $this->top[$number] < $y &&
+                    ($this->bottom[$number] < $y || $this->heightAt($number, $x) < $y)
+                ) {
                     $odd = ! $odd;
                 }
             }
@@ -239,7 +251,9 @@ final class Locator
             }
             $this->put($edge, min($x0, $x1), max($x0, $x1), $upper ? -1.0 : 1.0, $center->x, $center->y);
             $ys = [$center->y + $radius * sin($stops[$k - 1]), $center->y + $radius * sin($stops[$k])];
-            $middle = ($upper ? -M_PI_2 : M_PI_2) + 2 * M_PI * round((($stops[$k - 1] + $stops[$k]) / 2 - ($upper ? -M_PI_2 : M_PI_2)) / (2 * M_PI));
+            $middle =
+                ($upper ? -M_PI_2 : M_PI_2) +
+                2 * M_PI * round((($stops[$k - 1] + $stops[$k]) / 2 - ($upper ? -M_PI_2 : M_PI_2)) / (2 * M_PI));
             if ($middle > $stops[$k - 1] && $middle < $stops[$k]) {
                 $ys[] = $center->y + ($upper ? -$radius : $radius);
             }
@@ -307,7 +321,8 @@ final class Locator
             return $this->curvedAt($number, $x);
         }
 
-        return $this->from[$number] + ($this->to[$number] - $this->from[$number]) * ($x - $this->left[$number]) / ($this->right[$number] - $this->left[$number]);
+        return $this->from[$number] +
+            (($this->to[$number] - $this->from[$number]) * ($x - $this->left[$number])) / ($this->right[$number] - $this->left[$number]);
     }
 
     private function fillFields(): void

@@ -12,7 +12,8 @@ final class Points
      *
      * @param  list<float>  $x
      * @param  list<float>  $y
-     * @return array{list<float>, list<float>, list<int>} places from left to right, then from top to bottom, and for each given one its number
+     * @return array{list<float>, list<float>, list<int>} places from left to right, then from top to bottom, and for each given one its
+     *   number
      */
     public static function merged(array $x, array $y, float $tolerance): array
     {

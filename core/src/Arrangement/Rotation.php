@@ -15,7 +15,8 @@ use Sternbild\Core\Geometry\Vec;
  * The half-edges around every vertex, clockwise on the screen.
  *
  * Half-edge 2e runs along edge e, half-edge 2e + 1 back. They are put in order by the direction in which they leave. Where two leave in the
- * same one, lines are compared exactly; curves by where they have got to at a distance both reach, because until the next vertex they do not
+ * same one, lines are compared exactly; curves by where they have got to at a distance both reach, because until the next vertex they do
+ * not
  * cross again.
  */
 final class Rotation
@@ -125,7 +126,10 @@ final class Rotation
         $settled = [];
         $equal = [];
         foreach ($around as $half) {
-            if ($equal !== [] && abs(self::turn($this->headings[$equal[count($equal) - 1]], $this->headings[$half])) >= Tolerance::SAME_HEADING) {
+            if (
+                $equal !== [] &&
+                abs(self::turn($this->headings[$equal[count($equal) - 1]], $this->headings[$half])) >= Tolerance::SAME_HEADING
+            ) {
                 array_push($settled, ...$this->compared($equal));
                 $equal = [];
             }
@@ -146,7 +150,10 @@ final class Rotation
         }
         usort($halves, function (int $a, int $b) use ($halves): int {
             if (isset($this->isShort[$a >> 1]) || isset($this->isShort[$b >> 1])) {
-                return [self::turn($this->headings[$halves[0]], $this->headings[$a]), $a] <=> [self::turn($this->headings[$halves[0]], $this->headings[$b]), $b];
+                return [self::turn($this->headings[$halves[0]], $this->headings[$a]), $a] <=> [
+                    self::turn($this->headings[$halves[0]], $this->headings[$b]),
+                    $b,
+                ];
             }
             $one = $this->curve($a);
             $other = $this->curve($b);
@@ -222,7 +229,10 @@ final class Rotation
 
             return self::positive($out ? $radial + M_PI_2 + $bend : $radial - M_PI_2 - $bend);
         }
-        $way = $reach > 0.0 ? $this->placeAtReach($curve, $edge, $out, $reach)->minus($curve->pointAt($at)) : $curve->tangentAt($at)->times($out ? 1.0 : -1.0);
+        $way =
+            $reach > 0.0
+                ? $this->placeAtReach($curve, $edge, $out, $reach)->minus($curve->pointAt($at))
+                : $curve->tangentAt($at)->times($out ? 1.0 : -1.0);
 
         return self::positive($way->angle());
     }

@@ -35,16 +35,26 @@ final readonly class Runs
     /**
      * @param  list<Curve>  $curves  the runs
      * @param  list<int>  $carriers  of each run; runs of one carrier stand together, in order along it
-     * @param  list<list<array{int, int, Vec|null, Vec|null}>>  $members  for each run the given curves that lie on it: their numbers, 1 where
-     *                                                               they run the same way and −1 where they run the other, and between which
+     * @param  list<list<array{int, int, Vec|null, Vec|null}>>  $members  for each run the given curves that lie on it: their numbers, 1
+     *   where
+     *                                                               they run the same way and −1 where they run the other, and between
+     *                                                               which
      *                                                               places, in the order of the run; null and null for all of it
-     * @param  array<int, array{Cubic, float, float}>  $wholes  of runs that are pieces of a cubic: the whole one, and from where to where they are
+     * @param  array<int, array{Cubic, float, float}>  $wholes  of runs that are pieces of a cubic: the whole one, and from where to where
+     *   they are
      * @param  float  $tolerance  what counts as the same place here
      * @param  Vec  $center  of the extent
      * @param  float  $size  of the extent, its longer side
      */
-    private function __construct(public array $curves, public array $carriers, public array $members, public array $wholes, public float $tolerance, public Vec $center, public float $size)
-    {
+    private function __construct(
+        public array $curves,
+        public array $carriers,
+        public array $members,
+        public array $wholes,
+        public float $tolerance,
+        public Vec $center,
+        public float $size,
+    ) {
     }
 
     /**
@@ -76,7 +86,12 @@ final readonly class Runs
                     default => $curve->reversed(),
                 };
                 $whole = $curve->isFullCircle();
-                $members[$number] = [$number, $curve->sweep() > 0.0 ? 1 : -1, $whole ? null : $circles[$number]->start(), $whole ? null : $circles[$number]->end()];
+                $members[$number] = [
+                    $number,
+                    $curve->sweep() > 0.0 ? 1 : -1,
+                    $whole ? null : $circles[$number]->start(),
+                    $whole ? null : $circles[$number]->end(),
+                ];
             } elseif ($curve instanceof Cubic) {
                 $cubics[] = [$curve, $number];
             }
@@ -144,7 +159,12 @@ final readonly class Runs
     /** @return list<float> what tells curves apart, and puts the longest first */
     private static function key(Curve $curve): array
     {
-        $places = [$curve->start(), $curve->end(), $curve->pointAt(0.5), ...($curve instanceof Cubic ? [$curve->leaving, $curve->arriving] : [])];
+        $places = [
+            $curve->start(),
+            $curve->end(),
+            $curve->pointAt(0.5),
+            ...$curve instanceof Cubic ? [$curve->leaving, $curve->arriving] : [],
+        ];
         $key = [-$curve->length()];
         foreach ($places as $place) {
             array_push($key, $place->x, $place->y);
@@ -338,7 +358,10 @@ final readonly class Runs
                 $joined[] = $span;
             } elseif ($span[0] <= $before[1] + $slack) {
                 $those = [...$before[4], ...$span[4]];
-                $joined[] = $span[1] > $before[1] ? [$before[0], $span[1], $before[2], $span[3], $those] : [$before[0], $before[1], $before[2], $before[3], $those];
+                $joined[] =
+                    $span[1] > $before[1]
+                        ? [$before[0], $span[1], $before[2], $span[3], $those]
+                        : [$before[0], $before[1], $before[2], $before[3], $those];
             } else {
                 array_push($joined, $before, $span);
             }
@@ -348,12 +371,18 @@ final readonly class Runs
             $first = array_shift($joined);
             $last = array_pop($joined) ?? $first;
             $those = [...$last[4], ...$first[4]];
-            $joined[] = $last[1] < $first[1] + 2 * M_PI ? [$last[0], $first[1] + 2 * M_PI, $last[2], $first[3], $those] : [$last[0], $last[1], $last[2], $last[3], $those];
+            $joined[] =
+                $last[1] < $first[1] + 2 * M_PI
+                    ? [$last[0], $first[1] + 2 * M_PI, $last[2], $first[3], $those]
+                    : [$last[0], $last[1], $last[2], $last[3], $those];
         }
         if ($whole || (count($joined) === 1 && $joined[0][1] - $joined[0][0] >= 2 * M_PI - $slack)) {
             return [[Arc::fullCircle($circle), $all]];
         }
 
-        return array_map(static fn (array $span): array => [Arc::around($circle->center, $circle->radius, $span[2], $span[3], true), $span[4]], $joined);
+        return array_map(
+            static fn (array $span): array => [Arc::around($circle->center, $circle->radius, $span[2], $span[3], true), $span[4]],
+            $joined,
+        );
     }
 }

@@ -38,7 +38,10 @@ final class Stops
     /** @var list<array<int, float>> for every run the parameters of the places on it, by their numbers */
     public array $on = [];
 
-    /** @var list<list<array{int, int, int, int}>> for every run the given curves on it: number, direction, and the places where they begin and end; −1 for all of it */
+    /**
+     * @var list<list<array{int, int, int, int}>> for every run the given curves on it: number, direction, and the places where they begin
+     *   and end; −1 for all of it
+     */
     public array $members = [];
 
     private readonly float $tolerance;
@@ -89,22 +92,27 @@ final class Stops
             $end = $curve->end();
             $this->straight[] = $curve instanceof Line;
             // Whole circles that begin to the right, as most do.
-            $this->circles[] = $curve instanceof Arc && $curve->isFullCircle() && $start->y === $curve->center()->y && $start->x > $curve->center()->x
-                ? [$curve->center()->x, $curve->center()->y, $curve->radius()]
-                : null;
+            $this->circles[] =
+                $curve instanceof Arc && $curve->isFullCircle() && $start->y === $curve->center()->y && $start->x > $curve->center()->x
+                    ? [$curve->center()->x, $curve->center()->y, $curve->radius()]
+                    : null;
             $this->startX[] = $start->x;
             $this->startY[] = $start->y;
             $this->wayX[] = $end->x - $start->x;
             $this->wayY[] = $end->y - $start->y;
             $this->length[] = $start->distanceTo($end);
             $this->on[] = [];
-            $this->ends[] = $curve instanceof Arc && $curve->isFullCircle() ? [-1, -1] : [$this->put($run, $start, 0.0), $this->put($run, $end, 1.0)];
-            $this->members[] = array_map(fn (array $member): array => [
-                $member[0],
-                $member[1],
-                $member[2] === null ? -1 : $this->stop($run, $curve, $member[2]),
-                $member[3] === null ? -1 : $this->stop($run, $curve, $member[3]),
-            ], $this->runs->members[$run]);
+            $this->ends[] =
+                $curve instanceof Arc && $curve->isFullCircle() ? [-1, -1] : [$this->put($run, $start, 0.0), $this->put($run, $end, 1.0)];
+            $this->members[] = array_map(
+                fn (array $member): array => [
+                    $member[0],
+                    $member[1],
+                    $member[2] === null ? -1 : $this->stop($run, $curve, $member[2]),
+                    $member[3] === null ? -1 : $this->stop($run, $curve, $member[3]),
+                ],
+                $this->runs->members[$run],
+            );
         }
     }
 
@@ -180,7 +188,14 @@ final class Stops
      */
     private function crossLines(int $run, array $others): void
     {
-        [$startX, $startY, $wayX, $wayY, $length, $tolerance] = [$this->startX, $this->startY, $this->wayX, $this->wayY, $this->length, $this->tolerance];
+        [$startX, $startY, $wayX, $wayY, $length, $tolerance] = [
+            $this->startX,
+            $this->startY,
+            $this->wayX,
+            $this->wayY,
+            $this->length,
+            $this->tolerance,
+        ];
         [$ax, $ay, $dx, $dy] = [$startX[$run], $startY[$run], $wayX[$run], $wayY[$run]];
         $reach = $tolerance * $length[$run];
         $flat = self::FLAT * $length[$run];
@@ -281,7 +296,8 @@ final class Stops
     }
 
     /**
-     * Whether two arcs that follow one another have no more in common than the end that both have to the last bit: their circles cross once more, at
+     * Whether two arcs that follow one another have no more in common than the end that both have to the last bit: their circles cross once
+     * more, at
      * the mirror image of that end, and that lies on neither or on one of them only.
      */
     private function onlyJoin(Arc $one, Arc $other): bool

@@ -15,7 +15,10 @@ use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Remedy;
 use Sternbild\Core\Shape\Part;
 
-/** Outlines that nearly reach the edge of their sector: a corner that misses a corner of the next copy, or of its own mirror image, by a little. */
+/**
+ * Outlines that nearly reach the edge of their sector: a corner that misses a corner of the next copy, or of its own mirror image, by a
+ * little.
+ */
 final class Ajar extends Check
 {
     /** Corners of one repeat up to which they are compared. */
@@ -54,7 +57,11 @@ final class Ajar extends Check
             if ($worst !== null) {
                 [[$of, $number, $at], $beside, $distance] = $worst;
                 $said = Numerals::plain((float) sprintf('%.3g', $distance));
-                $finding = $this->found('ajar', $id, "a corner of what it repeats misses the next copy by $said {$plan->unit->value}, so that they do not close")->at($at, $distance);
+                $finding = $this->found(
+                    'ajar',
+                    $id,
+                    "a corner of what it repeats misses the next copy by $said {$plan->unit->value}, so that they do not close",
+                )->at($at, $distance);
                 $remedy = self::remedy($plan, $known[$of], $number, $at->towards($beside, 0.5));
                 $findings[] = $remedy === null ? $finding : $finding->with($remedy);
             }
@@ -120,7 +127,12 @@ final class Ajar extends Check
     private static function remedy(Plan $plan, Evaluated $known, int $number, Vec $meet): ?Remedy
     {
         $points = $plan->steps[$known->id]->raw('points');
-        if (! is_array($points) || ! $known->result instanceof Part || $known->result->count() !== 1 || count($known->places['points'] ?? []) !== count($points)) {
+        if (
+            ! is_array($points) ||
+            ! ($known->result instanceof Part) ||
+            $known->result->count() !== 1 ||
+            count($known->places['points'] ?? []) !== count($points)
+        ) {
             return null;
         }
         $at = ($known->result->first()?->corners()[$number] ?? null);

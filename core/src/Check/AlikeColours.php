@@ -43,8 +43,11 @@ final class AlikeColours extends Check
             foreach (array_slice(array_keys($names), 0, $number) as $other) {
                 $difference = Ciede2000::between($labs[$other], $labs[$name]);
                 if ($difference < Ciede2000::HARDLY) {
-                    $findings[] = $this->found('alike-colours', $first[strtolower($names[$name])], sprintf('%s and %s are hardly told apart: they differ by %.1f', $other, $name, $difference))
-                        ->with(new Remedy("Make both $other", [['op' => 'recolour', 'map' => [$name => $other]]]));
+                    $findings[] = $this->found(
+                        'alike-colours',
+                        $first[strtolower($names[$name])],
+                        sprintf('%s and %s are hardly told apart: they differ by %.1f', $other, $name, $difference),
+                    )->with(new Remedy("Make both $other", [['op' => 'recolour', 'map' => [$name => $other]]]));
                 }
             }
         }

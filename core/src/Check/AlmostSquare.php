@@ -62,17 +62,31 @@ final class AlmostSquare extends Check
         if (is_array($cell) && count($cell) === 2 && $step->raw('subdivisions') === null) {
             $square = $width < $height ? [$cell[0], $cell[0]] : [$cell[1], $cell[1]];
 
-            return [$finding->with(new Remedy('Make them square', [['op' => 'set', 'id' => $step->id, 'field' => 'cell', 'value' => $square]]))];
+            return [
+                $finding->with(new Remedy('Make them square', [['op' => 'set', 'id' => $step->id, 'field' => 'cell', 'value' => $square]])),
+            ];
         }
         $grown = self::sizeFor($grid, new Vec($side / $width, $side / $height), $step);
 
-        return [$grown === null ? $finding : $finding->with(new Remedy('Make them square', [['op' => 'set', 'id' => $step->id, 'field' => 'size', 'value' => $grown]]))];
+        return [
+            $grown === null
+                ? $finding
+                : $finding->with(
+                    new Remedy('Make them square', [['op' => 'set', 'id' => $step->id, 'field' => 'size', 'value' => $grown]]),
+                ),
+        ];
     }
 
-    /** @return array{float, float}|null the size of the whole grid with cells that are scaled so; null where gutters make it more than that */
+    /**
+     * @return array{float, float}|null the size of the whole grid with cells that are scaled so; null where gutters make it more than that
+     */
     private static function sizeFor(Grid&Rectangles $grid, Vec $scale, Step $step): ?array
     {
-        if ($step->raw('size') === null || $step->raw('gutter') !== null || (float) (is_numeric($step->raw('angle')) ? $step->raw('angle') : 0) !== 0.0) {
+        if (
+            $step->raw('size') === null ||
+            $step->raw('gutter') !== null ||
+            (float) (is_numeric($step->raw('angle')) ? $step->raw('angle') : 0) !== 0.0
+        ) {
             return null;
         }
         $mesh = $grid->mesh();

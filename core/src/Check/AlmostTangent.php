@@ -14,7 +14,11 @@ final class AlmostTangent extends Check
     public function tells(): array
     {
         return [
-            Sort::note('almost-tangent', 'curves of an outline that turn by less than 5°', 'the arc behind the join leaves the way before without a corner'),
+            Sort::note(
+                'almost-tangent',
+                'curves of an outline that turn by less than 5°',
+                'the arc behind the join leaves the way before without a corner',
+            ),
         ];
     }
 
@@ -26,10 +30,16 @@ final class AlmostTangent extends Check
     public function look(Looked $at): array
     {
         $findings = [];
-        $almost = array_filter($at->corners(), static fn (Joint $one): bool => $one->degrees > Joint::STRAIGHT && $one->degrees < Joint::ALMOST && ! $one->isOfLines());
+        $almost = array_filter(
+            $at->corners(),
+            static fn (Joint $one): bool => $one->degrees > Joint::STRAIGHT && $one->degrees < Joint::ALMOST && ! $one->isOfLines(),
+        );
         foreach (Joint::worst(array_values($almost)) as $id => $corner) {
             $said = Numerals::plain((float) sprintf('%.2g', $corner->degrees));
-            $finding = $this->found('almost-tangent', (string) $id, "two curves of it are not quite tangent, they turn by {$said}°")->at($corner->place(), $corner->degrees);
+            $finding = $this->found('almost-tangent', (string) $id, "two curves of it are not quite tangent, they turn by {$said}°")->at(
+                $corner->place(),
+                $corner->degrees,
+            );
             $step = $corner->writtenIn($at);
             $remedy = $step === null ? null : self::tangent($step, $corner->k);
             $findings[] = $remedy === null ? $finding : $finding->with($remedy);

@@ -52,7 +52,9 @@ final class AlmostTouching extends Check
                         $labels[$two], Numerals::plain((float) sprintf('%.3g', abs($gap))), $plan->unit->value,
                     ))->at(TouchingCircles::contact($circle, $guides[$two]->single()), abs($gap));
                     if (is_numeric($plan->steps[$one]->raw('radius')) && $plan->steps[$one]->says('center')) {
-                        $findings[] = $finding->with(new Remedy('Let them touch', [['op' => 'set', 'id' => $one, 'field' => 'radius', 'value' => $radius]]));
+                        $findings[] = $finding->with(
+                            new Remedy('Let them touch', [['op' => 'set', 'id' => $one, 'field' => 'radius', 'value' => $radius]]),
+                        );
                     } elseif ($one === $id && ! (is_numeric($plan->steps[$two]->raw('radius')) && $guides[$two]->isCircle())) {
                         $findings[] = $finding;
                     } else {
@@ -66,7 +68,10 @@ final class AlmostTouching extends Check
         return $findings;
     }
 
-    /** @return array{float, float}|null by how much the first misses the other, negative where it goes too far, and the radius with which it would touch */
+    /**
+     * @return array{float, float}|null by how much the first misses the other, negative where it goes too far, and the radius with which it
+     *   would touch
+     */
     private static function between(Guide $one, Guide $other, float $miss, float $tolerance): ?array
     {
         if (! $one->isCircle() || ! $one->curve instanceof Arc) {
@@ -83,14 +88,24 @@ final class AlmostTouching extends Check
         } elseif ($other->isCircle() && $other->curve instanceof Arc) {
             $distance = $center->distanceTo($other->curve->center());
             // From outside; around the other; inside the other.
-            array_push($wanted, [$distance - $other->curve->radius(), 1], [$distance + $other->curve->radius(), -1], [$other->curve->radius() - $distance, 1]);
+            array_push(
+                $wanted,
+                [$distance - $other->curve->radius(), 1],
+                [$distance + $other->curve->radius(), -1],
+                [$other->curve->radius() - $distance, 1],
+            );
         }
         $best = null;
         foreach ($wanted as [$fit, $way]) {
             $gap = $way * ($fit - $radius);
             // Circles around one centre run side by side; that is no touching.
-            if ($fit > $tolerance && abs($gap) > $tolerance && abs($gap) <= $miss && ($other->curve instanceof Line || $center->distanceTo($other->center()) > $miss)
-                && ($best === null || abs($gap) < abs($best[0]))) {
+            if (
+                $fit > $tolerance &&
+                abs($gap) > $tolerance &&
+                abs($gap) <= $miss &&
+                ($other->curve instanceof Line || $center->distanceTo($other->center()) > $miss) &&
+                ($best === null || abs($gap) < abs($best[0]))
+            ) {
                 $best = [$gap, $fit];
             }
             if (abs($gap) <= $tolerance) {

@@ -40,7 +40,10 @@ final class Astride extends Check
     {
         $least = max($at->limit('checks.miss'), 64 * $at->tolerance->distance);
 
-        return array_merge([], ...array_map(fn (LaidPattern $one): array => $this->astride($one, $least, $at->labels), LaidPattern::all($at)));
+        return array_merge(
+            [],
+            ...array_map(fn (LaidPattern $one): array => $this->astride($one, $least, $at->labels), LaidPattern::all($at)),
+        );
     }
 
     /**
@@ -59,7 +62,11 @@ final class Astride extends Check
                 $at = $points === [] ? null : self::astrideAt($spread, $points, new Vec($u, $v), new Vec($du, $dv), $least);
                 if ($at !== null) {
                     $made = $source->first()?->steps[0] ?? $id;
-                    $findings[] = $this->found('astride', $id, ($labels[$made] ?? $made).' lies on a mirror, and is not symmetrical about it: it lies over its own image')->at($at[0], $at[1]);
+                    $findings[] = $this->found(
+                        'astride',
+                        $id,
+                        ($labels[$made] ?? $made).' lies on a mirror, and is not symmetrical about it: it lies over its own image',
+                    )->at($at[0], $at[1]);
                     break;
                 }
             }
@@ -100,7 +107,8 @@ final class Astride extends Check
                     foreach ($points as $point) {
                         $image = $mirror->apply($point);
                         if (min(array_map(static fn (Vec $other): float => $other->distanceTo($image), $points)) > $least) {
-                            $farthest = abs(min($off)) < max($off) ? array_search(min($off), $off, true) : array_search(max($off), $off, true);
+                            $farthest =
+                                abs(min($off)) < max($off) ? array_search(min($off), $off, true) : array_search(max($off), $off, true);
 
                             return [$points[(int) $farthest], min(abs(min($off)), max($off))];
                         }

@@ -47,7 +47,16 @@ final class Banding extends PaintedCheck
         $findings = [];
         foreach ($stacked as $pair => $cells) {
             if (count($cells) >= self::LEAST_BANDS && count($findings) < PaintedPicture::MOST) {
-                $findings[] = $this->told($painted, 'banding', array_values($cells)[0], 'runs of '.str_replace("\n", ' and ', $pair).' lie exactly under one another '.count($cells).' times, and make a band');
+                $findings[] = $this->told(
+                    $painted,
+                    'banding',
+                    array_values($cells)[0],
+                    'runs of '.
+                        str_replace("\n", ' and ', $pair).
+                        ' lie exactly under one another '.
+                        count($cells).
+                        ' times, and make a band',
+                );
             }
         }
 

@@ -22,7 +22,11 @@ final class Bars extends Check
     public function tells(): array
     {
         return [
-            Sort::warning('almost-equal', 'bands and upright rectangles, and clearances, within 5 % of the width of an earlier one, none of which is as wide', 'the number follows that one from then on'),
+            Sort::warning(
+                'almost-equal',
+                'bands and upright rectangles, and clearances, within 5 % of the width of an earlier one, none of which is as wide',
+                'the number follows that one from then on',
+            ),
         ];
     }
 
@@ -48,11 +52,25 @@ final class Bars extends Check
                 continue;
             }
             [$other, $off] = $like;
-            $finding = $this->found('almost-equal', $id, sprintf(
-                'is %s %s wide, almost as wide as %s, which is %s', Numerals::plain(round($bar->width, 4)), $plan->unit->value, $labels[$other], Numerals::plain(round($bars[$other]->width, 4)),
-            ), $bar->field)->at($step->result->bounds()->center(), $off);
+            $finding = $this->found(
+                'almost-equal',
+                $id,
+                sprintf(
+                    'is %s %s wide, almost as wide as %s, which is %s',
+                    Numerals::plain(round($bar->width, 4)),
+                    $plan->unit->value,
+                    $labels[$other],
+                    Numerals::plain(round($bars[$other]->width, 4)),
+                ),
+                $bar->field,
+            )->at($step->result->bounds()->center(), $off);
             $value = self::equal($plan->steps[$id], $bar, $bars[$other]);
-            $findings[] = $value === null ? $finding : $finding->with(new Remedy('Make them equal', [['op' => 'set', 'id' => $id, 'field' => (string) $bar->field, 'value' => $value]]));
+            $findings[] =
+                $value === null
+                    ? $finding
+                    : $finding->with(
+                        new Remedy('Make them equal', [['op' => 'set', 'id' => $id, 'field' => (string) $bar->field, 'value' => $value]]),
+                    );
         }
 
         return $findings;

@@ -18,7 +18,10 @@ final class BrokenPixels extends Check
     public function tells(): array
     {
         return [
-            Sort::note('broken-pixels', 'a tile whose sides are no whole pixels, on sheets in px; with the sizes next to it that are exact'),
+            Sort::note(
+                'broken-pixels',
+                'a tile whose sides are no whole pixels, on sheets in px; with the sizes next to it that are exact',
+            ),
         ];
     }
 
@@ -49,7 +52,13 @@ final class BrokenPixels extends Check
         $sizes = implode(' or ', array_map(static fn (array $one): string => "$one[0] × $one[1]", $near));
         $exact = $sizes === '' ? '' : "; as a picture $sizes is exact";
 
-        return [$this->found('broken-pixels', $pattern->id, sprintf('its tile is %s × %s px, no whole pixels%s', self::short($wide), self::short($high), $exact))->at($pattern->spread->lattice->origin, $off)];
+        return [
+            $this->found(
+                'broken-pixels',
+                $pattern->id,
+                sprintf('its tile is %s × %s px, no whole pixels%s', self::short($wide), self::short($high), $exact),
+            )->at($pattern->spread->lattice->origin, $off),
+        ];
     }
 
     private static function short(float $length): string

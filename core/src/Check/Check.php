@@ -7,7 +7,10 @@ namespace Sternbild\Core\Check;
 use Sternbild\Core\Plan\Property;
 use Sternbild\Core\Result\Finding;
 
-/** Something that is looked for. A file of this folder is all that a new one needs: Checks finds it there, and whatever lists checks or limits reads it from them. */
+/**
+ * Something that is looked for. A file of this folder is all that a new one needs: Checks finds it there, and whatever lists checks or
+ * limits reads it from them.
+ */
 abstract class Check
 {
     /** @return non-empty-list<Sort> what it tells */
@@ -29,7 +32,9 @@ abstract class Check
     {
         foreach ($this->tells() as $sort) {
             if ($sort->code === $code) {
-                return $sort->level === 'note' ? Finding::note($step, $code, $message, $field) : Finding::warning($step, $code, $message, $field);
+                return $sort->level === 'note'
+                    ? Finding::note($step, $code, $message, $field)
+                    : Finding::warning($step, $code, $message, $field);
             }
         }
         throw new \LogicException(static::class." does not say that it tells $code.");

@@ -58,7 +58,13 @@ final class Checks
         }
 
         // Lengths come first, as they are read.
-        uasort($limits, static fn (Property $one, Property $other): int => [$one->field->traits()['measure'] !== 'length', $one->field->label] <=> [$other->field->traits()['measure'] !== 'length', $other->field->label]);
+        uasort(
+            $limits,
+            static fn (Property $one, Property $other): int => [$one->field->traits()['measure'] !== 'length', $one->field->label] <=> [
+                $other->field->traits()['measure'] !== 'length',
+                $other->field->label,
+            ],
+        );
 
         return $limits;
     }
@@ -78,9 +84,15 @@ final class Checks
     {
         $findings = self::looked(Subject::Steps, $at);
         if (count($at->guides) > self::MOST_GUIDES) {
-            $findings[] = Finding::note((string) array_key_first($at->guides), self::UNCHECKED, sprintf(
-                'near misses and doubled lines are looked for among at most %s guides; there are %s', number_format(self::MOST_GUIDES), number_format(count($at->guides)),
-            ));
+            $findings[] = Finding::note(
+                (string) array_key_first($at->guides),
+                self::UNCHECKED,
+                sprintf(
+                    'near misses and doubled lines are looked for among at most %s guides; there are %s',
+                    number_format(self::MOST_GUIDES),
+                    number_format(count($at->guides)),
+                ),
+            );
         } elseif ($at->guides !== []) {
             array_push($findings, ...self::looked(Subject::Guides, $at));
         }
@@ -109,7 +121,11 @@ final class Checks
                     }
                 });
             } catch (OverBudget) {
-                $findings[] = Finding::note($at->seen[0]->id, self::UNCHECKED, 'not all that is drawn was looked through; it would take too long');
+                $findings[] = Finding::note(
+                    $at->seen[0]->id,
+                    self::UNCHECKED,
+                    'not all that is drawn was looked through; it would take too long',
+                );
             }
         }
 

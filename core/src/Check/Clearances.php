@@ -65,10 +65,17 @@ final class Clearances extends Check
         }
         if ($narrowest !== null) {
             [$one, $way, $other] = $narrowest;
-            $findings[] = $this->found('closes', $one->id, sprintf(
-                'the way between it and %s, %s %s wide, closes at %s px', $other->id === $one->id ? 'another piece of it' : $labels[$other->id],
-                self::short($way->distance), $plan->unit->value, Numerals::plain($at->limit('checks.small')),
-            ))->at($way->from, $way->distance);
+            $findings[] = $this->found(
+                'closes',
+                $one->id,
+                sprintf(
+                    'the way between it and %s, %s %s wide, closes at %s px',
+                    $other->id === $one->id ? 'another piece of it' : $labels[$other->id],
+                    self::short($way->distance),
+                    $plan->unit->value,
+                    Numerals::plain($at->limit('checks.small')),
+                ),
+            )->at($way->from, $way->distance);
         }
 
         return $findings;
@@ -77,15 +84,24 @@ final class Clearances extends Check
     /** @param  array<string, string>  $labels */
     private function almostMeeting(Plan $plan, Seen $one, Seen $other, ShortestWay $way, array $labels): Finding
     {
-        $finding = $this->found('almost-meeting', $one->id, sprintf(
-            'misses %s by %s %s', $other->id === $one->id ? 'another piece of it' : $labels[$other->id], self::short($way->distance), $plan->unit->value,
-        ))->at($way->from, $way->distance);
+        $finding = $this->found(
+            'almost-meeting',
+            $one->id,
+            sprintf(
+                'misses %s by %s %s',
+                $other->id === $one->id ? 'another piece of it' : $labels[$other->id],
+                self::short($way->distance),
+                $plan->unit->value,
+            ),
+        )->at($way->from, $way->distance);
         if ($one->id === $other->id || $one->of > 1) {
             return $finding;
         }
         $by = $way->to->minus($way->from);
 
-        return $finding->with(new Remedy('Let them touch', [['op' => 'add', 'step' => ['kind' => 'move', 'of' => [$one->id], 'by' => [$by->x, $by->y]]]]));
+        return $finding->with(
+            new Remedy('Let them touch', [['op' => 'add', 'step' => ['kind' => 'move', 'of' => [$one->id], 'by' => [$by->x, $by->y]]]]),
+        );
     }
 
     /**
@@ -99,7 +115,12 @@ final class Clearances extends Check
         $pieces = [];
         foreach ($seen as $figure) {
             foreach ((new Shape($figure->outlines))->pieces() as $outlines) {
-                $pieces[] = [$figure, $outlines, count($pieces), Bounds::of(...array_map(static fn (Outline $one): Bounds => $one->bounds(), $outlines))];
+                $pieces[] = [
+                    $figure,
+                    $outlines,
+                    count($pieces),
+                    Bounds::of(...array_map(static fn (Outline $one): Bounds => $one->bounds(), $outlines)),
+                ];
             }
         }
 

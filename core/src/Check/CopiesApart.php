@@ -26,7 +26,10 @@ final class CopiesApart extends Check
     /** Pairs of curves that are. */
     private const MOST_PAIRS = 4_000;
 
-    /** What looking at neighbours may take; what a way between two curves does, and how deep one figure lies in another, for each of its curves. */
+    /**
+     * What looking at neighbours may take; what a way between two curves does, and how deep one figure lies in another, for each of its
+     * curves.
+     */
     private const UNITS = 4e5;
 
     private const WAY = 150;
@@ -53,7 +56,10 @@ final class CopiesApart extends Check
 
     public function look(Looked $at): array
     {
-        return array_merge([], ...array_map(fn (LaidPattern $one): array => $this->neighbours($at->plan, $one->id, $one->spread), LaidPattern::all($at)));
+        return array_merge(
+            [],
+            ...array_map(fn (LaidPattern $one): array => $this->neighbours($at->plan, $one->id, $one->spread), LaidPattern::all($at)),
+        );
     }
 
     /** @return list<Finding> the narrowest way between copies, and the least overlap, where these are below the limit */
@@ -92,22 +98,44 @@ final class CopiesApart extends Check
                     $gap = $gap === null || $way->distance < $gap->distance ? $way : $gap;
                 } else {
                     $deep = self::deepest($figure, $other);
-                    $overlap = $deep !== null && $deep[1] > 64 * $plan->tolerance()->distance && $deep[1] <= $miss && ($overlap === null || $deep[1] > $overlap[1]) ? $deep : $overlap;
+                    $overlap =
+                        $deep !== null &&
+                        $deep[1] > 64 * $plan->tolerance()->distance &&
+                        $deep[1] <= $miss &&
+                        ($overlap === null || $deep[1] > $overlap[1])
+                            ? $deep
+                            : $overlap;
                 }
             }
         }
         $unit = $plan->unit->value;
 
         return [
-            ...($gap === null ? [] : [$this->found('copies-miss', $id, 'its copies miss one another by '.self::short($gap->distance)." $unit")->at($gap->from, $gap->distance)]),
-            ...($overlap === null ? [] : [$this->found('copies-overlap', $id, 'its copies overlap by '.self::short($overlap[1])." $unit")->at($overlap[0], $overlap[1])]),
+            ...$gap === null
+                ? []
+                : [
+                    $this->found('copies-miss', $id, 'its copies miss one another by '.self::short($gap->distance)." $unit")->at(
+                        $gap->from,
+                        $gap->distance,
+                    ),
+                ],
+            ...$overlap === null
+                ? []
+                : [
+                    $this->found('copies-overlap', $id, 'its copies overlap by '.self::short($overlap[1])." $unit")->at(
+                        $overlap[0],
+                        $overlap[1],
+                    ),
+                ],
         ];
     }
 
     /** @return iterable<Figure> of other copies, near a box */
     private static function others(Spread $spread, Bounds $box, float $reach): iterable
     {
-        [$first, $last, $top, $bottom] = $spread->covering(new Bounds($box->left - $reach, $box->top - $reach, $box->right + $reach, $box->bottom + $reach));
+        [$first, $last, $top, $bottom] = $spread->covering(
+            new Bounds($box->left - $reach, $box->top - $reach, $box->right + $reach, $box->bottom + $reach),
+        );
         foreach ($spread->ways([max(-3, $first), min(3, $last), max(-3, $top), min(3, $bottom)]) as $way) {
             $map = Affine::move($way);
             foreach ($spread->cell as $copies) {
@@ -153,7 +181,14 @@ final class CopiesApart extends Check
             foreach ([0.0, 0.25, 0.5, 0.75] as $t) {
                 $at = $curve->pointAt($t);
                 $inside = array_sum(array_map(static fn ($outline): int => $outline->windingsAround($at), $around)) !== 0;
-                $depth = $inside ? min(array_map(static fn (Curve $edge): float => $edge->pointAt($edge->nearest($at))->distanceTo($at), LaidPattern::curves($other)) ?: [0.0]) : 0.0;
+                $depth = $inside
+                    ? min(
+                        array_map(
+                            static fn (Curve $edge): float => $edge->pointAt($edge->nearest($at))->distanceTo($at),
+                            LaidPattern::curves($other),
+                        ) ?: [0.0],
+                    )
+                    : 0.0;
                 if ($inside && ($deepest === null || $depth > $deepest[1])) {
                     $deepest = [$at, $depth];
                 }

@@ -10,7 +10,11 @@ final class DoubledCorners extends PaintedCheck
     public function tells(): array
     {
         return [
-            Sort::warning('doubled-corner', 'a cell that thickens a one-pixel line where it turns; corners that go straight on both ways are meant', 'taken out'),
+            Sort::warning(
+                'doubled-corner',
+                'a cell that thickens a one-pixel line where it turns; corners that go straight on both ways are meant',
+                'taken out',
+            ),
         ];
     }
 
@@ -26,7 +30,13 @@ final class DoubledCorners extends PaintedCheck
             $same = fn (int $right, int $down): bool => $picture->at($x + $right, $y + $down) === $colour;
             $right = $same(1, 0) <=> $same(-1, 0);
             $down = $same(0, 1) <=> $same(0, -1);
-            if ($right === 0 || $down === 0 || ! $picture->isThin($x, $y) || ! $picture->isThin($x + $right, $y) || ! $picture->isThin($x, $y + $down)) {
+            if (
+                $right === 0 ||
+                $down === 0 ||
+                ! $picture->isThin($x, $y) ||
+                ! $picture->isThin($x + $right, $y) ||
+                ! $picture->isThin($x, $y + $down)
+            ) {
                 continue;
             }
             // A corner on purpose goes straight on both ways.
@@ -35,7 +45,12 @@ final class DoubledCorners extends PaintedCheck
             }
             // With this one gone its neighbours are none any more.
             $told[$cell + $right] = $told[$cell + $down * $picture->columns] = true;
-            $findings[] = $this->told($painted, 'doubled-corner', $cell, 'a corner of a line is doubled at '.$painted->named($cell))->with($painted->painting('Take it out', [$cell => $picture->around($x, $y)]));
+            $findings[] = $this->told(
+                $painted,
+                'doubled-corner',
+                $cell,
+                'a corner of a line is doubled at '.$painted->named($cell),
+            )->with($painted->painting('Take it out', [$cell => $picture->around($x, $y)]));
             if (count($findings) === PaintedPicture::MOST) {
                 break;
             }

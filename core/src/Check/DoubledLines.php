@@ -62,7 +62,9 @@ final class DoubledLines extends Check
     {
         $along = match (true) {
             $one instanceof Line && $other instanceof Line => $other->carries($one, $tolerance->distance),
-            $one instanceof Arc && $other instanceof Arc => $one->center()->distanceTo($other->center()) + abs($one->radius() - $other->radius()) <= $tolerance->distance,
+            $one instanceof Arc && $other instanceof Arc => $one->center()->distanceTo($other->center()) +
+                abs($one->radius() - $other->radius()) <=
+                $tolerance->distance,
             default => false,
         };
         if (! $along) {

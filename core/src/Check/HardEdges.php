@@ -18,7 +18,11 @@ final class HardEdges extends PaintedCheck
     public function tells(): array
     {
         return [
-            Sort::note('hard-edge', 'an edge at 45° between two colours of which the palette has one in the middle; at three steps in a row or more', 'that one put on its steps'),
+            Sort::note(
+                'hard-edge',
+                'an edge at 45° between two colours of which the palette has one in the middle; at three steps in a row or more',
+                'that one put on its steps',
+            ),
         ];
     }
 
@@ -31,7 +35,13 @@ final class HardEdges extends PaintedCheck
             foreach ([[1, 1], [1, -1], [-1, 1], [-1, -1]] as [$right, $down]) {
                 $other = $picture->at($x + $right, $y);
                 // Another colour on two sides of it, its own on the others.
-                if ($other !== $colour && $other !== '' && $picture->at($x, $y + $down) === $other && $picture->at($x - $right, $y) === $colour && $picture->at($x, $y - $down) === $colour) {
+                if (
+                    $other !== $colour &&
+                    $other !== '' &&
+                    $picture->at($x, $y + $down) === $other &&
+                    $picture->at($x - $right, $y) === $colour &&
+                    $picture->at($x, $y - $down) === $colour
+                ) {
                     $notches["$colour\n$other"][$right * $down][$cell] = true;
                 }
             }
@@ -45,8 +55,12 @@ final class HardEdges extends PaintedCheck
                 array_push($cells, ...self::inRows($those, $picture->columns - $way));
             }
             if ($cells !== [] && count($findings) < PaintedPicture::MOST) {
-                $findings[] = $this->told($painted, 'hard-edge', $cells[0], "the edge of $colour on $other, at 45°, would be softer with $middle at ".count($cells).' of its steps')
-                    ->with($painted->painting('Soft edge', array_fill_keys($cells, (string) $middle)));
+                $findings[] = $this->told(
+                    $painted,
+                    'hard-edge',
+                    $cells[0],
+                    "the edge of $colour on $other, at 45°, would be softer with $middle at ".count($cells).' of its steps',
+                )->with($painted->painting('Soft edge', array_fill_keys($cells, (string) $middle)));
             }
         }
 

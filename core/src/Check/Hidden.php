@@ -34,8 +34,17 @@ final class Hidden extends Check
         [$plan, $seen, $labels] = [$at->plan, $at->seen, $at->labels];
         $hidden = $behind = [];
         foreach ($seen as $k => $figure) {
-            $over = array_values(array_filter(array_slice($seen, $k + 1), static fn (Seen $other): bool => $other->covers() && $other->bounds->meets($figure->bounds, 0.0)));
-            if ($over === [] || $figure->hasStroke() || ! self::isWithin($figure->bounds, array_map(static fn (Seen $other): Bounds => $other->bounds, $over))) {
+            $over = array_values(
+                array_filter(
+                    array_slice($seen, $k + 1),
+                    static fn (Seen $other): bool => $other->covers() && $other->bounds->meets($figure->bounds, 0.0),
+                ),
+            );
+            if (
+                $over === [] ||
+                $figure->hasStroke() ||
+                ! self::isWithin($figure->bounds, array_map(static fn (Seen $other): Bounds => $other->bounds, $over))
+            ) {
                 continue;
             }
             if (self::looksOut($figure, $over)) {
@@ -56,7 +65,12 @@ final class Hidden extends Check
             if (($hidden[$figure->id] ?? 0) === $figure->of) {
                 $names = array_map(static fn (string $id): string => $labels[$id], $behind[$figure->id]);
                 $last = array_pop($names);
-                $findings[] = $this->found('hidden', $figure->id, 'lies wholly behind '.($names === [] ? '' : implode(', ', $names).' and ')."$last")->at($figure->bounds->center(), sqrt($figure->figure->area()))
+                $findings[] = $this->found(
+                    'hidden',
+                    $figure->id,
+                    'lies wholly behind '.($names === [] ? '' : implode(', ', $names).' and ')."$last",
+                )
+                    ->at($figure->bounds->center(), sqrt($figure->figure->area()))
                     ->with(new Remedy('Hide it', [['op' => 'set', 'id' => $figure->id, 'field' => 'hidden', 'value' => true]]));
                 unset($hidden[$figure->id]);
             }
@@ -83,7 +97,11 @@ final class Hidden extends Check
             }
         }
 
-        return array_slice(array_values(array_unique(array_map(static fn (Seen $one): string => $one->id, array_reverse($over)))), 0, self::NAMED);
+        return array_slice(
+            array_values(array_unique(array_map(static fn (Seen $one): string => $one->id, array_reverse($over)))),
+            0,
+            self::NAMED,
+        );
     }
 
     /**
@@ -95,9 +113,13 @@ final class Hidden extends Check
      */
     private static function left(Seen $figure, array $over, Plan $plan): float
     {
-        $left = Combination::cut([$figure->outlines, array_merge(...array_map(static fn (Seen $other): array => $other->outlines, $over))], $plan->tolerance());
+        $left = Combination::cut(
+            [$figure->outlines, array_merge(...array_map(static fn (Seen $other): array => $other->outlines, $over))],
+            $plan->tolerance(),
+        );
 
-        return array_sum(array_map(static fn (Outline $outline): float => abs($outline->area()), $left)) - $plan->tolerance()->distance * $figure->figure->perimeter();
+        return array_sum(array_map(static fn (Outline $outline): float => abs($outline->area()), $left)) -
+            $plan->tolerance()->distance * $figure->figure->perimeter();
     }
 
     /**
@@ -108,7 +130,9 @@ final class Hidden extends Check
     private static function looksOut(Seen $figure, array $over): bool
     {
         $middle = $figure->outlines[0]->centroid();
-        $isIn = static fn (Seen $one): bool => array_sum(array_map(static fn (Outline $outline): int => $outline->windingsAround($middle), $one->outlines)) !== 0;
+        $isIn = static fn (Seen $one): bool => array_sum(
+            array_map(static fn (Outline $outline): int => $outline->windingsAround($middle), $one->outlines),
+        ) !== 0;
 
         return $isIn($figure) && array_filter($over, $isIn) === [];
     }

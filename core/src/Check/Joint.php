@@ -25,8 +25,15 @@ final readonly class Joint
      * @param  int  $k  of the curve behind it
      * @param  float  $degrees  by which they turn
      */
-    private function __construct(public Seen $figure, public Outline $outline, public int $number, public int $k, public Curve $before, public Curve $after, public float $degrees)
-    {
+    private function __construct(
+        public Seen $figure,
+        public Outline $outline,
+        public int $number,
+        public int $k,
+        public Curve $before,
+        public Curve $after,
+        public float $degrees,
+    ) {
     }
 
     /**
@@ -44,7 +51,15 @@ final readonly class Joint
                     [$before, $after] = [$outline->curves[($k + $count - 1) % $count], $outline->curves[$k]];
                     $in = $before->tangentAt(1.0)->unit();
                     $out = $after->tangentAt(0.0)->unit();
-                    $corners[] = new self($figure, $outline, $number, $k, $before, $after, abs(rad2deg(atan2($in->cross($out), $in->dot($out)))));
+                    $corners[] = new self(
+                        $figure,
+                        $outline,
+                        $number,
+                        $k,
+                        $before,
+                        $after,
+                        abs(rad2deg(atan2($in->cross($out), $in->dot($out)))),
+                    );
                 }
             }
         }

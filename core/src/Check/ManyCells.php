@@ -27,7 +27,15 @@ final class ManyCells extends Check
         foreach ($at->known as $id => $step) {
             $cells = $step->result instanceof Overlay ? $step->result->cellCount() : 0;
             if ($cells > Overlay::MOST_PICKED) {
-                $findings[] = $this->found('many-cells', $id, sprintf('has %s cells; up to %s can be picked on the sheet', number_format($cells), number_format(Overlay::MOST_PICKED)));
+                $findings[] = $this->found(
+                    'many-cells',
+                    $id,
+                    sprintf(
+                        'has %s cells; up to %s can be picked on the sheet',
+                        number_format($cells),
+                        number_format(Overlay::MOST_PICKED),
+                    ),
+                );
             }
         }
 

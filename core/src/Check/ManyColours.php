@@ -16,7 +16,11 @@ final class ManyColours extends Check
     public function tells(): array
     {
         return [
-            Sort::warning('many-colours', 'colours beyond those that the sheet is held to, `"sheet": {"colours": 8}` or `{"colours": "palette"}`', 'the nearest of the palette'),
+            Sort::warning(
+                'many-colours',
+                'colours beyond those that the sheet is held to, `"sheet": {"colours": 8}` or `{"colours": "palette"}`',
+                'the nearest of the palette',
+            ),
         ];
     }
 
@@ -31,14 +35,29 @@ final class ManyColours extends Check
         if (is_int($held)) {
             $more = array_slice($first, $held, null, true);
 
-            return $more === [] ? [] : [$this->found('many-colours', (string) reset($more), 'with '.array_key_first($more).' '.count($first)." colours are drawn; the sheet is held to $held")];
+            return $more === []
+                ? []
+                : [
+                    $this->found(
+                        'many-colours',
+                        (string) reset($more),
+                        'with '.array_key_first($more).' '.count($first)." colours are drawn; the sheet is held to $held",
+                    ),
+                ];
         }
         $findings = [];
         foreach ($held === 'palette' ? $first : [] as $colour => $id) {
             if (! in_array($colour, array_map(strtolower(...), $plan->palette), true)) {
-                $finding = $this->found('many-colours', $id, "$colour is drawn, which is no colour of the palette that the sheet is held to");
+                $finding = $this->found(
+                    'many-colours',
+                    $id,
+                    "$colour is drawn, which is no colour of the palette that the sheet is held to",
+                );
                 $nearest = self::nearest($colour, $plan->palette);
-                $findings[] = $nearest === null ? $finding : $finding->with(new Remedy("Make it $nearest", [['op' => 'recolour', 'map' => [$colour => $nearest]]]));
+                $findings[] =
+                    $nearest === null
+                        ? $finding
+                        : $finding->with(new Remedy("Make it $nearest", [['op' => 'recolour', 'map' => [$colour => $nearest]]]));
             }
         }
 

@@ -47,13 +47,26 @@ final class NearMisses extends Check
                 if ($near === null) {
                     continue;
                 }
-                $finding = $this->found('near-miss', (string) $id, sprintf(
-                    '%s misses %s by %s %s',
-                    $number === 0 ? 'its beginning' : 'its end', $near->name, Numerals::plain((float) sprintf('%.3g', $near->distance)), $plan->unit->value,
-                ), "through.$number")->at($end, $near->distance);
+                $finding = $this->found(
+                    'near-miss',
+                    (string) $id,
+                    sprintf(
+                        '%s misses %s by %s %s',
+                        $number === 0 ? 'its beginning' : 'its end',
+                        $near->name,
+                        Numerals::plain((float) sprintf('%.3g', $near->distance)),
+                        $plan->unit->value,
+                    ),
+                    "through.$number",
+                )->at($end, $near->distance);
                 // The end of a line that touches something is not written, and cannot be put elsewhere.
                 $closed = is_array($through) && count($through) > 1 ? array_replace($through, [$number => $near->raw]) : null;
-                $findings[] = $closed === null ? $finding : $finding->with(new Remedy('Close it', [['op' => 'set', 'id' => (string) $id, 'field' => 'through', 'value' => $closed]]));
+                $findings[] =
+                    $closed === null
+                        ? $finding
+                        : $finding->with(
+                            new Remedy('Close it', [['op' => 'set', 'id' => (string) $id, 'field' => 'through', 'value' => $closed]]),
+                        );
             }
         }
 

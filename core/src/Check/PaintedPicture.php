@@ -27,8 +27,14 @@ final readonly class PaintedPicture
      * @param  array<string, string>  $colours  #rrggbb by name, of its cells
      * @param  array<string, string>  $palette  and of all that the plan has
      */
-    private function __construct(private string $on, private Grid&Rectangles $grid, public Picture $picture, private array $owners, public array $colours, public array $palette)
-    {
+    private function __construct(
+        private string $on,
+        private Grid&Rectangles $grid,
+        public Picture $picture,
+        private array $owners,
+        public array $colours,
+        public array $palette,
+    ) {
     }
 
     /** @return list<self> */
@@ -40,7 +46,10 @@ final readonly class PaintedPicture
             if ($painted === null || $at->plan->steps[$id]->hidden) {
                 continue;
             }
-            $cells[$painted->grid] = array_filter($painted->cells + ($cells[$painted->grid] ?? []), static fn (string $name): bool => $name !== 'none');
+            $cells[$painted->grid] = array_filter(
+                $painted->cells + ($cells[$painted->grid] ?? []),
+                static fn (string $name): bool => $name !== 'none',
+            );
             $owners[$painted->grid] = array_fill_keys(array_keys($painted->cells), $id) + ($owners[$painted->grid] ?? []);
             $colours[$painted->grid] = $painted->colours + ($colours[$painted->grid] ?? []);
         }
@@ -48,7 +57,14 @@ final readonly class PaintedPicture
         foreach ($cells as $on => $those) {
             $grid = ($at->known[$on] ?? null)?->result;
             if ($grid instanceof Grid && $grid instanceof Rectangles && $those !== [] && count($those) <= self::MOST_CELLS) {
-                $all[] = new self((string) $on, $grid, new Picture($grid->size()[0], $grid->size()[1], $those), $owners[$on], $colours[$on], $at->plan->palette);
+                $all[] = new self(
+                    (string) $on,
+                    $grid,
+                    new Picture($grid->size()[0], $grid->size()[1], $those),
+                    $owners[$on],
+                    $colours[$on],
+                    $at->plan->palette,
+                );
             }
         }
 
@@ -80,7 +96,9 @@ final readonly class PaintedPicture
             $cells[$name] = PaintOver::over([$name => $cells[$name] ?? ''], [$name => ($x + 1).','.($y + 1)], 0)[$name];
         }
 
-        return new Remedy($label, [['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => $this->on, 'cells' => $cells, 'along' => 0]]);
+        return new Remedy($label, [
+            ['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => $this->on, 'cells' => $cells, 'along' => 0],
+        ]);
     }
 
     public function named(int $cell): string

@@ -18,8 +18,15 @@ final readonly class Seen
      * @param  int  $of  how many figures that step is drawn with
      * @param  bool  $isCells  whether it is cells of a grid in columns and rows, which pixel work shows at sizes of its own
      */
-    private function __construct(public string $id, public Figure $figure, public array $outlines, public Bounds $bounds, public Style $style, public int $of, public bool $isCells)
-    {
+    private function __construct(
+        public string $id,
+        public Figure $figure,
+        public array $outlines,
+        public Bounds $bounds,
+        public Style $style,
+        public int $of,
+        public bool $isCells,
+    ) {
     }
 
     public static function of(string $id, Figure $figure, Style $style, int $of, bool $isCells = false): self

@@ -54,7 +54,11 @@ final class SharpCorners extends Check
         foreach (Joint::worst(array_values($sharp)) as $id => $corner) {
             $left = 180.0 - $corner->degrees;
             $said = Numerals::plain((float) sprintf('%.2g', $left));
-            $finding = $this->found('sharp', (string) $id, "has a corner of {$said}°, sharper than ".Numerals::plain($sharpest).'°')->at($corner->place(), $left);
+            $finding = $this->found(
+                'sharp',
+                (string) $id,
+                "has a corner of {$said}°, sharper than ".Numerals::plain($sharpest).'°',
+            )->at($corner->place(), $left);
             $remedy = self::rounded($at->plan, (string) $id, array_values($outlines[$id]));
             $findings[] = $remedy === null ? $finding : $finding->with($remedy);
         }
@@ -90,7 +94,12 @@ final class SharpCorners extends Check
             }
         }
 
-        return new Remedy(count($addresses) === 1 ? 'Round it' : 'Round all of them', [['op' => 'add', 'step' => ['kind' => 'round', 'of' => [$id], 'radius' => (float) sprintf('%.3g', $radius), 'corners' => $addresses]]]);
+        return new Remedy(count($addresses) === 1 ? 'Round it' : 'Round all of them', [
+            [
+                'op' => 'add',
+                'step' => ['kind' => 'round', 'of' => [$id], 'radius' => (float) sprintf('%.3g', $radius), 'corners' => $addresses],
+            ],
+        ]);
     }
 
     /**

@@ -26,11 +26,23 @@ final class SinglePixels extends PaintedCheck
                 $beside += $k !== 4 && $picture->at($x + $k % 3 - 1, $y + intdiv($k, 3) - 1) !== '' ? 1 : 0;
             }
             if ($beside === 0 && count($strays) < PaintedPicture::MOST && count($picture->cells) > 1) {
-                $strays[] = $this->told($painted, 'stray-pixel', $cell, 'a cell by itself at '.$painted->named($cell))->with($painted->painting('Take it out', [$cell => 'none']));
+                $strays[] = $this->told($painted, 'stray-pixel', $cell, 'a cell by itself at '.$painted->named($cell))->with(
+                    $painted->painting('Take it out', [$cell => 'none']),
+                );
             }
-            $isHole = $picture->at($x + 1, $y) === '' && $picture->at($x + 2, $y) === $colour && $picture->at($x + 1, $y - 1) === $colour && $picture->at($x + 1, $y + 1) === $colour;
+            $isHole =
+                $picture->at($x + 1, $y) === '' &&
+                $picture->at($x + 2, $y) === $colour &&
+                $picture->at($x + 1, $y - 1) === $colour &&
+                $picture->at($x + 1, $y + 1) === $colour;
             if ($isHole && count($holes) < PaintedPicture::MOST) {
-                $holes[] = $this->told($painted, 'pixel-hole', $cell + 1, 'a hole of one cell at '.$painted->named($cell + 1), $cell)->with($painted->painting('Fill it', [$cell + 1 => $colour]));
+                $holes[] = $this->told(
+                    $painted,
+                    'pixel-hole',
+                    $cell + 1,
+                    'a hole of one cell at '.$painted->named($cell + 1),
+                    $cell,
+                )->with($painted->painting('Fill it', [$cell + 1 => $colour]));
             }
         }
 

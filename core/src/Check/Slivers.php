@@ -56,10 +56,21 @@ final class Slivers extends Check
         $face = (int) array_key_first($thin);
         $count = count($thin);
 
-        return [$this->found('sliver', $id, sprintf(
-            $count === 1 ? 'a cell is only about %2$s %4$s wide, less than %3$s %4$s' : '%1$d cells are thinner than %3$s %4$s, the thinnest only about %2$s %4$s wide',
-            $count, self::short($thin[$face]), self::short($limit), $unit,
-        ))->at($overlay->arrangement()->placeInside($face), $thin[$face])];
+        return [
+            $this->found(
+                'sliver',
+                $id,
+                sprintf(
+                    $count === 1
+                        ? 'a cell is only about %2$s %4$s wide, less than %3$s %4$s'
+                        : '%1$d cells are thinner than %3$s %4$s, the thinnest only about %2$s %4$s wide',
+                    $count,
+                    self::short($thin[$face]),
+                    self::short($limit),
+                    $unit,
+                ),
+            )->at($overlay->arrangement()->placeInside($face), $thin[$face]),
+        ];
     }
 
     /** @return list<Finding> */

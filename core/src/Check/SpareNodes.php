@@ -44,8 +44,11 @@ final class SpareNodes extends Check
     {
         [$before, $after] = [$corner->before, $corner->after];
 
-        return $corner->isOfLines() || ($before instanceof Arc && $after instanceof Arc
-            && $before->center()->distanceTo($after->center()) + abs($before->radius() - $after->radius()) <= self::SAME * $before->radius());
+        return $corner->isOfLines() ||
+            ($before instanceof Arc &&
+                $after instanceof Arc &&
+                $before->center()->distanceTo($after->center()) + abs($before->radius() - $after->radius()) <=
+                    self::SAME * $before->radius());
     }
 
     private static function without(Step $step, int $k): ?Remedy

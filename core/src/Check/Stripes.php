@@ -51,7 +51,13 @@ final class Stripes extends Check
 
     public function look(Looked $at): array
     {
-        return array_merge([], ...array_map(fn (LaidPattern $pattern): array => $this->in($at->plan, $pattern->id, $pattern->spread), LaidPattern::patterns($at)));
+        return array_merge(
+            [],
+            ...array_map(
+                fn (LaidPattern $pattern): array => $this->in($at->plan, $pattern->id, $pattern->spread),
+                LaidPattern::patterns($at),
+            ),
+        );
     }
 
     /** @return list<Finding> one for the widest stripe */
@@ -62,7 +68,9 @@ final class Stripes extends Check
         }
         $covered = self::covered($spread);
         $widest = null;
-        foreach (['along its first way', 'along its second way', 'across it, down to the left', 'across it, down to the right'] as $way => $said) {
+        foreach (
+            ['along its first way', 'along its second way', 'across it, down to the left', 'across it, down to the right'] as $way => $said
+        ) {
             $lane = static fn (int $column, int $row): int => match ($way) {
                 0 => $row,
                 1 => $column,
@@ -90,7 +98,15 @@ final class Stripes extends Check
         $middle = ($first + $lanes / 2) / self::FINE;
         $at = $lattice->place($way === 0 ? new Vec(0.5, $middle) : new Vec($middle, $way === 1 ? 0.5 : 0.0));
 
-        return [$this->found('stripe', $id, "a stripe comes out $said, ".Numerals::plain((float) sprintf('%.3g', $wide))." {$plan->unit->value} wide, that shows much less than what lies beside it")->at($at, $wide)];
+        return [
+            $this->found(
+                'stripe',
+                $id,
+                "a stripe comes out $said, ".
+                    Numerals::plain((float) sprintf('%.3g', $wide)).
+                    " {$plan->unit->value} wide, that shows much less than what lies beside it",
+            )->at($at, $wide),
+        ];
     }
 
     /**
@@ -132,7 +148,10 @@ final class Stripes extends Check
                         $sense = $to->y > $from->y ? 1 : -1;
                         [$upper, $lower] = $sense > 0 ? [$from, $to] : [$to, $from];
                         for ($row = (int) ceil($upper->y - 0.5); $row + 0.5 < $lower->y; $row++) {
-                            $crossings[$row][] = [$upper->x + ($row + 0.5 - $upper->y) / ($lower->y - $upper->y) * ($lower->x - $upper->x), $sense];
+                            $crossings[$row][] = [
+                                $upper->x + (($row + 0.5 - $upper->y) / ($lower->y - $upper->y)) * ($lower->x - $upper->x),
+                                $sense,
+                            ];
                         }
                     }
                 }
@@ -144,7 +163,14 @@ final class Stripes extends Check
                     $windings += $sense;
                     // What is wider than a cell covers the whole of a lane.
                     $first = (int) ceil($x - 0.5);
-                    for ($column = $first; $windings !== 0 && $column < $first + self::FINE && isset($those[$number + 1]) && $column + 0.5 < $those[$number + 1][0]; $column++) {
+                    for (
+                        $column = $first;
+                        $windings !== 0 &&
+                        $column < $first + self::FINE &&
+                        isset($those[$number + 1]) &&
+                        $column + 0.5 < $those[$number + 1][0];
+                        $column++
+                    ) {
                         $covered[self::within($row)][self::within($column)] = true;
                     }
                 }

@@ -12,7 +12,11 @@ final class UnevenRuns extends PaintedCheck
     public function tells(): array
     {
         return [
-            Sort::warning('uneven-runs', 'a stretch of a one-pixel line whose runs grow and shrink by turns, by more than one; with the even ones nearest to them', 'evened out'),
+            Sort::warning(
+                'uneven-runs',
+                'a stretch of a one-pixel line whose runs grow and shrink by turns, by more than one; with the even ones nearest to them',
+                'evened out',
+            ),
         ];
     }
 
@@ -34,9 +38,23 @@ final class UnevenRuns extends PaintedCheck
                 foreach ($steps->cells($even) as [$x, $y]) {
                     $put[$y * $picture->columns + $x] = $colour;
                 }
-                $put = array_filter($put, fn (string $name, int $cell): bool => ($picture->cells[$cell] ?? 'none') !== $name, ARRAY_FILTER_USE_BOTH);
+                $put = array_filter(
+                    $put,
+                    fn (string $name, int $cell): bool => ($picture->cells[$cell] ?? 'none') !== $name,
+                    ARRAY_FILTER_USE_BOTH,
+                );
                 $first = $steps->start[1] * $picture->columns + $steps->start[0];
-                $findings[] = $this->told($painted, 'uneven-runs', $first, 'from '.$painted->named($first).' on a line runs '.implode(' ', $steps->runs).'; even would be '.implode(' ', $even))->with($painted->painting('Even it out', $put));
+                $findings[] = $this->told(
+                    $painted,
+                    'uneven-runs',
+                    $first,
+                    'from '.
+                        $painted->named($first).
+                        ' on a line runs '.
+                        implode(' ', $steps->runs).
+                        '; even would be '.
+                        implode(' ', $even),
+                )->with($painted->painting('Even it out', $put));
             }
         }
 

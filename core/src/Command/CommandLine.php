@@ -26,7 +26,10 @@ use Sternbild\Core\Svg\DrawnFile;
 use Sternbild\Core\Svg\NoDrawing;
 use Sternbild\Core\View\SceneNumbers;
 
-/** The commands of `sternbild`: scene, render, check, tile, pixels, hand, vary, read, schema. What files can be made, and their options, are what Handing's forms say. */
+/**
+ * The commands of `sternbild`: scene, render, check, tile, pixels, hand, vary, read, schema. What files can be made, and their options, are
+ * what Handing's forms say.
+ */
 final readonly class CommandLine
 {
     private const USAGE = <<<'TEXT'
@@ -72,11 +75,20 @@ final readonly class CommandLine
             [$places, $options] = self::parsed($words, ($words[0] ?? '') === 'hand');
             $command = array_shift($places);
             if ($command === 'schema' && $places === []) {
-                fwrite($this->out, json_encode(PlanSchema::document(Kinds::all()), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
+                fwrite(
+                    $this->out,
+                    json_encode(
+                        PlanSchema::document(Kinds::all()),
+                        JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+                    )."\n",
+                );
 
                 return self::GOOD;
             }
-            $wanted = ['scene' => 1, 'check' => 1, 'render' => 2, 'vary' => 2, 'tile' => 3, 'pixels' => 3, 'hand' => 3, 'read' => 1][$command ?? ''] ?? null;
+            $wanted =
+                ['scene' => 1, 'check' => 1, 'render' => 2, 'vary' => 2, 'tile' => 3, 'pixels' => 3, 'hand' => 3, 'read' => 1][
+                    $command ?? ''
+                ] ?? null;
             if ($wanted !== count($places)) {
                 fwrite($this->errors, self::USAGE);
 
@@ -169,7 +181,11 @@ final readonly class CommandLine
         $kinds = Kinds::all()->withPictures(new FolderPictures(dirname($file)));
         $plan = PlanReader::decode(self::read($file));
 
-        return new Handed($plan, pathinfo($file, PATHINFO_FILENAME), static fn (): Scene => (new Evaluator(new ArrayCache))->evaluate((new PlanReader($kinds))->fromArray($plan)));
+        return new Handed(
+            $plan,
+            pathinfo($file, PATHINFO_FILENAME),
+            static fn (): Scene => (new Evaluator(new ArrayCache))->evaluate((new PlanReader($kinds))->fromArray($plan)),
+        );
     }
 
     /**
@@ -190,7 +206,13 @@ final readonly class CommandLine
             return (int) $text;
         };
         $count = $number('count', 12, 1, Variations::MOST);
-        $plans = Variations::drawnFrom(PlanReader::decode($json), $number('seed', 1, 0, 999_999_999), $count, Kinds::all(), isset($options['what']) ? explode(',', $options['what']) : null);
+        $plans = Variations::drawnFrom(
+            PlanReader::decode($json),
+            $number('seed', 1, 0, 999_999_999),
+            $count,
+            Kinds::all(),
+            isset($options['what']) ? explode(',', $options['what']) : null,
+        );
         if (! is_dir($folder) && ! @mkdir($folder, 0777, true)) {
             throw new \UnexpectedValueException("$folder cannot be made");
         }
@@ -308,7 +330,9 @@ final readonly class CommandLine
         $ending = strtolower(pathinfo($file, PATHINFO_EXTENSION));
         if (! in_array($ending, $known, true)) {
             $last = array_pop($known);
-            throw new \UnexpectedValueException("$file does not end in ".implode(', ', array_map(static fn (string $one): string => ".$one", $known))." or .$last");
+            throw new \UnexpectedValueException(
+                "$file does not end in ".implode(', ', array_map(static fn (string $one): string => ".$one", $known))." or .$last",
+            );
         }
 
         return $ending;
@@ -339,7 +363,11 @@ final readonly class CommandLine
         }
         $as = self::ending($file, ['png', 'svg']);
         $of = $options['frames'] ?? $grid;
-        self::hand($handed, isset($options['frames']) ? 'frames' : 'pixels', $file, ['of' => $of, 'as' => $as, ...self::number($options, 'scale')]);
+        self::hand($handed, isset($options['frames']) ? 'frames' : 'pixels', $file, [
+            'of' => $of,
+            'as' => $as,
+            ...self::number($options, 'scale'),
+        ]);
         if (isset($options['frames'])) {
             [$picture, $frames] = PixelPicture::frames($handed->scene(), $of);
             self::written($beside, MovingPicture::json($frames, $picture, basename($file), (int) ($options['scale'] ?? '1')));
@@ -361,7 +389,10 @@ final readonly class CommandLine
         $with = isset($options['with']) ? ['with' => explode(',', $options['with'])] : [];
         $estimate = self::hand($handed, 'tile', $file, ['of' => $id, 'as' => $as, ...$with, ...self::number($options, 'width')]);
         if ($as === 'png' && $estimate->instead !== []) {
-            fwrite($this->errors, 'sternbild: '.implode(' ', $estimate->told).' '.implode(' or ', array_column($estimate->instead, 'label'))."\n");
+            fwrite(
+                $this->errors,
+                'sternbild: '.implode(' ', $estimate->told).' '.implode(' or ', array_column($estimate->instead, 'label'))."\n",
+            );
         }
     }
 }

@@ -24,6 +24,8 @@ final readonly class FolderPictures implements Pictures
         }
         $size = @getimagesize($path);
 
-        return $size === false || ! in_array($size[2], [IMAGETYPE_PNG, IMAGETYPE_JPEG, IMAGETYPE_WEBP], true) ? null : new PictureFile($path, $size[0], $size[1], (string) hash_file('sha256', $path));
+        return $size === false || ! in_array($size[2], [IMAGETYPE_PNG, IMAGETYPE_JPEG, IMAGETYPE_WEBP], true)
+            ? null
+            : new PictureFile($path, $size[0], $size[1], (string) hash_file('sha256', $path));
     }
 }

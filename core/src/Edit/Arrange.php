@@ -33,12 +33,22 @@ final readonly class Arrange implements Operation
         return [
             'points' => [
                 'type' => 'array',
-                'items' => ['oneOf' => [['type' => 'array', 'items' => ['type' => 'number']], ['type' => 'string'], ['type' => 'object', 'additionalProperties' => true]]],
+                'items' => [
+                    'oneOf' => [
+                        ['type' => 'array', 'items' => ['type' => 'number']],
+                        ['type' => 'string'],
+                        ['type' => 'object', 'additionalProperties' => true],
+                    ],
+                ],
                 'description' => 'Places as a plan writes them, or where they lie; found again where they are written.',
             ],
             'way' => ['enum' => ['row', 'column', 'spread', 'shift']],
             'by' => ['type' => 'array', 'items' => [], 'description' => 'Of a shift, across and down.'],
-            'cells' => ['type' => 'array', 'items' => ['type' => 'number'], 'description' => 'Of a shift in whole cells of the grid that they lie on.'],
+            'cells' => [
+                'type' => 'array',
+                'items' => ['type' => 'number'],
+                'description' => 'Of a shift in whole cells of the grid that they lie on.',
+            ],
             'of' => ['type' => 'string', 'description' => 'The step whose points are meant where several have one there.'],
         ];
     }
@@ -50,6 +60,10 @@ final readonly class Arrange implements Operation
 
     public function apply(Draft $draft, array $operation, string $pointer): void
     {
-        Operations::plain()->carryOut($draft, Arranging::operations(($this->sceneOf)($draft->plan()), $draft->withNames($operation), $pointer), $pointer);
+        Operations::plain()->carryOut(
+            $draft,
+            Arranging::operations(($this->sceneOf)($draft->plan()), $draft->withNames($operation), $pointer),
+            $pointer,
+        );
     }
 }

@@ -16,11 +16,14 @@ use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
 
 /**
- * Points of outlines, runs and guides brought into line, spread or moved, where they are written in the plan: as composed places and named numbers,
+ * Points of outlines, runs and guides brought into line, spread or moved, where they are written in the plan: as composed places and named
+ * numbers,
  * so that they go on following.
  *
- * `{op: "arrange", points: [place, …], way: "row", "column", "spread" or "shift", by?: [dx, dy], cells?: [columns, rows], of?: id}`: the points are
- * found by where they lie, of the step `of` where it has any, else of the steps that have the most of them. An address says that exactly; two
+ * `{op: "arrange", points: [place, …], way: "row", "column", "spread" or "shift", by?: [dx, dy], cells?: [columns, rows], of?: id}`: the
+ * points are
+ * found by where they lie, of the step `of` where it has any, else of the steps that have the most of them. An address says that exactly;
+ * two
  * coordinates are those that somebody was told, with as many digits as are told.
  */
 final class Arranging
@@ -64,7 +67,9 @@ final class Arranging
      */
     private function arranged(array $operation): array
     {
-        $places = $this->places($operation['points'] ?? null) ?? throw Unusable::at("{$this->pointer}/points", 'a list of 1 to '.self::MOST.' places, each [x, y] or an address');
+        $places =
+            $this->places($operation['points'] ?? null) ??
+            throw Unusable::at("{$this->pointer}/points", 'a list of 1 to '.self::MOST.' places, each [x, y] or an address');
         $way = $operation['way'] ?? null;
         $hits = $this->found($places, is_string($operation['of'] ?? null) ? $operation['of'] : null);
         match ($way) {
@@ -158,7 +163,10 @@ final class Arranging
             }
         }
         $most = $count === [] ? 0 : max($count);
-        $wanted = $of !== null && isset($count[$of]) ? [$of => true] : array_fill_keys(array_map(strval(...), array_keys($count, $most, true)), true);
+        $wanted =
+            $of !== null && isset($count[$of])
+                ? [$of => true]
+                : array_fill_keys(array_map(strval(...), array_keys($count, $most, true)), true);
         $found = [];
         foreach ($all as $number => $hits) {
             // What the most have is meant; a point that they do not have is whoever has it.
@@ -217,7 +225,10 @@ final class Arranging
             $own[$axis] = $shared;
             $this->put($hit, $own);
         } else {
-            $this->put($hit, $way === 'row' ? ['column' => $hit->column(), 'row' => [0, $shared]] : ['column' => [$shared, 0], 'row' => $hit->row()]);
+            $this->put(
+                $hit,
+                $way === 'row' ? ['column' => $hit->column(), 'row' => [0, $shared]] : ['column' => [$shared, 0], 'row' => $hit->row()],
+            );
         }
     }
 
@@ -230,11 +241,17 @@ final class Arranging
     {
         $last = count($hits) - 1;
         if ($last < 2) {
-            throw Unusable::at("{$this->pointer}/points", 'three places at least: the first and the last stay, the others are spread between them');
+            throw Unusable::at(
+                "{$this->pointer}/points",
+                'three places at least: the first and the last stay, the others are spread between them',
+            );
         }
         for ($number = 1; $number < $last; $number++) {
             foreach ($hits[$number] as $hit) {
-                $this->put($hit, ['between' => [$this->seenFrom($hits[0][0], $hit->step), $this->seenFrom($hits[$last][0], $hit->step)], 'share' => "$number/$last"]);
+                $this->put($hit, [
+                    'between' => [$this->seenFrom($hits[0][0], $hit->step), $this->seenFrom($hits[$last][0], $hit->step)],
+                    'share' => "$number/$last",
+                ]);
             }
         }
     }
@@ -261,8 +278,18 @@ final class Arranging
     {
         $raw = $hit->raw;
         $address = is_string($raw) ? Address::parse($raw) : null;
-        if (! is_string($raw) || $address === null || $address->sort !== '@' || count($address->coordinates) !== 2 || fmod($cells[0], 1.0) !== 0.0 || fmod($cells[1], 1.0) !== 0.0) {
-            throw Unusable::at("{$this->pointer}/cells", 'whole numbers of cells, for points at intersections of a grid; others are moved by a way');
+        if (
+            ! is_string($raw) ||
+            $address === null ||
+            $address->sort !== '@' ||
+            count($address->coordinates) !== 2 ||
+            fmod($cells[0], 1.0) !== 0.0 ||
+            fmod($cells[1], 1.0) !== 0.0
+        ) {
+            throw Unusable::at(
+                "{$this->pointer}/cells",
+                'whole numbers of cells, for points at intersections of a grid; others are moved by a way',
+            );
         }
 
         return "{$address->of}@".((int) $address->coordinates[0] + (int) $cells[0]).','.((int) $address->coordinates[1] + (int) $cells[1]);
@@ -303,7 +330,12 @@ final class Arranging
         $at = $this->order[$place->step->id];
         $here = $this->order[$step->id];
         $result = $this->scene->known[$place->step->id]->result;
-        if ($at < $here && $place->index !== null && $result instanceof Part && count($result->places) === count((array) $place->step->raw($place->field))) {
+        if (
+            $at < $here &&
+            $place->index !== null &&
+            $result instanceof Part &&
+            count($result->places) === count((array) $place->step->raw($place->field))
+        ) {
             return "{$place->step->id}@".($place->index + 1);
         }
         if ($at < $here && $place->index === null && $place->field === 'center') {
@@ -313,7 +345,10 @@ final class Arranging
         $inside = json_encode($place->raw) ?: '';
         foreach ($this->scene->plan->steps as $id => $one) {
             if ($this->order[$id] >= $here && (in_array($id, $names, true) || preg_match('/"'.$id.'[@#!*~.]/', $inside) === 1)) {
-                throw Unusable::at("{$this->pointer}/points", "places that stand before one another; the one to follow hangs on {$this->scene->labels[$id]}, which comes later");
+                throw Unusable::at(
+                    "{$this->pointer}/points",
+                    "places that stand before one another; the one to follow hangs on {$this->scene->labels[$id]}, which comes later",
+                );
             }
         }
 

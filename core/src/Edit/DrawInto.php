@@ -14,7 +14,8 @@ use Sternbild\Core\Plan\Edit\PlanEdit;
 /**
  * `{op: "add", step, before?, into?}`
  *
- * What `add` does; a step that is drawn into a repeat or a pattern is brought into its first sector or cell, and is one of the parts that this repeats.
+ * What `add` does; a step that is drawn into a repeat or a pattern is brought into its first sector or cell, and is one of the parts that
+ * this repeats.
  *
  * @see DrawingIn
  */
@@ -32,7 +33,13 @@ final readonly class DrawInto implements Operation
 
     public function properties(): array
     {
-        return [...$this->add->properties(), 'into' => ['type' => 'string', 'description' => 'A repeat all the way around: what is drawn is brought into its first sector, and repeated by it.']];
+        return [
+            ...$this->add->properties(),
+            'into' => [
+                'type' => 'string',
+                'description' => 'A repeat all the way around: what is drawn is brought into its first sector, and repeated by it.',
+            ],
+        ];
     }
 
     public function required(): array
@@ -51,6 +58,10 @@ final readonly class DrawInto implements Operation
         $operation = $draft->withNames($operation);
         $operation['step'] = [...is_array($operation['step'] ?? null) ? $operation['step'] : [], ...$own];
         $drawn = PlanEdit::apply($draft->plan(), [array_diff_key($operation, ['into' => true, 'before' => true])], $draft->kinds);
-        Operations::plain()->carryOut($draft, DrawingIn::operations(($this->sceneOf)($drawn->plan()), $drawn->added()[0] ?? '', $operation, $pointer), $pointer);
+        Operations::plain()->carryOut(
+            $draft,
+            DrawingIn::operations(($this->sceneOf)($drawn->plan()), $drawn->added()[0] ?? '', $operation, $pointer),
+            $pointer,
+        );
     }
 }

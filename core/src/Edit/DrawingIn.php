@@ -18,9 +18,11 @@ use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Shape\Part;
 
 /**
- * What is drawn while a repeat is worked on: it is brought into the first sector or cell, stands before the repeat, and is one of the parts that this repeats.
+ * What is drawn while a repeat is worked on: it is brought into the first sector or cell, stands before the repeat, and is one of the parts
+ * that this repeats.
  *
- * `{op: "add", step, into: id}`: places and cells lie in any of the sectors or cells. Intersections of a grid become the ones that lie there in the first sector,
+ * `{op: "add", step, into: id}`: places and cells lie in any of the sectors or cells. Intersections of a grid become the ones that lie
+ * there in the first sector,
  * so that outlines which reach the edge of a sector close with their neighbours; what is built of other steps, and looks, stay as they are.
  */
 final class DrawingIn
@@ -64,12 +66,18 @@ final class DrawingIn
         return [
             ...$moved,
             ['op' => 'add', 'step' => $step, 'before' => $repeat->id],
-            ['op' => 'set', 'id' => $repeat->id, 'field' => 'of', 'value' => [...is_array($repeat->raw('of')) ? $repeat->raw('of') : [], $step['id']]],
+            [
+                'op' => 'set',
+                'id' => $repeat->id,
+                'field' => 'of',
+                'value' => [...is_array($repeat->raw('of')) ? $repeat->raw('of') : [], $step['id']],
+            ],
         ];
     }
 
     /**
-     * The steps that a new one is made of, and that stand behind the repeat, come before it. Places that it names there become places of their own.
+     * The steps that a new one is made of, and that stand behind the repeat, come before it. Places that it names there become places of
+     * their own.
      *
      * @return list<array<array-key, mixed>>|null operations of PlanEdit; null where that hangs on the repeat itself
      */
@@ -96,7 +104,10 @@ final class DrawingIn
         }
         asort($wanted);
 
-        return array_map(static fn (string $id): array => ['op' => 'move', 'id' => $id, 'before' => $repeat], array_map(strval(...), array_keys($wanted)));
+        return array_map(
+            static fn (string $id): array => ['op' => 'move', 'id' => $id, 'before' => $repeat],
+            array_map(strval(...), array_keys($wanted)),
+        );
     }
 
     /**
@@ -106,11 +117,23 @@ final class DrawingIn
     private static function mapped(Scene $scene, Evaluated $known, array $step, Affine $map, string $before): array
     {
         $order = array_flip(array_keys($scene->plan->steps));
-        $isEarlier = static fn (mixed $raw): bool => ! is_string($raw) || array_filter(Address::idsIn($raw), static fn (string $id): bool => ($order[$id] ?? 0) >= $order[$before]) === [];
+        $isEarlier = static fn (mixed $raw): bool => ! is_string($raw) ||
+            array_filter(Address::idsIn($raw), static fn (string $id): bool => ($order[$id] ?? 0) >= $order[$before]) === [];
         foreach ($known->places as $field => $places) {
             $raw = $step[$field] ?? null;
-            if (is_array($raw) && array_is_list($raw) && count($raw) === count($places) && $scene->plan->steps[$known->id]->kind->field($field)?->handle() !== 'place') {
-                $step[$field] = array_map(static fn (mixed $one, Vec $place): mixed => $map->isIdentity() && $isEarlier($one) ? $one : self::written($scene, $one, $map->apply($place)), $raw, $places);
+            if (
+                is_array($raw) &&
+                array_is_list($raw) &&
+                count($raw) === count($places) &&
+                $scene->plan->steps[$known->id]->kind->field($field)?->handle() !== 'place'
+            ) {
+                $step[$field] = array_map(
+                    static fn (mixed $one, Vec $place): mixed => $map->isIdentity() && $isEarlier($one)
+                        ? $one
+                        : self::written($scene, $one, $map->apply($place)),
+                    $raw,
+                    $places,
+                );
             } elseif ($raw !== null && count($places) === 1) {
                 $step[$field] = $map->isIdentity() && $isEarlier($raw) ? $raw : self::written($scene, $raw, $map->apply($places[0]));
             }

@@ -75,7 +75,12 @@ final readonly class Equalising
                 if (++$tried > self::MOST) {
                     return null;
                 }
-                $set = fn (int|float|string $to): array => ['op' => 'set', 'id' => $id, 'field' => $field, 'value' => self::put($plan->steps[$id]->raw($field), $path, $to)];
+                $set = fn (int|float|string $to): array => [
+                    'op' => 'set',
+                    'id' => $id,
+                    'field' => $field,
+                    'value' => self::put($plan->steps[$id]->raw($field), $path, $to),
+                ];
                 $line = $this->solved($scene, $change, $goal, $now, $number, $set);
                 if ($line !== null) {
                     return $this->live($plan, $keep, $id, $line, $set);
@@ -142,7 +147,10 @@ final readonly class Equalising
     {
         [$number, $slope, $even] = $line;
         $order = array_flip(array_keys($plan->steps));
-        $latest = max([-1, ...array_map(static fn (string $reference): int => $order[$reference] ?? -1, $plan->steps[$keep]->references())]);
+        $latest = max([
+            -1,
+            ...array_map(static fn (string $reference): int => $order[$reference] ?? -1, $plan->steps[$keep]->references()),
+        ]);
         if (! $even || $latest >= $order[$id]) {
             return [$set($number)];
         }

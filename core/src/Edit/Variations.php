@@ -18,7 +18,8 @@ use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Plan\Unusable;
 
 /**
- * The same plan with other numbers, by lot: named numbers, counts and sizes, each about what it is. A seed gives the same ones again; those with errors
+ * The same plan with other numbers, by lot: named numbers, counts and sizes, each about what it is. A seed gives the same ones again; those
+ * with errors
  * that the plan itself has not are dropped, and drawn anew, nearer to what the plan says.
  */
 final readonly class Variations
@@ -50,7 +51,10 @@ final readonly class Variations
         foreach (array_keys(self::all($read, is_array($plan['values'] ?? null) ? $plan['values'] : [])) as $name) {
             $dot = strpos($name, '.');
             [$id, $field] = $dot === false ? ['', ''] : [substr($name, 0, $dot), substr($name, $dot + 1)];
-            $names[] = ['name' => $name, 'label' => $dot === false ? $name : ($read->steps[$id]->kind->field($field)->label ?? $field)." of $labels[$id]"];
+            $names[] = [
+                'name' => $name,
+                'label' => $dot === false ? $name : ($read->steps[$id]->kind->field($field)->label ?? $field)." of $labels[$id]",
+            ];
         }
 
         return $names;
@@ -58,7 +62,8 @@ final readonly class Variations
 
     /**
      * @param  array<array-key, mixed>  $plan  as written
-     * @param  list<string>|null  $chosen  what may vary, `bar` for a named number and `g1.sectors` for one of a step; null for all that usually does
+     * @param  list<string>|null  $chosen  what may vary, `bar` for a named number and `g1.sectors` for one of a step; null for all that
+     *   usually does
      * @param  float  $seconds  after which no more are drawn
      * @return list<array<array-key, mixed>> plans; fewer where too many come to errors, or it takes too long
      *
@@ -76,7 +81,10 @@ final readonly class Variations
         $far = self::FAR;
         $end = hrtime(true) / 1e9 + $seconds;
         for ($try = 0; $try < $count * self::TRIES && count($found) < $count && $numbers !== [] && hrtime(true) / 1e9 < $end; $try++) {
-            $operations = array_map(static fn (array $number): array => [...$number[0], 'value' => self::drawn($number[1], $number[2], $number[3], $far, $lot)], $numbers);
+            $operations = array_map(
+                static fn (array $number): array => [...$number[0], 'value' => self::drawn($number[1], $number[2], $number[3], $far, $lot)],
+                $numbers,
+            );
             $varied = PlanEdit::apply($plan, $operations, $kinds)->plan();
             if ($evaluator->evaluate($reader->fromArray($varied), Budget::large())->failures() <= $errors) {
                 $found[] = $varied;
@@ -94,7 +102,8 @@ final readonly class Variations
      *
      * @param  array<array-key, mixed>  $values  as written
      * @param  list<string>|null  $chosen
-     * @return list<array{array<string, mixed>, float, bool, float}> the operation that sets it, what it is, whether it is whole, and the least it may be
+     * @return list<array{array<string, mixed>, float, bool, float}> the operation that sets it, what it is, whether it is whole, and the
+     *   least it may be
      *
      * @throws Unusable
      */
@@ -106,7 +115,11 @@ final readonly class Variations
         }
         foreach ($chosen as $name) {
             if (! isset($all[$name])) {
-                throw Unusable::at('', "numbers that may vary: named ones, counts and sizes that are written as numbers; “{$name}” is none. There are ".(implode(', ', array_slice(array_keys($all), 0, 20)) ?: 'none'));
+                throw Unusable::at(
+                    '',
+                    "numbers that may vary: named ones, counts and sizes that are written as numbers; “{$name}” is none. There are ".
+                        (implode(', ', array_slice(array_keys($all), 0, 20)) ?: 'none'),
+                );
             }
         }
 
@@ -123,7 +136,12 @@ final readonly class Variations
         foreach ($values as $name => $number) {
             if ((is_int($number) || is_float($number)) && (float) $number !== 0.0) {
                 // A whole number as small as that counts something. Of nothing there is no share.
-                $all[(string) $name] = [['op' => 'value', 'name' => (string) $name], (float) $number, (float) $number === round($number) && $number > 0 && $number <= 36, 1.0];
+                $all[(string) $name] = [
+                    ['op' => 'value', 'name' => (string) $name],
+                    (float) $number,
+                    (float) $number === round($number) && $number > 0 && $number <= 36,
+                    1.0,
+                ];
             }
         }
         foreach ($plan->steps as $id => $step) {
@@ -145,7 +163,12 @@ final readonly class Variations
             }
             $isCount = $field->measure === 'count';
             if ($isCount || $field->isSize()) {
-                yield $field->name => [['op' => 'set', 'id' => $step->id, 'field' => $field->name], (float) $raw, $isCount, $field->least()];
+                yield $field->name => [
+                    ['op' => 'set', 'id' => $step->id, 'field' => $field->name],
+                    (float) $raw,
+                    $isCount,
+                    $field->least(),
+                ];
             }
         }
     }

@@ -123,10 +123,16 @@ final class Drawing
         $part = $this->known[$id]->result;
         $styles = $part instanceof Part && $painted->counts() !== [] ? $this->styles($id, $part, []) : [];
 
-        return array_values(array_filter(
-            array_map(static fn (int|string $name, ?Style $style): ?string => $style?->covers() === false ? (string) $name : null, array_keys($painted->counts()), $styles),
-            static fn (?string $name): bool => $name !== null,
-        ));
+        return array_values(
+            array_filter(
+                array_map(
+                    static fn (int|string $name, ?Style $style): ?string => $style?->covers() === false ? (string) $name : null,
+                    array_keys($painted->counts()),
+                    $styles,
+                ),
+                static fn (?string $name): bool => $name !== null,
+            ),
+        );
     }
 
     /** @return list<DrawnPart> from back to front */
@@ -136,7 +142,13 @@ final class Drawing
         $paints = $this->paints();
         foreach ($this->order as $id) {
             $part = $this->known[$id]->result;
-            if ($part instanceof Part && ! $part->isEmpty() && ! isset($this->gone[$id]) && ! $this->plan->steps[$id]->hidden && $this->plan->steps[$id]->kind->isDrawn()) {
+            if (
+                $part instanceof Part &&
+                ! $part->isEmpty() &&
+                ! isset($this->gone[$id]) &&
+                ! $this->plan->steps[$id]->hidden &&
+                $this->plan->steps[$id]->kind->isDrawn()
+            ) {
                 $gone = $this->goneFigures[$id] ?? [];
                 if (isset($paints[$id])) {
                     if ($paints[$id]->counts() === []) {
@@ -254,8 +266,12 @@ final class Drawing
         $singly = $this->singly($id);
         foreach ($part->spread?->ofCell() ?? $part->figures() as $number => $figure) {
             $own = $singly[$number] ?? [];
-            $key = implode(' ', $figure->steps).($figure->blend === null ? '' : ' '.$figure->blend->key()).($own === [] ? '' : ' '.implode(' ', array_keys($own))).($figure->tint === null ? '' : ' '.spl_object_id($figure->tint))
-                .($figure->recoloured === null ? '' : " {$figure->recoloured->since} {$figure->recoloured->colour}");
+            $key =
+                implode(' ', $figure->steps).
+                ($figure->blend === null ? '' : ' '.$figure->blend->key()).
+                ($own === [] ? '' : ' '.implode(' ', array_keys($own))).
+                ($figure->tint === null ? '' : ' '.spl_object_id($figure->tint)).
+                ($figure->recoloured === null ? '' : " {$figure->recoloured->since} {$figure->recoloured->colour}");
             $styles[] = isset($gone[$number]) ? null : $this->placed($byHistory[$key] ??= $this->style($figure, $own), $figure);
         }
 
@@ -304,7 +320,12 @@ final class Drawing
     /** A look on its way to that of another. */
     private function between(Style $style, ?Blend $blend): Style
     {
-        return $blend === null ? $style : $this->between($style, $blend->from)->towards($this->between(Style::of($this->said($this->history($blend->steps), [])), $blend->to), $blend->share);
+        return $blend === null
+            ? $style
+            : $this->between($style, $blend->from)->towards(
+                $this->between(Style::of($this->said($this->history($blend->steps), [])), $blend->to),
+                $blend->share,
+            );
     }
 
     /**
@@ -321,7 +342,9 @@ final class Drawing
         $field = $style->fill === 'none' && $style->stroke !== 'none' ? 'stroke.color' : 'fill';
         $later = $this->said(array_slice($steps, $copy->since), [], $own);
 
-        return isset($later[$field]) ? [...$said, $field => $later[$field], "$field from" => $later["$field from"]] : [...array_diff_key($said, ["$field from" => true]), $field => $copy->colour];
+        return isset($later[$field])
+            ? [...$said, $field => $later[$field], "$field from" => $later["$field from"]]
+            : [...array_diff_key($said, ["$field from" => true]), $field => $copy->colour];
     }
 
     /**
@@ -341,7 +364,15 @@ final class Drawing
         $own = $style->with($fill, $stroke, $pattern);
 
         // Copies have one and the same, however their maps were rounded.
-        return $this->placed[serialize([$own->with(null, null, null), $fill?->key(), $stroke?->key(), $pattern?->key(), $fill?->sort === 'along' ? spl_object_id($figure->shape) : 0])] ??= $own;
+        return $this->placed[
+            serialize([
+                $own->with(null, null, null),
+                $fill?->key(),
+                $stroke?->key(),
+                $pattern?->key(),
+                $fill?->sort === 'along' ? spl_object_id($figure->shape) : 0,
+            ])
+        ] ??= $own;
     }
 
     /** A pattern as a figure has it, in the coordinates of its shape; null where it would be inside of what it is made of, or too deep. */
@@ -349,17 +380,25 @@ final class Drawing
     {
         $cell = $this->cellOf($fill->pattern);
         if ($cell === null) {
-            $this->unshown[$look ?? -1] = [$fill->pattern, 'cannot fill what it is made of itself, nor what lies in a pattern inside a pattern'];
+            $this->unshown[$look ?? -1] = [
+                $fill->pattern,
+                'cannot fill what it is made of itself, nor what lies in a pattern inside a pattern',
+            ];
 
             return null;
         }
         $steps = $look === null ? [] : [...$this->looks[$look]->of, ...array_keys($this->looks[$look]->figures)];
         $plain = $cell->looks()[0]->fill ?? 'none';
 
-        $own = $fill->mapped($this->since($steps, $figure)->then($figure->map->inverse()))->shownAs($plain === 'none' ? $fill->plain : $plain);
+        $own = $fill
+            ->mapped($this->since($steps, $figure)->then($figure->map->inverse()))
+            ->shownAs($plain === 'none' ? $fill->plain : $plain);
         $many = $cell->part->spread?->copiesWithin($figure->shape->bounds()->mapped($own->map->inverse())) ?? 0;
         if ($many > self::MOST_WITHIN) {
-            $this->unshown[$look ?? -1] = [$fill->pattern, 'would show '.number_format($many).' copies in one part; at most '.number_format(self::MOST_WITHIN).' are possible'];
+            $this->unshown[$look ?? -1] = [
+                $fill->pattern,
+                'would show '.number_format($many).' copies in one part; at most '.number_format(self::MOST_WITHIN).' are possible',
+            ];
 
             return null;
         }
@@ -367,7 +406,9 @@ final class Drawing
         return $own;
     }
 
-    /** The first cell of a pattern with its looks; null where it is worked out already further out, or inside a pattern inside a pattern. */
+    /**
+     * The first cell of a pattern with its looks; null where it is worked out already further out, or inside a pattern inside a pattern.
+     */
     private function cellOf(string $id): ?DrawnPart
     {
         $part = ($this->known[$id] ?? null)?->result;
@@ -393,7 +434,11 @@ final class Drawing
     public function cells(): array
     {
         foreach ($this->known as $id => $step) {
-            if ($step->result instanceof Part && isset($step->result->facts['area']) && (isset($this->gone[$id]) || $this->plan->steps[$id]->hidden)) {
+            if (
+                $step->result instanceof Part &&
+                isset($step->result->facts['area']) &&
+                (isset($this->gone[$id]) || $this->plan->steps[$id]->hidden)
+            ) {
                 $this->cellOf($id);
             }
         }
@@ -401,7 +446,10 @@ final class Drawing
         return $this->cells;
     }
 
-    /** @return array<int, array{string, string}> looks that fill with a pattern that cannot be shown there, by number: that pattern, and why; -1 for what was not said by a look */
+    /**
+     * @return array<int, array{string, string}> looks that fill with a pattern that cannot be shown there, by number: that pattern, and
+     *   why; -1 for what was not said by a look
+     */
     public function unshown(): array
     {
         return $this->unshown;
@@ -413,9 +461,15 @@ final class Drawing
         $shape = spl_object_id($figure->shape);
         if (! isset($this->along[$shape]) || $this->along[$shape][0] !== $gradient) {
             $strand = $figure->strandOfShape();
-            $this->along[$shape] = [$gradient, $strand === null ? null : $gradient->stretched(
-                Stretches::along($strand->way, $gradient->steps(), $strand->isClosed($this->plan->tolerance()->distance)), 2.0 * max($strand->left, $strand->right) * self::OVER,
-            )];
+            $this->along[$shape] = [
+                $gradient,
+                $strand === null
+                    ? null
+                    : $gradient->stretched(
+                        Stretches::along($strand->way, $gradient->steps(), $strand->isClosed($this->plan->tolerance()->distance)),
+                        2.0 * max($strand->left, $strand->right) * self::OVER,
+                    ),
+            ];
         }
 
         return $this->along[$shape][1];
@@ -435,7 +489,9 @@ final class Drawing
         $steps = [...$this->looks[$look]->of, ...array_keys($this->looks[$look]->figures)];
         $map = $this->since($steps, $figure)->then($figure->map->inverse());
 
-        return $gradient->isPlaced() ? $gradient->mapped($map) : $gradient->fitted($figure->shape->bounds()->mapped($map->inverse()))->mapped($map);
+        return $gradient->isPlaced()
+            ? $gradient->mapped($map)
+            : $gradient->fitted($figure->shape->bounds()->mapped($map->inverse()))->mapped($map);
     }
 
     /**
@@ -468,7 +524,10 @@ final class Drawing
         $said = [];
         foreach ($this->looks as $number => $look) {
             if (isset($own[$number]) || array_intersect($look->of, $history) !== []) {
-                $like = $look->like === [] || isset($within[$number]) ? [] : $this->said($this->history($look->like), $within + [$number => true]);
+                $like =
+                    $look->like === [] || isset($within[$number])
+                        ? []
+                        : $this->said($this->history($look->like), $within + [$number => true]);
                 $said = [...$said, ...$like, ...$look->style];
                 foreach (['fill', 'stroke.color'] as $field) {
                     if (isset($look->style[$field])) {

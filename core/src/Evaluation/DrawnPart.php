@@ -12,7 +12,10 @@ use Sternbild\Core\Shape\Part;
 /** A part as it is drawn: each of its figures with its style. */
 final readonly class DrawnPart
 {
-    /** @param  list<Style|null>  $styles  one for every figure of the part, where it is spread over cells for every figure of the first one; null for those that were used up */
+    /**
+     * @param  list<Style|null>  $styles  one for every figure of the part, where it is spread over cells for every figure of the first one;
+     *   null for those that were used up
+     */
     public function __construct(public string $id, public Part $part, public array $styles)
     {
     }

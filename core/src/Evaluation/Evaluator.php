@@ -79,10 +79,22 @@ final readonly class Evaluator
                 if ($result instanceof Tiling) {
                     $cells += $result->cellCount();
                     if ($cells > self::MOST_CELLS) {
-                        throw new FieldFault('', 'limit', 'all grids and overlays together would have more than '.number_format(self::MOST_CELLS).' cells');
+                        throw new FieldFault(
+                            '',
+                            'limit',
+                            'all grids and overlays together would have more than '.number_format(self::MOST_CELLS).' cells',
+                        );
                     }
                 }
-                $known[$step->id] = new Evaluated($step->id, $hash, $result, $given->numbers(), self::frames($step, $known), places: self::places($step, $given), findPulls: static fn (): array => $step->kind->pulls($given, $result));
+                $known[$step->id] = new Evaluated(
+                    $step->id,
+                    $hash,
+                    $result,
+                    $given->numbers(),
+                    self::frames($step, $known),
+                    places: self::places($step, $given),
+                    findPulls: static fn (): array => $step->kind->pulls($given, $result),
+                );
                 $scope->learn($known[$step->id]);
                 $sources[$step->id] = $step->kind->sources($given);
                 if (! $step->kind->keepsSources($given)) {
@@ -103,7 +115,14 @@ final readonly class Evaluator
                 }
             } catch (FieldFault $fault) {
                 $finding = Finding::error($step->id, $fault->findingCode, $fault->getMessage(), $fault->field)->about($labels[$step->id]);
-                $findings[] = $fault->instead === null ? $finding : $finding->with(new Remedy('Make it '.Numerals::plain($fault->instead), [['op' => 'set', 'id' => $step->id, 'field' => $fault->field, 'value' => $fault->instead]]));
+                $findings[] =
+                    $fault->instead === null
+                        ? $finding
+                        : $finding->with(
+                            new Remedy('Make it '.Numerals::plain($fault->instead), [
+                                ['op' => 'set', 'id' => $step->id, 'field' => $fault->field, 'value' => $fault->instead],
+                            ]),
+                        );
             }
             $budget->add($share);
             foreach ($scope->takeWarnings($step->id) as $warning) {
@@ -113,15 +132,35 @@ final readonly class Evaluator
 
         array_push($findings, ...Checks::ofSteps(new Looked($plan, $known, $labels)));
 
-        $looks = array_map(strval(...), array_keys(array_filter($known, static fn (Evaluated $step): bool => $step->result instanceof Look)));
+        $looks = array_map(
+            strval(...),
+            array_keys(array_filter($known, static fn (Evaluated $step): bool => $step->result instanceof Look)),
+        );
         $drawing = new Drawing($plan, $known, $sources, $usedUp);
         $arranged = $drawing->arranged();
-        array_push($findings, ...Checks::ofDrawing(new Looked($plan, $known, $labels, self::seen($arranged), self::colours($arranged)), $budget->share(self::CHECKED)));
+        array_push(
+            $findings,
+            ...Checks::ofDrawing(
+                new Looked($plan, $known, $labels, self::seen($arranged), self::colours($arranged)),
+                $budget->share(self::CHECKED),
+            ),
+        );
 
         $inside = $drawing->inside();
         array_push($findings, ...self::unshown($drawing, $looks, $labels));
 
-        return new Scene($plan, $labels, $known, $arranged, $sources, $drawing->usedUp(), $findings, $inside, $drawing->cells(), $drawing->paints());
+        return new Scene(
+            $plan,
+            $labels,
+            $known,
+            $arranged,
+            $sources,
+            $drawing->usedUp(),
+            $findings,
+            $inside,
+            $drawing->cells(),
+            $drawing->paints(),
+        );
     }
 
     /**
@@ -171,7 +210,14 @@ final readonly class Evaluator
         $colours = [];
         foreach ($arranged as $drawn) {
             foreach ($drawn->styles as $style) {
-                foreach ($style === null ? [] : [$style->gradient === null && $style->pattern === null ? $style->fill : 'none', $style->strokeWidth > 0.0 ? $style->stroke : 'none'] as $colour) {
+                foreach (
+                    $style === null
+                        ? []
+                        : [
+                            $style->gradient === null && $style->pattern === null ? $style->fill : 'none',
+                            $style->strokeWidth > 0.0 ? $style->stroke : 'none',
+                        ] as $colour
+                ) {
                     if ($colour !== 'none') {
                         $colours[$drawn->id][$colour] = $colour;
                     }

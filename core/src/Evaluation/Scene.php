@@ -125,7 +125,12 @@ final readonly class Scene
                 // What lies in the middle of others is the same in all cells.
                 [$first, $last, $top, $bottom] = $spread->range;
                 $inside = [$first + 1, $last - 1, $top + 1, $bottom - 1];
-                array_push($strokes, ...($inside[0] > $inside[1] || $inside[2] > $inside[3] ? [] : $this->seamsInCells($drawn, $spread->lattice, $inside, $this->fills($scale), Affine::identity())));
+                array_push(
+                    $strokes,
+                    ...$inside[0] > $inside[1] || $inside[2] > $inside[3]
+                        ? []
+                        : $this->seamsInCells($drawn, $spread->lattice, $inside, $this->fills($scale), Affine::identity()),
+                );
 
                 continue;
             }
@@ -156,7 +161,12 @@ final readonly class Scene
             $many += $figure->curves();
         }
 
-        return $many > self::MANY_CURVES * 2 ? [] : array_map(static fn (Stroke $stroke): Stroke => $stroke->inCells($lattice->mapped($map), $range), $this->seamsAmong($figures, $least));
+        return $many > self::MANY_CURVES * 2
+            ? []
+            : array_map(
+                static fn (Stroke $stroke): Stroke => $stroke->inCells($lattice->mapped($map), $range),
+                $this->seamsAmong($figures, $least),
+            );
     }
 
     /**
@@ -179,7 +189,10 @@ final readonly class Scene
         return Stroke::along(Seams::between($faces, $size * self::ONE, $size, $least), $size * self::TOLD_APART);
     }
 
-    /** How far to both sides of an edge the pixels reach that it runs through, in the sheet's unit, at a scale and at all that are larger than a half. */
+    /**
+     * How far to both sides of an edge the pixels reach that it runs through, in the sheet's unit, at a scale and at all that are larger
+     * than a half.
+     */
     public function fills(float $scale): float
     {
         return self::FILLS / min(self::SMALL, $scale) / $this->plan->unit->pixels();
@@ -211,7 +224,10 @@ final readonly class Scene
             }
         }
         $drawn = array_flip(array_map(static fn (DrawnPart $part): string => $part->id, $this->drawing));
-        $parts = array_filter(array_intersect_key($this->parts(), $drawn), static fn (Part $part): bool => $part->count() <= self::MOST_COPIES);
+        $parts = array_filter(
+            array_intersect_key($this->parts(), $drawn),
+            static fn (Part $part): bool => $part->count() <= self::MOST_COPIES,
+        );
         foreach (array_keys($parts) as $id) {
             foreach ($this->known[$id]->frames as $frame => $grid) {
                 if ($grid->result instanceof Grid) {
@@ -237,7 +253,16 @@ final readonly class Scene
             }
         }
 
-        return new Snapper($guides, array_filter($this->grids(), $this->isShown(...), ARRAY_FILTER_USE_KEY), $labels + $this->labels, $this->plan->tolerance(), $parts, $frames, $sources, $centres);
+        return new Snapper(
+            $guides,
+            array_filter($this->grids(), $this->isShown(...), ARRAY_FILTER_USE_KEY),
+            $labels + $this->labels,
+            $this->plan->tolerance(),
+            $parts,
+            $frames,
+            $sources,
+            $centres,
+        );
     }
 
     /**
@@ -254,7 +279,13 @@ final readonly class Scene
             $id = explode('[', (string) $name)[0];
             $known = $this->known[$id];
             $sources = array_map(static fn (Evaluated $source): string => $source->id, $this->sources[$id] ?? []);
-            $prints[$name] = implode("\n", [$name, $this->labels[$id], $this->plan->tolerance()->decimals, $known->fingerprint(), ...$sources]);
+            $prints[$name] = implode("\n", [
+                $name,
+                $this->labels[$id],
+                $this->plan->tolerance()->decimals,
+                $known->fingerprint(),
+                ...$sources,
+            ]);
         }
 
         return SnapPlaces::list($snapper, $prints, $has);

@@ -12,7 +12,10 @@ use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Numerals;
 
-/** The finished drawing, faded, with what it was constructed on: grids, guides, every arc completed to its circle, radii and their ratios written beside them. */
+/**
+ * The finished drawing, faded, with what it was constructed on: grids, guides, every arc completed to its circle, radii and their ratios
+ * written beside them.
+ */
 final readonly class ConstructionDrawing
 {
     private const INK = '#1b2140';
@@ -57,7 +60,8 @@ final readonly class ConstructionDrawing
     }
 
     /**
-     * The circles that it is constructed on: of guides, of parts that are made of no others, and of what is drawn where it has the radius of one of
+     * The circles that it is constructed on: of guides, of parts that are made of no others, and of what is drawn where it has the radius
+     * of one of
      * these, as mirror images do; arcs beside them, from insets and clearances, are not.
      *
      * @return list<Circle> each once
@@ -141,7 +145,10 @@ final readonly class ConstructionDrawing
         $plan = $this->scene->plan;
         $svg = substr(SvgDrawing::write($this->scene), 0, -strlen("</svg>\n"));
         $number = $this->paths->number(...);
-        $svg .= "<rect width=\"{$number($plan->width)}\" height=\"{$number($plan->height)}\" fill=\"$this->ground\" opacity=\"".self::FADE."\"/>\n";
+        $svg .=
+            "<rect width=\"{$number($plan->width)}\" height=\"{$number($plan->height)}\" fill=\"$this->ground\" opacity=\"".
+            self::FADE.
+            "\"/>\n";
         $svg .= '<g id="construction" fill="none" stroke="'.$this->ink.'" stroke-width="'.$number($this->side * self::HAIR)."\">\n";
         foreach ($this->scene->grids() as $id => $grid) {
             $svg .= $this->scene->plan->steps[$id]->hidden ? '' : $this->path($grid->lines(), 0.22);
@@ -152,14 +159,20 @@ final readonly class ConstructionDrawing
         }
         $circles = self::circles($this->scene);
         foreach ($circles as $circle) {
-            $svg .= sprintf("<circle cx=\"%s\" cy=\"%s\" r=\"%s\" stroke-opacity=\".75\"/>\n", $number($circle->center->x), $number($circle->center->y), $number($circle->radius));
+            $svg .= sprintf(
+                "<circle cx=\"%s\" cy=\"%s\" r=\"%s\" stroke-opacity=\".75\"/>\n",
+                $number($circle->center->x),
+                $number($circle->center->y),
+                $number($circle->radius),
+            );
             $svg .= $this->cross($circle->center);
         }
         $labels = '';
         $taken = [];
         // The largest circles say most, and have most room; the smallest of them is what they are counted in.
         usort($circles, static fn (Circle $a, Circle $b): int => $b->radius <=> $a->radius);
-        foreach (array_reverse(self::radii(self::largest($circles, 64 * $plan->tolerance()->distance), 64 * $plan->tolerance()->distance)) as [$text, $circle]) {
+        $those = array_reverse(self::radii(self::largest($circles, 64 * $plan->tolerance()->distance), 64 * $plan->tolerance()->distance));
+        foreach ($those as [$text, $circle]) {
             [$line, $label] = $this->radius($circle, $text, $taken);
             $svg .= $line;
             $labels .= $label;
@@ -217,7 +230,15 @@ final readonly class ConstructionDrawing
         $arm = $this->side / 160;
         $number = $this->paths->number(...);
 
-        return sprintf("<path d=\"M%s %sH%sM%s %sV%s\"/>\n", $number($at->x - $arm), $number($at->y), $number($at->x + $arm), $number($at->x), $number($at->y - $arm), $number($at->y + $arm));
+        return sprintf(
+            "<path d=\"M%s %sH%sM%s %sV%s\"/>\n",
+            $number($at->x - $arm),
+            $number($at->y),
+            $number($at->x + $arm),
+            $number($at->x),
+            $number($at->y - $arm),
+            $number($at->y + $arm),
+        );
     }
 
     /**
@@ -269,14 +290,24 @@ final readonly class ConstructionDrawing
         $number = $this->paths->number(...);
 
         return [
-            sprintf("<path d=\"M%s %sL%s %s\" stroke-opacity=\".75\"/>\n", $number($circle->center->x), $number($circle->center->y), $number($rim->x), $number($rim->y)),
+            sprintf(
+                "<path d=\"M%s %sL%s %s\" stroke-opacity=\".75\"/>\n",
+                $number($circle->center->x),
+                $number($circle->center->y),
+                $number($rim->x),
+                $number($rim->y),
+            ),
             Lettering::centred($text, $at->x, $at->y, $size, $this->ink, $this->ground),
         ];
     }
 
     private static function isDark(string $colour): bool
     {
-        [$red, $green, $blue] = array_map(static fn (string $pair): int => (int) hexdec($pair), str_split(ltrim($colour, '#'), 2)) + [255, 255, 255];
+        [$red, $green, $blue] = array_map(static fn (string $pair): int => (int) hexdec($pair), str_split(ltrim($colour, '#'), 2)) + [
+            255,
+            255,
+            255,
+        ];
 
         return 0.299 * $red + 0.587 * $green + 0.114 * $blue < 110;
     }

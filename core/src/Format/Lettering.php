@@ -49,8 +49,13 @@ final class Lettering
             $strokes .= $path === '' ? '' : sprintf('<path transform="translate(%s 0)" d="%s"/>', self::short($at), $path);
             $at += $width + self::GAP;
         }
-        $left = $x - ($at - self::GAP) * $scale / 2;
-        $place = sprintf('transform="translate(%s %s) scale(%s)" fill="none" stroke-linecap="round" stroke-linejoin="round"', self::short($left), self::short($y - $size / 2), self::short($scale));
+        $left = $x - (($at - self::GAP) * $scale) / 2;
+        $place = sprintf(
+            'transform="translate(%s %s) scale(%s)" fill="none" stroke-linecap="round" stroke-linejoin="round"',
+            self::short($left),
+            self::short($y - $size / 2),
+            self::short($scale),
+        );
 
         return "<g $place stroke=\"$ground\" stroke-width=\"2.6\">$strokes</g>\n<g $place stroke=\"$colour\" stroke-width=\".62\">$strokes</g>\n";
     }

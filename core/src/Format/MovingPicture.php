@@ -31,10 +31,16 @@ final class MovingPicture
         // Of one form, so that each of them fits the first one's header.
         $files = array_map(static fn (PixelPicture $picture): array => PngChunks::read($picture->png($scale, false)), $pictures);
         [$wide, $high] = [$pictures[0]->wide * $scale, $pictures[0]->high * $scale];
-        $file = PngChunks::SIGNATURE.PngChunks::written('IHDR', self::dataOf($files[0], 'IHDR')).PngChunks::written('acTL', pack('NN', count($files), 0));
+        $file =
+            PngChunks::SIGNATURE.
+            PngChunks::written('IHDR', self::dataOf($files[0], 'IHDR')).
+            PngChunks::written('acTL', pack('NN', count($files), 0));
         $number = 0;
         foreach ($files as $frame => $chunks) {
-            $file .= PngChunks::written('fcTL', pack('NNNNNnnCC', $number++, $wide, $high, 0, 0, $ms, 1000, self::DISPOSE_TO_BACKGROUND, self::BLEND_SOURCE));
+            $file .= PngChunks::written(
+                'fcTL',
+                pack('NNNNNnnCC', $number++, $wide, $high, 0, 0, $ms, 1000, self::DISPOSE_TO_BACKGROUND, self::BLEND_SOURCE),
+            );
             $data = self::dataOf($chunks, 'IDAT');
             $file .= $frame === 0 ? PngChunks::written('IDAT', $data) : PngChunks::written('fdAT', pack('N', $number++).$data);
         }
@@ -45,14 +51,24 @@ final class MovingPicture
     /** Where every frame lies in a picture of them all, and how long it is shown; in pixels and milliseconds. */
     public static function json(Frames $frames, PixelPicture $whole, string $image, int $scale): string
     {
-        return json_encode([
-            'image' => $image,
-            'size' => ['width' => $whole->wide * $scale, 'height' => $whole->high * $scale],
-            'scale' => $scale,
-            'frames' => array_map(static fn (array $at): array => [
-                'x' => $at[0] * $scale, 'y' => $at[1] * $scale, 'width' => $frames->wide * $scale, 'height' => $frames->high * $scale, 'ms' => $frames->ms,
-            ], $frames->corners()),
-        ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+        return json_encode(
+            [
+                'image' => $image,
+                'size' => ['width' => $whole->wide * $scale, 'height' => $whole->high * $scale],
+                'scale' => $scale,
+                'frames' => array_map(
+                    static fn (array $at): array => [
+                        'x' => $at[0] * $scale,
+                        'y' => $at[1] * $scale,
+                        'width' => $frames->wide * $scale,
+                        'height' => $frames->high * $scale,
+                        'ms' => $frames->ms,
+                    ],
+                    $frames->corners(),
+                ),
+            ],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+        )."\n";
     }
 
     /** @param  list<array{string, string}>  $chunks */

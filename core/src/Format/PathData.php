@@ -155,10 +155,15 @@ final readonly class PathData
             if (count($command) === 4) {
                 $half = hypot($toX - $x, $toY - $y) / 2;
                 $radius = max($half, round($command[2], $decimals));
-                $area += $radius > 0.0 ? $radius ** 2 * Arc::excess(2 * asin(min(1.0, $half / $radius)) * ($command[3] > 0.0 ? 1 : -1)) / 2 : 0.0;
+                $area +=
+                    $radius > 0.0
+                        ? ($radius ** 2 * Arc::excess(2 * asin(min(1.0, $half / $radius)) * ($command[3] > 0.0 ? 1 : -1))) / 2
+                        : 0.0;
             } elseif (count($command) === 6) {
                 [$x1, $y1, $x2, $y2] = array_map(static fn (float $one): float => round($one, $decimals), array_slice($command, 2));
-                $area += (new Cubic(new Vec($x, $y), new Vec($x1, $y1), new Vec($x2, $y2), new Vec($toX, $toY)))->areaSeenFrom(new Vec($x, $y));
+                $area += (new Cubic(new Vec($x, $y), new Vec($x1, $y1), new Vec($x2, $y2), new Vec($toX, $toY)))->areaSeenFrom(
+                    new Vec($x, $y),
+                );
             }
             $x = $toX;
             $y = $toY;

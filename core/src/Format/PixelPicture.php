@@ -14,7 +14,10 @@ use Sternbild\Core\Plan\Field\PaintOver;
 use Sternbild\Core\Plan\Kind\Pixel\FramesKind;
 use Sternbild\Core\Plan\Unusable;
 
-/** The painted cells of a grid as an exact picture: one pixel, or a square of them, for every cell. Cells that are not painted are seen through. */
+/**
+ * The painted cells of a grid as an exact picture: one pixel, or a square of them, for every cell. Cells that are not painted are seen
+ * through.
+ */
 final readonly class PixelPicture
 {
     /** Colours that a picture with a table of them may have, beside what is seen through. */
@@ -24,7 +27,8 @@ final readonly class PixelPicture
 
     /**
      * @param  int  $wide  and $high in cells
-     * @param  array<int, string>  $cells  #rrggbb of every painted one by its number, row by row; #rrggbbaa where something is seen through it
+     * @param  array<int, string>  $cells  #rrggbb of every painted one by its number, row by row; #rrggbbaa where something is seen through
+     *   it
      */
     private function __construct(public int $wide, public int $high, public array $cells)
     {
@@ -96,7 +100,11 @@ final readonly class PixelPicture
             [$across, $down] = [max($across, $column + $frames->wide), max($down, $row + $frames->high)];
         }
 
-        return [$whole->cut(0, 0, $across, $down), $frames, array_map(static fn (array $at): self => $whole->cut($at[0], $at[1], $frames->wide, $frames->high), $frames->corners())];
+        return [
+            $whole->cut(0, 0, $across, $down),
+            $frames,
+            array_map(static fn (array $at): self => $whole->cut($at[0], $at[1], $frames->wide, $frames->high), $frames->corners()),
+        ];
     }
 
     /** So many columns and rows of it. */
@@ -117,7 +125,10 @@ final readonly class PixelPicture
     public function hold(int $scale): void
     {
         if ($scale < 1 || max($this->wide, $this->high) * $scale > Raster::LARGEST_SIDE) {
-            throw Unusable::at('/scale', 'a whole number of pixels to a cell, 1 or more, that gives at most '.Raster::LARGEST_SIDE.' a side');
+            throw Unusable::at(
+                '/scale',
+                'a whole number of pixels to a cell, 1 or more, that gives at most '.Raster::LARGEST_SIDE.' a side',
+            );
         }
     }
 
@@ -149,13 +160,20 @@ final readonly class PixelPicture
         $isIndexed ? imagecolortransparent($picture, $clear) : imagefill($picture, 0, 0, $clear);
         $numbers = [];
         foreach ($colours as $colour) {
-            $numbers[$colour] = (int) imagecolorallocate($picture, (int) hexdec(substr($colour, 1, 2)) & 255, (int) hexdec(substr($colour, 3, 2)) & 255, (int) hexdec(substr($colour, 5, 2)) & 255);
+            $numbers[$colour] = (int) imagecolorallocate(
+                $picture,
+                (int) hexdec(substr($colour, 1, 2)) & 255,
+                (int) hexdec(substr($colour, 3, 2)) & 255,
+                (int) hexdec(substr($colour, 5, 2)) & 255,
+            );
         }
         $wide = $this->wide;
         foreach ($this->cells as $cell => $colour) {
             $x = $cell % $wide * $scale;
             $y = intdiv($cell, $wide) * $scale;
-            $scale === 1 ? imagesetpixel($picture, $x, $y, $numbers[$colour]) : imagefilledrectangle($picture, $x, $y, $x + $scale - 1, $y + $scale - 1, $numbers[$colour]);
+            $scale === 1
+                ? imagesetpixel($picture, $x, $y, $numbers[$colour])
+                : imagefilledrectangle($picture, $x, $y, $x + $scale - 1, $y + $scale - 1, $numbers[$colour]);
         }
         ob_start();
         imagepng($picture, null, self::PACKED);

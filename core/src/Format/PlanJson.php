@@ -19,7 +19,10 @@ final class PlanJson
     /** @param  array<array-key, mixed>  $plan that PlanReader lets through */
     public static function pretty(array $plan): string
     {
-        return json_encode(self::ordered($plan), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n";
+        return json_encode(
+            self::ordered($plan),
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+        )."\n";
     }
 
     /** @param  array<array-key, mixed>  $plan that PlanReader lets through */

@@ -32,26 +32,41 @@ final class PlanSchema
                 'sheet' => SheetProperties::schema(),
                 'values' => ['type' => 'object', 'additionalProperties' => $number],
                 'palette' => ['type' => 'object', 'additionalProperties' => ['type' => 'string', 'pattern' => ColourField::HEX]],
-                'chapters' => ['type' => 'array', 'items' => [
-                    'type' => 'object',
-                    'required' => ['name', 'from'],
-                    'additionalProperties' => false,
-                    'properties' => ['name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80], 'from' => ['$ref' => '#/$defs/id']],
-                ]],
+                'chapters' => [
+                    'type' => 'array',
+                    'items' => [
+                        'type' => 'object',
+                        'required' => ['name', 'from'],
+                        'additionalProperties' => false,
+                        'properties' => [
+                            'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80],
+                            'from' => ['$ref' => '#/$defs/id'],
+                        ],
+                    ],
+                ],
                 'given' => ['type' => 'object', 'propertyNames' => ['pattern' => '^[a-z]$'], 'additionalProperties' => self::numbered()],
-                'steps' => ['type' => 'array', 'maxItems' => PlanReader::MOST_STEPS, 'items' => ['oneOf' => array_map(self::step(...), $kinds->list())]],
+                'steps' => [
+                    'type' => 'array',
+                    'maxItems' => PlanReader::MOST_STEPS,
+                    'items' => ['oneOf' => array_map(self::step(...), $kinds->list())],
+                ],
             ],
             '$defs' => [
                 'id' => ['type' => 'string', 'pattern' => '^[a-z][a-z0-9]*$'],
                 'member' => ['type' => 'string', 'pattern' => Address::MEMBER_PATTERN],
-                'place' => ['oneOf' => [
-                    ['type' => 'array', 'prefixItems' => [$number, $number], 'minItems' => 2, 'maxItems' => 2],
-                    ['type' => 'string', 'pattern' => Address::PATTERN],
-                    self::composed(['of' => $place, 'by' => $place]),
-                    self::composed(['of' => $place, 'angle' => $number, 'distance' => $number]),
-                    self::composed(['between' => ['type' => 'array', 'items' => $place, 'minItems' => 2, 'maxItems' => 2], 'share' => $number]),
-                    self::composed(['column' => $place, 'row' => $place]),
-                ]],
+                'place' => [
+                    'oneOf' => [
+                        ['type' => 'array', 'prefixItems' => [$number, $number], 'minItems' => 2, 'maxItems' => 2],
+                        ['type' => 'string', 'pattern' => Address::PATTERN],
+                        self::composed(['of' => $place, 'by' => $place]),
+                        self::composed(['of' => $place, 'angle' => $number, 'distance' => $number]),
+                        self::composed([
+                            'between' => ['type' => 'array', 'items' => $place, 'minItems' => 2, 'maxItems' => 2],
+                            'share' => $number,
+                        ]),
+                        self::composed(['column' => $place, 'row' => $place]),
+                    ],
+                ],
                 'colour' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 40],
             ],
         ];
@@ -99,6 +114,12 @@ final class PlanSchema
             }
         }
 
-        return ['title' => $kind->label(), 'type' => 'object', 'required' => $required, 'additionalProperties' => false, 'properties' => $properties];
+        return [
+            'title' => $kind->label(),
+            'type' => 'object',
+            'required' => $required,
+            'additionalProperties' => false,
+            'properties' => $properties,
+        ];
     }
 }

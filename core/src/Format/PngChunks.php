@@ -20,7 +20,10 @@ final class PngChunks
             $rows .= "\0".substr($bytes, 4 * $wide * $row, 4 * $wide);
         }
 
-        return self::SIGNATURE.self::written('IHDR', pack('NNCCCCC', $wide, $high, 8, 6, 0, 0, 0)).self::written('IDAT', (string) gzcompress($rows, self::PACKED)).self::written('IEND', '');
+        return self::SIGNATURE.
+            self::written('IHDR', pack('NNCCCCC', $wide, $high, 8, 6, 0, 0, 0)).
+            self::written('IDAT', (string) gzcompress($rows, self::PACKED)).
+            self::written('IEND', '');
     }
 
     /** @return list<array{string, string}> type and data */

@@ -46,7 +46,8 @@ final class Raster
     }
 
     /**
-     * As many whole pixels as come nearest to the drawing's width, and as high as that makes it: it is stretched by less than half a pixel, and no pixel at its edges
+     * As many whole pixels as come nearest to the drawing's width, and as high as that makes it: it is stretched by less than half a pixel,
+     * and no pixel at its edges
      * is drawn in part.
      *
      * @return list<string>
@@ -84,7 +85,15 @@ final class Raster
     {
         // 96 dots to the inch, so that a millimetre is what CSS says it is.
         // Whatever the drawing asks for, it ends in time and within its memory, and takes nobody else's turn.
-        $limits = [...$deadline > self::AT_ONCE ? ['nice', '-n', '10'] : [], 'prlimit', '--as='.self::MEMORY, 'timeout', '--foreground', '--kill-after=1', (string) $deadline];
+        $limits = [
+            ...$deadline > self::AT_ONCE ? ['nice', '-n', '10'] : [],
+            'prlimit',
+            '--as='.self::MEMORY,
+            'timeout',
+            '--foreground',
+            '--kill-after=1',
+            (string) $deadline,
+        ];
         $process = new Process([...$limits, 'rsvg-convert', '--dpi-x=96', '--dpi-y=96', ...$options], input: $svg, timeout: null);
         $status = self::run($process, $meanwhile);
         if (in_array($status, self::OVERTIME, true)) {

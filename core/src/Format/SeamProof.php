@@ -42,7 +42,12 @@ final readonly class SeamProof
                 $a = (int) imagecolorat($one, $x % $width, $y % $height);
                 $b = (int) imagecolorat($nine, $x, $y);
                 if ($a !== $b) {
-                    $most = max(2 * abs(($a >> 24) - ($b >> 24)), abs(($a >> 16 & 255) - ($b >> 16 & 255)), abs(($a >> 8 & 255) - ($b >> 8 & 255)), abs(($a & 255) - ($b & 255)));
+                    $most = max(
+                        2 * abs(($a >> 24) - ($b >> 24)),
+                        abs((($a >> 16) & 255) - (($b >> 16) & 255)),
+                        abs((($a >> 8) & 255) - (($b >> 8) & 255)),
+                        abs(($a & 255) - ($b & 255)),
+                    );
                     $worst = max($worst, $most);
                     $off += $most > self::SEEN ? 1 : 0;
                 }

@@ -19,7 +19,10 @@ final class SvgCells
     /** Of ways from cell to cell: what is left over adds up. */
     private const DECIMALS = 10;
 
-    /** @param  \Closure(list<array{Figure, Style}>, string): string  $figures  writes figures with their looks, their shapes called after an id */
+    /**
+     * @param  \Closure(list<array{Figure, Style}>, string): string  $figures  writes figures with their looks, their shapes called after an
+     *   id
+     */
     public function __construct(private readonly \Closure $figures)
     {
     }

@@ -47,8 +47,15 @@ final readonly class SvgDrawing
      * @param  bool  $isExact  leaves out what is drawn under the edges of neighbours
      * @param  float  $scale  at which it will be looked at, where that is known, output pixels to a CSS pixel
      */
-    private function __construct(private Scene $scene, private bool $withGrids, private bool $sharesShapes, private ?Square $square = null, private float $scale = 1.0, private bool $isExact = false, ?int $decimals = null)
-    {
+    private function __construct(
+        private Scene $scene,
+        private bool $withGrids,
+        private bool $sharesShapes,
+        private ?Square $square = null,
+        private float $scale = 1.0,
+        private bool $isExact = false,
+        ?int $decimals = null,
+    ) {
         $this->paths = new PathData($decimals ?? $scene->plan->tolerance()->decimals);
         $this->paint = new SvgPaint($this->paths, $this->matrix(...));
         $this->cells = new SvgCells(fn (array $figures, string $id): string => $this->figures($figures, $id, false));
@@ -92,7 +99,8 @@ final readonly class SvgDrawing
     /**
      * The same to make a picture of, so many pixels wide and high: every outline by itself, in pixels.
      *
-     * `rsvg-convert` takes the numbers of attributes as 32-bit floats and those of paths as 64-bit ones; only of the latter equal copies come to equal pixels.
+     * `rsvg-convert` takes the numbers of attributes as 32-bit floats and those of paths as 64-bit ones; only of the latter equal copies
+     * come to equal pixels.
      *
      * @param  array{int, int}  $pixels
      */
@@ -104,17 +112,35 @@ final readonly class SvgDrawing
     private function tile(Tile $tile): string
     {
         $unit = $this->scene->plan->unit === Unit::Px ? '' : $this->scene->plan->unit->value;
-        [$x, $y, $wide, $high] = array_map(static fn (float $one): string => PathData::written($one, self::TILE_DECIMALS), [$tile->origin->x, $tile->origin->y, $tile->width, $tile->height]);
+        [$x, $y, $wide, $high] = array_map(static fn (float $one): string => PathData::written($one, self::TILE_DECIMALS), [
+            $tile->origin->x,
+            $tile->origin->y,
+            $tile->width,
+            $tile->height,
+        ]);
         $strokes = [];
         $content = '';
         foreach ($tile->patterns as $drawn) {
             $range = $tile->rangeOf($drawn);
             $content .= $this->cells->of($drawn, $range);
-            array_push($strokes, ...$this->scene->seamsInCells($drawn, $tile->latticeOf($drawn), $range, $this->scene->fills($this->scale), Affine::identity()));
+            array_push(
+                $strokes,
+                ...$this->scene->seamsInCells(
+                    $drawn,
+                    $tile->latticeOf($drawn),
+                    $range,
+                    $this->scene->fills($this->scale),
+                    Affine::identity(),
+                ),
+            );
         }
 
-        return $this->opened("width=\"$wide$unit\" height=\"$high$unit\" viewBox=\"$x $y $wide $high\"", "x=\"$x\" y=\"$y\" width=\"$wide\" height=\"$high\"")
-            .$this->strokes($strokes)."$content</svg>\n";
+        return $this->opened(
+            "width=\"$wide$unit\" height=\"$high$unit\" viewBox=\"$x $y $wide $high\"",
+            "x=\"$x\" y=\"$y\" width=\"$wide\" height=\"$high\"",
+        ).
+            $this->strokes($strokes).
+            "$content</svg>\n";
     }
 
     /** @param  array{int, int}  $pixels */
@@ -132,7 +158,9 @@ final readonly class SvgDrawing
             $content .= $this->inPixels($drawn, $range, $map);
         }
 
-        return $this->opened("width=\"$wide\" height=\"$high\"", "width=\"$wide\" height=\"$high\"").$this->strokes($strokes)."$content</svg>\n";
+        return $this->opened("width=\"$wide\" height=\"$high\"", "width=\"$wide\" height=\"$high\"").
+            $this->strokes($strokes).
+            "$content</svg>\n";
     }
 
     /**
@@ -150,13 +178,27 @@ final readonly class SvgDrawing
             $written = [];
             foreach ($block as $number => $figure) {
                 $style = $drawn->styles[$before + $number]?->sized($map->scale());
-                array_push($written, ...($style === null ? [] : [[$figure->mapped($map), $style, self::isPlain($style) ? new MovedPath($figure->mapped($map)->outlines()) : null]]));
+                array_push(
+                    $written,
+                    ...$style === null
+                        ? []
+                        : [
+                            [
+                                $figure->mapped($map),
+                                $style,
+                                self::isPlain($style) ? new MovedPath($figure->mapped($map)->outlines()) : null,
+                            ],
+                        ],
+                );
             }
             foreach ($ways as $way) {
                 foreach ($written as [$figure, $style, $path]) {
                     $look = $path === null ? '' : $this->inherited($style, Affine::identity()).self::own($style);
                     $moved = $path === null ? $figure->mapped(Affine::move($way)) : $figure;
-                    $svg .= $path === null ? $this->figure($moved, $style, '', $this->inherited($style, $moved->map)) : "<path$look d=\"{$path->at($way)}\"/>\n";
+                    $svg .=
+                        $path === null
+                            ? $this->figure($moved, $style, '', $this->inherited($style, $moved->map))
+                            : "<path$look d=\"{$path->at($way)}\"/>\n";
                 }
             }
             $before += count($block);
@@ -170,7 +212,8 @@ final readonly class SvgDrawing
     {
         $background = $withGround ? $this->scene->background() : null;
 
-        return "<svg xmlns=\"http://www.w3.org/2000/svg\" $size{$this->isolation()}>\n".($background === null ? '' : "<rect $box fill=\"$background\"/>\n");
+        return "<svg xmlns=\"http://www.w3.org/2000/svg\" $size{$this->isolation()}>\n".
+            ($background === null ? '' : "<rect $box fill=\"$background\"/>\n");
     }
 
     private function document(): string
@@ -210,8 +253,14 @@ final readonly class SvgDrawing
         foreach ($strokes as $number => $stroke) {
             $path = implode('', array_map($paths->ofWay(...), $stroke->runs));
             $id = $stroke->lattice === null ? '' : ' id="seam-'.($number + 1).'"';
-            $line = "<path$id stroke=\"$stroke->colour\" stroke-width=\"{$paths->number(2 * $stroke->reach)}\"".($stroke->isRound ? ' stroke-linecap="round"' : '')." d=\"$path\"/>\n";
-            $svg .= $stroke->lattice === null ? $line : "<defs>$line</defs>\n".$this->cells->rows('seam-'.($number + 1), $stroke->lattice, $stroke->range);
+            $line =
+                "<path$id stroke=\"$stroke->colour\" stroke-width=\"{$paths->number(2 * $stroke->reach)}\"".
+                ($stroke->isRound ? ' stroke-linecap="round"' : '').
+                " d=\"$path\"/>\n";
+            $svg .=
+                $stroke->lattice === null
+                    ? $line
+                    : "<defs>$line</defs>\n".$this->cells->rows('seam-'.($number + 1), $stroke->lattice, $stroke->range);
         }
 
         return $svg === '' ? '' : "<g class=\"seams\" fill=\"none\" stroke-linejoin=\"round\">\n$svg</g>\n";
@@ -239,14 +288,21 @@ final readonly class SvgDrawing
         // Pixels are what SVG takes a bare number for.
         $unit = $plan->unit === Unit::Px ? '' : $plan->unit->value;
 
-        return $this->opened("width=\"$width$unit\" height=\"$height$unit\" viewBox=\"0 0 $width $height\"", "width=\"$width\" height=\"$height\"");
+        return $this->opened(
+            "width=\"$width$unit\" height=\"$height$unit\" viewBox=\"0 0 $width $height\"",
+            "width=\"$width\" height=\"$height\"",
+        );
     }
 
     private function square(Square $square): string
     {
         [$x, $y, $side] = array_map($this->paths->number(...), [$square->left, $square->top, $square->side]);
 
-        return $this->opened("width=\"$square->pixels\" height=\"$square->pixels\" viewBox=\"$x $y $side $side\"", "x=\"$x\" y=\"$y\" width=\"$side\" height=\"$side\"", $square->withGround);
+        return $this->opened(
+            "width=\"$square->pixels\" height=\"$square->pixels\" viewBox=\"$x $y $side $side\"",
+            "x=\"$x\" y=\"$y\" width=\"$side\" height=\"$side\"",
+            $square->withGround,
+        );
     }
 
     private function part(DrawnPart $drawn, string $id): string
@@ -263,7 +319,10 @@ final readonly class SvgDrawing
 
             return $this->figure($figure, $style, " id=\"$id\"", $this->inherited($style, $figure->map));
         }
-        $looks = array_map(fn (array $one): ?string => self::isPlain($one[1]) ? $this->inherited($one[1], Affine::identity()) : null, $figures);
+        $looks = array_map(
+            fn (array $one): ?string => self::isPlain($one[1]) ? $this->inherited($one[1], Affine::identity()) : null,
+            $figures,
+        );
         $shared = count(array_unique($looks)) === 1 ? $looks[0] ?? '' : '';
 
         return "<g id=\"$id\"$shared>\n{$this->figures($figures, $id, $shared !== '')}</g>\n";
@@ -289,7 +348,12 @@ final readonly class SvgDrawing
             $look = fn (Affine $map): string => $isSaid ? '' : $this->inherited($style, $map);
             $shape = spl_object_id($figure->shape);
             // What is enlarged by a map has its stroke enlarged as well; there the outline is spelt out.
-            if (! isset($many[$shape]) || $style->pattern !== null || $style->gradient?->sort === 'along' || ($style->stroke !== 'none' && ! ($figure->map->isSimilarity() && abs($figure->map->scale() - 1.0) < 1e-9))) {
+            if (
+                ! isset($many[$shape]) ||
+                $style->pattern !== null ||
+                $style->gradient?->sort === 'along' ||
+                ($style->stroke !== 'none' && ! ($figure->map->isSimilarity() && abs($figure->map->scale() - 1.0) < 1e-9))
+            ) {
                 $svg .= $this->figure($figure, $style, '', $look($figure->map));
 
                 continue;
@@ -299,7 +363,11 @@ final readonly class SvgDrawing
                 $svg .= "<defs><path id=\"{$defined[$shape]}\" d=\"{$this->paths->ofOutlines($figure->shape->outlines)}\"/></defs>\n";
             }
             $used = $look(Affine::identity()).self::own($style);
-            $svg .= $this->paint->definitions()."<use$used href=\"#{$defined[$shape]}\"".($figure->map->isIdentity() ? '' : ' transform="matrix('.implode(' ', $this->matrix($figure->map)).')"')."/>\n";
+            $svg .=
+                $this->paint->definitions().
+                "<use$used href=\"#{$defined[$shape]}\"".
+                ($figure->map->isIdentity() ? '' : ' transform="matrix('.implode(' ', $this->matrix($figure->map)).')"').
+                "/>\n";
         }
 
         return $svg;
@@ -317,7 +385,10 @@ final readonly class SvgDrawing
             $counts[$shape] = ($counts[$shape] ?? 0) + 1;
         }
 
-        return array_map(static fn (): bool => true, array_filter($counts, fn (int $count): bool => $count > ($this->sharesShapes ? 1 : self::MANY)));
+        return array_map(
+            static fn (): bool => true,
+            array_filter($counts, fn (int $count): bool => $count > ($this->sharesShapes ? 1 : self::MANY)),
+        );
     }
 
     /** @return list<string> its turning and sizing part with digits for as far as the sheet reaches */
@@ -361,8 +432,15 @@ final readonly class SvgDrawing
         }
         // Along a way: lines across it, cut off at the outline; a stroke goes over them.
         $clip = $this->paint->clip($path);
-        $svg = $this->paint->definitions()."<g$id".self::own($style)."><g clip-path=\"url(#$clip)\"><g fill=\"none\" stroke-width=\"{$this->paths->number($gradient->wide)}\" stroke-miterlimit=\"40\""
-            .($figure->map->isIdentity() ? '' : ' transform="matrix('.implode(' ', $this->matrix($figure->map)).')"').">\n<path fill=\"$style->fill\" d=\"{$this->paths->ofOutlines($figure->shape->outlines)}\"/>\n";
+        $svg =
+            $this->paint->definitions().
+            "<g$id".
+            self::own($style).
+            "><g clip-path=\"url(#$clip)\"><g fill=\"none\" stroke-width=\"{$this->paths->number(
+                $gradient->wide,
+            )}\" stroke-miterlimit=\"40\"".
+            ($figure->map->isIdentity() ? '' : ' transform="matrix('.implode(' ', $this->matrix($figure->map)).')"').
+            ">\n<path fill=\"$style->fill\" d=\"{$this->paths->ofOutlines($figure->shape->outlines)}\"/>\n";
         foreach ($gradient->stretches as [$curves, $colour]) {
             $svg .= "<path stroke=\"$colour\" d=\"{$this->paths->ofWay($curves)}\"/>\n";
         }
@@ -375,8 +453,18 @@ final readonly class SvgDrawing
     {
         $map = $pattern->map->then($figure->map);
         $clip = $this->paint->clip($path);
-        $svg = $this->paint->definitions()."<g$id".self::own($style)."><g clip-path=\"url(#$clip)\"><g transform=\"matrix(".implode(' ', $this->matrix($map)).")\">\n"
-            .$this->cells->of($this->scene->cells[$pattern->pattern], $this->scene->cells[$pattern->pattern]->part->spread?->covering($figure->bounds()->mapped($map->inverse())) ?? [0, 0, 0, 0]).'</g></g>';
+        $svg =
+            $this->paint->definitions().
+            "<g$id".
+            self::own($style).
+            "><g clip-path=\"url(#$clip)\"><g transform=\"matrix(".
+            implode(' ', $this->matrix($map)).
+            ")\">\n".
+            $this->cells->of(
+                $this->scene->cells[$pattern->pattern],
+                $this->scene->cells[$pattern->pattern]->part->spread?->covering($figure->bounds()->mapped($map->inverse())) ?? [0, 0, 0, 0],
+            ).
+            '</g></g>';
 
         return $svg.($style->stroke === 'none' ? '' : "<path$look d=\"$path\"/>")."</g>\n";
     }
@@ -384,7 +472,14 @@ final readonly class SvgDrawing
     /** What a group hands on to its paths; with gradients as they lie under a map. */
     private function inherited(Style $style, Affine $map): string
     {
-        $fill = $style->pattern !== null ? 'none' : ($style->gradient === null ? $style->fill : ($style->gradient->sort === 'along' ? 'none' : $this->paint->of($style->gradient, $map)));
+        $fill =
+            $style->pattern !== null
+                ? 'none'
+                : ($style->gradient === null
+                    ? $style->fill
+                    : ($style->gradient->sort === 'along'
+                        ? 'none'
+                        : $this->paint->of($style->gradient, $map)));
         $stroke = $style->strokeGradient === null ? $style->stroke : $this->paint->of($style->strokeGradient, $map);
         $attributes = $fill === '#000000' ? '' : " fill=\"$fill\"";
         if ($style->stroke === 'none') {

@@ -31,10 +31,20 @@ final class SvgPaint
      */
     public function of(Gradient $gradient, Affine $map): string
     {
-        $stops = implode('', array_map(static fn (array $stop): string => '<stop'.($stop[0] === 0.0 ? '' : ' offset="'.PathData::written($stop[0], self::FINE).'"')
-            ." stop-color=\"$stop[1]\"".($stop[2] === 1.0 ? '' : ' stop-opacity="'.PathData::written($stop[2], 4).'"').'/>', $gradient->written()));
+        $stops = implode(
+            '',
+            array_map(
+                static fn (array $stop): string => '<stop'.
+                    ($stop[0] === 0.0 ? '' : ' offset="'.PathData::written($stop[0], self::FINE).'"').
+                    " stop-color=\"$stop[1]\"".
+                    ($stop[2] === 1.0 ? '' : ' stop-opacity="'.PathData::written($stop[2], 4).'"').
+                    '/>',
+                $gradient->written(),
+            ),
+        );
         $element = "{$gradient->sort}Gradient";
-        $places = $gradient->sort === 'linear' ? $this->place('1', $gradient->from).$this->place('2', $gradient->to) : $this->circle($gradient);
+        $places =
+            $gradient->sort === 'linear' ? $this->place('1', $gradient->from).$this->place('2', $gradient->to) : $this->circle($gradient);
         $colours = $this->defined("<$element id=\"%s\">$stops</$element>\n");
         $transform = $gradient->map->then($map);
         $moved = $transform->isIdentity() ? '' : ' gradientTransform="matrix('.implode(' ', ($this->matrix)($transform)).')"';
@@ -79,7 +89,8 @@ final class SvgPaint
         $center = $gradient->from ?? Vec::zero();
         $focus = $gradient->focus;
 
-        return " cx=\"{$this->paths->number($center->x)}\" cy=\"{$this->paths->number($center->y)}\" r=\"{$this->paths->number($gradient->radius ?? 0.0)}\""
-            .($focus === null ? '' : " fx=\"{$this->paths->number($focus->x)}\" fy=\"{$this->paths->number($focus->y)}\"");
+        return " cx=\"{$this->paths->number($center->x)}\" cy=\"{$this->paths->number($center->y)}\" r=\"{$this->paths->number(
+            $gradient->radius ?? 0.0,
+        )}\"".($focus === null ? '' : " fx=\"{$this->paths->number($focus->x)}\" fy=\"{$this->paths->number($focus->y)}\"");
     }
 }

@@ -38,7 +38,9 @@ final readonly class Tile
      */
     public static function of(Scene $scene, string $id, array $with = []): self
     {
-        $patterns = array_values(array_filter($scene->drawing, static fn (DrawnPart $drawn): bool => $drawn->id === $id || in_array($drawn->id, $with, true)));
+        $patterns = array_values(
+            array_filter($scene->drawing, static fn (DrawnPart $drawn): bool => $drawn->id === $id || in_array($drawn->id, $with, true)),
+        );
         if (! in_array($id, array_map(static fn (DrawnPart $drawn): string => $drawn->id, $patterns), true)) {
             $patterns[] = $scene->cell($id) ?? throw Unusable::at("/$id", 'the id of a pattern; there is none of that name');
         }
@@ -47,14 +49,26 @@ final readonly class Tile
         foreach ($patterns as $drawn) {
             $spread = $drawn->part->spread ?? throw Unusable::at("/$drawn->id", 'the id of a pattern that goes on in all directions');
             $facts = $drawn->part->facts;
-            $tile = isset($facts['wide'], $facts['high']) ? [$facts['wide'], $facts['high']] : (isset($facts['orbit']) ? null : $spread->lattice->tile(false));
-            $sides[] = $tile ?? throw Unusable::at("/$drawn->id", 'a pattern that repeats level and upright; none of its ways do, so that it has no upright tile');
+            $tile = isset($facts['wide'], $facts['high'])
+                ? [$facts['wide'], $facts['high']]
+                : (isset($facts['orbit'])
+                    ? null
+                    : $spread->lattice->tile(false));
+            $sides[] =
+                $tile ??
+                throw Unusable::at(
+                    "/$drawn->id",
+                    'a pattern that repeats level and upright; none of its ways do, so that it has no upright tile',
+                );
             $origin = $drawn->id === $id || $origin === null ? $spread->lattice->origin : $origin;
         }
         $width = self::common(array_column($sides, 0));
         $height = self::common(array_column($sides, 1));
         if ($patterns === [] || $width === null || $height === null) {
-            throw Unusable::at('/with', 'patterns that repeat together; these have no tile in common of up to '.self::MOST_TIMES.' times the size');
+            throw Unusable::at(
+                '/with',
+                'patterns that repeat together; these have no tile in common of up to '.self::MOST_TIMES.' times the size',
+            );
         }
 
         return new self($patterns, $origin, $width, $height);
@@ -63,7 +77,12 @@ final readonly class Tile
     /** It with so much of the pattern around it, in the sheet's unit. */
     public function withMargin(float $across, float $down): self
     {
-        return new self($this->patterns, new Vec($this->origin->x - $across, $this->origin->y - $down), $this->width + 2 * $across, $this->height + 2 * $down);
+        return new self(
+            $this->patterns,
+            new Vec($this->origin->x - $across, $this->origin->y - $down),
+            $this->width + 2 * $across,
+            $this->height + 2 * $down,
+        );
     }
 
     /** What it comes to after so many of it side by side, and above one another. */

@@ -12,7 +12,8 @@ use Sternbild\Core\Shape\Figure;
 /**
  * A tile in pixels.
  *
- * It is cut out of a larger picture: where outlines run off a picture, `rsvg-convert` draws them a little otherwise than where they go on, and the left
+ * It is cut out of a larger picture: where outlines run off a picture, `rsvg-convert` draws them a little otherwise than where they go on,
+ * and the left
  * edge would not be what lies beyond the right one.
  */
 final class TilePicture
@@ -45,11 +46,21 @@ final class TilePicture
      *
      * @throws RenderFailed
      */
-    public static function image(Scene $scene, Tile $tile, int $width, int $times, ?\Closure $meanwhile = null, int $deadline = Raster::DEADLINE): \GdImage
-    {
+    public static function image(
+        Scene $scene,
+        Tile $tile,
+        int $width,
+        int $times,
+        ?\Closure $meanwhile = null,
+        int $deadline = Raster::DEADLINE,
+    ): \GdImage {
         $height = $tile->heightFor($width);
         $around = self::around($tile, $width);
-        $svg = SvgDrawing::writeTileInPixels($scene, $tile->laid($times)->withMargin($around * $tile->width / $width, $around * $tile->height / $height), [$times * $width + 2 * $around, $times * $height + 2 * $around]);
+        $svg = SvgDrawing::writeTileInPixels(
+            $scene,
+            $tile->laid($times)->withMargin(($around * $tile->width) / $width, ($around * $tile->height) / $height),
+            [$times * $width + 2 * $around, $times * $height + 2 * $around],
+        );
         $picture = imagecreatefromstring(Raster::png($svg, 1.0, $deadline, $meanwhile));
         if ($picture === false) {
             throw new RenderFailed('The picture cannot be read.');

@@ -168,7 +168,8 @@ final readonly class Affine
         $size = max(abs($this->a), abs($this->b), abs($this->c), abs($this->d));
         $way = $this->isMirrored() ? -1.0 : 1.0;
 
-        return abs($this->a - $way * $this->d) <= Tolerance::ROUNDING * $size && abs($this->b + $way * $this->c) <= Tolerance::ROUNDING * $size;
+        return abs($this->a - $way * $this->d) <= Tolerance::ROUNDING * $size &&
+            abs($this->b + $way * $this->c) <= Tolerance::ROUNDING * $size;
     }
 
     /** The factor by which lengths grow under a similarity. */

@@ -230,7 +230,10 @@ final readonly class Arc implements Curve
             $first = $this->placeAt($stops[$k - 1])->x;
             $last = $this->placeAt($stops[$k])->x;
             $within = $upper ? $first <= $place->x && $last > $place->x : $last <= $place->x && $first > $place->x;
-            if ($within && $this->center->y + ($upper ? -1 : 1) * sqrt(max(0.0, $this->radius ** 2 - ($place->x - $this->center->x) ** 2)) < $place->y) {
+            if (
+                $within &&
+                $this->center->y + ($upper ? -1 : 1) * sqrt(max(0.0, $this->radius ** 2 - ($place->x - $this->center->x) ** 2)) < $place->y
+            ) {
                 $passes += $upper ? 1 : -1;
             }
         }

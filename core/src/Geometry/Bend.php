@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Geometry;
 
-/** How the way from one point of an outline to the next is bent: an arc by its bulge, through a place or tangent to what came before, or a cubic. */
+/**
+ * How the way from one point of an outline to the next is bent: an arc by its bulge, through a place or tangent to what came before, or a
+ * cubic.
+ */
 final readonly class Bend
 {
     /** Arcs that bulge less, in half chords, are straight lines. */
@@ -53,7 +56,9 @@ final readonly class Bend
 
     public function fingerprint(): string
     {
-        return $this->sort.sprintf('%.17g', $this->bulge).implode('', array_map(static fn (Vec $place): string => sprintf('(%.17g,%.17g)', $place->x, $place->y), $this->places));
+        return $this->sort.
+            sprintf('%.17g', $this->bulge).
+            implode('', array_map(static fn (Vec $place): string => sprintf('(%.17g,%.17g)', $place->x, $place->y), $this->places));
     }
 
     /**

@@ -72,7 +72,8 @@ final readonly class Bernstein
     /**
      * Where it is zero, or comes within $tolerance of zero without crossing it.
      *
-     * Between two neighbouring extrema it is monotone, so that a change of sign there is exactly one root; extrema come from the derivative by
+     * Between two neighbouring extrema it is monotone, so that a change of sign there is exactly one root; extrema come from the derivative
+     * by
      * the same way. No root is missed, whatever the spacing.
      *
      * @return list<float> rising
@@ -105,7 +106,8 @@ final readonly class Bernstein
     }
 
     /**
-     * Where a polynomial changes its sign inside [0, 1], on plain numbers: halved until its coefficients do so once (Descartes' rule of signs),
+     * Where a polynomial changes its sign inside [0, 1], on plain numbers: halved until its coefficients do so once
+     * (Descartes' rule of signs),
      * then by regula falsi.
      *
      * @param  non-empty-list<float>  $c  coefficients in Bernstein form

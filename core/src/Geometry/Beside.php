@@ -7,8 +7,10 @@ namespace Sternbild\Core\Geometry;
 /**
  * A piece of a curve, and what runs beside it at a distance: positive to the right of its way, negative to the left.
  *
- * Beside a line runs a line, beside an arc an arc of the same centre, exactly; beside a cubic cubics that keep the distance to a share of it.
- * Where a curve bends so tightly that what runs beside it would turn back, the way goes through the centre of its bend instead: with the piece
+ * Beside a line runs a line, beside an arc an arc of the same centre, exactly; beside a cubic cubics that keep the distance to a share of
+ * it.
+ * Where a curve bends so tightly that what runs beside it would turn back, the way goes through the centre of its bend instead: with the
+ * piece
  * itself it then encloses nothing that is not within the distance of it.
  */
 final readonly class Beside
@@ -38,7 +40,9 @@ final readonly class Beside
         return match (true) {
             $curve instanceof Arc => [self::arc($curve, $distance)],
             // At no distance runs the curve itself.
-            $curve instanceof Cubic && $distance === 0.0 => [new self($curve->start(), $curve->end(), $curve->tangentAt(0.0), $curve->tangentAt(1.0), [$curve])],
+            $curve instanceof Cubic && $distance === 0.0 => [
+                new self($curve->start(), $curve->end(), $curve->tangentAt(0.0), $curve->tangentAt(1.0), [$curve]),
+            ],
             $curve instanceof Cubic => self::cubic($curve, $distance, 0),
             default => self::line($curve, $distance),
         };

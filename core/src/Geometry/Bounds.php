@@ -25,7 +25,12 @@ final readonly class Bounds
     {
         $bounds = new self(INF, INF, -INF, -INF);
         foreach ($places as $place) {
-            $bounds = new self(min($bounds->left, $place->x), min($bounds->top, $place->y), max($bounds->right, $place->x), max($bounds->bottom, $place->y));
+            $bounds = new self(
+                min($bounds->left, $place->x),
+                min($bounds->top, $place->y),
+                max($bounds->right, $place->x),
+                max($bounds->bottom, $place->y),
+            );
         }
 
         return $places === [] ? new self(0.0, 0.0, 0.0, 0.0) : $bounds;

@@ -10,7 +10,13 @@ final readonly class Cubic implements Curve
     use Splitting;
 
     /** Nodes and weights of Gauss-Legendre quadrature with five points, exact up to degree nine (handbook values). */
-    private const GAUSS = [[0.0, 0.5688888888888889], [0.5384693101056831, 0.47862867049936647], [-0.5384693101056831, 0.47862867049936647], [0.906179845938664, 0.23692688505618908], [-0.906179845938664, 0.23692688505618908]];
+    private const GAUSS = [
+        [0.0, 0.5688888888888889],
+        [0.5384693101056831, 0.47862867049936647],
+        [-0.5384693101056831, 0.47862867049936647],
+        [0.906179845938664, 0.23692688505618908],
+        [-0.906179845938664, 0.23692688505618908],
+    ];
 
     /** The length is good to this share of itself. */
     private const LENGTH_ERROR = 1e-10;
@@ -79,7 +85,12 @@ final readonly class Cubic implements Curve
         $end = $this->pointAt($to);
         $third = ($to - $from) / 3;
 
-        return new self($start, $start->plus($this->velocity($from)->times($third)), $end->minus($this->velocity($to)->times($third)), $end);
+        return new self(
+            $start,
+            $start->plus($this->velocity($from)->times($third)),
+            $end->minus($this->velocity($to)->times($third)),
+            $end,
+        );
     }
 
     public function length(): float
@@ -161,7 +172,12 @@ final readonly class Cubic implements Curve
 
     public function areaSeenFrom(Vec $apex): float
     {
-        [$a, $b, $c, $d] = array_map(static fn (Vec $place): Vec => $place->minus($apex), [$this->start, $this->leaving, $this->arriving, $this->end]);
+        [$a, $b, $c, $d] = array_map(static fn (Vec $place): Vec => $place->minus($apex), [
+            $this->start,
+            $this->leaving,
+            $this->arriving,
+            $this->end,
+        ]);
 
         // Half the integral of the cross product of place and velocity, worked out.
         return (6 * $a->cross($b) + 3 * $a->cross($c) + $a->cross($d) + 3 * $b->cross($c) + 3 * $b->cross($d) + 6 * $c->cross($d)) / 20;
@@ -206,7 +222,8 @@ final readonly class Cubic implements Curve
     /**
      * Where it comes through one place twice; its ends count, where they lie on it.
      *
-     * With B(t) = at³ + bt² + ct + d, B(s) = B(t) gives a(s² + st + t²) + b(s + t) + c = 0: the sum s + t from its cross product with a, the
+     * With B(t) = at³ + bt² + ct + d, B(s) = B(t) gives a(s² + st + t²) + b(s + t) + c = 0: the sum s + t from its cross product with a,
+     * the
      * product st from its dot product.
      *
      * @param  float  $tolerance  what counts as the same place
@@ -232,7 +249,8 @@ final readonly class Cubic implements Curve
         // An end that lies on the curve can come out beyond it by a digit; then it is the end that is meant.
         $ends = [min(1.0, max(0.0, $first)), min(1.0, max(0.0, $second))];
         if ($ends !== [$first, $second]) {
-            $ends = $ends[0] === 0.0 ? [0.0, $this->nearestBeyond($this->start, $ends[1])] : [$this->nearestBeyond($this->end, $ends[0]), 1.0];
+            $ends =
+                $ends[0] === 0.0 ? [0.0, $this->nearestBeyond($this->start, $ends[1])] : [$this->nearestBeyond($this->end, $ends[0]), 1.0];
             if ($this->pointAt($ends[0])->distanceTo($this->pointAt($ends[1])) > $tolerance) {
                 return null;
             }
@@ -265,7 +283,16 @@ final readonly class Cubic implements Curve
     /** @return array{float, float, float, float, float, float, float, float} x and y of the four control points */
     public function coordinates(): array
     {
-        return [$this->start->x, $this->start->y, $this->leaving->x, $this->leaving->y, $this->arriving->x, $this->arriving->y, $this->end->x, $this->end->y];
+        return [
+            $this->start->x,
+            $this->start->y,
+            $this->leaving->x,
+            $this->leaving->y,
+            $this->arriving->x,
+            $this->arriving->y,
+            $this->end->x,
+            $this->end->y,
+        ];
     }
 
     /** The box of the control points, which holds the curve. */

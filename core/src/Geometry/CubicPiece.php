@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Geometry;
 
-/** A piece of a cubic as its four control points, x, y, x, y, …, on plain numbers: with objects what is done with thousands of them took ten times as long. */
+/**
+ * A piece of a cubic as its four control points, x, y, x, y, …, on plain numbers: with objects what is done with thousands of them took ten
+ * times as long.
+ */
 final class CubicPiece
 {
     /** A piece of which no leg of the control polygon leaves the chord by more, as a tangent, is calm. */
@@ -93,7 +96,12 @@ final class CubicPiece
     /** @param  list<float>  $a */
     public static function size(array $a): float
     {
-        return max(abs($a[2] - $a[0]) + abs($a[3] - $a[1]), abs($a[4] - $a[2]) + abs($a[5] - $a[3]), abs($a[6] - $a[4]) + abs($a[7] - $a[5]), abs($a[6] - $a[0]) + abs($a[7] - $a[1]));
+        return max(
+            abs($a[2] - $a[0]) + abs($a[3] - $a[1]),
+            abs($a[4] - $a[2]) + abs($a[5] - $a[3]),
+            abs($a[6] - $a[4]) + abs($a[7] - $a[5]),
+            abs($a[6] - $a[0]) + abs($a[7] - $a[1]),
+        );
     }
 
     /**

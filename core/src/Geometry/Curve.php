@@ -42,7 +42,8 @@ interface Curve
     public function mapped(Affine $map): array;
 
     /**
-     * How often it passes straight above a place on the screen: to the right counts 1, to the left −1. Of two curves that meet straight above
+     * How often it passes straight above a place on the screen: to the right counts 1, to the left −1. Of two curves that meet straight
+     * above
      * it one counts.
      */
     public function passesAbove(Vec $place): int;

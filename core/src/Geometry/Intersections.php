@@ -79,7 +79,8 @@ final readonly class Intersections
     }
 
     /**
-     * Curves that touch stay within the tolerance of one another for a while, and each place of that while is a meeting: of those that follow one
+     * Curves that touch stay within the tolerance of one another for a while, and each place of that while is a meeting: of those that
+     * follow one
      * another without the curves parting in between one is left, or, where they run along one another, the first and the last.
      *
      * @param  list<array{Vec, float, float}>  $found  in order along $one
@@ -153,7 +154,10 @@ final readonly class Intersections
             $box = $on instanceof Cubic ? $on->hull()->grownBy($this->tolerance) : null;
             foreach ([0.0, 1.0] as $end) {
                 $place = $end === 0.0 ? $from->start() : $from->end();
-                if ($box !== null && ($place->x < $box->left || $place->x > $box->right || $place->y < $box->top || $place->y > $box->bottom)) {
+                if (
+                    $box !== null &&
+                    ($place->x < $box->left || $place->x > $box->right || $place->y < $box->top || $place->y > $box->bottom)
+                ) {
                     continue;
                 }
                 $t = $on->nearest($place);

@@ -62,13 +62,25 @@ final readonly class Lattice
     {
         $back = Affine::ofMatrix($this->a->x, $this->a->y, $this->b->x, $this->b->y, 0.0, 0.0)->inverse();
         $ways = [];
-        foreach ([[$shown->left - $reaching->right, $shown->top - $reaching->bottom], [$shown->right - $reaching->left, $shown->top - $reaching->bottom], [$shown->left - $reaching->right, $shown->bottom - $reaching->top], [$shown->right - $reaching->left, $shown->bottom - $reaching->top]] as [$x, $y]) {
+        foreach (
+            [
+                [$shown->left - $reaching->right, $shown->top - $reaching->bottom],
+                [$shown->right - $reaching->left, $shown->top - $reaching->bottom],
+                [$shown->left - $reaching->right, $shown->bottom - $reaching->top],
+                [$shown->right - $reaching->left, $shown->bottom - $reaching->top],
+            ] as [$x, $y]
+        ) {
             $ways[] = $back->apply(new Vec($x, $y));
         }
         $across = array_map(static fn (Vec $way): float => $way->x, $ways);
         $down = array_map(static fn (Vec $way): float => $way->y, $ways);
 
-        return [(int) ceil(min($across) - 1e-9), (int) floor(max($across) + 1e-9), (int) ceil(min($down) - 1e-9), (int) floor(max($down) + 1e-9)];
+        return [
+            (int) ceil(min($across) - 1e-9),
+            (int) floor(max($across) + 1e-9),
+            (int) ceil(min($down) - 1e-9),
+            (int) floor(max($down) + 1e-9),
+        ];
     }
 
     /**

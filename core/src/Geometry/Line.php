@@ -75,7 +75,8 @@ final readonly class Line implements Curve
     {
         $along = $this->tangentAt(0.0);
 
-        return abs($along->cross($line->start->minus($this->start))) <= $tolerance && abs($along->cross($line->end->minus($this->start))) <= $tolerance;
+        return abs($along->cross($line->start->minus($this->start))) <= $tolerance &&
+            abs($along->cross($line->end->minus($this->start))) <= $tolerance;
     }
 
     public function mapped(Affine $map): array

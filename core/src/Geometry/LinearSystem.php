@@ -16,7 +16,10 @@ final class LinearSystem
      */
     public static function solved(array $rows, float $least): ?array
     {
-        $line = self::solutions(array_map(static fn (array $row): array => [...array_slice($row, 0, -1), 0.0, $row[count($row) - 1]], $rows), $least);
+        $line = self::solutions(
+            array_map(static fn (array $row): array => [...array_slice($row, 0, -1), 0.0, $row[count($row) - 1]], $rows),
+            $least,
+        );
 
         return $line === null || $line[1][count($rows)] === 0.0 ? null : array_slice($line[0], 0, count($rows));
     }
@@ -25,7 +28,8 @@ final class LinearSystem
      * The line of all solutions of one equation less than there are unknowns.
      *
      * @param  non-empty-list<list<float>>  $rows  the coefficients, one more than there are rows, then the right side
-     * @return array{non-empty-list<float>, non-empty-list<float>}|null a point of the line and its direction; null where there is more than a line, or nothing
+     * @return array{non-empty-list<float>, non-empty-list<float>}|null a point of the line and its direction; null where there is more than
+     *   a line, or nothing
      */
     public static function solutions(array $rows, float $least): ?array
     {

@@ -125,7 +125,13 @@ final readonly class Outline
             $next = $kept[($number + 1) % $count]->start();
             if ($curve->end()->x !== $next->x || $curve->end()->y !== $next->y) {
                 $kept[$number] = match (true) {
-                    $curve instanceof Arc && $count > 1 => Arc::around($curve->center(), $curve->radius(), $curve->start(), $next, $curve->sweep() > 0.0),
+                    $curve instanceof Arc && $count > 1 => Arc::around(
+                        $curve->center(),
+                        $curve->radius(),
+                        $curve->start(),
+                        $next,
+                        $curve->sweep() > 0.0,
+                    ),
                     $curve instanceof Cubic => new Cubic($curve->start(), $curve->leaving, $curve->arriving, $next),
                     default => new Line($curve->start(), $next),
                 };

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Geometry;
 
-/** On which side of something a place lies: inside or outside of what closes, to the left or the right of a line's way as seen on the screen. */
+/**
+ * On which side of something a place lies: inside or outside of what closes, to the left or the right of a line's way as seen on the
+ * screen.
+ */
 final readonly class Side
 {
     /**

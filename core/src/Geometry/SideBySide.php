@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Geometry;
 
 /**
- * Two pieces of cubics that run in nearly one direction, by how far the first stands off the second: that distance changes its sign where they cross,
+ * Two pieces of cubics that run in nearly one direction, by how far the first stands off the second: that distance changes its sign where
+ * they cross,
  * and comes near to nothing where they touch.
  */
 final readonly class SideBySide
@@ -46,7 +47,10 @@ final readonly class SideBySide
         [$from, $to] = $range;
         if ($to - $from < self::FINEST) {
             // They stand end to end, and are beside one another for no stretch worth the name.
-            $ends = array_filter([$this->offset($from, null), $this->offset($to, null)], fn (array $sample): bool => $sample[5] <= $this->tolerance);
+            $ends = array_filter(
+                [$this->offset($from, null), $this->offset($to, null)],
+                fn (array $sample): bool => $sample[5] <= $this->tolerance,
+            );
 
             return array_map(static fn (array $sample): array => [$sample[0], $sample[1]], array_values($ends));
         }
@@ -82,7 +86,11 @@ final readonly class SideBySide
                 }
             }
             for ($n = 1; $n < count($stops); $n++) {
-                if ($stops[$n - 1][2] * $stops[$n][2] < 0.0 && abs($stops[$n - 1][2]) > $this->tolerance && abs($stops[$n][2]) > $this->tolerance) {
+                if (
+                    $stops[$n - 1][2] * $stops[$n][2] < 0.0 &&
+                    abs($stops[$n - 1][2]) > $this->tolerance &&
+                    abs($stops[$n][2]) > $this->tolerance
+                ) {
                     $meetings[] = $crossing = $this->bisected($stops[$n - 1], $stops[$n], 2);
                     if (abs($crossing[2]) > $this->tolerance) {
                         return null;
@@ -98,7 +106,8 @@ final readonly class SideBySide
     }
 
     /**
-     * Whether the distance, as the cubic polynomial through both ends with its slopes there, comes near to nothing, and turns twice in between.
+     * Whether the distance, as the cubic polynomial through both ends with its slopes there, comes near to nothing, and turns twice in
+     * between.
      *
      * @param  array{float, float, float, float, bool, float}  $low
      * @param  array{float, float, float, float, bool, float}  $high
@@ -157,7 +166,8 @@ final readonly class SideBySide
     /**
      * The distance of a place on the first from the second, square to the second.
      *
-     * @return array{float, float, float, float, bool, float} both parameters, the distance, to one side positive, its slope there, and whether the way
+     * @return array{float, float, float, float, bool, float} both parameters, the distance, to one side positive, its slope there, and
+     *   whether the way
      *                                                  across stands square to the second, and its length
      */
     private function offset(float $s, ?float $t): array
@@ -190,7 +200,14 @@ final readonly class SideBySide
         $far = sqrt($gx * $gx + $gy * $gy);
         $off = $speed > 0.0 ? ($vx * $gy - $vy * $gx) / $speed : $far;
 
-        return [$s, $t, $off, $speed > 0.0 ? ($vx * $uy - $vy * $ux) / $speed : 0.0, $far <= $this->tolerance || $far - abs($off) <= self::SQUARE * $far, $far];
+        return [
+            $s,
+            $t,
+            $off,
+            $speed > 0.0 ? ($vx * $uy - $vy * $ux) / $speed : 0.0,
+            $far <= $this->tolerance || $far - abs($off) <= self::SQUARE * $far,
+            $far,
+        ];
     }
 
     /**
@@ -202,7 +219,8 @@ final readonly class SideBySide
     {
         [$a, $b] = [$this->a, $this->b];
         [$from, $to] = [0.0, 1.0];
-        foreach ([[$b[0], $b[1], ...CubicPiece::direction($b, 0.0), 1.0], [$b[6], $b[7], ...CubicPiece::direction($b, 1.0), -1.0]] as [$x, $y, $dx, $dy, $way]) {
+        $those = [[$b[0], $b[1], ...CubicPiece::direction($b, 0.0), 1.0], [$b[6], $b[7], ...CubicPiece::direction($b, 1.0), -1.0]];
+        foreach ($those as [$x, $y, $dx, $dy, $way]) {
             $ahead = [];
             for ($k = 0; $k < 8; $k += 2) {
                 $ahead[] = $way * (($a[$k] - $x) * $dx + ($a[$k + 1] - $y) * $dy);

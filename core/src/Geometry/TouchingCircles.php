@@ -53,9 +53,12 @@ final class TouchingCircles
                 return $circle->center->plus(new Vec($circle->radius, 0.0));
             }
             // From outside towards the other centre; from inside away from it where the other one is the smaller.
-            $inside = abs($way->length() - abs($circle->radius - $thing->radius())) < abs($way->length() - $circle->radius - $thing->radius());
+            $inside =
+                abs($way->length() - abs($circle->radius - $thing->radius())) < abs($way->length() - $circle->radius - $thing->radius());
 
-            return $circle->center->plus($way->unit()->times($inside && $circle->radius < $thing->radius() ? -$circle->radius : $circle->radius));
+            return $circle->center->plus(
+                $way->unit()->times($inside && $circle->radius < $thing->radius() ? -$circle->radius : $circle->radius),
+            );
         }
         $along = $thing->tangentAt(0.0);
 
@@ -131,12 +134,18 @@ final class TouchingCircles
         }
         [$p, $q] = $line;
         $circles = [];
-        foreach (self::quadratic(
-            $q[1] ** 2 + $q[2] ** 2 - $q[3] ** 2,
-            2 * ($p[1] * $q[1] + $p[2] * $q[2] - $p[3] * $q[3]) - $q[0],
-            $p[1] ** 2 + $p[2] ** 2 - $p[3] ** 2 - $p[0],
-        ) as $share) {
-            $circle = self::polished($conditions, $sides, $radius, [$p[1] + $share * $q[1], $p[2] + $share * $q[2], $p[3] + $share * $q[3]]);
+        foreach (
+            self::quadratic(
+                $q[1] ** 2 + $q[2] ** 2 - $q[3] ** 2,
+                2 * ($p[1] * $q[1] + $p[2] * $q[2] - $p[3] * $q[3]) - $q[0],
+                $p[1] ** 2 + $p[2] ** 2 - $p[3] ** 2 - $p[0],
+            ) as $share
+        ) {
+            $circle = self::polished($conditions, $sides, $radius, [
+                $p[1] + $share * $q[1],
+                $p[2] + $share * $q[2],
+                $p[3] + $share * $q[3],
+            ]);
             if ($circle !== null) {
                 $circles[] = $circle;
             }

@@ -79,7 +79,9 @@ final readonly class Divisions
         return $distance >= $this->lines[$line] && $distance <= $this->lines[$line + 1] ? $span : null;
     }
 
-    /** @return array{non-empty-list<float>, non-empty-list<float>} distances and the coordinates at them, both rising; straight in between */
+    /**
+     * @return array{non-empty-list<float>, non-empty-list<float>} distances and the coordinates at them, both rising; straight in between
+     */
     private function scale(): array
     {
         $distances = $coordinates = [];

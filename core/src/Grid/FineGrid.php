@@ -59,7 +59,12 @@ final class FineGrid extends RectangularGrid
     {
         $corner = $this->placeAt(0.0, 0.0);
 
-        return ['size' => $this->size(), 'corner' => $corner, 'across' => $this->placeAt(1.0, 0.0)->minus($corner), 'down' => $this->placeAt(0.0, 1.0)->minus($corner)];
+        return [
+            'size' => $this->size(),
+            'corner' => $corner,
+            'across' => $this->placeAt(1.0, 0.0)->minus($corner),
+            'down' => $this->placeAt(0.0, 1.0)->minus($corner),
+        ];
     }
 
     /** The nearest one: cells so fine lie closer together than anybody points. */
@@ -119,7 +124,8 @@ final class FineGrid extends RectangularGrid
     }
 
     /**
-     * What is left of their edges where each that two of them share is dropped; followed so that each outline keeps to its own cells, which turn right where four
+     * What is left of their edges where each that two of them share is dropped; followed so that each outline keeps to its own cells, which
+     * turn right where four
      * meet.
      */
     public function joined(array $cells): array

@@ -94,7 +94,11 @@ final class GoldenSections extends LatticeGrid
     {
         $lines = [0.0, $length];
         for ($round = 0; $round < $depth; $round++) {
-            $pieces = array_map(static fn (float $start, float $end): array => [$start, $end], array_slice($lines, 0, -1), array_slice($lines, 1));
+            $pieces = array_map(
+                static fn (float $start, float $end): array => [$start, $end],
+                array_slice($lines, 0, -1),
+                array_slice($lines, 1),
+            );
             $longest = array_reduce($pieces, static fn (float $most, array $piece): float => max($most, $piece[1] - $piece[0]), 0.0);
             foreach ($pieces as [$start, $end]) {
                 if ($end - $start > $longest * (1 - self::SAME)) {

@@ -37,8 +37,14 @@ final class GoldenSquares extends Grid
      * @param  int  $turn  the side of the first square: 0 left, 1 top, 2 right, 3 bottom; with 1 and 3 the rectangle stands upright
      * @param  bool  $circles  whether the circles inscribed in the squares belong to its lines
      */
-    public function __construct(private readonly Vec $origin, float $across, float $down, int $depth, private readonly int $turn, private readonly bool $circles)
-    {
+    public function __construct(
+        private readonly Vec $origin,
+        float $across,
+        float $down,
+        int $depth,
+        private readonly int $turn,
+        private readonly bool $circles,
+    ) {
         $long = $turn % 2 === 0 ? min($across, $down * self::RATIO) : min($down, $across * self::RATIO);
         $this->width = $turn % 2 === 0 ? $long : $long / self::RATIO;
         $this->height = $turn % 2 === 0 ? $long / self::RATIO : $long;

@@ -182,14 +182,16 @@ abstract class Grid extends Tiling implements Measured
     /**
      * How arrow keys walk from cell to cell.
      *
-     * @return array{right: list<int>, up: list<int>, wraps: list<bool>} what is added to a cell's coordinates, and which of them run in a circle
+     * @return array{right: list<int>, up: list<int>, wraps: list<bool>} what is added to a cell's coordinates, and which of them run in a
+     *   circle
      */
     abstract public function arrows(): array;
 
     /**
      * What a repeat around this grid takes from it, so that it follows the grid.
      *
-     * @return array{center: string, count: string}|null address of the centre and name of the count, behind the grid's id; null where it has no centre point
+     * @return array{center: string, count: string}|null address of the centre and name of the count, behind the grid's id; null where it
+     *   has no centre point
      */
     public function about(): ?array
     {

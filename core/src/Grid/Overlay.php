@@ -13,8 +13,10 @@ use Sternbild\Core\Result\Role;
 /**
  * Grids, guides and parts laid over one another; their lines cut the sheet into cells.
  *
- * A cell is held by what bounds it: the cell of every grid that it lies in, and the side of every guide and part on which it lies, where their
- * lines run along its edge. Then a place inside it decides, in the coordinates of one of the grids. So it is found again when numbers change.
+ * A cell is held by what bounds it: the cell of every grid that it lies in, and the side of every guide and part on which it lies, where
+ * their
+ * lines run along its edge. Then a place inside it decides, in the coordinates of one of the grids. So it is found again when numbers
+ * change.
  */
 final class Overlay extends Tiling
 {
@@ -43,10 +45,12 @@ final class Overlay extends Tiling
     private array $inside = [];
 
     /**
-     * @param  array<string, Grid>  $frames  the grids in whose coordinates its cells can be held, by step id: those laid over one another, then
+     * @param  array<string, Grid>  $frames  the grids in whose coordinates its cells can be held, by step id: those laid over one another,
+     *   then
      *                                      those that the guides are built on
      * @param  string  $key  equal for equal overlays
-     * @param  list<string>  $sources  for each curve of the arrangement what it belongs to: the id of a grid, or how a plan names a guide or a part
+     * @param  list<string>  $sources  for each curve of the arrangement what it belongs to: the id of a grid, or how a plan names a guide
+     *   or a part
      * @param  array<string, Side>  $sides  of the guides and parts among them that have sides
      */
     public function __construct(
@@ -231,7 +235,8 @@ final class Overlay extends Tiling
     }
 
     /**
-     * What does not run along the edge of a cell, but tells it from others in the same cells of the grids and on the same sides: when numbers
+     * What does not run along the edge of a cell, but tells it from others in the same cells of the grids and on the same sides: when
+     * numbers
      * change, these come nearer.
      *
      * @param  array<string, bool>  $sides  that are said already

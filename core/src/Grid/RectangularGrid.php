@@ -33,7 +33,10 @@ class RectangularGrid extends LatticeGrid implements Rectangles
         private readonly int $subdivisions,
         float $angle,
     ) {
-        parent::__construct(Divisions::of($columns, $width, $gutterX, $subdivisions), Divisions::of($rows, $height, $gutterY, $subdivisions));
+        parent::__construct(
+            Divisions::of($columns, $width, $gutterX, $subdivisions),
+            Divisions::of($rows, $height, $gutterY, $subdivisions),
+        );
         $this->turn = Affine::turn($angle, $origin);
     }
 

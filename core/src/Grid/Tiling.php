@@ -27,7 +27,10 @@ abstract class Tiling implements Result
         return $this->mesh();
     }
 
-    /** @return array{size: array{int, int}, corner: Vec, across: Vec, down: Vec}|null where all places follow from one another, and are told so */
+    /**
+     * @return array{size: array{int, int}, corner: Vec, across: Vec, down: Vec}|null where all places follow from one another, and are told
+     *   so
+     */
     public function lattice(): ?array
     {
         return null;

@@ -48,7 +48,8 @@ final class TrianglesInRectangle extends TriangularGrid
         if ($u < 0.0 || $u > $this->columns || $row < 0 || $row >= $this->rows) {
             return null;
         }
-        // Slanted lines of both ways crossed since the left side: those through whole places on the line above in even rows, below in odd ones.
+        // Slanted lines of both ways crossed since the left side: those through whole places on the line above in even rows, below in odd
+        // ones.
         $down = $row % 2 === 0 ? $v - $row : 1 - ($v - $row);
         $crossed = (int) floor($u - $down / 2) + 1 + (int) floor($u + $down / 2);
 
@@ -113,7 +114,11 @@ final class TrianglesInRectangle extends TriangularGrid
                     $above = $line + $way * $row;
                     $below = $above + $way;
                     if (($above + $row) % 2 === 0 && min($above, $below) >= 0 && max($above, $below) <= 2 * $this->columns) {
-                        $put($first[$row] + intdiv($above + $row % 2, 2), $first[$row + 1] + intdiv($below + ($row + 1) % 2, 2), $this->rows + 1 + 2 * ($line + $this->rows) + ($way === 1 ? 1 : 0));
+                        $put(
+                            $first[$row] + intdiv($above + ($row % 2), 2),
+                            $first[$row + 1] + intdiv($below + (($row + 1) % 2), 2),
+                            $this->rows + 1 + 2 * ($line + $this->rows) + ($way === 1 ? 1 : 0),
+                        );
                     }
                 }
             }

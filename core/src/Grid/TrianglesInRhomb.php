@@ -43,7 +43,10 @@ final class TrianglesInRhomb extends TriangularGrid
     {
         self::expect($coordinates, 2, '@column,row');
 
-        return $this->placeAt(self::within('column', $coordinates[0], 0, $this->columns), self::within('row', $coordinates[1], 0, $this->rows));
+        return $this->placeAt(
+            self::within('column', $coordinates[0], 0, $this->columns),
+            self::within('row', $coordinates[1], 0, $this->rows),
+        );
     }
 
     public function topologyKey(): string

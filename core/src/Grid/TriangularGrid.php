@@ -9,10 +9,12 @@ use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Geometry\Vec;
 
 /**
- * Equal triangles. Every lattice column holds two triangles a row, the left one first. Turned by 30° one family of lines stands upright, the
+ * Equal triangles. Every lattice column holds two triangles a row, the left one first. Turned by 30° one family of lines stands upright,
+ * the
  * isometric case.
  *
- * Two fields: in a rhomb columns run along one family of lines, rows along the next, 60° clockwise from it. In a rectangle rows lie above one
+ * Two fields: in a rhomb columns run along one family of lines, rows along the next, 60° clockwise from it. In a rectangle rows lie above
+ * one
  * another, and the triangles at both ends of a row are cut in half by its upright sides; at 30° it stands upright too, columns counted
  * downwards.
  */

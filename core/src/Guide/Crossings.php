@@ -50,7 +50,8 @@ final class Crossings
                 $last = $places[count($places) - 1] ?? null;
                 $again = $number > 0 && $last !== null && $last->distanceTo($meeting->at) <= $tolerance->distance;
                 // A closed outline comes back to where it began.
-                $closing = $number > 0 && $meeting->s === 1.0 && $places !== [] && $places[0]->distanceTo($meeting->at) <= $tolerance->distance;
+                $closing =
+                    $number > 0 && $meeting->s === 1.0 && $places !== [] && $places[0]->distanceTo($meeting->at) <= $tolerance->distance;
                 if (! $again && ! $closing) {
                     $places[] = $meeting->at;
                 }

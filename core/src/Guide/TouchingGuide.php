@@ -58,13 +58,17 @@ final class TouchingGuide
             ? static fn (Circle $circle): float => $circle->radius
             : static fn (Circle $circle): float => $circle->center->distanceTo($near);
         // Circles that touch the guides where they are drawn come before those that touch where they would go on.
-        usort($found, static fn (Circle $a, Circle $b): int => [self::misses($a, $guides), $byNear($a)] <=> [self::misses($b, $guides), $byNear($b)]);
+        usort(
+            $found,
+            static fn (Circle $a, Circle $b): int => [self::misses($a, $guides), $byNear($a)] <=> [self::misses($b, $guides), $byNear($b)],
+        );
 
         return $found[0];
     }
 
     /**
-     * Between circles around one centre, and between parallel lines, a radius fits everywhere or nowhere. Of all places the one nearest to the
+     * Between circles around one centre, and between parallel lines, a radius fits everywhere or nowhere. Of all places the one nearest to
+     * the
      * place that is asked for is taken, among equals the one straight up.
      *
      * @return list<Circle>
@@ -99,7 +103,9 @@ final class TouchingGuide
         // Twice the same line: it is touched from either side, and above comes first.
         $up = $aside->y < 0.0 || ($aside->y === 0.0 && $aside->x < 0.0) ? $aside : $aside->times(-1.0);
 
-        return abs($apart) <= self::ON * $size ? [new Circle($foot->plus($up->times($radius)), $radius), new Circle($foot->minus($up->times($radius)), $radius)] : [];
+        return abs($apart) <= self::ON * $size
+            ? [new Circle($foot->plus($up->times($radius)), $radius), new Circle($foot->minus($up->times($radius)), $radius)]
+            : [];
     }
 
     /** @throws Degenerate */
@@ -108,7 +114,9 @@ final class TouchingGuide
         if ($radius === null) {
             $distance = $guide->pointAt($guide->nearest($near))->distanceTo($near);
 
-            return $distance > 0.0 ? new Circle($near, $distance) : throw new Degenerate('the place lies on the guide, which leaves no radius');
+            return $distance > 0.0
+                ? new Circle($near, $distance)
+                : throw new Degenerate('the place lies on the guide, which leaves no radius');
         }
         if ($guide instanceof Line) {
             $contact = TouchingCircles::contact(new Circle($near, $radius), $guide);

@@ -11,7 +11,9 @@ final class Archive
     {
         $zip = new \ZipArchive;
 
-        return $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE) === true ? $zip : throw new \RuntimeException('The archive could not be written.');
+        return $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE) === true
+            ? $zip
+            : throw new \RuntimeException('The archive could not be written.');
     }
 
     public static function ended(\ZipArchive $zip): void

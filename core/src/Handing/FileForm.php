@@ -12,10 +12,19 @@ use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unit;
 use Sternbild\Core\Plan\Unusable;
 
-/** A form in which a sheet is handed over. A file of this folder is all that a new one needs: Forms finds it there, and whatever offers, checks or makes files reads it from them. */
+/**
+ * A form in which a sheet is handed over. A file of this folder is all that a new one needs: Forms finds it there, and whatever offers,
+ * checks or makes files reads it from them.
+ */
 abstract class FileForm
 {
-    private const TYPES = ['svg' => 'image/svg+xml', 'png' => 'image/png', 'pdf' => 'application/pdf', 'zip' => 'application/zip', 'json' => 'application/json'];
+    private const TYPES = [
+        'svg' => 'image/svg+xml',
+        'png' => 'image/png',
+        'pdf' => 'application/pdf',
+        'zip' => 'application/zip',
+        'json' => 'application/json',
+    ];
 
     /** As requests and the command line have it. */
     abstract public function name(): string;
@@ -108,7 +117,10 @@ abstract class FileForm
         $wrong = $asked = [];
         $names = array_column($options, 'name');
         foreach (array_diff(array_map(strval(...), array_keys($given)), $names) as $name) {
-            $wrong[$name] = $names === [] ? "{$this->label()} has no options." : "{$this->label()} has no option of this name; it has ".implode(', ', $names).'.';
+            $wrong[$name] =
+                $names === []
+                    ? "{$this->label()} has no options."
+                    : "{$this->label()} has no option of this name; it has ".implode(', ', $names).'.';
         }
         foreach ($options as $field) {
             $raw = $given[$field->name] ?? $field->default;

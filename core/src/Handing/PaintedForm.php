@@ -46,7 +46,13 @@ abstract class PaintedForm extends FileForm
             throw WrongOptions::at('scale', ucfirst("$fault->expected."));
         }
 
-        return new Estimate([sprintf('%d × %d pixels, seen through where nothing is painted.', $picture->wide * self::scale($asked), $picture->high * self::scale($asked))]);
+        return new Estimate([
+            sprintf(
+                '%d × %d pixels, seen through where nothing is painted.',
+                $picture->wide * self::scale($asked),
+                $picture->high * self::scale($asked),
+            ),
+        ]);
     }
 
     /** @param  array<string, mixed>  $asked */

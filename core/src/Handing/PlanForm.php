@@ -37,7 +37,9 @@ final class PlanForm extends FileForm
 
     public function options(Handed $of): array
     {
-        return $of->pack === null ? [] : [new SwitchField('packed', 'with its pictures, in one zip', 'with its pictures', 'without pictures')];
+        return $of->pack === null
+            ? []
+            : [new SwitchField('packed', 'with its pictures, in one zip', 'with its pictures', 'without pictures')];
     }
 
     public function proposed(Handed $of): array

@@ -58,9 +58,14 @@ final class PngForm extends FileForm
         $unit = $scale * $scene->plan->unit->pixels();
         [$across, $down] = [$scene->plan->width * $unit, $scene->plan->height * $unit];
         if (max($across, $down) > Raster::LARGEST_SIDE) {
-            throw WrongOptions::at('scale', sprintf(
-                'The picture would be %s pixels on its longer side; at most %s can be made.', number_format(max($across, $down)), number_format(Raster::LARGEST_SIDE),
-            ));
+            throw WrongOptions::at(
+                'scale',
+                sprintf(
+                    'The picture would be %s pixels on its longer side; at most %s can be made.',
+                    number_format(max($across, $down)),
+                    number_format(Raster::LARGEST_SIDE),
+                ),
+            );
         }
         $blended = self::blended($scene);
         if ($across * $down * $blended > self::MOST_BLENDED) {

@@ -72,7 +72,10 @@ final class SetForm extends FileForm
         [$sizes, $formats] = [self::sizes($asked), self::words($asked, 'formats')];
         $pictures = in_array('png', $formats, true) ? count($chapters) * count($sizes) : 0;
         if ($pictures > self::MOST_PICTURES) {
-            throw WrongOptions::at('sizes', sprintf('There would be %d pictures; at most %d can be made at once.', $pictures, self::MOST_PICTURES));
+            throw WrongOptions::at(
+                'sizes',
+                sprintf('There would be %d pictures; at most %d can be made at once.', $pictures, self::MOST_PICTURES),
+            );
         }
         foreach ($chapters as $ids) {
             if (Square::around($scene, $ids, self::clear($asked), $sizes[0], ($asked['ground'] ?? false) === true) !== null) {
@@ -132,7 +135,9 @@ final class SetForm extends FileForm
         $chapters = [];
         foreach ($scene->plan->sections() as $section) {
             if (in_array($section->from, $from, true)) {
-                $chapters[self::free((new AsciiSlugger)->slug($section->name)->lower()->toString() ?: $section->from, $chapters)] = array_slice($ids, $begin, $section->steps);
+                $chapters[
+                    self::free((new AsciiSlugger)->slug($section->name)->lower()->toString() ?: $section->from, $chapters)
+                ] = array_slice($ids, $begin, $section->steps);
             }
             $begin += $section->steps;
         }

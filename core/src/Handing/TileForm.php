@@ -75,13 +75,30 @@ final class TileForm extends FileForm
         $width = self::width($scene, $tile, $asked);
         $height = $tile->heightFor($width);
         if (max($width, $height) > self::LARGEST_SIDE) {
-            throw WrongOptions::at('width', sprintf('The tile would be %s × %s pixels; at most %s a side can be made.', number_format($width), number_format($height), number_format(self::LARGEST_SIDE)));
+            throw WrongOptions::at(
+                'width',
+                sprintf(
+                    'The tile would be %s × %s pixels; at most %s a side can be made.',
+                    number_format($width),
+                    number_format($height),
+                    number_format(self::LARGEST_SIDE),
+                ),
+            );
         }
-        $near = array_map(static fn (array $near): array => ['label' => "$near[0] × $near[1]", 'options' => ['width' => $near[0]]], $tile->exactNear($width));
+        $near = array_map(
+            static fn (array $near): array => ['label' => "$near[0] × $near[1]", 'options' => ['width' => $near[0]]],
+            $tile->exactNear($width),
+        );
 
         return $tile->isExactAt($width)
             ? new Estimate(["$size, $width × $height pixels, exact."])
-            : new Estimate([sprintf('%s, %d × %d pixels, stretched by %.2f of a pixel.', $size, $width, $height, $tile->offAt($width)).($near === [] ? ' None near by is exact.' : ' Exact:')], $near);
+            : new Estimate(
+                [
+                    sprintf('%s, %d × %d pixels, stretched by %.2f of a pixel.', $size, $width, $height, $tile->offAt($width)).
+                    ($near === [] ? ' None near by is exact.' : ' Exact:'),
+                ],
+                $near,
+            );
     }
 
     public function isProved(): bool

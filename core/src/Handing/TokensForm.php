@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Handing;
 
-/** The palette as design tokens (Design Tokens Format Module and Color Module, draft of the W3C's Design Tokens Community Group). Names of colours have none of the signs that mean something there. */
+/**
+ * The palette as design tokens (Design Tokens Format Module and Color Module, draft of the W3C's Design Tokens Community Group). Names of
+ * colours have none of the signs that mean something there.
+ */
 final class TokensForm extends PaletteForm
 {
     public function name(): string
@@ -39,6 +42,12 @@ final class TokensForm extends PaletteForm
             $components = array_map(static fn (string $part): float => round(hexdec($part) / 255, 6), str_split(substr($hex, 1), 2));
             $tokens[(string) $name] = ['$value' => ['colorSpace' => 'srgb', 'components' => $components, 'alpha' => 1, 'hex' => $hex]];
         }
-        file_put_contents($path, json_encode(['$type' => 'color', ...$tokens], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)."\n");
+        file_put_contents(
+            $path,
+            json_encode(
+                ['$type' => 'color', ...$tokens],
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+            )."\n",
+        );
     }
 }

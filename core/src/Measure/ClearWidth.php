@@ -28,7 +28,8 @@ final class ClearWidth
         }
         [$from, $curve] = $nearest;
         $normal = $curve->tangentAt($curve->nearest($from))->unit()->quarterTurned();
-        $inwards = $part->pieceAt($from->plus($normal->times(self::INWARDS * $tolerance->distance))) === null ? $normal->times(-1.0) : $normal;
+        $inwards =
+            $part->pieceAt($from->plus($normal->times(self::INWARDS * $tolerance->distance))) === null ? $normal->times(-1.0) : $normal;
         $box = $part->bounds();
         $ray = new Line($from, $from->plus($inwards->times($box->right - $box->left + $box->bottom - $box->top)));
         foreach (Crossings::find($ray, $curves, $tolerance) as $meeting) {

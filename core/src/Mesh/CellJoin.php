@@ -238,7 +238,8 @@ final class CellJoin
         }
 
         // A cubic can come back to where it was; it goes on only where its parameter does.
-        return ! isset($mesh->spans[$one]) || (($edge > 0) === ($next > 0) && $mesh->spans[$one][$edge > 0 ? 1 : 0] === $mesh->spans[$other][$next > 0 ? 0 : 1]);
+        return ! isset($mesh->spans[$one]) ||
+            ($edge > 0 === $next > 0 && $mesh->spans[$one][$edge > 0 ? 1 : 0] === $mesh->spans[$other][$next > 0 ? 0 : 1]);
     }
 
     private static function startOf(Mesh $mesh, int $edge): int
@@ -257,7 +258,10 @@ final class CellJoin
         $end = $from === $to ? $start : new Vec($mesh->x[$to], $mesh->y[$to]);
         $cubic = $mesh->cubics[$carrier] ?? null;
         if ($cubic !== null) {
-            [$one, $other] = $first > 0 ? [$mesh->spans[$first - 1][0], $mesh->spans[$last - 1][1]] : [$mesh->spans[-$last - 1][0], $mesh->spans[-$first - 1][1]];
+            [$one, $other] =
+                $first > 0
+                    ? [$mesh->spans[$first - 1][0], $mesh->spans[$last - 1][1]]
+                    : [$mesh->spans[-$last - 1][0], $mesh->spans[-$first - 1][1]];
             $part = $one === 0.0 && $other === 1.0 ? $cubic : $cubic->part($one, $other);
             $part = $first > 0 ? $part : $part->reversed();
 

@@ -19,9 +19,11 @@ final readonly class Mesh
      * @param  list<float>  $y
      * @param  list<int>  $from  the point where an edge begins; on a circle edges run clockwise on the screen
      * @param  list<int>  $to  the point where it ends
-     * @param  list<int>  $carrier  the line or circle that it lies on; edges of one carrier that follow one another stand side by side in the list
+     * @param  list<int>  $carrier  the line or circle that it lies on; edges of one carrier that follow one another stand side by side in
+     *   the list
      * @param  array<int, array{float, float, float}>  $circles  centre and radius of the carriers that are circles; all others are straight
-     * @param  list<list<int>>  $cells  the outline of every cell, clockwise on the screen: edge number + 1, negative where it is run backwards;
+     * @param  list<list<int>>  $cells  the outline of every cell, clockwise on the screen: edge number + 1, negative where it is run
+     *   backwards;
      *                                  outlines of holes in it follow
      * @param  array<int, Cubic>  $cubics  the carriers that are cubics, whole
      * @param  array<int, array{float, float}>  $spans  for each edge on a cubic from which parameter to which it runs

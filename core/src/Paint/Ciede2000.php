@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Sternbild\Core\Paint;
 
 /**
- * How much two colours differ to the eye: CIEDE2000, ISO/CIE 11664-6; as in G. Sharma, W. Wu and E. N. Dalal, The CIEDE2000 color-difference formula:
+ * How much two colours differ to the eye: CIEDE2000, ISO/CIE 11664-6; as in G. Sharma, W. Wu and E. N. Dalal, The CIEDE2000
+ * color-difference formula:
  * implementation notes, supplementary test data, and mathematical observations, Color Research and Application 30 (2005).
  */
 final class Ciede2000
@@ -42,7 +43,12 @@ final class Ciede2000
             default => ($h1 + $h2 - 360.0) / 2,
         };
         [$light, $chroma] = [($l1 + $l2) / 2, ($c1 + $c2) / 2];
-        $t = 1 - 0.17 * cos(deg2rad($hue - 30)) + 0.24 * cos(deg2rad(2 * $hue)) + 0.32 * cos(deg2rad(3 * $hue + 6)) - 0.20 * cos(deg2rad(4 * $hue - 63));
+        $t =
+            1 -
+            0.17 * cos(deg2rad($hue - 30)) +
+            0.24 * cos(deg2rad(2 * $hue)) +
+            0.32 * cos(deg2rad(3 * $hue + 6)) -
+            0.2 * cos(deg2rad(4 * $hue - 63));
         $seven = $chroma ** 7;
         $rotation = -sin(deg2rad(60 * exp(-((($hue - 275) / 25) ** 2)))) * 2 * sqrt($seven / ($seven + 6103515625.0));
         $l = ($l2 - $l1) / (1 + 0.015 * ($light - 50) ** 2 / sqrt(20 + ($light - 50) ** 2));

@@ -27,7 +27,9 @@ final class Compositing
         if ($alpha <= 0.0) {
             return '#00000000';
         }
-        $mixed = static fn (float $s, float $b): float => ($sa * ((1 - $ba) * $s + $ba * self::blended($blend, $b, $s)) + (1 - $sa) * $ba * $b) / $alpha;
+        $mixed = static fn (float $s, float $b): float => ($sa * ((1 - $ba) * $s + $ba * self::blended($blend, $b, $s)) +
+            (1 - $sa) * $ba * $b) /
+            $alpha;
 
         return self::written([$mixed($sr, $br), $mixed($sg, $bg), $mixed($sb, $bb), $alpha]);
     }

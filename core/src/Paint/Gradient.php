@@ -12,7 +12,8 @@ use Sternbild\Core\Geometry\Vec;
 /**
  * A colour that runs into another: between two places, from a place outwards, or along the way of a band. Stops mix in Oklab.
  *
- * What is left open fits itself to what it fills: a linear one runs from its left edge to its right, a radial one from its middle as far as its longer side reaches.
+ * What is left open fits itself to what it fills: a linear one runs from its left edge to its right, a radial one from its middle as far as
+ * its longer side reaches.
  */
 final readonly class Gradient
 {
@@ -34,7 +35,8 @@ final readonly class Gradient
      * @param  Vec|null  $focus  of a radial one where it begins, unless that is the centre
      * @param  float  $turns  how often a way is run along with all the stops
      * @param  Affine  $map  brings its places to where they are meant
-     * @param  list<array{non-empty-list<Curve>, string}>  $stretches  of one along a way what it is drawn as, from the lowest: lines of a colour, cut off at the outline
+     * @param  list<array{non-empty-list<Curve>, string}>  $stretches  of one along a way what it is drawn as, from the lowest: lines of a
+     *   colour, cut off at the outline
      * @param  float  $wide  how wide these are
      * @param  list<int>  $said  which of the stops as they were said each is, where it was made of these
      */
@@ -62,7 +64,17 @@ final readonly class Gradient
     /** @param  non-empty-list<array{float, string, float}>  $stops */
     public static function radial(array $stops, ?Vec $center, ?float $radius, ?Vec $focus): self
     {
-        return new self('radial', self::ordered($stops), $center, null, $radius, $focus, 1.0, Affine::identity(), said: self::order($stops));
+        return new self(
+            'radial',
+            self::ordered($stops),
+            $center,
+            null,
+            $radius,
+            $focus,
+            1.0,
+            Affine::identity(),
+            said: self::order($stops),
+        );
     }
 
     /** @param  non-empty-list<array{float, string, float}>  $stops */
@@ -73,7 +85,18 @@ final readonly class Gradient
 
     public function mapped(Affine $map): self
     {
-        return $map->isIdentity() ? $this : new self($this->sort, $this->stops, $this->from, $this->to, $this->radius, $this->focus, $this->turns, $this->map->then($map));
+        return $map->isIdentity()
+            ? $this
+            : new self(
+                $this->sort,
+                $this->stops,
+                $this->from,
+                $this->to,
+                $this->radius,
+                $this->focus,
+                $this->turns,
+                $this->map->then($map),
+            );
     }
 
     /** How many steps there are from colour to colour that can be told apart, about. */
@@ -81,8 +104,18 @@ final readonly class Gradient
     {
         $steps = 0.0;
         foreach (array_slice($this->stops, 1) as $number => $stop) {
-            $channels = static fn (string $hex): array => [hexdec(substr($hex, 1, 2)), hexdec(substr($hex, 3, 2)), hexdec(substr($hex, 5, 2))];
-            $steps += max(array_map(static fn (float|int $one, float|int $two): float => abs($one - $two), $channels($this->stops[$number][1]), $channels($stop[1])));
+            $channels = static fn (string $hex): array => [
+                hexdec(substr($hex, 1, 2)),
+                hexdec(substr($hex, 3, 2)),
+                hexdec(substr($hex, 5, 2)),
+            ];
+            $steps += max(
+                array_map(
+                    static fn (float|int $one, float|int $two): float => abs($one - $two),
+                    $channels($this->stops[$number][1]),
+                    $channels($stop[1]),
+                ),
+            );
         }
 
         return (int) min(self::MOST_STRETCHES, max(12.0, $steps / 2 * $this->turns));
@@ -107,7 +140,9 @@ final readonly class Gradient
     /** Whether it says all of where it lies, so that what it fills decides nothing. */
     public function isPlaced(): bool
     {
-        return $this->sort === 'linear' ? $this->from !== null && $this->to !== null : $this->sort === 'radial' && $this->from !== null && $this->radius !== null;
+        return $this->sort === 'linear'
+            ? $this->from !== null && $this->to !== null
+            : $this->sort === 'radial' && $this->from !== null && $this->radius !== null;
     }
 
     /** Whether it says nothing of where it lies. */
@@ -124,7 +159,16 @@ final readonly class Gradient
         }
         $middle = $box->center();
         if ($this->sort === 'linear') {
-            return new self('linear', $this->stops, $this->from ?? new Vec($box->left, $middle->y), $this->to ?? new Vec($box->right, $middle->y), null, null, 1.0, $this->map);
+            return new self(
+                'linear',
+                $this->stops,
+                $this->from ?? new Vec($box->left, $middle->y),
+                $this->to ?? new Vec($box->right, $middle->y),
+                null,
+                null,
+                1.0,
+                $this->map,
+            );
         }
         $center = $this->from ?? $middle;
 
@@ -158,7 +202,9 @@ final readonly class Gradient
             return $this->colourAt(max(0.0, min(1.0, $at->minus($from)->dot($way) / $way->dot($way))));
         }
 
-        return $this->sort === 'radial' && $this->radius !== null ? $this->colourAt(min(1.0, $at->distanceTo($from) / $this->radius)) : $this->plain();
+        return $this->sort === 'radial' && $this->radius !== null
+            ? $this->colourAt(min(1.0, $at->distanceTo($from) / $this->radius))
+            : $this->plain();
     }
 
     /** What stands for it where there is one colour only. */
@@ -178,7 +224,10 @@ final readonly class Gradient
         foreach ($this->stops as $number => $stop) {
             $before = $this->stops[$number - 1] ?? null;
             if ($before !== null && $stop[0] > $before[0]) {
-                array_push($written, ...self::between($before, $stop, Oklab::coordinates($before[1]), Oklab::coordinates($stop[1]), 0.0, 1.0, self::DEEPEST));
+                array_push(
+                    $written,
+                    ...self::between($before, $stop, Oklab::coordinates($before[1]), Oklab::coordinates($stop[1]), 0.0, 1.0, self::DEEPEST),
+                );
             }
             $written[] = $stop;
         }
@@ -198,11 +247,24 @@ final readonly class Gradient
         $stops = [];
         foreach ($this->stops as $number => [$position, $colour, $opacity]) {
             $to = $other->stops[$number] ?? $this->stops[$number];
-            $stops[] = [$position + $share * ($to[0] - $position), Oklab::mix($colour, $to[1], $share), $opacity + $share * ($to[2] - $opacity)];
+            $stops[] = [
+                $position + $share * ($to[0] - $position),
+                Oklab::mix($colour, $to[1], $share),
+                $opacity + $share * ($to[2] - $opacity),
+            ];
         }
         $radius = $this->radius === null || $other->radius === null ? null : $this->radius + $share * ($other->radius - $this->radius);
 
-        return new self($this->sort, $stops, $place($this->from, $other->from), $place($this->to, $other->to), $radius, $place($this->focus, $other->focus), $this->turns, $this->map);
+        return new self(
+            $this->sort,
+            $stops,
+            $place($this->from, $other->from),
+            $place($this->to, $other->to),
+            $radius,
+            $place($this->focus, $other->focus),
+            $this->turns,
+            $this->map,
+        );
     }
 
     /** Whether nothing is seen through it. */
@@ -214,14 +276,23 @@ final readonly class Gradient
     /** The same for gradients that nobody could tell apart. */
     public function key(): string
     {
-        return $this->fingerprint().implode(' ', array_map(static fn (float $one): string => sprintf('%.8g', round($one, 9) + 0.0), $this->map->toArray()));
+        return $this->fingerprint().
+            implode(' ', array_map(static fn (float $one): string => sprintf('%.8g', round($one, 9) + 0.0), $this->map->toArray()));
     }
 
     public function fingerprint(): string
     {
         $place = static fn (?Vec $place): string => $place === null ? '-' : sprintf('%.17g,%.17g', $place->x, $place->y);
 
-        return "$this->sort ".json_encode($this->stops).' '.$place($this->from).' '.$place($this->to).' '.$place($this->focus).sprintf(' %.17g %.17g', $this->radius ?? -1.0, $this->turns);
+        return "$this->sort ".
+            json_encode($this->stops).
+            ' '.
+            $place($this->from).
+            ' '.
+            $place($this->to).
+            ' '.
+            $place($this->focus).
+            sprintf(' %.17g %.17g', $this->radius ?? -1.0, $this->turns);
     }
 
     /**
@@ -255,7 +326,10 @@ final readonly class Gradient
             if ($stop[0] >= $share) {
                 $part = $stop[0] > $before[0] ? max(0.0, ($share - $before[0]) / ($stop[0] - $before[0])) : 1.0;
 
-                return [Oklab::mixed(Oklab::coordinates($before[1]), Oklab::coordinates($stop[1]), $part), $before[2] + $part * ($stop[2] - $before[2])];
+                return [
+                    Oklab::mixed(Oklab::coordinates($before[1]), Oklab::coordinates($stop[1]), $part),
+                    $before[2] + $part * ($stop[2] - $before[2]),
+                ];
             }
             $before = $stop;
         }
@@ -285,8 +359,16 @@ final readonly class Gradient
             return [];
         }
         $middle = ($from + $until) / 2;
-        $at = [$one[0] + $middle * ($other[0] - $one[0]), Oklab::hex(Oklab::mixed($lab, $to, $middle)), $one[2] + $middle * ($other[2] - $one[2])];
+        $at = [
+            $one[0] + $middle * ($other[0] - $one[0]),
+            Oklab::hex(Oklab::mixed($lab, $to, $middle)),
+            $one[2] + $middle * ($other[2] - $one[2]),
+        ];
 
-        return [...self::between($one, $other, $lab, $to, $from, $middle, $depth - 1), $at, ...self::between($one, $other, $lab, $to, $middle, $until, $depth - 1)];
+        return [
+            ...self::between($one, $other, $lab, $to, $from, $middle, $depth - 1),
+            $at,
+            ...self::between($one, $other, $lab, $to, $middle, $until, $depth - 1),
+        ];
     }
 }

@@ -14,7 +14,8 @@ final readonly class Look implements Result
      * @param  list<string>  $of  ids of parts, whose copies follow
      * @param  array<string, mixed>  $style  what it sets, by field name: fill, stroke.color, stroke.width, …
      * @param  list<string>  $like  the steps that a figure came through that they look like, before that
-     * @param  array<string, list<int>>  $figures  of steps of which only some copies or pieces are meant, the figures that these are drawn as
+     * @param  array<string, list<int>>  $figures  of steps of which only some copies or pieces are meant, the figures that these are drawn
+     *   as
      */
     public function __construct(public array $of, public array $style, public array $like = [], public array $figures = [])
     {

@@ -12,13 +12,25 @@ namespace Sternbild\Core\Paint;
 final class Oklab
 {
     /** From linear sRGB to the cones' answers, and from their cube roots to Oklab. */
-    private const CONES = [[0.4122214708, 0.5363325363, 0.0514459929], [0.2119034982, 0.6806995451, 0.1073969566], [0.0883024619, 0.2817188376, 0.6299787005]];
+    private const CONES = [
+        [0.4122214708, 0.5363325363, 0.0514459929],
+        [0.2119034982, 0.6806995451, 0.1073969566],
+        [0.0883024619, 0.2817188376, 0.6299787005],
+    ];
 
-    private const LAB = [[0.2104542553, 0.7936177850, -0.0040720468], [1.9779984951, -2.4285922050, 0.4505937099], [0.0259040371, 0.7827717662, -0.8086757660]];
+    private const LAB = [
+        [0.2104542553, 0.793617785, -0.0040720468],
+        [1.9779984951, -2.428592205, 0.4505937099],
+        [0.0259040371, 0.7827717662, -0.808675766],
+    ];
 
     private const FROM_LAB = [[1.0, 0.3963377774, 0.2158037573], [1.0, -0.1055613458, -0.0638541728], [1.0, -0.0894841775, -1.2914855480]];
 
-    private const FROM_CONES = [[4.0767416621, -3.3077115913, 0.2309699292], [-1.2684380046, 2.6097574011, -0.3413193965], [-0.0041960863, -0.7034186147, 1.7076147010]];
+    private const FROM_CONES = [
+        [4.0767416621, -3.3077115913, 0.2309699292],
+        [-1.2684380046, 2.6097574011, -0.3413193965],
+        [-0.0041960863, -0.7034186147, 1.707614701],
+    ];
 
     /**
      * @param  string  $one  #rrggbb, and $other alike
@@ -85,7 +97,10 @@ final class Oklab
     /** @param  array<int, float>  $rgb  from 0 to 1; what cannot be shown is brought to what can */
     public static function hex(array $rgb): string
     {
-        return sprintf('#%02x%02x%02x', ...array_map(static fn (float $share): int => (int) round(255 * max(0.0, min(1.0, $share))), array_values($rgb)));
+        return sprintf(
+            '#%02x%02x%02x',
+            ...array_map(static fn (float $share): int => (int) round(255 * max(0.0, min(1.0, $share))), array_values($rgb)),
+        );
     }
 
     /**

@@ -31,6 +31,10 @@ final readonly class PatternFill
     /** What tells it from others, as far as anybody sees. */
     public function key(): string
     {
-        return $this->pattern.' '.implode(' ', array_map(static fn (float $one): string => sprintf('%.9g', $one), $this->map->toArray())).' '.$this->plain;
+        return $this->pattern.
+            ' '.
+            implode(' ', array_map(static fn (float $one): string => sprintf('%.9g', $one), $this->map->toArray())).
+            ' '.
+            $this->plain;
     }
 }

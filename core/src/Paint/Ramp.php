@@ -33,6 +33,9 @@ final class Ramp
         $begin = Oklab::coordinates($colour)[0];
         $end = $way === 'lighter' ? max($begin, self::LIGHTEST) : min($begin, self::DARKEST);
 
-        return array_map(static fn (int $step): string => Oklab::withLightness($colour, $begin + ($end - $begin) * $step / ($steps + 1)), range(1, $steps));
+        return array_map(
+            static fn (int $step): string => Oklab::withLightness($colour, $begin + (($end - $begin) * $step) / ($steps + 1)),
+            range(1, $steps),
+        );
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Paint;
 
-/** The look of one figure, worked out. Colours are #rrggbb or "none"; those of a gradient are what stands for it where there is one colour only. */
+/**
+ * The look of one figure, worked out. Colours are #rrggbb or "none"; those of a gradient are what stands for it where there is one colour
+ * only.
+ */
 final readonly class Style
 {
     /**
@@ -55,36 +58,75 @@ final readonly class Style
     /** Whether nothing is seen through its fill. */
     public function covers(): bool
     {
-        return $this->fill !== 'none' && $this->opacity >= 1.0 && $this->blend === 'normal' && $this->gradient?->isOpaque() !== false && $this->pattern === null;
+        return $this->fill !== 'none' &&
+            $this->opacity >= 1.0 &&
+            $this->blend === 'normal' &&
+            $this->gradient?->isOpaque() !== false &&
+            $this->pattern === null;
     }
 
     /** The same with its stroke so many times as wide. */
     public function sized(float $factor): self
     {
         return new self(
-            $this->fill, $this->stroke, $this->strokeWidth * $factor, $this->join, $this->cap, array_map(static fn (float $one): float => $one * $factor, $this->dash),
-            $this->opacity, $this->blend, $this->gradient, $this->strokeGradient, $this->pattern, $this->bare,
+            $this->fill,
+            $this->stroke,
+            $this->strokeWidth * $factor,
+            $this->join,
+            $this->cap,
+            array_map(static fn (float $one): float => $one * $factor, $this->dash),
+            $this->opacity,
+            $this->blend,
+            $this->gradient,
+            $this->strokeGradient,
+            $this->pattern,
+            $this->bare,
         );
     }
 
     /** The same with its gradients and its pattern as a figure has them. */
     public function with(?Gradient $fill, ?Gradient $stroke, ?PatternFill $pattern): self
     {
-        return new self($pattern->plain ?? $this->fill, $this->stroke, $this->strokeWidth, $this->join, $this->cap, $this->dash, $this->opacity, $this->blend, $fill, $stroke, $pattern, $this->bare);
+        return new self(
+            $pattern->plain ?? $this->fill,
+            $this->stroke,
+            $this->strokeWidth,
+            $this->join,
+            $this->cap,
+            $this->dash,
+            $this->opacity,
+            $this->blend,
+            $fill,
+            $stroke,
+            $pattern,
+            $this->bare,
+        );
     }
 
     /** What lies between two looks; what cannot be mixed goes over in the middle. */
     public function towards(self $other, float $share): self
     {
-        $colour = static fn (string $one, string $two): string => $one !== 'none' && $two !== 'none' ? Oklab::mix($one, $two, $share) : ($share < 0.5 ? $one : $two);
+        $colour = static fn (string $one, string $two): string => $one !== 'none' && $two !== 'none'
+            ? Oklab::mix($one, $two, $share)
+            : ($share < 0.5
+                ? $one
+                : $two);
         $number = static fn (float $one, float $two): float => $one + $share * ($two - $one);
         $nearer = $share < 0.5 ? $this : $other;
 
         return new self(
-            $colour($this->fill, $other->fill), $colour($this->stroke, $other->stroke), $number($this->strokeWidth, $other->strokeWidth),
-            $nearer->join, $nearer->cap, $nearer->dash, $number($this->opacity, $other->opacity), $nearer->blend,
-            self::gradient($this->gradient, $other->gradient, $share, $nearer->gradient), self::gradient($this->strokeGradient, $other->strokeGradient, $share, $nearer->strokeGradient),
-            $nearer->pattern, $this->bare && $other->bare,
+            $colour($this->fill, $other->fill),
+            $colour($this->stroke, $other->stroke),
+            $number($this->strokeWidth, $other->strokeWidth),
+            $nearer->join,
+            $nearer->cap,
+            $nearer->dash,
+            $number($this->opacity, $other->opacity),
+            $nearer->blend,
+            self::gradient($this->gradient, $other->gradient, $share, $nearer->gradient),
+            self::gradient($this->strokeGradient, $other->strokeGradient, $share, $nearer->strokeGradient),
+            $nearer->pattern,
+            $this->bare && $other->bare,
         );
     }
 

@@ -16,9 +16,14 @@ final class Bayer
         $half = intdiv($side, 2);
         $inner = self::matrix($half);
 
-        return array_map(static fn (int $row): array => array_map(
-            static fn (int $column): int => 4 * $inner[$row % $half][$column % $half] + [[0, 2], [3, 1]][intdiv($row, $half)][intdiv($column, $half)], range(0, $side - 1),
-        ), range(0, $side - 1));
+        return array_map(
+            static fn (int $row): array => array_map(
+                static fn (int $column): int => 4 * $inner[$row % $half][$column % $half] +
+                    [[0, 2], [3, 1]][intdiv($row, $half)][intdiv($column, $half)],
+                range(0, $side - 1),
+            ),
+            range(0, $side - 1),
+        );
     }
 
     /**

@@ -21,7 +21,8 @@ final readonly class BlockFace
      * @param  'top'|'left'|'right'  $sort
      * @param  string  $plane  faces in one plane are one outline
      * @param  non-empty-list<Vec>  $corners  clockwise on the screen
-     * @param  array{float, float, float}  $nearness  across, down and constant: of a place the height, in sheet units, at which a look through it meets the face
+     * @param  array{float, float, float}  $nearness  across, down and constant: of a place the height, in sheet units, at which a look
+     *   through it meets the face
      */
     public function __construct(public string $sort, public string $plane, public array $corners, private array $nearness)
     {

@@ -11,7 +11,8 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Shape\Combination;
 
 /**
- * Blocks on the cells of two axes, seen from above: of each its top and the two sides that face the viewer, as far as nothing nearer hides them.
+ * Blocks on the cells of two axes, seen from above: of each its top and the two sides that face the viewer, as far as nothing nearer hides
+ * them.
  *
  * Axes at 30° to the horizontal are those of ISO 5456-3.
  */
@@ -28,16 +29,25 @@ final class Blocks
     /**
      * @param  Vec  $origin  corner of cell 0, 0
      * @param  Vec  $first  and $second edges of a cell; neither level
-     * @param  array<string, array{int, int, float, float}>  $cells  column, row, height of the foot and of the top, in sheet units, by `column row`
+     * @param  array<string, array{int, int, float, float}>  $cells  column, row, height of the foot and of the top, in sheet units, by
+     *   `column row`
      */
-    public function __construct(private readonly Vec $origin, Vec $first, Vec $second, private readonly array $cells, private readonly Tolerance $tolerance)
-    {
+    public function __construct(
+        private readonly Vec $origin,
+        Vec $first,
+        Vec $second,
+        private readonly array $cells,
+        private readonly Tolerance $tolerance,
+    ) {
         $this->signs = [$first->y < 0.0 ? -1 : 1, $second->y < 0.0 ? -1 : 1];
         $this->a = $first->times($this->signs[0]);
         $this->b = $second->times($this->signs[1]);
     }
 
-    /** @return array{top: list<Outline>, left: list<Outline>, right: list<Outline>} of blocks that stand on the ground, one outline for each plane as far as it hangs together */
+    /**
+     * @return array{top: list<Outline>, left: list<Outline>, right: list<Outline>} of blocks that stand on the ground, one outline for each
+     *   plane as far as it hangs together
+     */
     public function standing(): array
     {
         $faces = [];
@@ -49,7 +59,10 @@ final class Blocks
         return $this->seen($faces, null);
     }
 
-    /** @return array{top: list<Outline>, left: list<Outline>, right: list<Outline>} of pits in the ground: their floors, and the walls behind them */
+    /**
+     * @return array{top: list<Outline>, left: list<Outline>, right: list<Outline>} of pits in the ground: their floors, and the walls
+     *   behind them
+     */
     public function pits(): array
     {
         $faces = $openings = [];
@@ -116,14 +129,23 @@ final class Blocks
     {
         [$u, $v] = $this->corner($column, $row);
         [$from, $to] = $isFirst ? [[$u + 1, $v], [$u + 1, $v + 1]] : [[$u, $v + 1], [$u + 1, $v + 1]];
-        $corners = [$this->placed(...[...$from, $top]), $this->placed(...[...$to, $top]), $this->placed(...[...$to, $foot]), $this->placed(...[...$from, $foot])];
+        $corners = [
+            $this->placed(...[...$from, $top]),
+            $this->placed(...[...$to, $top]),
+            $this->placed(...[...$to, $foot]),
+            $this->placed(...[...$from, $foot]),
+        ];
         $way = $isFirst ? $this->b : $this->a;
         // On its plane a place is the foot of the look plus a way along the wall, and up: p = base + t·way − z·(0, 1).
         $base = $this->placed(...[...$from, 0.0]);
         $slope = $way->y / $way->x;
         $sort = ($isFirst ? $this->a : $this->b)->x < ($isFirst ? $this->b : $this->a)->x ? 'left' : 'right';
 
-        return new BlockFace($sort, ($isFirst ? 'first ' : 'second ').($isFirst ? $u + 1 : $v + 1), $this->clockwise($corners), [$slope, -1.0, $base->y - $slope * $base->x]);
+        return new BlockFace($sort, ($isFirst ? 'first ' : 'second ').($isFirst ? $u + 1 : $v + 1), $this->clockwise($corners), [
+            $slope,
+            -1.0,
+            $base->y - $slope * $base->x,
+        ]);
     }
 
     /** @return array{int, int} the corner of a cell that is farthest, counted along the turned axes */
@@ -160,7 +182,13 @@ final class Blocks
             if (array_filter($before, static fn (BlockFace $other): bool => $other->covers($face)) !== []) {
                 continue;
             }
-            $left = $before === [] ? [$face->outline()] : Combination::cut([[$face->outline()], ...array_map(static fn (BlockFace $other): array => [$other->outline()], $before)], $this->tolerance);
+            $left =
+                $before === []
+                    ? [$face->outline()]
+                    : Combination::cut(
+                        [[$face->outline()], ...array_map(static fn (BlockFace $other): array => [$other->outline()], $before)],
+                        $this->tolerance,
+                    );
             if ($left !== []) {
                 $planes[$face->sort][$face->plane][] = $left;
             }

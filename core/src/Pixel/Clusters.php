@@ -7,14 +7,18 @@ namespace Sternbild\Core\Pixel;
 use Sternbild\Core\Paint\Oklab;
 
 /**
- * A few colours that stand for many, the same ones for the same picture: S. P. Lloyd, Least squares quantization in PCM (1982), in Oklab, begun with clusters
+ * A few colours that stand for many, the same ones for the same picture: S. P. Lloyd, Least squares quantization in PCM (1982), in Oklab,
+ * begun with clusters
  * parted where they spread most, as by X. Wu, Efficient statistical computations for optimal color quantization, Graphics Gems II (1991).
  */
 final class Clusters
 {
     private const ROUNDS = 14;
 
-    /** How much more differences of colour count than those of lightness; twice comes nearest to what the eye tells apart (W3C, CSS Color 4, on differences in Oklab). */
+    /**
+     * How much more differences of colour count than those of lightness; twice comes nearest to what the eye tells apart
+     * (W3C, CSS Color 4, on differences in Oklab).
+     */
     private const COLOUR = 2.0;
 
     /**
@@ -32,7 +36,15 @@ final class Clusters
             $box = $boxes[$key] ?? [0.0, 0.0, 0.0, 0];
             $boxes[$key] = [$box[0] + $weight * $l, $box[1] + $weight * $a, $box[2] + $weight * $b, $box[3] + $weight];
         }
-        $points = array_map(static fn (array $box): array => [$box[0] / $box[3], self::COLOUR * $box[1] / $box[3], self::COLOUR * $box[2] / $box[3], $box[3]], array_values($boxes));
+        $points = array_map(
+            static fn (array $box): array => [
+                $box[0] / $box[3],
+                (self::COLOUR * $box[1]) / $box[3],
+                (self::COLOUR * $box[2]) / $box[3],
+                $box[3],
+            ],
+            array_values($boxes),
+        );
         $centres = self::begun($points, $count);
         for ($round = 0; $round < self::ROUNDS; $round++) {
             /** @var array<int, array{float, float, float, int}> $sums */
@@ -53,7 +65,12 @@ final class Clusters
             foreach ($sums as $number => [$l, $a, $b, $weight]) {
                 if ($weight > 0) {
                     $next = [$l / $weight, $a / $weight, $b / $weight];
-                    $moved = max($moved, abs($next[0] - $centres[$number][0]), abs($next[1] - $centres[$number][1]), abs($next[2] - $centres[$number][2]));
+                    $moved = max(
+                        $moved,
+                        abs($next[0] - $centres[$number][0]),
+                        abs($next[1] - $centres[$number][1]),
+                        abs($next[2] - $centres[$number][2]),
+                    );
                     $centres[$number] = $next;
                 }
             }
@@ -115,6 +132,11 @@ final class Clusters
         $spreads = array_map(static fn (float $square, float $sum): float => $square - $sum ** 2 / $whole, $squares, $sums);
         $axis = (int) array_search(max($spreads), $spreads, true);
 
-        return ['points' => $points, 'middle' => [$sums[0] / $whole, $sums[1] / $whole, $sums[2] / $whole], 'axis' => $axis === 1 ? 1 : ($axis === 2 ? 2 : 0), 'spread' => array_sum($spreads)];
+        return [
+            'points' => $points,
+            'middle' => [$sums[0] / $whole, $sums[1] / $whole, $sums[2] / $whole],
+            'axis' => $axis === 1 ? 1 : ($axis === 2 ? 2 : 0),
+            'spread' => array_sum($spreads),
+        ];
     }
 }

@@ -7,7 +7,8 @@ namespace Sternbild\Core\Pixel;
 /**
  * Cells of one-pixel lines, rings, ellipses and boxes.
  *
- * Lines: J. E. Bresenham, Algorithm for computer control of a digital plotter, IBM Systems Journal 4 (1965). Rings: the midpoint circle, as the cell
+ * Lines: J. E. Bresenham, Algorithm for computer control of a digital plotter, IBM Systems Journal 4 (1965). Rings: the midpoint circle, as
+ * the cell
  * nearest to the circle in each column where it is flatter, and in each row where it is steeper. Cells are a column and a row.
  */
 final class Dots
@@ -86,7 +87,13 @@ final class Dots
             [$x, $y] = $cells[$key] ?? [0, 0];
             $has = static fn (int $right, int $down): bool => isset($cells[($x + $right).' '.($y + $down)]);
             // Others of the same step may have gone meanwhile.
-            if (isset($cells[$key]) && ($has(1, 0) || $has(-1, 0)) && ($has(0, 1) || $has(0, -1)) && $has(1, 0) !== $has(-1, 0) && $has(0, 1) !== $has(0, -1)) {
+            if (
+                isset($cells[$key]) &&
+                ($has(1, 0) || $has(-1, 0)) &&
+                ($has(0, 1) || $has(0, -1)) &&
+                $has(1, 0) !== $has(-1, 0) &&
+                $has(0, 1) !== $has(0, -1)
+            ) {
                 unset($cells[$key]);
             }
         }
@@ -154,7 +161,8 @@ final class Dots
     }
 
     /**
-     * How many cells lie side by side in the upper right quarter of a ring, step by step from its top: in rows where it is flatter, in columns where it is steeper.
+     * How many cells lie side by side in the upper right quarter of a ring, step by step from its top: in rows where it is flatter, in
+     * columns where it is steeper.
      *
      * @param  list<array{int, int}>  $cells  of the ring
      * @return list<int>

@@ -12,8 +12,14 @@ final readonly class Frames
      * @param  int  $wide  and $high columns and rows of a frame
      * @param  int  $ms  for which each is shown
      */
-    public function __construct(public int $columns, public int $rows, public int $wide, public int $high, public int $count, public int $ms)
-    {
+    public function __construct(
+        public int $columns,
+        public int $rows,
+        public int $wide,
+        public int $high,
+        public int $count,
+        public int $ms,
+    ) {
     }
 
     /** How many there is room for. */
@@ -27,6 +33,9 @@ final readonly class Frames
     {
         $across = max(1, intdiv($this->columns, $this->wide));
 
-        return array_map(fn (int $frame): array => [$frame % $across * $this->wide, intdiv($frame, $across) * $this->high], range(0, max(0, $this->count - 1)));
+        return array_map(
+            fn (int $frame): array => [($frame % $across) * $this->wide, intdiv($frame, $across) * $this->high],
+            range(0, max(0, $this->count - 1)),
+        );
     }
 }

@@ -62,7 +62,10 @@ final class Held
         $best = 0;
         $nearest = INF;
         foreach ($this->measured as $number => $one) {
-            $distance = $this->near === 'oklab' ? ($at[0] - $one[0]) ** 2 + ($at[1] - $one[1]) ** 2 + ($at[2] - $one[2]) ** 2 : Ciede2000::between($at, $one);
+            $distance =
+                $this->near === 'oklab'
+                    ? ($at[0] - $one[0]) ** 2 + ($at[1] - $one[1]) ** 2 + ($at[2] - $one[2]) ** 2
+                    : Ciede2000::between($at, $one);
             if ($distance < $nearest) {
                 [$best, $nearest] = [$number, $distance];
             }
@@ -72,7 +75,8 @@ final class Held
     }
 
     /**
-     * What each is off by goes on to its neighbours: R. W. Floyd and L. Steinberg, An adaptive algorithm for spatial greyscale, Proceedings of the SID 17 (1976).
+     * What each is off by goes on to its neighbours: R. W. Floyd and L. Steinberg, An adaptive algorithm for spatial greyscale, Proceedings
+     * of the SID 17 (1976).
      *
      * @param  array<int, string>  $cells
      * @return array<int, int>
@@ -86,11 +90,21 @@ final class Held
             foreach ([1, 3, 5] as $k => $at) {
                 $wanted[] = max(0.0, min(255.0, hexdec(substr($hex, $at, 2)) + ($off[$cell][$k] ?? 0.0)));
             }
-            $held[$cell] = $this->nearest(sprintf('#%02x%02x%02x', ...array_map(static fn (float $one): int => (int) round($one), $wanted)));
+            $held[$cell] = $this->nearest(
+                sprintf('#%02x%02x%02x', ...array_map(static fn (float $one): int => (int) round($one), $wanted)),
+            );
             $column = $cell % $columns;
-            foreach ([[$cell + 1, 7, $column + 1 < $columns], [$cell + $columns - 1, 3, $column > 0], [$cell + $columns, 5, true], [$cell + $columns + 1, 1, $column + 1 < $columns]] as [$next, $share, $isThere]) {
+            foreach (
+                [
+                    [$cell + 1, 7, $column + 1 < $columns],
+                    [$cell + $columns - 1, 3, $column > 0],
+                    [$cell + $columns, 5, true],
+                    [$cell + $columns + 1, 1, $column + 1 < $columns],
+                ] as [$next, $share, $isThere]
+            ) {
                 foreach ($isThere && isset($cells[$next]) ? [1, 3, 5] : [] as $k => $at) {
-                    $off[$next][$k] = ($off[$next][$k] ?? 0.0) + ($wanted[$k] - hexdec(substr($this->colours[$held[$cell]], $at, 2))) * $share / 16;
+                    $off[$next][$k] =
+                        ($off[$next][$k] ?? 0.0) + (($wanted[$k] - hexdec(substr($this->colours[$held[$cell]], $at, 2))) * $share) / 16;
                 }
             }
             unset($off[$cell]);

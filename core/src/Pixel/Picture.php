@@ -18,7 +18,9 @@ final readonly class Picture
     /** The colour of a cell, both counted from 0; an empty text where it is not painted, or there is none. */
     public function at(int $column, int $row): string
     {
-        return $column < 0 || $row < 0 || $column >= $this->columns || $row >= $this->rows ? '' : $this->cells[$row * $this->columns + $column] ?? '';
+        return $column < 0 || $row < 0 || $column >= $this->columns || $row >= $this->rows
+            ? ''
+            : $this->cells[$row * $this->columns + $column] ?? '';
     }
 
     /** Whether a cell lies in no square of two by two of its colour. */
@@ -26,7 +28,11 @@ final readonly class Picture
     {
         $colour = $this->at($column, $row);
         foreach ([[-1, -1], [1, -1], [-1, 1], [1, 1]] as [$right, $down]) {
-            if ($this->at($column + $right, $row) === $colour && $this->at($column, $row + $down) === $colour && $this->at($column + $right, $row + $down) === $colour) {
+            if (
+                $this->at($column + $right, $row) === $colour &&
+                $this->at($column, $row + $down) === $colour &&
+                $this->at($column + $right, $row + $down) === $colour
+            ) {
                 return false;
             }
         }
@@ -88,7 +94,9 @@ final readonly class Picture
                 for ($cell = $start; $cell !== null;) {
                     $seen[$cell] = true;
                     $line[] = [$cell % $this->columns, intdiv($cell, $this->columns)];
-                    $next = array_values(array_filter($ways[$cell], static fn (int $one): bool => isset($ways[$one]) && ! isset($seen[$one])));
+                    $next = array_values(
+                        array_filter($ways[$cell], static fn (int $one): bool => isset($ways[$one]) && ! isset($seen[$one])),
+                    );
                     $cell = $next[0] ?? null;
                 }
                 $lines[] = $line;

@@ -12,7 +12,8 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Rectangles;
 
 /**
- * Blocks as cells of a pixel grid: edges along the axes go two cells across and one down, in even steps; all corners lie on corners of cells.
+ * Blocks as cells of a pixel grid: edges along the axes go two cells across and one down, in even steps; all corners lie on corners of
+ * cells.
  *
  * That slope, for an axis at 30°, is the common practice of pixel work, without a published source.
  */
@@ -37,15 +38,25 @@ final readonly class PixelBlocks
             $cells[$key] = [$column, $row, round($foot * $high), round($top * $high)];
         }
         [$columns, $rows] = $grid->size();
-        [$first, $second] = [self::stepped($at($origin->plus($first))->minus($corner)), self::stepped($at($origin->plus($second))->minus($corner))];
+        [$first, $second] = [
+            self::stepped($at($origin->plus($first))->minus($corner)),
+            self::stepped($at($origin->plus($second))->minus($corner)),
+        ];
         $moved = $corner->plus($first->times($by->x))->plus($second->times($by->y));
-        $blocks = new Blocks(new Vec(round($moved->x), round($moved->y)), $first, $second, $cells, Tolerance::ofSheet(max($columns, $rows)));
+        $blocks = new Blocks(
+            new Vec(round($moved->x), round($moved->y)),
+            $first,
+            $second,
+            $cells,
+            Tolerance::ofSheet(max($columns, $rows)),
+        );
 
         return new self($blocks, [$columns, $rows]);
     }
 
     /**
-     * @return array{array<int, 'top'|'left'|'right'>, int} which face is seen in each cell, by number row by row, and how many cells lie outside the grid
+     * @return array{array<int, 'top'|'left'|'right'>, int} which face is seen in each cell, by number row by row, and how many cells lie
+     *   outside the grid
      */
     public function seen(bool $isPit): array
     {

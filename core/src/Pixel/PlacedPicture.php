@@ -58,7 +58,10 @@ final readonly class PlacedPicture implements Measured
     {
         $corner = Vec::zero();
 
-        return Affine::move($this->corner)->then(Affine::scaling($this->scale(), $this->scale(), $corner))->then(Affine::turn($this->turn, $corner))->then(Affine::move($this->at));
+        return Affine::move($this->corner)
+            ->then(Affine::scaling($this->scale(), $this->scale(), $corner))
+            ->then(Affine::turn($this->turn, $corner))
+            ->then(Affine::move($this->at));
     }
 
     public function quantities(): array

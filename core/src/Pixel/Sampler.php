@@ -12,7 +12,8 @@ use Sternbild\Core\Grid\Rectangles;
 /**
  * The colour of a picture under every cell of a grid.
  *
- * Means are taken in linear light, IEC 61966-2-1: half black, half white is #bcbcbc. Cells of which the middle does not lie on the picture have none, nor those that are seen through for the most part.
+ * Means are taken in linear light, IEC 61966-2-1: half black, half white is #bcbcbc. Cells of which the middle does not lie on the picture
+ * have none, nor those that are seen through for the most part.
  */
 final class Sampler
 {
@@ -35,7 +36,10 @@ final class Sampler
     {
         try {
             $image = self::read($picture->file);
-            $colours = $by === 'middle' ? self::middles($image, $picture, $grid) : (self::inRows($image, $picture, $grid, $by) ?? self::cellByCell($image, $picture, $grid, $by));
+            $colours =
+                $by === 'middle'
+                    ? self::middles($image, $picture, $grid)
+                    : self::inRows($image, $picture, $grid, $by) ?? self::cellByCell($image, $picture, $grid, $by);
             $image->clear();
 
             return $colours;
@@ -98,20 +102,34 @@ final class Sampler
         $aside = $back->apply($grid->placeAt((float) $columns, 0.0));
         [$wide, $high] = [($to->x - $from->x) / $columns, ($to->y - $from->y) / $rows];
         $even = $back->apply($grid->placeAt(1.0, 1.0));
-        $isEven = abs($aside->y - $from->y) < 1e-6 * $columns && abs($even->x - $from->x - $wide) < 1e-6 && abs($even->y - $from->y - $high) < 1e-6;
+        $isEven =
+            abs($aside->y - $from->y) < 1e-6 * $columns &&
+            abs($even->x - $from->x - $wide) < 1e-6 &&
+            abs($even->y - $from->y - $high) < 1e-6;
         if (! $isEven || $wide < 4.0 || $high < 4.0) {
             return null;
         }
         // Those of which at least half lies on the picture.
-        [$left, $top] = [max(0, (int) ceil(-$from->x / $wide - self::LEAST_COVERED)), max(0, (int) ceil(-$from->y / $high - self::LEAST_COVERED))];
-        [$right, $bottom] = [min($columns, (int) floor(($picture->file->width - $from->x) / $wide + self::LEAST_COVERED)), min($rows, (int) floor(($picture->file->height - $from->y) / $high + self::LEAST_COVERED))];
+        [$left, $top] = [
+            max(0, (int) ceil(-$from->x / $wide - self::LEAST_COVERED)),
+            max(0, (int) ceil(-$from->y / $high - self::LEAST_COVERED)),
+        ];
+        [$right, $bottom] = [
+            min($columns, (int) floor(($picture->file->width - $from->x) / $wide + self::LEAST_COVERED)),
+            min($rows, (int) floor(($picture->file->height - $from->y) / $high + self::LEAST_COVERED)),
+        ];
         if ($right <= $left || $bottom <= $top) {
             return [];
         }
         Budget::spend(10 * ($right - $left) * ($bottom - $top) + $picture->file->width * $picture->file->height / 400);
         $clear = new \ImagickPixel('transparent');
         $image->setImageBackgroundColor($clear);
-        $image->cropImage((int) round(($right - $left) * $wide), (int) round(($bottom - $top) * $high), (int) round($from->x + $left * $wide), (int) round($from->y + $top * $high));
+        $image->cropImage(
+            (int) round(($right - $left) * $wide),
+            (int) round(($bottom - $top) * $high),
+            (int) round($from->x + $left * $wide),
+            (int) round($from->y + $top * $high),
+        );
         $image->setImagePage(0, 0, 0, 0);
         self::makeLinear($image);
         $image->resizeImage($right - $left, $bottom - $top, \Imagick::FILTER_BOX, 1.0);
@@ -119,7 +137,11 @@ final class Sampler
         $colours = [];
         for ($k = 0; $k < ($right - $left) * ($bottom - $top); $k++) {
             if ($values[4 * $k + 3] >= self::LEAST_COVERED) {
-                $colours[($top + intdiv($k, $right - $left)) * $columns + $left + $k % ($right - $left)] = self::hex($values[4 * $k], $values[4 * $k + 1], $values[4 * $k + 2]);
+                $colours[($top + intdiv($k, $right - $left)) * $columns + $left + ($k % ($right - $left))] = self::hex(
+                    $values[4 * $k],
+                    $values[4 * $k + 1],
+                    $values[4 * $k + 2],
+                );
             }
         }
 
@@ -149,7 +171,11 @@ final class Sampler
         for ($row = 0; $row < $high; $row++) {
             $values = $image->exportImagePixels(0, $row, $wide, 1, 'RGBA', \Imagick::PIXEL_FLOAT);
             for ($column = 0; $column < $wide; $column++) {
-                $cell = $grid->cellAt($map->apply(new Vec(($column + 0.5) / $wide * $picture->file->width, ($row + 0.5) / $high * $picture->file->height)));
+                $cell = $grid->cellAt(
+                    $map->apply(
+                        new Vec((($column + 0.5) / $wide) * $picture->file->width, (($row + 0.5) / $high) * $picture->file->height),
+                    ),
+                );
                 if ($cell === null) {
                     continue;
                 }
@@ -174,7 +200,11 @@ final class Sampler
             ksort($counts);
             $colours[$cell] = (string) array_search(max($counts), $counts, true);
         }
-        $colours = array_filter($colours, static fn (int $cell): bool => self::isOn($picture, self::middleOf($grid, $cell)), ARRAY_FILTER_USE_KEY);
+        $colours = array_filter(
+            $colours,
+            static fn (int $cell): bool => self::isOn($picture, self::middleOf($grid, $cell)),
+            ARRAY_FILTER_USE_KEY,
+        );
         // Cells that are finer than the pixels have the one that they lie in.
         if (count($colours) < $grid->cellCount() && $side < 3.0) {
             $colours += self::middles(self::read($picture->file), $picture, $grid);
@@ -242,6 +272,9 @@ final class Sampler
 
     private static function coded(float $r, float $g, float $b): string
     {
-        return sprintf('#%02x%02x%02x', ...array_map(static fn (float $one): int => max(0, min(255, (int) round(255 * $one))), [$r, $g, $b]));
+        return sprintf(
+            '#%02x%02x%02x',
+            ...array_map(static fn (float $one): int => max(0, min(255, (int) round(255 * $one))), [$r, $g, $b]),
+        );
     }
 }

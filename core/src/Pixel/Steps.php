@@ -7,7 +7,8 @@ namespace Sternbild\Core\Pixel;
 /**
  * A stretch of a one-pixel line that goes one way: so many cells straight on, one aside, and so on.
  *
- * Common practice in pixel work: along a straight line these runs differ by one at most, along a curve they grow or shrink; what goes up and down again looks jagged.
+ * Common practice in pixel work: along a straight line these runs differ by one at most, along a curve they grow or shrink; what goes up
+ * and down again looks jagged.
  */
 final readonly class Steps
 {
@@ -125,7 +126,8 @@ final readonly class Steps
     }
 
     /**
-     * Pools neighbours that shrink until none does: M. Ayer et al., An empirical distribution function for sampling with incomplete information, 1955.
+     * Pools neighbours that shrink until none does: M. Ayer et al., An empirical distribution function for sampling with incomplete
+     * information, 1955.
      *
      * @param  list<int>  $runs
      * @return list<int> in whole numbers with the same sum

@@ -7,7 +7,8 @@ namespace Sternbild\Core\Pixel;
 use Sternbild\Core\Geometry\Vec;
 
 /**
- * Pictures as they are used: four places of a photograph straightened to the corners of a sheet, some of it cropped, its light evened. Each is made once, beside
+ * Pictures as they are used: four places of a photograph straightened to the corners of a sheet, some of it cropped, its light evened. Each
+ * is made once, beside
  * the temporary files, and made again where it is gone.
  *
  * Four places fix a projective map: R. Hartley, A. Zisserman, Multiple View Geometry (2004), section 4.1.
@@ -28,7 +29,10 @@ final class Straightened
     /** Seconds after which one that nobody asked for may go. */
     private const KEPT = 86_400;
 
-    /** Bytes of memory that the pixels of one may take: the largest that is straightened, and what it comes to; in a file that takes five times as long. */
+    /**
+     * Bytes of memory that the pixels of one may take: the largest that is straightened, and what it comes to; in a file that takes five
+     * times as long.
+     */
     private const MEMORY = 180_000_000;
 
     /**
@@ -42,7 +46,15 @@ final class Straightened
         if ($corners === [] && $crop === null && ! $even) {
             return $file;
         }
-        $key = hash('sha256', $file->hash.' '.json_encode([array_map(static fn (Vec $corner): array => [$corner->x, $corner->y], $corners), $crop, $even], JSON_THROW_ON_ERROR));
+        $key = hash(
+            'sha256',
+            $file->hash.
+                ' '.
+                json_encode(
+                    [array_map(static fn (Vec $corner): array => [$corner->x, $corner->y], $corners), $crop, $even],
+                    JSON_THROW_ON_ERROR,
+                ),
+        );
         [$wide, $high] = self::size($file, $corners);
         [$left, $top, $across, $down] = $crop === null ? [0, 0, $wide, $high] : self::cropped($crop, $wide, $high);
         $path = self::folder().'/'.$key;
@@ -84,7 +96,12 @@ final class Straightened
     {
         [$left, $top] = [min($wide - 1, (int) round($crop[0] * $wide)), min($high - 1, (int) round($crop[1] * $high))];
 
-        return [$left, $top, max(1, min($wide - $left, (int) round($crop[2] * $wide))), max(1, min($high - $top, (int) round($crop[3] * $high)))];
+        return [
+            $left,
+            $top,
+            max(1, min($wide - $left, (int) round($crop[2] * $wide))),
+            max(1, min($high - $top, (int) round($crop[3] * $high))),
+        ];
     }
 
     /**
@@ -98,7 +115,8 @@ final class Straightened
     {
         \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MEMORY, self::MEMORY);
         \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MAP, 0);
-        // What comes out smaller is read smaller where its form lets that, and made as small before it is straightened, point by point: many times as fast as weighing
+        // What comes out smaller is read smaller where its form lets that, and made as small before it is straightened, point by point:
+        // many times as fast as weighing
         // all pixels that fall on one, and as sharp.
         $share = $corners === [] ? 1.0 : min(1.0, max($size) / self::longest($corners));
         $image = new \Imagick;
@@ -114,7 +132,11 @@ final class Straightened
         }
         if ($corners !== []) {
             [$across, $down] = [$image->getImageWidth() / $file->width, $image->getImageHeight() / $file->height];
-            $image = self::distorted($image, array_map(static fn (Vec $corner): Vec => new Vec($corner->x * $across, $corner->y * $down), $corners), $size);
+            $image = self::distorted(
+                $image,
+                array_map(static fn (Vec $corner): Vec => new Vec($corner->x * $across, $corner->y * $down), $corners),
+                $size,
+            );
         }
         if ($crop !== null) {
             $image->cropImage($crop[2], $crop[3], $crop[0], $crop[1]);
@@ -141,7 +163,13 @@ final class Straightened
      */
     private static function longest(array $corners): float
     {
-        return max(array_map(static fn (Vec $corner, int $k): float => $corner->distanceTo($corners[($k + 1) % count($corners)]), $corners, array_keys($corners)));
+        return max(
+            array_map(
+                static fn (Vec $corner, int $k): float => $corner->distanceTo($corners[($k + 1) % count($corners)]),
+                $corners,
+                array_keys($corners),
+            ),
+        );
     }
 
     /**

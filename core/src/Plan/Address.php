@@ -7,18 +7,39 @@ namespace Sternbild\Core\Plan;
 /**
  * The grammar of addresses.
  *
- * `g1#3,4` a cell, `g1#3,4!` its centre, `g1@2,5` an intersection, `g1~2.5,3` a place in the coordinates of a grid, `c1@0.25` a place at a share
- * of the way along a guide, `p1@2` the second of a part's places, `p1@g1:2,3` the corner of a part or the point of an overlay that is nearest to
- * a place, `p1@g1:2,3;a1,a2` the one of them where the outlines of two others meet, `p1!` and `c1!` centres, `c1*c2/1` and `c1*c2@g1:2,3` crossings, `p1~120,80` the piece of a part around a place, and
- * `o1~g1:2.5,3.5;g2:1.2,7.7;c1,-c2` the cell of an overlay that a place, cells and sides hold. Where a step is named, a copy can be: `r1[3]@2`.
+ * `g1#3,4` a cell, `g1#3,4!` its centre, `g1@2,5` an intersection, `g1~2.5,3` a place in the coordinates of a grid, `c1@0.25` a place at a
+ * share
+ * of the way along a guide, `p1@2` the second of a part's places, `p1@g1:2,3` the corner of a part or the point of an overlay that is
+ * nearest to
+ * a place, `p1@g1:2,3;a1,a2` the one of them where the outlines of two others meet, `p1!` and `c1!` centres, `c1*c2/1` and `c1*c2@g1:2,3`
+ * crossings, `p1~120,80` the piece of a part around a place, and
+ * `o1~g1:2.5,3.5;g2:1.2,7.7;c1,-c2` the cell of an overlay that a place, cells and sides hold. Where a step is named, a copy can be:
+ * `r1[3]@2`.
  */
 final readonly class Address
 {
     private const CELL = '#(?:\d{1,9}|\*)(?:,(?:\d{1,9}|\*)){0,2}';
 
     /** What a plan can write for a place. */
-    public const PATTERN = '^'.Reference::PATTERN.'(?:'.self::CELL.'!?|@\d{1,9}(?:,\d{1,9}){0,2}|@[01]\.\d{1,12}|@'.Spot::PATTERN.'(?:;'.Reference::PATTERN.'(?:,'.Reference::PATTERN.')?)?|!'
-        .'|\*'.Reference::PATTERN.'(?:\/\d{1,6}|@'.Spot::PATTERN.')|~'.Spot::PATTERN.')$';
+    public const PATTERN =
+        '^'.
+        Reference::PATTERN.
+        '(?:'.
+        self::CELL.
+        '!?|@\d{1,9}(?:,\d{1,9}){0,2}|@[01]\.\d{1,12}|@'.
+        Spot::PATTERN.
+        '(?:;'.
+        Reference::PATTERN.
+        '(?:,'.
+        Reference::PATTERN.
+        ')?)?|!'.
+        '|\*'.
+        Reference::PATTERN.
+        '(?:\/\d{1,6}|@'.
+        Spot::PATTERN.
+        ')|~'.
+        Spot::PATTERN.
+        ')$';
 
     /** What it can write for cells. */
     public const CELLS_PATTERN = '^[a-z][a-z0-9]*(?:'.self::CELL.'|~'.HeldAddress::PATTERN.')$';
@@ -87,7 +108,11 @@ final readonly class Address
     public static function renamed(string $text, array $new): string
     {
         // Whatever begins with a letter in an address is an id.
-        return (string) preg_replace_callback('/(?<![a-z0-9])[a-z][a-z0-9]*/', static fn (array $found): string => $new[$found[0]] ?? $found[0], $text);
+        return (string) preg_replace_callback(
+            '/(?<![a-z0-9])[a-z][a-z0-9]*/',
+            static fn (array $found): string => $new[$found[0]] ?? $found[0],
+            $text,
+        );
     }
 
     /**

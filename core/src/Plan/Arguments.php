@@ -81,7 +81,10 @@ final readonly class Arguments
         return array_values(array_map(fn (mixed $one): string => is_string($one) ? $one : throw $this->misdeclared($field), $value));
     }
 
-    /** @return list<array{string, string, string, list<HeldAddress>}> name of a colour, #rrggbb or none, addresses of cells, and those of an overlay */
+    /**
+     * @return list<array{string, string, string, list<HeldAddress>}> name of a colour, #rrggbb or none, addresses of cells, and those of an
+     *   overlay
+     */
     public function painted(string $field): array
     {
         $value = $this->values[$field] ?? null;
@@ -91,7 +94,12 @@ final readonly class Arguments
             if (! is_string($name) || ! is_string($colour) || ! is_string($text) || ! is_array($held)) {
                 throw $this->misdeclared($field);
             }
-            $painted[] = [$name, $colour, $text, array_values(array_filter($held, static fn (mixed $one): bool => $one instanceof HeldAddress))];
+            $painted[] = [
+                $name,
+                $colour,
+                $text,
+                array_values(array_filter($held, static fn (mixed $one): bool => $one instanceof HeldAddress)),
+            ];
         }
 
         return $painted;
@@ -141,7 +149,12 @@ final readonly class Arguments
     {
         $value = $this->values[$field] ?? null;
 
-        return array_values(array_map(fn (mixed $one): float => is_float($one) ? $one : throw $this->misdeclared($field), is_array($value) ? $value : throw $this->misdeclared($field)));
+        return array_values(
+            array_map(
+                fn (mixed $one): float => is_float($one) ? $one : throw $this->misdeclared($field),
+                is_array($value) ? $value : throw $this->misdeclared($field),
+            ),
+        );
     }
 
     /** @return array{float, float, float, float} from one cell to another */
@@ -185,19 +198,34 @@ final readonly class Arguments
      */
     public function parts(string $field): array
     {
-        return array_values(array_map(fn (Evaluated $step): Part => $step->result instanceof Part ? $step->result : throw $this->misdeclared($field), $this->steps($field)));
+        return array_values(
+            array_map(
+                fn (Evaluated $step): Part => $step->result instanceof Part ? $step->result : throw $this->misdeclared($field),
+                $this->steps($field),
+            ),
+        );
     }
 
     /** @return list<Guide> */
     public function guides(string $field): array
     {
-        return array_values(array_map(fn (Evaluated $step): Guide => $step->result instanceof Guide ? $step->result : throw $this->misdeclared($field), $this->steps($field)));
+        return array_values(
+            array_map(
+                fn (Evaluated $step): Guide => $step->result instanceof Guide ? $step->result : throw $this->misdeclared($field),
+                $this->steps($field),
+            ),
+        );
     }
 
     /** @return list<Grid> */
     public function grids(string $field): array
     {
-        return array_values(array_map(fn (Evaluated $step): Grid => $step->result instanceof Grid ? $step->result : throw $this->misdeclared($field), $this->steps($field)));
+        return array_values(
+            array_map(
+                fn (Evaluated $step): Grid => $step->result instanceof Grid ? $step->result : throw $this->misdeclared($field),
+                $this->steps($field),
+            ),
+        );
     }
 
     /** @return list<Bend|null> */
@@ -208,7 +236,12 @@ final readonly class Arguments
             throw $this->misdeclared($field);
         }
 
-        return array_values(array_map(fn (mixed $bend): ?Bend => $bend === null || $bend instanceof Bend ? $bend : throw $this->misdeclared($field), $value));
+        return array_values(
+            array_map(
+                fn (mixed $bend): ?Bend => $bend === null || $bend instanceof Bend ? $bend : throw $this->misdeclared($field),
+                $value,
+            ),
+        );
     }
 
     /** @return list<Vec> */

@@ -14,7 +14,12 @@ final readonly class Bar
      * @param  string  $name  by which later steps take it
      * @param  'bar'|'clearance'  $sort  only things of one sort are meant to be equal
      */
-    public function __construct(public float $width, public ?string $field, public ?int $index, public string $name, public string $sort = 'bar')
-    {
+    public function __construct(
+        public float $width,
+        public ?string $field,
+        public ?int $index,
+        public string $name,
+        public string $sort = 'bar',
+    ) {
     }
 }

@@ -15,7 +15,12 @@ final readonly class Called
      * @param  string  $prefix  what the ids of new steps begin with; they go on with a number
      * @param  Chapter  $chapter  of the plan that it stands in
      */
-    public function __construct(public string $name, public string $label, public string $word, public string $prefix, public Chapter $chapter)
-    {
+    public function __construct(
+        public string $name,
+        public string $label,
+        public string $word,
+        public string $prefix,
+        public Chapter $chapter,
+    ) {
     }
 }

@@ -23,8 +23,14 @@ final readonly class CellDomain implements Domain
      * @param  non-empty-list<array{float, float}>  $corners  of the fundamental cell of the group, in lattice coordinates
      * @param  Affine  $base  which of its images is meant, in lattice coordinates
      */
-    private function __construct(private Lattice $lattice, private string $group, private bool $isFrieze, private array $positions, private array $corners, private Affine $base)
-    {
+    private function __construct(
+        private Lattice $lattice,
+        private string $group,
+        private bool $isFrieze,
+        private array $positions,
+        private array $corners,
+        private Affine $base,
+    ) {
     }
 
     /**
@@ -66,8 +72,14 @@ final readonly class CellDomain implements Domain
         $place = static fn (Vec $at): array => [$at->x, $at->y];
 
         return [
-            'origin' => $place($this->lattice->origin), 'a' => $place($this->lattice->a), 'b' => $place($this->lattice->b), 'flat' => $this->isFrieze,
-            'domain' => array_map(fn (array $corner): array => $place($this->lattice->place($this->base->apply(new Vec($corner[0], $corner[1])))), $this->corners),
+            'origin' => $place($this->lattice->origin),
+            'a' => $place($this->lattice->a),
+            'b' => $place($this->lattice->b),
+            'flat' => $this->isFrieze,
+            'domain' => array_map(
+                fn (array $corner): array => $place($this->lattice->place($this->base->apply(new Vec($corner[0], $corner[1])))),
+                $this->corners,
+            ),
             ...Elements::ofGroup($this->group, $this->positions, $this->isFrieze),
         ];
     }

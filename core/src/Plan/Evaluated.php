@@ -19,7 +19,8 @@ final readonly class Evaluated
      * @param  string|null  $step  id of the step, where only some of what it comes to is meant
      * @param  list<int>|null  $figures  of its part that are meant; null for all
      * @param  array<string, list<Vec>>  $places  where the places that it says came to lie, by field
-     * @param  list<int>|null  $drawnAs  figures of the whole part that a copy or a piece is; null for a whole step, and for a piece that is only some of a figure
+     * @param  list<int>|null  $drawnAs  figures of the whole part that a copy or a piece is; null for a whole step, and for a piece that is
+     *   only some of a figure
      * @param  (\Closure(): list<Pull>)|null  $findPulls  finds what else can be taken hold of on the sheet
      */
     public function __construct(
@@ -44,7 +45,16 @@ final readonly class Evaluated
      */
     public function portion(string $id, Result $result, ?array $figures, ?array $drawnAs): self
     {
-        return new self($id, $this->hash.substr($id, strlen($this->step())), $result, [], $this->frames, $this->step(), $figures, drawnAs: $drawnAs);
+        return new self(
+            $id,
+            $this->hash.substr($id, strlen($this->step())),
+            $result,
+            [],
+            $this->frames,
+            $this->step(),
+            $figures,
+            drawnAs: $drawnAs,
+        );
     }
 
     /** @return list<Pull> what can be taken hold of on the sheet beside its places */
@@ -83,6 +93,9 @@ final readonly class Evaluated
     /** Equal where it comes to the same and stands on the same grids. */
     public function fingerprint(): string
     {
-        return $this->id.':'.$this->hash.implode('', array_map(static fn (self $frame): string => "/$frame->id:$frame->hash", $this->frames));
+        return $this->id.
+            ':'.
+            $this->hash.
+            implode('', array_map(static fn (self $frame): string => "/$frame->id:$frame->hash", $this->frames));
     }
 }

@@ -151,7 +151,11 @@ abstract class Field
     final protected static function renamedInArithmetic(mixed $raw, array $new): mixed
     {
         return is_string($raw)
-            ? preg_replace_callback('/(?<![A-Za-z0-9_.])([a-z][a-z0-9]*)(?=\.[A-Za-z])/', static fn (array $found): string => $new[$found[1]] ?? $found[1], $raw)
+            ? preg_replace_callback(
+                '/(?<![A-Za-z0-9_.])([a-z][a-z0-9]*)(?=\.[A-Za-z])/',
+                static fn (array $found): string => $new[$found[1]] ?? $found[1],
+                $raw,
+            )
             : $raw;
     }
 }

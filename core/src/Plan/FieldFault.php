@@ -12,8 +12,12 @@ final class FieldFault extends \RuntimeException
      * @param  string  $findingCode  `number`, `arithmetic`, `lost`, `limit`, `choice`
      * @param  float|null  $instead  a number for the field that would do
      */
-    public function __construct(public readonly string $field, public readonly string $findingCode, string $message, public readonly ?float $instead = null)
-    {
+    public function __construct(
+        public readonly string $field,
+        public readonly string $findingCode,
+        string $message,
+        public readonly ?float $instead = null,
+    ) {
         parent::__construct($message);
     }
 }

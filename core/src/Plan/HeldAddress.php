@@ -10,11 +10,24 @@ use Sternbild\Core\Grid\HeldCell;
 use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Grid\Overlay;
 
-/** What a cell of an overlay is written with, `g1:2.5,3.5;g2:1.2,7.7;c1,-c2`: a place in it, and the cells of grids and the sides that hold it. */
+/**
+ * What a cell of an overlay is written with, `g1:2.5,3.5;g2:1.2,7.7;c1,-c2`: a place in it, and the cells of grids and the sides that hold
+ * it.
+ */
 final readonly class HeldAddress
 {
     /** What stands behind `~` in an address, or by itself where the overlay is known. */
-    public const PATTERN = Spot::PATTERN.'(?:;[a-z][a-z0-9]*:'.Spot::NUMBER.','.Spot::NUMBER.')*(?:;-?'.Reference::PATTERN.'(?:,-?'.Reference::PATTERN.')*)?';
+    public const PATTERN =
+        Spot::PATTERN.
+        '(?:;[a-z][a-z0-9]*:'.
+        Spot::NUMBER.
+        ','.
+        Spot::NUMBER.
+        ')*(?:;-?'.
+        Reference::PATTERN.
+        '(?:,-?'.
+        Reference::PATTERN.
+        ')*)?';
 
     /**
      * @param  list<Bound>  $bounds
@@ -22,8 +35,14 @@ final readonly class HeldAddress
      * @param  list<string>  $gone  why others no longer hold it
      * @param  list<string>  $of  the fingerprints of what it names
      */
-    private function __construct(public string $text, private Vec $place, private array $bounds, private array $labels, private array $gone, private array $of)
-    {
+    private function __construct(
+        public string $text,
+        private Vec $place,
+        private array $bounds,
+        private array $labels,
+        private array $gone,
+        private array $of,
+    ) {
     }
 
     /** What the cell hangs on, besides the overlay. */
@@ -49,7 +68,10 @@ final readonly class HeldAddress
         foreach (array_slice($parts, 1) as $part) {
             foreach (str_contains($part, ':') ? [$part] : explode(',', $part) as $said) {
                 try {
-                    $named = $scope->member(str_contains($said, ':') ? substr($said, 0, (int) strpos($said, ':')) : ltrim($said, '-'), $field);
+                    $named = $scope->member(
+                        str_contains($said, ':') ? substr($said, 0, (int) strpos($said, ':')) : ltrim($said, '-'),
+                        $field,
+                    );
                     $bounds[] = self::bound($said, $named, $scope, $field);
                     $of[] = $named->fingerprint();
                 } catch (FieldFault $fault) {

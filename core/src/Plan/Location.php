@@ -34,14 +34,20 @@ final readonly class Location
         try {
             return $this->located($address);
         } catch (NoSuchPlace $fault) {
-            throw new FieldFault($this->field, 'lost', "{$this->what} is lost: {$fault->getMessage()} in {$this->scope->label($address->of)}");
+            throw new FieldFault(
+                $this->field,
+                'lost',
+                "{$this->what} is lost: {$fault->getMessage()} in {$this->scope->label($address->of)}",
+            );
         }
     }
 
     /** @throws FieldFault */
     public function ofSpot(Spot $spot): Vec
     {
-        return $spot->grid === null ? new Vec($spot->u, $spot->v) : $this->scope->grid($spot->grid, $this->field)->placeAt($spot->u, $spot->v);
+        return $spot->grid === null
+            ? new Vec($spot->u, $spot->v)
+            : $this->scope->grid($spot->grid, $this->field)->placeAt($spot->u, $spot->v);
     }
 
     /**
@@ -61,13 +67,21 @@ final readonly class Location
             $address->sort === '!' && $on instanceof Part => $on->bounds()->center(),
             $address->sort === '!' && $on instanceof Grid => $on->middle(),
             $address->sort === '!' && $on instanceof Guide => $on->center(),
-            $address->sort === '@' && $on instanceof Guide && count($on->runs) > 1 => throw new NoSuchPlace('it has copies; say which one, as in r1[3]@0.5'),
+            $address->sort === '@' && $on instanceof Guide && count($on->runs) > 1 => throw new NoSuchPlace(
+                'it has copies; say which one, as in r1[3]@0.5',
+            ),
             $address->sort === '@' && $on instanceof Guide => $on->runs[0]->pointAt(self::share($address)),
             $address->sort === '@' && $on instanceof Part => $this->corner($on, $address),
-            $address->sort === '@' && $on instanceof Overlay && $address->spot !== null => self::nearest($on->points(), $this->ofSpot($address->spot)),
-            ! $on instanceof Grid => throw $this->noPlace($address),
+            $address->sort === '@' && $on instanceof Overlay && $address->spot !== null => self::nearest(
+                $on->points(),
+                $this->ofSpot($address->spot),
+            ),
+            ! ($on instanceof Grid) => throw $this->noPlace($address),
             $address->sort === '@' && $address->coordinates !== [] => $on->pointAt(array_map(intval(...), $address->coordinates)),
-            $address->sort === '~' && $address->spot !== null && $address->spot->grid === null => $on->placeAt($address->spot->u, $address->spot->v),
+            $address->sort === '~' && $address->spot !== null && $address->spot->grid === null => $on->placeAt(
+                $address->spot->u,
+                $address->spot->v,
+            ),
             $address->sort === '#' => $on->cellOutlines($on->cellsAt($address->coordinates)[0])[0]->centroid(),
             default => throw $this->noPlace($address),
         };
@@ -83,7 +97,9 @@ final readonly class Location
     {
         $share = count($address->numbers) === 1 ? $address->numbers[0] : -1.0;
 
-        return $share >= 0.0 && $share <= 1.0 ? $share : throw new NoSuchPlace('a place on a guide is a share of its way from 0 to 1, as in c1@0.25');
+        return $share >= 0.0 && $share <= 1.0
+            ? $share
+            : throw new NoSuchPlace('a place on a guide is a share of its way from 0 to 1, as in c1@0.25');
     }
 
     /**
@@ -116,7 +132,10 @@ final readonly class Location
             foreach ($along as $reference) {
                 $source = $this->scope->referenced($reference, $this->field)->result;
                 $curves = self::curves($source) ?? [];
-                $corners = array_filter($corners, fn (Vec $corner): bool => self::isOn($curves, $corner, self::ON * $this->scope->plan->tolerance()->distance));
+                $corners = array_filter(
+                    $corners,
+                    fn (Vec $corner): bool => self::isOn($curves, $corner, self::ON * $this->scope->plan->tolerance()->distance),
+                );
             }
         } catch (FieldFault) {
             // What is gone no longer tells corners apart; the place does.
@@ -165,23 +184,33 @@ final readonly class Location
         $others = $other === null ? null : self::curves($other->result);
         if ($curves === null || $others === null || $on instanceof Grid || $address->other === null) {
             $none = $curves === null || $on instanceof Grid ? $address->of : $address->other ?? $address->of;
-            throw new FieldFault($this->field, 'lost', "{$this->what}: {$this->scope->label($none)} is not a guide, a part or a grid, and crosses nothing");
+            throw new FieldFault(
+                $this->field,
+                'lost',
+                "{$this->what}: {$this->scope->label($none)} is not a guide, a part or a grid, and crosses nothing",
+            );
         }
         $crossings = Crossings::findAlong($curves, $others, $this->scope->plan->tolerance());
         if ($address->spot !== null) {
             return $crossings === []
-                ? throw new FieldFault($this->field, 'lost', "{$this->what} is lost: {$this->scope->label($address->of)} and {$this->scope->label($address->other)} do not meet")
+                ? throw new FieldFault(
+                    $this->field,
+                    'lost',
+                    "{$this->what} is lost: {$this->scope->label($address->of)} and {$this->scope->label($address->other)} do not meet",
+                )
                 : self::nearest($crossings, $this->ofSpot($address->spot));
         }
         $number = (int) $address->coordinates[0];
         $count = count($crossings);
 
-        return $crossings[$number - 1] ?? throw new FieldFault(
-            $this->field,
-            'lost',
-            "{$this->what} is lost: crossing $number of {$this->scope->label($address->of)} and {$this->scope->label($address->other)} does not exist, "
-                .($count === 0 ? 'they do not meet' : "they meet at $count ".($count === 1 ? 'place' : 'places')),
-        );
+        return $crossings[$number - 1] ??
+            throw new FieldFault(
+                $this->field,
+                'lost',
+                "{$this->what} is lost: crossing $number of {$this->scope->label($address->of)} and {$this->scope->label(
+                    $address->other,
+                )} does not exist, ".($count === 0 ? 'they do not meet' : "they meet at $count ".($count === 1 ? 'place' : 'places')),
+            );
     }
 
     /** @return list<Curve>|null null for what has no curves */

@@ -18,7 +18,10 @@ final readonly class Naming
         $named = is_string($reference) ? Reference::parse($reference) : $reference;
         $label = $named === null ? "“{$reference}”" : $this->labels[$named->step] ?? "“{$named->step}”";
 
-        $copy = $named?->copy === null ? null : ($this->plan->steps[$named->step] ?? null)?->kind->copyNames()[$named->copy - 1] ?? "copy $named->copy";
+        $copy =
+            $named?->copy === null
+                ? null
+                : ($this->plan->steps[$named->step] ?? null)?->kind->copyNames()[$named->copy - 1] ?? "copy $named->copy";
 
         return ($named?->member === null ? '' : "part $named->member of ").($copy === null ? '' : "$copy of ").$label;
     }
@@ -28,7 +31,9 @@ final readonly class Naming
     {
         $mark = strpos($text, '~');
 
-        return $mark === false ? $this->step($text) : 'the piece of '.$this->step(substr($text, 0, $mark)).' at '.$this->spot(Spot::parse(substr($text, $mark + 1)));
+        return $mark === false
+            ? $this->step($text)
+            : 'the piece of '.$this->step(substr($text, 0, $mark)).' at '.$this->spot(Spot::parse(substr($text, $mark + 1)));
     }
 
     /** `30, 40`, `ring 2, spoke 3 of grid 1`, `crossing 1 of circle 1 and line 1`. */
@@ -46,14 +51,23 @@ final readonly class Naming
 
         return match ($address->sort) {
             '!' => "the centre of $label",
-            '*' => ($address->spot === null ? 'crossing '.(int) ($address->coordinates[0] ?? 0) : 'the crossing').' of '.$label.' and '.$this->step($address->other ?? '')
-                .($address->spot === null ? '' : ' near '.$this->spot($address->spot)),
+            '*' => ($address->spot === null ? 'crossing '.(int) ($address->coordinates[0] ?? 0) : 'the crossing').
+                ' of '.
+                $label.
+                ' and '.
+                $this->step($address->other ?? '').
+                ($address->spot === null ? '' : ' near '.$this->spot($address->spot)),
             '~' => 'the place '.self::numbers([$address->spot->u ?? 0.0, $address->spot->v ?? 0.0])." of $label",
             '#' => 'the middle of '.self::worded($kind?->cellWords() ?? [], $address->coordinates, 'cell')." of $label",
             default => match (true) {
-                $kind?->pointWords() !== null && $kind->pointWords() !== [] && $address->coordinates !== [] => self::point($kind->pointWords(), $address->coordinates)." of $label",
+                $kind?->pointWords() !== null && $kind->pointWords() !== [] && $address->coordinates !== [] => self::point(
+                    $kind->pointWords(),
+                    $address->coordinates,
+                )." of $label",
                 $address->spot !== null => "the corner of $label near ".$this->spot($address->spot),
-                $address->coordinates === [] || $kind?->chapter() === Chapter::Ground => 'the place at '.self::numbers($address->numbers)." of $label",
+                $address->coordinates === [] || $kind?->chapter() === Chapter::Ground => 'the place at '.
+                    self::numbers($address->numbers).
+                    " of $label",
                 default => "point {$address->coordinates[0]} of $label",
             },
         };
@@ -82,7 +96,14 @@ final readonly class Naming
             return $else.' '.implode(', ', array_map(strval(...), $coordinates));
         }
 
-        return implode(', ', array_map(static fn (string $word, ?int $value): string => $value === null ? "every $word" : "$word $value", $words, $coordinates));
+        return implode(
+            ', ',
+            array_map(
+                static fn (string $word, ?int $value): string => $value === null ? "every $word" : "$word $value",
+                $words,
+                $coordinates,
+            ),
+        );
     }
 
     private function spot(Spot $spot): string
@@ -97,22 +118,39 @@ final readonly class Naming
             return 'the centre of the sheet';
         }
 
-        return implode(', ', array_map(
-            fn (mixed $one): string => is_string($one) ? self::inArithmetic($one, $this->labels) : Numerals::told(is_int($one) || is_float($one) ? (float) $one : 0.0),
-            $raw,
-        ));
+        return implode(
+            ', ',
+            array_map(
+                fn (mixed $one): string => is_string($one)
+                    ? self::inArithmetic($one, $this->labels)
+                    : Numerals::told(is_int($one) || is_float($one) ? (float) $one : 0.0),
+                $raw,
+            ),
+        );
     }
 
     /** @param  array<array-key, mixed>  $raw */
     private function composed(array $raw): string
     {
-        $number = fn (mixed $one): string => is_string($one) ? self::inArithmetic($one, $this->labels) : Numerals::told(is_int($one) || is_float($one) ? (float) $one : 0.0);
+        $number = fn (mixed $one): string => is_string($one)
+            ? self::inArithmetic($one, $this->labels)
+            : Numerals::told(is_int($one) || is_float($one) ? (float) $one : 0.0);
         $both = is_array($raw['between'] ?? null) ? array_values($raw['between']) : [];
 
         return match (true) {
-            isset($raw['by']) => $this->pair(is_array($raw['by']) ? array_values($raw['by']) : []).' from '.$this->place($raw['of'] ?? null),
-            isset($raw['angle']) => $number($raw['distance'] ?? 0).' at '.$number($raw['angle']).'° from '.$this->place($raw['of'] ?? null),
-            isset($raw['between']) => $number($raw['share'] ?? 0).' of the way from '.$this->place($both[0] ?? null).' to '.$this->place($both[1] ?? null),
+            isset($raw['by']) => $this->pair(is_array($raw['by']) ? array_values($raw['by']) : []).
+                ' from '.
+                $this->place($raw['of'] ?? null),
+            isset($raw['angle']) => $number($raw['distance'] ?? 0).
+                ' at '.
+                $number($raw['angle']).
+                '° from '.
+                $this->place($raw['of'] ?? null),
+            isset($raw['between']) => $number($raw['share'] ?? 0).
+                ' of the way from '.
+                $this->place($both[0] ?? null).
+                ' to '.
+                $this->place($both[1] ?? null),
             default => 'in line with '.$this->place($raw['column'] ?? null).', level with '.$this->place($raw['row'] ?? null),
         };
     }
@@ -132,7 +170,9 @@ final readonly class Naming
     {
         return preg_replace_callback(
             '/(?<![A-Za-z0-9_.])([a-z][a-z0-9]*)\.(value|wide|high|area|length)(?![A-Za-z0-9_])/',
-            static fn (array $found): string => isset($labels[$found[1]]) ? $labels[$found[1]].($found[2] === 'value' ? '' : ".$found[2]") : $found[0],
+            static fn (array $found): string => isset($labels[$found[1]])
+                ? $labels[$found[1]].($found[2] === 'value' ? '' : ".$found[2]")
+                : $found[0],
             $arithmetic,
         ) ?? $arithmetic;
     }

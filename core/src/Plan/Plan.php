@@ -44,7 +44,8 @@ final readonly class Plan
     }
 
     /**
-     * The same plan with nothing but what a pointer can snap to, and what that is built on. Parts of the cells of overlays are left out: overlays
+     * The same plan with nothing but what a pointer can snap to, and what that is built on. Parts of the cells of overlays are left out:
+     * overlays
      * take their time.
      */
     public function withLinesOnly(): self
@@ -63,7 +64,19 @@ final readonly class Plan
             }
         }
 
-        return new self($this->width, $this->height, $this->unit, $this->background, $this->values, $this->palette, array_intersect_key($this->steps, $kept), $this->chapters, $this->pictures, $this->sheet, $this->sheetSaid);
+        return new self(
+            $this->width,
+            $this->height,
+            $this->unit,
+            $this->background,
+            $this->values,
+            $this->palette,
+            array_intersect_key($this->steps, $kept),
+            $this->chapters,
+            $this->pictures,
+            $this->sheet,
+            $this->sheetSaid,
+        );
     }
 
     /**
@@ -73,7 +86,10 @@ final readonly class Plan
      */
     public function sections(): array
     {
-        $headings = $this->chapters === [] ? $this->headings() : array_fill_keys(array_slice(array_keys($this->steps), 0, 1), Chapter::Ground->value);
+        $headings =
+            $this->chapters === []
+                ? $this->headings()
+                : array_fill_keys(array_slice(array_keys($this->steps), 0, 1), Chapter::Ground->value);
         $begun = [];
         foreach (array_keys($this->steps) as $id) {
             $name = $this->chapters[$id] ?? $headings[$id] ?? null;
@@ -88,7 +104,8 @@ final readonly class Plan
     }
 
     /**
-     * Where the ground ends, and from where on nothing is constructed any more, and then nothing repeated. What is laid between parts stands among
+     * Where the ground ends, and from where on nothing is constructed any more, and then nothing repeated. What is laid between parts
+     * stands among
      * them.
      *
      * @return array<string, string> what begins with a step, by its id

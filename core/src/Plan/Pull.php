@@ -16,7 +16,8 @@ use Sternbild\Core\Geometry\Vec;
  * | `angle` | the angle from `from` to p in degrees, clockwise on the screen, counted from `zero` |
  * | `vector` | two numbers, the way from `from` to p, turned back by `zero` degrees |
  * | `bulge` | the height of p over the chord from `from` to `to`, in half chords, positive to the left of the way as seen on the screen |
- * | `side` | four numbers: `frame` with its `side` (0 left, 1 upper, 2 right, 3 lower) where p is, in shares of the way from `from` to `to` |
+ * | `side` | four numbers: `frame` with its `side` (0 left, 1 upper, 2 right, 3 lower) where p is, in shares of the way from `from` to `to`
+ * |
  * | `place` | p itself |
  */
 final readonly class Pull
@@ -63,13 +64,40 @@ final readonly class Pull
     /** The same with a name and a colour of its own. */
     public function shownAs(string $called, ?string $colour = null): self
     {
-        return new self($this->field, $this->path, $this->sort, $this->at, $this->from, $this->to, $this->zero, $this->between, $called, $colour, $this->step, $this->frame, $this->side);
+        return new self(
+            $this->field,
+            $this->path,
+            $this->sort,
+            $this->at,
+            $this->from,
+            $this->to,
+            $this->zero,
+            $this->between,
+            $called,
+            $colour,
+            $this->step,
+            $this->frame,
+            $this->side,
+        );
     }
 
     /** The same in steps, as of what is counted in cells. */
     public function stepped(float $step): self
     {
-        return new self($this->field, $this->path, $this->sort, $this->at, $this->from, $this->to, $this->zero, $this->between, $this->called, $this->colour, $step, $this->frame);
+        return new self(
+            $this->field,
+            $this->path,
+            $this->sort,
+            $this->at,
+            $this->from,
+            $this->to,
+            $this->zero,
+            $this->between,
+            $this->called,
+            $this->colour,
+            $step,
+            $this->frame,
+        );
     }
 
     /**

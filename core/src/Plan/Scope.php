@@ -74,10 +74,17 @@ final class Scope
         }
         $portion = $result->copy($reference->copy, $reference->member);
         if ($portion === null) {
-            throw new FieldFault($field, 'lost', match (true) {
-                $reference->copy > $copies->count() || $reference->copy < 1 => "copy $reference->copy does not exist: {$this->label($reference->step)} has {$copies->count()}",
-                default => "part $reference->member does not exist: the copies of {$this->label($reference->step)} have ".count($copies->sources),
-            });
+            throw new FieldFault(
+                $field,
+                'lost',
+                match (true) {
+                    $reference->copy > $copies->count() || $reference->copy < 1 => "copy $reference->copy does not exist: {$this->label(
+                        $reference->step,
+                    )} has {$copies->count()}",
+                    default => "part $reference->member does not exist: the copies of {$this->label($reference->step)} have ".
+                        count($copies->sources),
+                },
+            );
         }
 
         $figures = $result instanceof Part ? $result->figuresOf($reference->copy, $reference->member) : null;
@@ -139,7 +146,9 @@ final class Scope
     {
         $result = $this->step($id, $field)->result;
 
-        return $result instanceof Tiling ? $result : throw new FieldFault($field, 'lost', "{$this->label($id)} is not a grid or an overlay");
+        return $result instanceof Tiling
+            ? $result
+            : throw new FieldFault($field, 'lost', "{$this->label($id)} is not a grid or an overlay");
     }
 
     /**

@@ -9,7 +9,10 @@ use Sternbild\Core\Geometry\Vec;
 /** Where something is placed, and how the grid is turned there. */
 final readonly class Seat
 {
-    /** @param  float  $turn  degrees clockwise that bring upright to the way of a spoke, or level to the first axis of another grid; 0 off grids */
+    /**
+     * @param  float  $turn  degrees clockwise that bring upright to the way of a spoke, or level to the first axis of another grid; 0 off
+     *   grids
+     */
     public function __construct(public Vec $at, public float $turn)
     {
     }

@@ -30,7 +30,12 @@ final readonly class Sector implements Domain
         $numbers = $known[$step->id]->numbers ?? [];
         $count = $numbers['count'] ?? 0.0;
         $angle = $numbers['angle'] ?? ($count > 0.0 ? 360.0 / $count : 0.0);
-        if (! $step->kind->goesAround() || $count < 2.0 || abs(abs($angle) * $count - 360.0) > 1e-9 || abs(($numbers['factor'] ?? 1.0) - 1.0) > 1e-12) {
+        if (
+            ! $step->kind->goesAround() ||
+            $count < 2.0 ||
+            abs(abs($angle) * $count - 360.0) > 1e-9 ||
+            abs(($numbers['factor'] ?? 1.0) - 1.0) > 1e-12
+        ) {
             return null;
         }
         $angle = abs($angle);
@@ -44,7 +49,8 @@ final readonly class Sector implements Domain
     }
 
     /**
-     * What brings places into the first sector, all by the same way: that in which their middle lies. Places on both sides of a mirror line stay there.
+     * What brings places into the first sector, all by the same way: that in which their middle lies. Places on both sides of a mirror line
+     * stay there.
      *
      * @param  non-empty-list<Vec>  $places
      */
@@ -72,7 +78,12 @@ final readonly class Sector implements Domain
     /** @return array{center: array{float, float}, from: float, angle: float, mirrored: bool} */
     public function describe(): array
     {
-        return ['center' => [$this->center->x, $this->center->y], 'from' => $this->from, 'angle' => $this->angle, 'mirrored' => $this->mirrored];
+        return [
+            'center' => [$this->center->x, $this->center->y],
+            'from' => $this->from,
+            'angle' => $this->angle,
+            'mirrored' => $this->mirrored,
+        ];
     }
 
     private function heading(Vec $place): float

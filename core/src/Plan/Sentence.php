@@ -12,7 +12,7 @@ final class Sentence
      * @param  array<string, float>  $numbers  what the step's numbers came to, where it has a result
      * @param  Asking|null  $asking  what is asked for before a step is made; null where that does not matter
      * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}>
-     *                                                                                                                `optional` pieces are left out while nothing of theirs is `said`; what is `usual` is said though the plan does not say it
+     *   `optional` pieces are left out while nothing of theirs is `said`; what is `usual` is said though the plan does not say it
      */
     public static function pieces(Step $step, Plan $plan, array $labels, array $numbers, ?Asking $asking = null): array
     {
@@ -25,7 +25,15 @@ final class Sentence
             $template = mb_strtolower(mb_substr($template, 0, 1)).mb_substr($template, 1);
         }
 
-        return self::filled($template, $fields, $step->raw(...), $plan, $labels, $numbers, $asking === null ? null : static fn (string $name): bool => self::staysSaid($fields[$name] ?? null, $step, $asking));
+        return self::filled(
+            $template,
+            $fields,
+            $step->raw(...),
+            $plan,
+            $labels,
+            $numbers,
+            $asking === null ? null : static fn (string $name): bool => self::staysSaid($fields[$name] ?? null, $step, $asking),
+        );
     }
 
     /**
@@ -38,8 +46,15 @@ final class Sentence
      * @param  (callable(string): bool)|null  $staysSaid  whether a field is said though nothing is written for it
      * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}>
      */
-    public static function filled(string $template, array $fields, callable $raw, Plan $plan, array $labels, array $numbers, ?callable $staysSaid = null): array
-    {
+    public static function filled(
+        string $template,
+        array $fields,
+        callable $raw,
+        Plan $plan,
+        array $labels,
+        array $numbers,
+        ?callable $staysSaid = null,
+    ): array {
         $pieces = [];
         foreach (self::parsed($template) as [$optional, $named, $parts]) {
             $said = ! $optional || array_filter($named, static fn (string $name): bool => $raw($name) !== null) !== [];
@@ -49,9 +64,26 @@ final class Sentence
                 if (str_starts_with($name ?? '', '=')) {
                     [$name, $text] = [null, self::result((string) $name, $plan, $numbers)];
                 }
-                $pieces[] = $name === null
-                    ? ['text' => $text, 'field' => null, 'raw' => null, 'value' => null, 'optional' => $optional, 'said' => $said, 'items' => null]
-                    : self::parameter($fields[$name], $raw($name) ?? $fields[$name]->default, $plan, $labels, $numbers, $optional, $said);
+                $pieces[] =
+                    $name === null
+                        ? [
+                            'text' => $text,
+                            'field' => null,
+                            'raw' => null,
+                            'value' => null,
+                            'optional' => $optional,
+                            'said' => $said,
+                            'items' => null,
+                        ]
+                        : self::parameter(
+                            $fields[$name],
+                            $raw($name) ?? $fields[$name]->default,
+                            $plan,
+                            $labels,
+                            $numbers,
+                            $optional,
+                            $said,
+                        );
             }
             for ($k = $begun; $isUsual && $k < count($pieces); $k++) {
                 $pieces[$k] = [...$pieces[$k], 'said' => true, 'usual' => true];
@@ -61,7 +93,10 @@ final class Sentence
         return self::counted($pieces);
     }
 
-    /** Numbers and choices that are asked for before the step is made are found again in its sentence, also where they are what they usually are. */
+    /**
+     * Numbers and choices that are asked for before the step is made are found again in its sentence, also where they are what they usually
+     * are.
+     */
     private static function staysSaid(?Field $field, Step $step, Asking $asking): bool
     {
         return $field !== null && $field->default !== null && in_array($field->type(), ['number', 'pair', 'choice', 'switch'], true)
@@ -78,7 +113,14 @@ final class Sentence
     {
         foreach ($pieces as $k => $piece) {
             $number = $pieces[$k - 1] ?? null;
-            if ($piece['field'] === null && $number !== null && $number['field'] !== null && $number['text'] === '1' && preg_match('/^ (\p{L}{2,}[^s\W]s)\b/u', $piece['text'], $found) === 1 && $found[1] !== 'times') {
+            if (
+                $piece['field'] === null &&
+                $number !== null &&
+                $number['field'] !== null &&
+                $number['text'] === '1' &&
+                preg_match('/^ (\p{L}{2,}[^s\W]s)\b/u', $piece['text'], $found) === 1 &&
+                $found[1] !== 'times'
+            ) {
                 $pieces[$k]['text'] = ' '.self::singular($found[1]).substr($piece['text'], 1 + strlen($found[1]));
             }
         }
@@ -96,8 +138,9 @@ final class Sentence
     }
 
     /**
-     * @return list<array{bool, list<string>, list<array{string|null, string}>}> of each run whether it is optional, the fields in it, and its pieces:
-     *                                                                             a field, or text
+     * @return list<array{bool, list<string>, list<array{string|null, string}>}> of each run whether it is optional, the fields in it, and
+     *   its pieces:
+     *   a field, or text
      */
     private static function parsed(string $template): array
     {
@@ -109,8 +152,13 @@ final class Sentence
         $runs = [];
         foreach (preg_split('/(\[[^]]*\])/', $template, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as $run) {
             preg_match_all('/\{([a-z.]+)\}/', $run, $named);
-            $pieces = preg_split('/(\{=?[a-z.]+°?(?:\|[^}]*)?\})/u', trim($run, '[]'), -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
-            $runs[] = [str_starts_with($run, '['), $named[1], array_map(static fn (string $piece): array => [str_starts_with($piece, '{') ? trim($piece, '{}') : null, $piece], $pieces)];
+            $pieces =
+                preg_split('/(\{=?[a-z.]+°?(?:\|[^}]*)?\})/u', trim($run, '[]'), -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
+            $runs[] = [
+                str_starts_with($run, '['),
+                $named[1],
+                array_map(static fn (string $piece): array => [str_starts_with($piece, '{') ? trim($piece, '{}') : null, $piece], $pieces),
+            ];
         }
 
         return $known[$template] = $runs;
@@ -119,7 +167,8 @@ final class Sentence
     /**
      * What a step comes to, where that is a number of its own: ` = 40 px`.
      *
-     * @param  string  $name  `=value`, with a sign of degrees behind it where it is an angle, words before the number that are said with it only, and others where it comes to none: `=costs|, at a cost of|, but not so`
+     * @param  string  $name  `=value`, with a sign of degrees behind it where it is an angle, words before the number that are said with it
+     *   only, and others where it comes to none: `=costs|, at a cost of|, but not so`
      * @param  array<string, float>  $numbers
      */
     private static function result(string $name, Plan $plan, array $numbers): string
@@ -128,7 +177,11 @@ final class Sentence
         $value = $numbers[rtrim(ltrim($name, '='), '°')] ?? null;
 
         // Without any numbers the step is not worked out yet.
-        return $value === null ? ($numbers === [] ? '' : $without) : "$words = ".Numerals::plain(round($value, 3)).(str_ends_with($name, '°') ? '°' : " {$plan->unit->value}");
+        return $value === null
+            ? ($numbers === []
+                ? ''
+                : $without)
+            : "$words = ".Numerals::plain(round($value, 3)).(str_ends_with($name, '°') ? '°' : " {$plan->unit->value}");
     }
 
     /**
@@ -138,7 +191,10 @@ final class Sentence
      */
     public static function text(Step $step, Plan $plan, array $labels): string
     {
-        $said = array_filter(self::pieces($step, $plan, $labels, []), static fn (array $piece): bool => $piece['said'] && ! isset($piece['usual']));
+        $said = array_filter(
+            self::pieces($step, $plan, $labels, []),
+            static fn (array $piece): bool => $piece['said'] && ! isset($piece['usual']),
+        );
         $text = implode('', array_column($said, 'text'));
 
         return $step->name === null ? $text : "{$step->name}: $text";
@@ -149,8 +205,15 @@ final class Sentence
      * @param  array<string, float>  $numbers
      * @return array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}
      */
-    private static function parameter(Field $field, mixed $raw, Plan $plan, array $labels, array $numbers, bool $optional, bool $said): array
-    {
+    private static function parameter(
+        Field $field,
+        mixed $raw,
+        Plan $plan,
+        array $labels,
+        array $numbers,
+        bool $optional,
+        bool $said,
+    ): array {
         $value = $numbers[$field->name] ?? null;
 
         return [

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
-/** What the steps of a plan are called, one after another: by their names, else as what they bring elsewhere, else by their sort and number. */
+/**
+ * What the steps of a plan are called, one after another: by their names, else as what they bring elsewhere, else by their sort and number.
+ */
 final class StepNames
 {
     /** @var array<string, int> by the word of a sort */

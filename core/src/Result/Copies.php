@@ -30,7 +30,12 @@ final readonly class Copies
      */
     public function then(Affine $map): self
     {
-        return new self($this->sources, array_map(static fn (Affine $one): Affine => $one->then($map), $this->maps), $this->places, $this->counts);
+        return new self(
+            $this->sources,
+            array_map(static fn (Affine $one): Affine => $one->then($map), $this->maps),
+            $this->places,
+            $this->counts,
+        );
     }
 
     public function count(): int

@@ -59,7 +59,16 @@ final readonly class Finding implements \JsonSerializable
     {
         $subject = mb_strtoupper(mb_substr($label, 0, 1)).mb_substr($label, 1);
 
-        return new self($this->step, $this->level, $this->code, "$subject: {$this->message}", $this->field, $this->at, $this->measure, $this->remedy);
+        return new self(
+            $this->step,
+            $this->level,
+            $this->code,
+            "$subject: {$this->message}",
+            $this->field,
+            $this->at,
+            $this->measure,
+            $this->remedy,
+        );
     }
 
     public function isError(): bool

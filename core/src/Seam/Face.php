@@ -24,7 +24,10 @@ final class Face
     /** Of its thickness, so that what is hidden under it stays away from its other side. */
     private const SAFE = 0.9;
 
-    /** @var list<array{float, float, float, float, float, float, int, int}> ends, middle, and the numbers of outline and curve; its inside is to the right of every edge on the screen */
+    /**
+     * @var list<array{float, float, float, float, float, float, int, int}> ends, middle, and the numbers of outline and curve; its inside
+     *   is to the right of every edge on the screen
+     */
     public array $edges = [];
 
     /** @var array<int, array{float, float}> headings at which edges begin and end, degrees clockwise on the screen */
@@ -101,7 +104,8 @@ final class Face
     }
 
     /**
-     * The corner where an edge begins: the heading at which the inside begins there, clockwise on the screen, and how far it goes, both in degrees.
+     * The corner where an edge begins: the heading at which the inside begins there, clockwise on the screen, and how far it goes, both in
+     * degrees.
      *
      * @return array{float, float}
      */
@@ -128,7 +132,14 @@ final class Face
                 $along = ($x - $x0) * $ux + ($y - $y0) * $uy;
                 $in = ($y - $y0) * $ux - ($x - $x0) * $uy;
                 // Its own ends have corners, which are looked at by themselves.
-                if ($in > 1e-6 * $length && $along > -$reach && $along < $length + $reach && $in < $reach / self::SAFE && hypot($x - $x0, $y - $y0) > 1e-6 * $length && hypot($x - $x1, $y - $y1) > 1e-6 * $length) {
+                if (
+                    $in > 1e-6 * $length &&
+                    $along > -$reach &&
+                    $along < $length + $reach &&
+                    $in < $reach / self::SAFE &&
+                    hypot($x - $x0, $y - $y0) > 1e-6 * $length &&
+                    hypot($x - $x1, $y - $y1) > 1e-6 * $length
+                ) {
                     $reach = min($reach, self::SAFE * $in);
                 }
             }

@@ -14,7 +14,8 @@ use Sternbild\Core\Geometry\Vec;
  *
  * Where two figures share an edge, a pixel that it runs through takes a part of its colour from each of them, and the rest from what lies
  * below: a hairline shows. So under every shared edge lies a line in the colour of the lower figure, wide enough to fill such a pixel and
- * hidden by the two of them everywhere else. It goes around its ends where figures lie all around these, and stays off the corners where not.
+ * hidden by the two of them everywhere else. It goes around its ends where figures lie all around these, and stays off the corners where
+ * not.
  */
 final class Seams
 {
@@ -39,7 +40,10 @@ final class Seams
     /** Added to coordinates before they are told apart by steps, so that none that people write lies where steps meet. */
     private const ODD = 0.31830988;
 
-    /** @var array<int, list<array{int, float, float}>> corners at a place: the number of the face, where it begins and how far it goes, degrees */
+    /**
+     * @var array<int, list<array{int, float, float}>> corners at a place: the number of the face, where it begins and how far it goes,
+     *   degrees
+     */
     private array $corners = [];
 
     /** @var list<Face> */
@@ -136,7 +140,8 @@ final class Seams
             return null;
         }
         $isClosed = abs($first[0] - $first[2]) + abs($first[1] - $first[3]) <= $this->tolerance;
-        // Both have their inside to the right, so neighbours go along it in opposite ways; a full circle is told by its outline being a hole.
+        // Both have their inside to the right, so neighbours go along it in opposite ways; a full circle is told by its outline being a
+        // hole.
         $opposite = $isClosed ? $this->faces[$one[0]]->isHole($one[1]) !== $this->faces[$other[0]]->isHole($other[1]) : $against <= $along;
 
         return $opposite ? [$one[0], $one[1], $other[0], $other[1], $this->faces[$one[0]]->curve($one[1])] : null;
@@ -146,7 +151,8 @@ final class Seams
      * Edges that share only a piece: lines of one straight line, and arcs of one circle.
      *
      * @param  list<array{int, int}>  $alone  faces and edges
-     * @return array{list<array{int, int, int, int, Curve}>, list<array{int, int, float}>} pieces, and the places where an edge runs past a corner of another face: of which face, and at what heading
+     * @return array{list<array{int, int, int, int, Curve}>, list<array{int, int, float}>} pieces, and the places where an edge runs past a
+     *   corner of another face: of which face, and at what heading
      */
     private function pieces(array $alone): array
     {
@@ -164,12 +170,16 @@ final class Seams
                 $along = $forward ? $way : $way->times(-1.0);
                 $from = $curve->start()->dot($along);
                 $to = $curve->end()->dot($along);
-                $supports['l'.floor($along->angle() * 2e4 + self::ODD).' '.floor($along->cross($curve->start()) * $this->fine + self::ODD)][] = [min($from, $to), max($from, $to), $forward, $face, $edge, $curve];
+                $supports[
+                    'l'.floor($along->angle() * 2e4 + self::ODD).' '.floor($along->cross($curve->start()) * $this->fine + self::ODD)
+                ][] = [min($from, $to), max($from, $to), $forward, $face, $edge, $curve];
             } elseif ($curve instanceof Arc && ! $curve->isFullCircle()) {
                 $turn = $curve->sweep() > 0.0;
                 $from = $turn ? $curve->startAngle() : $curve->startAngle() + $curve->sweep();
                 $from = fmod($from + 4 * M_PI, 2 * M_PI) * $curve->radius();
-                $supports['a'.$this->key($curve->center()->x, $curve->center()->y).' '.floor($curve->radius() * $this->fine + self::ODD)][] = [$from, $from + abs($curve->sweep()) * $curve->radius(), $turn, $face, $edge, $curve];
+                $supports[
+                    'a'.$this->key($curve->center()->x, $curve->center()->y).' '.floor($curve->radius() * $this->fine + self::ODD)
+                ][] = [$from, $from + abs($curve->sweep()) * $curve->radius(), $turn, $face, $edge, $curve];
             }
         }
         $pieces = $runs = [];
@@ -185,7 +195,13 @@ final class Seams
                 foreach ($open as $other) {
                     if ($other[2] !== $piece[2] && $other[3] !== $piece[3]) {
                         [$lower, $upper] = $other[3] < $piece[3] ? [$other, $piece] : [$piece, $other];
-                        $pieces[] = [$lower[3], $lower[4], $upper[3], $upper[4], $this->part($lower, max($other[0], $piece[0]), min($other[1], $piece[1]))];
+                        $pieces[] = [
+                            $lower[3],
+                            $lower[4],
+                            $upper[3],
+                            $upper[4],
+                            $this->part($lower, max($other[0], $piece[0]), min($other[1], $piece[1])),
+                        ];
                     }
                 }
                 $open[] = $piece;
@@ -278,7 +294,12 @@ final class Seams
             // Around an end that lies inside, as far as the other one is away.
             if ($ends[$which] === null) {
                 $round = min($reach, 0.8 * $length * ($to - $from));
-                $seams[] = new Seam($colour, $round, [$which === 0 ? $curve->part(0.0, 0.1 * $to) : $curve->part(1.0 - 0.1 * (1.0 - $from), 1.0)], true);
+                $seams[] = new Seam(
+                    $colour,
+                    $round,
+                    [$which === 0 ? $curve->part(0.0, 0.1 * $to) : $curve->part(1.0 - 0.1 * (1.0 - $from), 1.0)],
+                    true,
+                );
             }
         }
 

@@ -18,8 +18,14 @@ final readonly class Stroke
      * @param  Lattice|null  $lattice  of a pattern, the same in each of its cells
      * @param  array{int, int, int, int}  $range  of these: the first and the last along either way
      */
-    private function __construct(public string $colour, public float $reach, public bool $isRound, public array $runs, public ?Lattice $lattice = null, public array $range = [0, 0, 0, 0])
-    {
+    private function __construct(
+        public string $colour,
+        public float $reach,
+        public bool $isRound,
+        public array $runs,
+        public ?Lattice $lattice = null,
+        public array $range = [0, 0, 0, 0],
+    ) {
     }
 
     /**
@@ -43,9 +49,17 @@ final readonly class Stroke
         for ($row = $top; $row <= $bottom; $row++) {
             for ($column = $first; $column <= $last; $column++) {
                 $map = Affine::move($this->lattice->a->times($column)->plus($this->lattice->b->times($row)));
-                $strokes[] = new self($this->colour, $this->reach, $this->isRound, array_map(
-                    static fn (array $run): array => array_merge(...array_map(static fn (Curve $curve): array => $curve->mapped($map), $run)), $this->runs,
-                ));
+                $strokes[] = new self(
+                    $this->colour,
+                    $this->reach,
+                    $this->isRound,
+                    array_map(
+                        static fn (array $run): array => array_merge(
+                            ...array_map(static fn (Curve $curve): array => $curve->mapped($map), $run),
+                        ),
+                        $this->runs,
+                    ),
+                );
             }
         }
 
@@ -67,7 +81,12 @@ final readonly class Stroke
         $strokes = [];
         foreach ($alike as $those) {
             $runs = array_map(static fn (Seam $seam): array => $seam->way, $those);
-            $strokes[] = new self($those[0]->colour, max($step, floor($those[0]->reach / $step) * $step), $those[0]->isRound, $those[0]->isRound ? self::joined($runs, $step) : $runs);
+            $strokes[] = new self(
+                $those[0]->colour,
+                max($step, floor($those[0]->reach / $step) * $step),
+                $those[0]->isRound,
+                $those[0]->isRound ? self::joined($runs, $step) : $runs,
+            );
         }
 
         return $strokes;
@@ -101,7 +120,12 @@ final readonly class Stroke
                 unset($at[$end][$next]);
                 $run = $left[$next];
                 unset($left[$next]);
-                array_push($chain, ...($key($run[0]->start()) === $end ? $run : array_map(static fn (Curve $curve): Curve => $curve->reversed(), array_reverse($run))));
+                array_push(
+                    $chain,
+                    ...$key($run[0]->start()) === $end
+                        ? $run
+                        : array_map(static fn (Curve $curve): Curve => $curve->reversed(), array_reverse($run)),
+                );
             }
             $joined[] = $chain;
         }

@@ -83,7 +83,9 @@ final readonly class Alongside
         // A way that turns back on itself opens to both sides.
         $opens = $turn * $this->distance < 0.0 || (abs($turn) < self::SMOOTH && $ahead < 0.0);
 
-        return $opens ? $this->join($corner, $from, $to, $before->arrives, $after->setsOff) : [new Line($from, $corner), new Line($corner, $to)];
+        return $opens
+            ? $this->join($corner, $from, $to, $before->arrives, $after->setsOff)
+            : [new Line($from, $corner), new Line($corner, $to)];
     }
 
     /** @return list<Curve> */

@@ -48,10 +48,14 @@ final readonly class Band
         $isClosed = $way[0]->start()->distanceTo($end->end()) <= $this->tolerance->distance;
         $runs = $isClosed
             ? [$this->beside($this->left)->closed($way), $this->beside($this->right)->closed($back)]
-            : [[
-                ...$this->beside($this->left)->open($way), ...$this->end($end->end(), $end->tangentAt(1.0), $this->left, $this->right),
-                ...$this->beside($this->right)->open($back), ...$this->end($way[0]->start(), $way[0]->tangentAt(0.0)->times(-1.0), $this->right, $this->left),
-            ]];
+            : [
+                [
+                    ...$this->beside($this->left)->open($way),
+                    ...$this->end($end->end(), $end->tangentAt(1.0), $this->left, $this->right),
+                    ...$this->beside($this->right)->open($back),
+                    ...$this->end($way[0]->start(), $way[0]->tangentAt(0.0)->times(-1.0), $this->right, $this->left),
+                ],
+            ];
         $curves = [];
         foreach ($runs as $run) {
             if ($run !== []) {
@@ -86,7 +90,11 @@ final readonly class Band
         if ($this->cap === 'square') {
             $further = $heading->times(max($left, $right) / ($isEven ? 1 : 2));
 
-            return [new Line($from, $from->plus($further)), new Line($from->plus($further), $to->plus($further)), new Line($to->plus($further), $to)];
+            return [
+                new Line($from, $from->plus($further)),
+                new Line($from->plus($further), $to->plus($further)),
+                new Line($to->plus($further), $to),
+            ];
         }
 
         return [new Line($from, $to)];

@@ -17,12 +17,16 @@ use Sternbild\Core\Geometry\Vec;
 /**
  * Figures on the way from one to another.
  *
- * What is a copy of the other is turned, resized and moved on its way. Else the ways around both are paired, node by node where they have as
+ * What is a copy of the other is turned, resized and moved on its way. Else the ways around both are paired, node by node where they have
+ * as
  * many, by their lengths where not; lines become lines, arcs arcs whose sweep goes from one to the other, circles circles, all else cubics.
  */
 final class Between
 {
-    /** Nodes whose shares of the way around differ by less are taken for one: far more than cubics that stand for circles and ellipses are off, far less than a side. */
+    /**
+     * Nodes whose shares of the way around differ by less are taken for one: far more than cubics that stand for circles and ellipses are
+     * off, far less than a side.
+     */
     private const SAME = 1e-4;
 
     /** Of two ways to begin, one has to fit better by such a share to be taken before the first. */
@@ -49,7 +53,9 @@ final class Between
             return null;
         }
 
-        return Figure::drawn(array_map(static fn (Outline $a, Outline $b): Outline => self::outlines($a, $b, $share), $from, $to), [])->cameAs($one)->blended($blend);
+        return Figure::drawn(array_map(static fn (Outline $a, Outline $b): Outline => self::outlines($a, $b, $share), $from, $to), [])
+            ->cameAs($one)
+            ->blended($blend);
     }
 
     private static function isTurned(Affine $map): bool
@@ -78,7 +84,14 @@ final class Between
         $disc = $one->circle();
         $otherDisc = $other->circle();
         if ($disc !== null && $otherDisc !== null) {
-            $circle = new Outline([Arc::fullCircle(new Circle($disc->center->towards($otherDisc->center, $share), $disc->radius + $share * ($otherDisc->radius - $disc->radius)))]);
+            $circle = new Outline([
+                Arc::fullCircle(
+                    new Circle(
+                        $disc->center->towards($otherDisc->center, $share),
+                        $disc->radius + $share * ($otherDisc->radius - $disc->radius),
+                    ),
+                ),
+            ]);
 
             return $one->isHole() ? $circle->reversed() : $circle;
         }
@@ -109,9 +122,16 @@ final class Between
         $circle = $disc->circle() ?? throw new \LogicException('It is a circle.');
         $angle = $other->curves[0]->start()->minus($other->centroid())->angle();
         $sense = $disc->isHole() ? -1 : 1;
-        $at = static fn (int $k): Vec => $circle->center->plus((new Vec(cos($angle + $sense * $k * M_PI / 2), sin($angle + $sense * $k * M_PI / 2)))->times($circle->radius));
+        $at = static fn (int $k): Vec => $circle->center->plus(
+            (new Vec(cos($angle + ($sense * $k * M_PI) / 2), sin($angle + ($sense * $k * M_PI) / 2)))->times($circle->radius),
+        );
 
-        return array_map(static fn (int $k): Arc => Arc::around($circle->center, $circle->radius, $at($k), $at(($k + 1) % 4), $sense > 0), [0, 1, 2, 3]);
+        return array_map(static fn (int $k): Arc => Arc::around($circle->center, $circle->radius, $at($k), $at(($k + 1) % 4), $sense > 0), [
+            0,
+            1,
+            2,
+            3,
+        ]);
     }
 
     /**
@@ -129,7 +149,11 @@ final class Between
         foreach (array_keys($second) as $shift) {
             $off = 0.0;
             for ($k = 0; $k < $paired && $off < $least; $k++) {
-                $off += $first[$k]->start()->minus($middle)->distanceTo($second[($shift + $k) % count($second)]->start()->minus($otherMiddle)) ** 2;
+                $off +=
+                    $first[$k]
+                        ->start()
+                        ->minus($middle)
+                        ->distanceTo($second[($shift + $k) % count($second)]->start()->minus($otherMiddle)) ** 2;
             }
             if ($off < $least * (1 - self::BETTER)) {
                 [$best, $least] = [$shift, $off];
@@ -196,8 +220,14 @@ final class Between
         $pieces = [];
         foreach ($curves as $k => $curve) {
             [$from, $to] = [$starts[$k], $starts[$k + 1] ?? 1.0];
-            $inside = array_values(array_filter($marks, static fn (float $mark): bool => $from <= $mark && ($mark < $to || ! isset($starts[$k + 1]))));
-            $cuts = [0.0, ...array_map(static fn (float $mark): float => $to > $from ? min(1.0, ($mark - $from) / ($to - $from)) : 0.0, $inside), 1.0];
+            $inside = array_values(
+                array_filter($marks, static fn (float $mark): bool => $from <= $mark && ($mark < $to || ! isset($starts[$k + 1]))),
+            );
+            $cuts = [
+                0.0,
+                ...array_map(static fn (float $mark): float => $to > $from ? min(1.0, ($mark - $from) / ($to - $from)) : 0.0, $inside),
+                1.0,
+            ];
             for ($n = 0; $n + 1 < count($cuts); $n++) {
                 $pieces[] = count($cuts) === 2 ? $curve : $curve->part($cuts[$n], $cuts[$n + 1]);
             }
@@ -212,16 +242,28 @@ final class Between
         if (! $one instanceof Cubic && ! $other instanceof Cubic) {
             $sweep = static fn (Curve $curve): float => $curve instanceof Arc ? $curve->sweep() : 0.0;
 
-            return [self::bent(
-                $one->start()->towards($other->start(), $share), $one->end()->towards($other->end(), $share), $sweep($one) + $share * ($sweep($other) - $sweep($one)),
-            )];
+            return [
+                self::bent(
+                    $one->start()->towards($other->start(), $share),
+                    $one->end()->towards($other->end(), $share),
+                    $sweep($one) + $share * ($sweep($other) - $sweep($one)),
+                ),
+            ];
         }
         $widest = max(array_map(static fn (Curve $curve): float => $curve instanceof Arc ? abs($curve->sweep()) : 0.0, [$one, $other]));
         $count = max(1, (int) ceil($widest / self::WIDEST - 1e-9));
         $pieces = [];
         for ($k = 0; $k < $count; $k++) {
-            [$a, $b] = [self::asCubic($one->part($k / $count, ($k + 1) / $count)), self::asCubic($other->part($k / $count, ($k + 1) / $count))];
-            $pieces[] = new Cubic($a->start()->towards($b->start(), $share), $a->leaving->towards($b->leaving, $share), $a->arriving->towards($b->arriving, $share), $a->end()->towards($b->end(), $share));
+            [$a, $b] = [
+                self::asCubic($one->part($k / $count, ($k + 1) / $count)),
+                self::asCubic($other->part($k / $count, ($k + 1) / $count)),
+            ];
+            $pieces[] = new Cubic(
+                $a->start()->towards($b->start(), $share),
+                $a->leaving->towards($b->leaving, $share),
+                $a->arriving->towards($b->arriving, $share),
+                $a->end()->towards($b->end(), $share),
+            );
         }
 
         return $pieces;

@@ -19,7 +19,8 @@ use Sternbild\Core\Geometry\Vec;
 /**
  * A way drawn with a broad nib: all that a rectangle covers that is moved along it without being turned.
  *
- * Where the way heads between two sides of the nib, what is covered lies between the way moved by one corner and by the opposite one. So the way is
+ * Where the way heads between two sides of the nib, what is covered lies between the way moved by one corner and by the opposite one. So
+ * the way is
  * split where it runs along a side; the pieces, exact, are joined.
  */
 final readonly class BroadNib
@@ -98,7 +99,11 @@ final readonly class BroadNib
         }
         if ($curve instanceof Cubic) {
             // The derivative is a parabola between the three ways from control point to control point.
-            [$a, $b, $c] = [$curve->leaving->minus($curve->start())->cross($way), $curve->arriving->minus($curve->leaving)->cross($way), $curve->end()->minus($curve->arriving)->cross($way)];
+            [$a, $b, $c] = [
+                $curve->leaving->minus($curve->start())->cross($way),
+                $curve->arriving->minus($curve->leaving)->cross($way),
+                $curve->end()->minus($curve->arriving)->cross($way),
+            ];
             [$square, $linear] = [$a - 2 * $b + $c, 2 * ($b - $a)];
             $root = $linear * $linear - 4 * $square * $a;
             $candidates = match (true) {

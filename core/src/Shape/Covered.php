@@ -11,7 +11,8 @@ use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Tolerance;
 
 /**
- * What figures cover together: what several of them cover counts once. Those whose boxes do not meet are added up; the others are joined, as far as
+ * What figures cover together: what several of them cover counts once. Those whose boxes do not meet are added up; the others are joined,
+ * as far as
  * that is possible.
  */
 final readonly class Covered

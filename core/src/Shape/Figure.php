@@ -20,7 +20,8 @@ final readonly class Figure
      * @param  Affine|null  $way  what has moved it since it was made, also where the shape has been made anew since; the map unless said
      * @param  Gradient|null  $tint  what it is filled with unless it is given a look, in the coordinates of the shape
      * @param  Recoloured|null  $recoloured  the colour that it got as a copy
-     * @param  array<int, Affine>  $passed  what had moved it before a step that it came through did, by the step's number; nothing unless said
+     * @param  array<int, Affine>  $passed  what had moved it before a step that it came through did, by the step's number; nothing unless
+     *   said
      */
     private function __construct(
         public Shape $shape,
@@ -47,18 +48,48 @@ final readonly class Figure
     /** The same as a band that follows a way. */
     public function following(Strand $strand): self
     {
-        return new self($this->shape, $this->map, $this->steps, $this->blend, $strand, $this->way, $this->passed, $this->tint, $this->recoloured);
+        return new self(
+            $this->shape,
+            $this->map,
+            $this->steps,
+            $this->blend,
+            $strand,
+            $this->way,
+            $this->passed,
+            $this->tint,
+            $this->recoloured,
+        );
     }
 
     public function tinted(Gradient $tint): self
     {
-        return new self($this->shape, $this->map, $this->steps, $this->blend, $this->own, $this->way, $this->passed, $tint, $this->recoloured);
+        return new self(
+            $this->shape,
+            $this->map,
+            $this->steps,
+            $this->blend,
+            $this->own,
+            $this->way,
+            $this->passed,
+            $tint,
+            $this->recoloured,
+        );
     }
 
     /** The same in a colour that the last step that it came through gives it. */
     public function recoloured(string $colour): self
     {
-        return new self($this->shape, $this->map, $this->steps, $this->blend, $this->own, $this->way, $this->passed, $this->tint, new Recoloured($colour, count($this->steps) - 1));
+        return new self(
+            $this->shape,
+            $this->map,
+            $this->steps,
+            $this->blend,
+            $this->own,
+            $this->way,
+            $this->passed,
+            $this->tint,
+            new Recoloured($colour, count($this->steps) - 1),
+        );
     }
 
     /** The way that it follows, where it is a band or a ring. */
@@ -75,21 +106,46 @@ final readonly class Figure
 
     public function blended(Blend $blend): self
     {
-        return new self($this->shape, $this->map, $this->steps, $blend, $this->own, $this->way, $this->passed, $this->tint, $this->recoloured);
+        return new self(
+            $this->shape,
+            $this->map,
+            $this->steps,
+            $blend,
+            $this->own,
+            $this->way,
+            $this->passed,
+            $this->tint,
+            $this->recoloured,
+        );
     }
 
     /** The same as if it had come through what another one did, and been moved as that was. */
     public function cameAs(self $other): self
     {
-        return new self($this->shape, $this->map, $other->steps, $this->blend ?? $other->blend, $this->own, $other->moved(), $other->passed, $this->tint, $this->recoloured ?? $other->recoloured);
+        return new self(
+            $this->shape,
+            $this->map,
+            $other->steps,
+            $this->blend ?? $other->blend,
+            $this->own,
+            $other->moved(),
+            $other->passed,
+            $this->tint,
+            $this->recoloured ?? $other->recoloured,
+        );
     }
 
-    /** What brings a place from the sheet as it was behind a step that it came through to where the figure is now; the last of these steps that it did. */
+    /**
+     * What brings a place from the sheet as it was behind a step that it came through to where the figure is now; the last of these steps
+     * that it did.
+     */
     public function since(string ...$steps): ?Affine
     {
         foreach (array_reverse($this->steps, true) as $number => $step) {
             if (in_array($step, $steps, true)) {
-                return $number === count($this->steps) - 1 ? Affine::identity() : ($this->passed[$number + 1] ?? Affine::identity())->inverse()->then($this->moved());
+                return $number === count($this->steps) - 1
+                    ? Affine::identity()
+                    : ($this->passed[$number + 1] ?? Affine::identity())->inverse()->then($this->moved());
             }
         }
 
@@ -106,12 +162,34 @@ final readonly class Figure
         $moved = $this->moved();
         $passed = $moved->isIdentity() ? $this->passed : $this->passed + [count($this->steps) => $moved];
 
-        return new self($this->shape, $this->map, [...$this->steps, $id], $this->blend?->through($id), $this->own, $this->way, $passed, $this->tint, $this->recoloured);
+        return new self(
+            $this->shape,
+            $this->map,
+            [...$this->steps, $id],
+            $this->blend?->through($id),
+            $this->own,
+            $this->way,
+            $passed,
+            $this->tint,
+            $this->recoloured,
+        );
     }
 
     public function mapped(Affine $map): self
     {
-        return $map->isIdentity() ? $this : new self($this->shape, $this->map->then($map), $this->steps, $this->blend, $this->own, $this->way?->then($map), $this->passed, $this->tint, $this->recoloured);
+        return $map->isIdentity()
+            ? $this
+            : new self(
+                $this->shape,
+                $this->map->then($map),
+                $this->steps,
+                $this->blend,
+                $this->own,
+                $this->way?->then($map),
+                $this->passed,
+                $this->tint,
+                $this->recoloured,
+            );
     }
 
     /**

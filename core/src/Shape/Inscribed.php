@@ -31,8 +31,14 @@ final class Inscribed
         $isStraight = count($lines) === count($curves) && count($cell) === 1;
 
         return match (true) {
-            $isStraight && count($lines) === 4 => self::inParallelogram(array_map(static fn (Line $line): Vec => $line->pointAt(0.5), $lines), $factor),
-            $isStraight && count($lines) === 3 => self::disc(self::inTriangle(...array_map(static fn (Line $line): Vec => $line->start(), $lines)), $factor),
+            $isStraight && count($lines) === 4 => self::inParallelogram(
+                array_map(static fn (Line $line): Vec => $line->pointAt(0.5), $lines),
+                $factor,
+            ),
+            $isStraight && count($lines) === 3 => self::disc(
+                self::inTriangle(...array_map(static fn (Line $line): Vec => $line->start(), $lines)),
+                $factor,
+            ),
             count($arcs) + count($lines) === count($curves) => self::disc(self::inRing($arcs, $lines), $factor),
             default => null,
         };
@@ -62,7 +68,9 @@ final class Inscribed
         }
         $ends = [$center, $center->plus($one->times($factor)), $center->plus($other->times($factor))];
 
-        return (new Outline([Arc::fullCircle(new Circle(Vec::zero(), 1.0))]))->mapped(Affine::onto([Vec::zero(), new Vec(1, 0), new Vec(0, 1)], $ends));
+        return (new Outline([Arc::fullCircle(new Circle(Vec::zero(), 1.0))]))->mapped(
+            Affine::onto([Vec::zero(), new Vec(1, 0), new Vec(0, 1)], $ends),
+        );
     }
 
     /** Its centre weighs each corner by the side across from it (Euclid IV, 4). */
@@ -86,14 +94,20 @@ final class Inscribed
         usort($arcs, static fn (Arc $one, Arc $other): int => $other->radius() <=> $one->radius());
         $outer = $arcs[0] ?? null;
         $inner = $arcs[1] ?? null;
-        if ($outer === null || count($arcs) > 2 || ($inner !== null && $inner->center()->distanceTo($outer->center()) > self::SAME * $outer->radius())) {
+        if (
+            $outer === null ||
+            count($arcs) > 2 ||
+            ($inner !== null && $inner->center()->distanceTo($outer->center()) > self::SAME * $outer->radius())
+        ) {
             return null;
         }
         $most = $outer->radius();
         $least = $inner?->radius() ?? 0.0;
         if ($outer->isFullCircle()) {
             // All around there is no side; the circle lies upright over the centre.
-            return $least > 0.0 ? new Circle($outer->center()->plus(new Vec(0, -($least + $most) / 2)), ($most - $least) / 2) : new Circle($outer->center(), $most);
+            return $least > 0.0
+                ? new Circle($outer->center()->plus(new Vec(0, -($least + $most) / 2)), ($most - $least) / 2)
+                : new Circle($outer->center(), $most);
         }
         if (count($lines) !== 2) {
             return null;

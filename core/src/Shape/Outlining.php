@@ -28,7 +28,10 @@ final readonly class Outlining
     public static function of(array $curves, Tolerance $tolerance): self
     {
         $arrangement = Arrangement::of($curves, $tolerance);
-        $simple = $arrangement->faceCount() === 1 && $arrangement->edgeCount() === count($curves) && ($arrangement->pointCount() === count($curves) || count($curves) === 1);
+        $simple =
+            $arrangement->faceCount() === 1 &&
+            $arrangement->edgeCount() === count($curves) &&
+            ($arrangement->pointCount() === count($curves) || count($curves) === 1);
         if ($simple) {
             // As it was drawn, with every node where it was put.
             $outline = new Outline($curves);
@@ -52,7 +55,10 @@ final readonly class Outlining
     {
         $curves = array_merge(...$runs);
         $arrangement = Arrangement::of($curves, $tolerance);
-        $faces = $arrangement->facesWhere(array_fill(0, count($curves), 0), static fn (int $around, bool $first, int $times): bool => $odd ? $times % 2 !== 0 : $times !== 0);
+        $faces = $arrangement->facesWhere(
+            array_fill(0, count($curves), 0),
+            static fn (int $around, bool $first, int $times): bool => $odd ? $times % 2 !== 0 : $times !== 0,
+        );
 
         return new self($arrangement->boundary($faces), false);
     }

@@ -16,8 +16,14 @@ final readonly class Painted
      * @param  list<int>  $runs  of a line or a ring, how many cells lie side by side, step by step
      * @param  array<int, string>  $words  what the plan writes for cells of an overlay, by number
      */
-    public function __construct(public string $grid, public Tiling $laid, public array $cells, public array $colours, public array $runs = [], public array $words = [])
-    {
+    public function __construct(
+        public string $grid,
+        public Tiling $laid,
+        public array $cells,
+        public array $colours,
+        public array $runs = [],
+        public array $words = [],
+    ) {
     }
 
     /**
@@ -27,7 +33,8 @@ final readonly class Painted
      */
     public function under(self $later, array $clear): self
     {
-        $over = $clear === [] ? $later->cells : array_filter($later->cells, static fn (string $name): bool => ! in_array($name, $clear, true));
+        $over =
+            $clear === [] ? $later->cells : array_filter($later->cells, static fn (string $name): bool => ! in_array($name, $clear, true));
 
         return new self($this->grid, $this->laid, array_diff_key($this->cells, $over), $this->colours, $this->runs, $this->words);
     }

@@ -29,7 +29,8 @@ final readonly class Part implements Mappable
      * @param  Copies<Part>|null  $copies  of a repeat, spelt out
      * @param  list<Remark>  $remarks
      * @param  array<string, float>  $facts  what else is known of it by name: how many crossings a weave has
-     * @param  array{gap: float, dives: list<array{array{int, float}, array{int, float}}>}|null  $weaving  of a weave its clearance, and for each of its places the figures that cross there, the one on top first, and where on their ways
+     * @param  array{gap: float, dives: list<array{array{int, float}, array{int, float}}>}|null  $weaving  of a weave its clearance, and for
+     *   each of its places the figures that cross there, the one on top first, and where on their ways
      */
     private function __construct(
         private array $figures,
@@ -51,7 +52,11 @@ final readonly class Part implements Mappable
     public static function painted(Painted $painted, string $step): self
     {
         // Where it only takes away, what it takes stands for it, in no colour.
-        $figures = $painted->figures($step) ?: [Figure::drawn($painted->laid->joined(array_keys($painted->cells)) ?: throw new \LogicException('Cells have outlines.'), [$step])->recoloured('none')];
+        $figures = $painted->figures($step) ?: [
+            Figure::drawn($painted->laid->joined(array_keys($painted->cells)) ?: throw new \LogicException('Cells have outlines.'), [
+                $step,
+            ])->recoloured('none'),
+        ];
 
         return new self($figures, painted: $painted);
     }
@@ -124,7 +129,9 @@ final readonly class Part implements Mappable
     /** The same with every copy by itself; as it is where there are too many. */
     public function spelt(): self
     {
-        return $this->spread?->canBeSpelt() === true ? new self($this->spread->figures(), $this->places, $this->spread->copies(), $this->remarks, $this->facts, $this->weaving) : $this;
+        return $this->spread?->canBeSpelt() === true
+            ? new self($this->spread->figures(), $this->places, $this->spread->copies(), $this->remarks, $this->facts, $this->weaving)
+            : $this;
     }
 
     /** @param  non-empty-list<Figure>  $figures */
@@ -211,7 +218,15 @@ final readonly class Part implements Mappable
         $through = array_map(static fn (self $part): self => $part->throughStep($step), $sources);
 
         /** @var non-empty-list<Figure> $figures the first copy is over some */
-        return new self($figures, copies: new Copies($through, $maps, array_map(array_values(...), array_values($places)), array_map(array_values(...), array_values($counts))));
+        return new self(
+            $figures,
+            copies: new Copies(
+                $through,
+                $maps,
+                array_map(array_values(...), array_values($places)),
+                array_map(array_values(...), array_values($counts)),
+            ),
+        );
     }
 
     public function role(): Role
@@ -231,13 +246,27 @@ final readonly class Part implements Mappable
 
     public function remarked(Remark ...$remarks): self
     {
-        return new self($this->figures, $this->places, $this->copies, [...$this->remarks, ...array_values($remarks)], $this->facts, $this->weaving, $this->spread, $this->painted);
+        return new self(
+            $this->figures,
+            $this->places,
+            $this->copies,
+            [...$this->remarks, ...array_values($remarks)],
+            $this->facts,
+            $this->weaving,
+            $this->spread,
+            $this->painted,
+        );
     }
 
     /** The same part as the step $id gives it on; a look given to $id reaches it from now on. */
     public function throughStep(string $id): self
     {
-        return new self(array_map(static fn (Figure $figure): Figure => $figure->throughStep($id), $this->figures), $this->places, $this->copies, spread: $this->spread?->throughStep($id));
+        return new self(
+            array_map(static fn (Figure $figure): Figure => $figure->throughStep($id), $this->figures),
+            $this->places,
+            $this->copies,
+            spread: $this->spread?->throughStep($id),
+        );
     }
 
     public function mapped(Affine $map): static
@@ -290,7 +319,13 @@ final readonly class Part implements Mappable
         $figures = array_map(static fn (int $number): Figure => $all[$number], $this->figuresOf($copy, $member));
         $source = $copies?->member($copy, $member ?? 1);
 
-        return $figures === [] || $source === null ? null : new self($figures, $source->places, $member === null && $copies !== null && count($copies->sources) > 1 ? null : $source->copies());
+        return $figures === [] || $source === null
+            ? null
+            : new self(
+                $figures,
+                $source->places,
+                $member === null && $copies !== null && count($copies->sources) > 1 ? null : $source->copies(),
+            );
     }
 
     /**
@@ -356,11 +391,16 @@ final readonly class Part implements Mappable
         return $this->covered()->area;
     }
 
-    /** What its figures cover together. Of copies in so many cells that they are not spelt out, what cells overlap counts for each of them. */
+    /**
+     * What its figures cover together. Of copies in so many cells that they are not spelt out, what cells overlap counts for each of them.
+     */
     public function covered(): Covered
     {
         $isEach = $this->spread === null || ($this->spread->count() <= Covered::MOST_FIGURES && $this->spread->canBeSpelt());
-        $covered = Budget::tried(Covered::UNITS, fn (): Covered => $this->spread === null || $isEach ? Covered::by($this->figures()) : $this->spread->covered());
+        $covered = Budget::tried(
+            Covered::UNITS,
+            fn (): Covered => $this->spread === null || $isEach ? Covered::by($this->figures()) : $this->spread->covered(),
+        );
 
         return $covered ?? Covered::each($this->sum(static fn (Figure $figure): float => $figure->area()));
     }

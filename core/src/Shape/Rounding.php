@@ -64,7 +64,8 @@ final readonly class Rounding
         $arcs = [];
         foreach ($corners as $number) {
             [$before, $after] = self::sides($outline, $number);
-            $arcs[$number] = $this->arcOf($before, $after, $this->size) ?? throw new TooRound($after->start(), $this->largestSize($before, $after));
+            $arcs[$number] =
+                $this->arcOf($before, $after, $this->size) ?? throw new TooRound($after->start(), $this->largestSize($before, $after));
         }
         $curves = [];
         $count = count($outline->curves);
@@ -161,7 +162,9 @@ final readonly class Rounding
     private function radiusThatReaches(Curve $before, Curve $after, float $size): ?float
     {
         $largest = $this->largest($before, $after);
-        $reach = fn (float $radius): float => ($found = $this->arc($before, $after, $radius)) === null ? INF : $before->part($found[1], 1.0)->length();
+        $reach = fn (float $radius): float => ($found = $this->arc($before, $after, $radius)) === null
+            ? INF
+            : $before->part($found[1], 1.0)->length();
         if ($reach($largest) < $size * (1 - 1e-9)) {
             return null;
         }

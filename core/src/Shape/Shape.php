@@ -105,7 +105,10 @@ final class Shape
     {
         $best = null;
         foreach ($pieces as $number => $piece) {
-            if ((count($pieces) === 1 || $piece[0]->isAround($place)) && ($best === null || $piece[0]->area() < $pieces[$best][0]->area())) {
+            if (
+                (count($pieces) === 1 || $piece[0]->isAround($place)) &&
+                ($best === null || $piece[0]->area() < $pieces[$best][0]->area())
+            ) {
                 $best = $number;
             }
         }

@@ -12,7 +12,9 @@ use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Result\Copies;
 
-/** The figures of one cell, and the cells that show them: copies by the ten thousand, spelt out only where somebody asks for each of them. */
+/**
+ * The figures of one cell, and the cells that show them: copies by the ten thousand, spelt out only where somebody asks for each of them.
+ */
 final class Spread
 {
     /** Copies and their curves that may be spelt out. */
@@ -48,7 +50,15 @@ final class Spread
     /** @return array<string, mixed> what was spelt out is not kept */
     public function __serialize(): array
     {
-        return ['sources' => $this->sources, 'maps' => $this->maps, 'cell' => $this->cell, 'lattice' => $this->lattice, 'range' => $this->range, 'group' => $this->group, 'isFrieze' => $this->isFrieze];
+        return [
+            'sources' => $this->sources,
+            'maps' => $this->maps,
+            'cell' => $this->cell,
+            'lattice' => $this->lattice,
+            'range' => $this->range,
+            'group' => $this->group,
+            'isFrieze' => $this->isFrieze,
+        ];
     }
 
     /** @return list<list<Figure>> of each source the figures in the first cell, from back to front */
@@ -110,7 +120,9 @@ final class Spread
 
     public function canBeSpelt(): bool
     {
-        return $this->cells() * count($this->maps) <= self::MOST_SPELT && array_sum(array_map(static fn (Figure $figure): int => $figure->curves(), $this->ofCell())) * $this->cells() <= self::MOST_CURVES;
+        return $this->cells() * count($this->maps) <= self::MOST_SPELT &&
+            array_sum(array_map(static fn (Figure $figure): int => $figure->curves(), $this->ofCell())) * $this->cells() <=
+                self::MOST_CURVES;
     }
 
     /**
@@ -172,20 +184,38 @@ final class Spread
             }
         }
 
-        return $this->copies = new Copies($this->sources, $maps ?: [Affine::identity()], array_map(array_values(...), array_values($places)), array_map(array_values(...), array_values($counts)));
+        return $this->copies = new Copies(
+            $this->sources,
+            $maps ?: [Affine::identity()],
+            array_map(array_values(...), array_values($places)),
+            array_map(array_values(...), array_values($counts)),
+        );
     }
 
     public function mapped(Affine $map): self
     {
         return new self(
-            $this->sources, array_map(static fn (Affine $one): Affine => $one->then($map), $this->maps), $this->changed(static fn (Figure $figure): Figure => $figure->mapped($map)),
-            $this->lattice->mapped($map), $this->range, null, $this->isFrieze,
+            $this->sources,
+            array_map(static fn (Affine $one): Affine => $one->then($map), $this->maps),
+            $this->changed(static fn (Figure $figure): Figure => $figure->mapped($map)),
+            $this->lattice->mapped($map),
+            $this->range,
+            null,
+            $this->isFrieze,
         );
     }
 
     public function throughStep(string $id): self
     {
-        return new self($this->sources, $this->maps, $this->changed(static fn (Figure $figure): Figure => $figure->throughStep($id)), $this->lattice, $this->range, null, $this->isFrieze);
+        return new self(
+            $this->sources,
+            $this->maps,
+            $this->changed(static fn (Figure $figure): Figure => $figure->throughStep($id)),
+            $this->lattice,
+            $this->range,
+            null,
+            $this->isFrieze,
+        );
     }
 
     /**
@@ -243,7 +273,9 @@ final class Spread
                 $way = $this->lattice->a->times($column)->plus($this->lattice->b->times($row));
                 foreach ($column === 0 && $row === 0 ? [] : $boxes as $box) {
                     $moved = new Bounds($box->left + $way->x, $box->top + $way->y, $box->right + $way->x, $box->bottom + $way->y);
-                    if (array_filter($boxes, static fn (Bounds $one): bool => $one->meets($moved, -Covered::TOUCH * $moved->size())) !== []) {
+                    if (
+                        array_filter($boxes, static fn (Bounds $one): bool => $one->meets($moved, -Covered::TOUCH * $moved->size())) !== []
+                    ) {
                         return true;
                     }
                 }
@@ -259,6 +291,9 @@ final class Spread
      */
     private function changed(callable $change): array
     {
-        return array_map(static fn (array $copies): array => array_map(static fn (array $figures): array => array_map($change, $figures), $copies), $this->cell);
+        return array_map(
+            static fn (array $copies): array => array_map(static fn (array $figures): array => array_map($change, $figures), $copies),
+            $this->cell,
+        );
     }
 }

@@ -31,7 +31,10 @@ final readonly class Strand
                 return null;
             }
             foreach ($outline->curves as $curve) {
-                if (! $curve instanceof Arc || $curve->center()->distanceTo($first->center()) + abs($curve->radius() - $first->radius()) > 1e-9 * $first->radius()) {
+                if (
+                    ! ($curve instanceof Arc) ||
+                    $curve->center()->distanceTo($first->center()) + abs($curve->radius() - $first->radius()) > 1e-9 * $first->radius()
+                ) {
                     return null;
                 }
             }
@@ -42,7 +45,12 @@ final readonly class Strand
         }
         $half = abs($circles[0]->radius - $circles[1]->radius) / 2;
 
-        return new self([Arc::fullCircle(new Circle($circles[0]->center, ($circles[0]->radius + $circles[1]->radius) / 2))], $half, $half, Corner::Miter);
+        return new self(
+            [Arc::fullCircle(new Circle($circles[0]->center, ($circles[0]->radius + $circles[1]->radius) / 2))],
+            $half,
+            $half,
+            Corner::Miter,
+        );
     }
 
     /** @return self|null null where the map does not keep its width even */
@@ -57,7 +65,10 @@ final readonly class Strand
         return $way === [] ? null : new self($way, $left * $map->scale(), $right * $map->scale(), $this->join);
     }
 
-    /** @return list<Curve> of the way from one place on it to another, which may lie a round farther; places are the number of a curve and the share of it */
+    /**
+     * @return list<Curve> of the way from one place on it to another, which may lie a round farther; places are the number of a curve and
+     *   the share of it
+     */
     public function part(float $from, float $to): array
     {
         $count = count($this->way);

@@ -13,7 +13,8 @@ final class Stretches
      * @param  non-empty-list<Curve>  $way  each begins where the one before ends
      * @param  int  $count  so many stretches at least, 1 or more
      * @param  bool  $isClosed  whether it ends where it begins; then the last stretch comes first as well, under the beginning
-     * @return list<array{non-empty-list<Curve>, float}> from the lowest to the topmost, and for each the share of the way where its middle is
+     * @return list<array{non-empty-list<Curve>, float}> from the lowest to the topmost, and for each the share of the way where its middle
+     *   is
      */
     public static function along(array $way, int $count, bool $isClosed): array
     {

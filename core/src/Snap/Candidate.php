@@ -28,7 +28,7 @@ final readonly class Candidate
     ];
 
     /**
-     * @param  'intersection'|'corner'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'part-centre'|'end'|'quadrant'|'edge'  $kind  `quadrant`: where a circle is highest, lowest, or farthest to a side
+     * @param  key-of<self::RANKS>  $kind  `quadrant`: where a circle is highest, lowest, or farthest to a side
      * @param  string|array<array-key, mixed>  $raw  how a plan writes it
      * @param  string  $name  how people read it
      * @param  float  $distance  from the place asked about, sheet units

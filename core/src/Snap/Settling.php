@@ -36,7 +36,12 @@ final readonly class Settling
         foreach ($others as $name => $other) {
             $contact = TouchingCircles::contact(new Circle($settled, $radius), $other->single());
             $slack = 1e3 * $tolerance->distance;
-            $onBoth = abs($contact->distanceTo($settled) - $radius) <= $slack && $other->single()->pointAt($other->single()->nearest($contact))->distanceTo($contact) <= $slack;
+            $onBoth =
+                abs($contact->distanceTo($settled) - $radius) <= $slack &&
+                $other
+                    ->single()
+                    ->pointAt($other->single()->nearest($contact))
+                    ->distanceTo($contact) <= $slack;
             if ($onBoth) {
                 $touches[] = ['id' => $name, 'label' => $labels[$name], 'at' => $contact];
             }

@@ -9,7 +9,8 @@ use Sternbild\Core\Geometry\Bounds;
 /**
  * All places of a sheet that a pointer can snap to, to be known before it moves: so that what follows the pointer need not ask.
  *
- * The intersections of grids are not among them, since the geometry of the grids says them; nor are places along lines, of which there is no end.
+ * The intersections of grids are not among them, since the geometry of the grids says them; nor are places along lines, of which there is
+ * no end.
  */
 final class SnapPlaces
 {
@@ -35,7 +36,9 @@ final class SnapPlaces
      * @param  array<string, string>  $prints  what each guide, grid and part hangs on, with what it is called, by its name
      * @param  array<array-key, mixed>  $has  hashes of what the receiver knows already
      * @return array{groups: list<string>, known: object, complete: bool, ranks: array<string, int>, beside: float}
-     *                                                                                               a group holds the places that one thing has, or two where they meet, by their kind and name
+     *                                                                                               a group holds the places that one thing
+     *                                                                                               has, or two where they meet, by their
+     *                                                                                               kind and name
      */
     public static function list(Snapper $snapper, array $prints, array $has): array
     {
@@ -58,7 +61,13 @@ final class SnapPlaces
             }
         }
 
-        return ['groups' => $groups, 'known' => (object) $known, 'complete' => $this->complete, 'ranks' => Candidate::RANKS, 'beside' => Candidate::BESIDE];
+        return [
+            'groups' => $groups,
+            'known' => (object) $known,
+            'complete' => $this->complete,
+            'ranks' => Candidate::RANKS,
+            'beside' => Candidate::BESIDE,
+        ];
     }
 
     /** @return iterable<array{non-empty-list<string>, callable(): list<Candidate>}> */

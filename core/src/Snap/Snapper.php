@@ -21,12 +21,25 @@ use Sternbild\Core\Shape\Part;
 /**
  * The rule of snapping: which places of grids and guides lie within reach of a given one, and which of them wins.
  *
- * The nearest point wins; of points right beside it the one of the lowest rank, an intersection before all else. A place along an edge wins where
+ * The nearest point wins; of points right beside it the one of the lowest rank, an intersection before all else. A place along an edge wins
+ * where
  * there is no point.
  */
 final class Snapper
 {
-    public const KINDS = ['intersection', 'corner', 'crossing', 'tangent', 'midpoint', 'cell-centre', 'circle-centre', 'part-centre', 'end', 'quadrant', 'edge'];
+    public const KINDS = [
+        'intersection',
+        'corner',
+        'crossing',
+        'tangent',
+        'midpoint',
+        'cell-centre',
+        'circle-centre',
+        'part-centre',
+        'end',
+        'quadrant',
+        'edge',
+    ];
 
     /** What an end of a line can be said to miss. */
     public const MEETABLE = ['intersection', 'corner', 'crossing', 'tangent', 'circle-centre', 'end', 'edge'];
@@ -56,7 +69,8 @@ final class Snapper
      * @param  array<string, Part>  $parts
      * @param  array<string, array{string, Grid}>  $frames  for parts the grid in whose coordinates their corners are held, with its id
      * @param  array<string, array<string, Part>>  $sources  for parts those that they were made of, by how plans name them
-     * @param  array<string, array{Vec, mixed}>  $centres  for parts that go all the way around a centre where that is, and how the plan writes it
+     * @param  array<string, array{Vec, mixed}>  $centres  for parts that go all the way around a centre where that is, and how the plan
+     *   writes it
      */
     public function __construct(
         public readonly array $guides,
@@ -120,10 +134,21 @@ final class Snapper
      */
     private static function ordered(array $found, float $beside): array
     {
-        usort($found, static fn (Candidate $a, Candidate $b): int => [$a->isAlong(), $a->distance, $a->rank()] <=> [$b->isAlong(), $b->distance, $b->rank()]);
+        usort(
+            $found,
+            static fn (Candidate $a, Candidate $b): int => [$a->isAlong(), $a->distance, $a->rank()] <=> [
+                $b->isAlong(),
+                $b->distance,
+                $b->rank(),
+            ],
+        );
         $best = 0;
         foreach ($found as $k => $candidate) {
-            if (! $candidate->isAlong() && $candidate->at->distanceTo($found[0]->at) <= $beside && $candidate->rank() < $found[$best]->rank()) {
+            if (
+                ! $candidate->isAlong() &&
+                $candidate->at->distanceTo($found[0]->at) <= $beside &&
+                $candidate->rank() < $found[$best]->rank()
+            ) {
                 $best = $k;
             }
         }
@@ -145,7 +170,13 @@ final class Snapper
         if (isset($this->guides[$id])) {
             $found = $this->ofGuide($id, $this->guides[$id], $origin, INF, $all);
             if ($this->guides[$id]->curve instanceof Arc) {
-                $found[] = $this->candidate('circle-centre', $this->guides[$id]->center(), "$id!", "the centre of {$this->labels[$id]}", $origin);
+                $found[] = $this->candidate(
+                    'circle-centre',
+                    $this->guides[$id]->center(),
+                    "$id!",
+                    "the centre of {$this->labels[$id]}",
+                    $origin,
+                );
             }
         }
 
@@ -193,7 +224,13 @@ final class Snapper
         $label = $this->labels[$id];
         $found = [];
         foreach (isset($allowed['intersection']) ? $grid->pointsNear($place, $reach) : [] as [$coordinates, $at]) {
-            $found[] = $this->candidate('intersection', $at, "$id@".implode(',', $coordinates), Naming::point($grid->pointWords(), $coordinates)." of $label", $place);
+            $found[] = $this->candidate(
+                'intersection',
+                $at,
+                "$id@".implode(',', $coordinates),
+                Naming::point($grid->pointWords(), $coordinates)." of $label",
+                $place,
+            );
         }
         foreach (isset($allowed['midpoint']) ? $grid->middlesNear($place, $reach) : [] as $middle) {
             $found[] = $this->candidate('midpoint', $middle, self::inGrid($id, $grid, $middle), "the middle of an edge of $label", $place);
@@ -202,7 +239,13 @@ final class Snapper
         if ($cell !== null) {
             $coordinates = $grid->cellCoordinates($cell);
             $words = Naming::worded($grid->cellWords(), $coordinates, 'cell');
-            $found[] = $this->candidate('cell-centre', $grid->cellOutlines($cell)[0]->centroid(), "$id#".implode(',', $coordinates).'!', "the middle of $words of $label", $place);
+            $found[] = $this->candidate(
+                'cell-centre',
+                $grid->cellOutlines($cell)[0]->centroid(),
+                "$id#".implode(',', $coordinates).'!',
+                "the middle of $words of $label",
+                $place,
+            );
         }
         if (isset($allowed['edge'])) {
             $best = self::nearestOn($this->linesOf($id, $grid), $place, $reach);
@@ -233,7 +276,13 @@ final class Snapper
         if (isset($allowed['quadrant']) && $guide->curve instanceof Arc && $guide->isCircle()) {
             foreach (self::QUADRANTS as $word => [$x, $y]) {
                 $at = $guide->curve->center()->plus((new Vec($x, $y))->times($guide->curve->radius()));
-                $found[] = $this->candidate('quadrant', $at, "$id@".self::plain(round($guide->curve->nearest($at), self::DIGITS)), "the $word place of $label", $place);
+                $found[] = $this->candidate(
+                    'quadrant',
+                    $at,
+                    "$id@".self::plain(round($guide->curve->nearest($at), self::DIGITS)),
+                    "the $word place of $label",
+                    $place,
+                );
             }
         }
         if (isset($allowed['edge'])) {
@@ -284,8 +333,17 @@ final class Snapper
     {
         $found = [];
         foreach ($this->meetings($this->guides[$id], $curves) as $number => $meeting) {
-            $name = ($meeting->tangent ? 'where ' : 'crossing of ')."{$this->labels[$id]} and {$this->labels[$other]}".($meeting->tangent ? ' touch' : '');
-            $found[] = $this->candidate($meeting->tangent ? 'tangent' : 'crossing', $meeting->at, "$id*$other/".($number + 1), $name, $place);
+            $name =
+                ($meeting->tangent ? 'where ' : 'crossing of ').
+                "{$this->labels[$id]} and {$this->labels[$other]}".
+                ($meeting->tangent ? ' touch' : '');
+            $found[] = $this->candidate(
+                $meeting->tangent ? 'tangent' : 'crossing',
+                $meeting->at,
+                "$id*$other/".($number + 1),
+                $name,
+                $place,
+            );
         }
 
         return $found;
@@ -301,7 +359,10 @@ final class Snapper
             return Crossings::find($guide->curve, $curves, $this->tolerance);
         }
 
-        return array_map(static fn (Vec $at): Meeting => new Meeting($at, 0.0, 0.0, false), Crossings::findAlong($guide->curves(), $curves, $this->tolerance));
+        return array_map(
+            static fn (Vec $at): Meeting => new Meeting($at, 0.0, 0.0, false),
+            Crossings::findAlong($guide->curves(), $curves, $this->tolerance),
+        );
     }
 
     /**
@@ -321,19 +382,35 @@ final class Snapper
                 break;
             }
             // Said by what the part measures, so that it follows it; copies measure nothing by themselves.
-            [$across, $down] = array_map(static fn (int $radii, string $side): string|float => match (true) {
-                $radii === 0 => 0.0,
-                ctype_alnum($id) => ($radii < 0 ? '-' : '')."$id.$side/2",
-                default => $radii * $circle->radius,
-            }, [$x, $y], ['wide', 'high']);
-            $found[] = $this->candidate('quadrant', $circle->center->plus((new Vec($x, $y))->times($circle->radius)), ['of' => "$id!", 'by' => [$across, $down]], "the $word place of {$this->labels[$id]}", $place);
+            [$across, $down] = array_map(
+                static fn (int $radii, string $side): string|float => match (true) {
+                    $radii === 0 => 0.0,
+                    ctype_alnum($id) => ($radii < 0 ? '-' : '')."$id.$side/2",
+                    default => $radii * $circle->radius,
+                },
+                [$x, $y],
+                ['wide', 'high'],
+            );
+            $found[] = $this->candidate(
+                'quadrant',
+                $circle->center->plus((new Vec($x, $y))->times($circle->radius)),
+                ['of' => "$id!", 'by' => [$across, $down]],
+                "the $word place of {$this->labels[$id]}",
+                $place,
+            );
         }
         foreach (isset($allowed['corner']) ? $part->corners() : [] as $corner) {
             if (abs($corner->x - $place->x) <= $reach && abs($corner->y - $place->y) <= $reach) {
                 [$frame, $grid] = $this->frames[$id] ?? [null, null];
                 [$u, $v] = $grid === null ? [$corner->x, $corner->y] : $grid->coordinatesAt($corner);
                 $spot = implode(',', array_map(self::plain(...), [$u, $v]));
-                $found[] = $this->candidate('corner', $corner, "$id@".($frame === null ? '' : "$frame:").$spot.$this->along($id, $corner), "a corner of {$this->labels[$id]}", $place);
+                $found[] = $this->candidate(
+                    'corner',
+                    $corner,
+                    "$id@".($frame === null ? '' : "$frame:").$spot.$this->along($id, $corner),
+                    "a corner of {$this->labels[$id]}",
+                    $place,
+                );
             }
         }
 
@@ -368,7 +445,7 @@ final class Snapper
     /** @param  string|array<array-key, mixed>  $raw */
     private function candidate(string $kind, Vec $at, string|array $raw, string $name, Vec $place): Candidate
     {
-        /** @var 'intersection'|'corner'|'crossing'|'tangent'|'midpoint'|'cell-centre'|'circle-centre'|'part-centre'|'end'|'quadrant'|'edge' $kind */
+        /** @var key-of<Candidate::RANKS> $kind */
         return new Candidate($kind, $at, $raw, $name, $at->distanceTo($place));
     }
 

@@ -44,7 +44,9 @@ final class Difference
             return self::withItems($from, $difference['items']);
         }
         foreach (self::array($difference['gone'] ?? []) as $name) {
-            unset($from[is_int($name) || is_string($name) ? $name : throw new \UnexpectedValueException('A field that is gone has a name.')]);
+            unset(
+                $from[is_int($name) || is_string($name) ? $name : throw new \UnexpectedValueException('A field that is gone has a name.')],
+            );
         }
         foreach (self::array($difference['fields'] ?? []) as $name => $change) {
             $from[$name] = self::apply($from[$name] ?? null, self::array($change));

@@ -24,7 +24,12 @@ final class ColourText
         if (preg_match('/^(rgb|hsl)a?\(([^()]*)\)$/D', $text, $found) === 1) {
             $parts = preg_split('/[\s,\/]+/', trim($found[2]), -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
-            return count($parts) < 3 ? null : [$found[1] === 'rgb' ? self::rgb($parts) : self::hsl($parts), max(0.0, min(1.0, isset($parts[3]) ? self::share($parts[3]) : 1.0))];
+            return count($parts) < 3
+                ? null
+                : [
+                    $found[1] === 'rgb' ? self::rgb($parts) : self::hsl($parts),
+                    max(0.0, min(1.0, isset($parts[3]) ? self::share($parts[3]) : 1.0)),
+                ];
         }
         preg_match("/(?:^| )$text ([0-9a-f]{6})/", preg_match('/^[a-z]+$/D', $text) === 1 ? self::NAMES : '', $named);
 
@@ -34,7 +39,9 @@ final class ColourText
     /** @param  non-empty-list<string>  $parts */
     private static function rgb(array $parts): string
     {
-        $byte = static fn (string $part): int => (int) round(max(0.0, min(255.0, str_ends_with($part, '%') ? 2.55 * (float) $part : (float) $part)));
+        $byte = static fn (string $part): int => (int) round(
+            max(0.0, min(255.0, str_ends_with($part, '%') ? 2.55 * (float) $part : (float) $part)),
+        );
 
         return sprintf('#%02x%02x%02x', $byte($parts[0]), $byte($parts[1] ?? '0'), $byte($parts[2] ?? '0'));
     }

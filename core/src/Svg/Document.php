@@ -41,14 +41,18 @@ final class Document
     public static function read(string $text): self
     {
         if (strlen($text) > self::LARGEST) {
-            throw new NoDrawing('Expected an SVG file of at most '.(self::LARGEST / 1e6).' MB; this one has '.round(strlen($text) / 1e6).'.');
+            throw new NoDrawing(
+                'Expected an SVG file of at most '.self::LARGEST / 1e6.' MB; this one has '.round(strlen($text) / 1e6).'.',
+            );
         }
         if (stripos($text, '<!ENTITY') !== false) {
             throw new NoDrawing('The file declares entities, which unfold to anything; saved without them, it can be brought in.');
         }
         $count = substr_count($text, '<') - substr_count($text, '</');
         if ($count > self::MOST_ELEMENTS) {
-            throw new NoDrawing('Expected at most '.number_format(self::MOST_ELEMENTS).' elements; this file has about '.number_format($count).'.');
+            throw new NoDrawing(
+                'Expected at most '.number_format(self::MOST_ELEMENTS).' elements; this file has about '.number_format($count).'.',
+            );
         }
         $document = new \DOMDocument;
         $before = libxml_use_internal_errors(true);
@@ -58,7 +62,11 @@ final class Document
         libxml_use_internal_errors($before);
         $root = $document->documentElement;
         if (! $isRead || $root === null) {
-            throw new NoDrawing('The file is no SVG: '.($fault === false ? 'it is empty' : 'in line '.$fault->line.', '.lcfirst(trim($fault->message))).'.');
+            throw new NoDrawing(
+                'The file is no SVG: '.
+                    ($fault === false ? 'it is empty' : 'in line '.$fault->line.', '.lcfirst(trim($fault->message))).
+                    '.',
+            );
         }
         if ($root->localName !== 'svg') {
             throw new NoDrawing("Expected an SVG file; what this one holds is called “{$root->localName}”.");

@@ -72,7 +72,7 @@ final class DrawingPlan
      * @param  array<string, string>  $known  its palette, #rrggbb by name
      * @param  int|null  $without  the number of a shape that is left out, since it is something else
      * @return array{steps: list<array<string, mixed>>, chapters: list<array{name: string, from: string}>, drawn: list<string>, palette: array<string, string>} with ids of
-     *                                                                                                                                                         their own; what is drawn, from back to front; and the colours that are new
+     *   their own; what is drawn, from back to front; and the colours that are new
      */
     public static function steps(DrawnFile $drawing, array $known, ?int $without = null): array
     {
@@ -95,21 +95,38 @@ final class DrawingPlan
         $palette = self::palette($plan->steps, $known);
         $names = array_flip([...$palette, ...$known]);
 
-        return ['steps' => array_map(static fn (array $step): array => self::named($step, $names), $plan->steps), 'chapters' => $chapters, 'drawn' => $plan->drawn, 'palette' => $palette];
+        return [
+            'steps' => array_map(static fn (array $step): array => self::named($step, $names), $plan->steps),
+            'chapters' => $chapters,
+            'drawn' => $plan->drawn,
+            'palette' => $palette,
+        ];
     }
 
     /** The colour of the sheet: that of a rectangle behind all else which is as large as it. */
     private static function background(DrawnFile $drawing): ?string
     {
         $shape = $drawing->shapes[0];
-        $hides = ($shape->look['stroke'] ?? 'none') === 'none' && ($shape->look['mix-blend-mode'] ?? 'normal') === 'normal' && $shape->opacity * DrawnFile::share($shape->look['fill-opacity'] ?? '1') === 1.0;
-        if (! $hides || $shape->plain === null || $shape->plain[0] !== 'rectangle' || $shape->clips !== [] || ! $shape->map->isSimilarity()) {
+        $hides =
+            ($shape->look['stroke'] ?? 'none') === 'none' &&
+            ($shape->look['mix-blend-mode'] ?? 'normal') === 'normal' &&
+            $shape->opacity * DrawnFile::share($shape->look['fill-opacity'] ?? '1') === 1.0;
+        if (
+            ! $hides ||
+            $shape->plain === null ||
+            $shape->plain[0] !== 'rectangle' ||
+            $shape->clips !== [] ||
+            ! $shape->map->isSimilarity()
+        ) {
             return null;
         }
         $box = $shape->box();
         $off = max(abs($box->left), abs($box->top), abs($box->right - $drawing->width), abs($box->bottom - $drawing->height));
         // The box of one that is turned is larger than it.
-        $isAll = $off < 1e-6 * max($drawing->width, $drawing->height) && abs($shape->plain[1][2] * $shape->plain[1][3] * abs($shape->map->determinant()) / ($drawing->width * $drawing->height) - 1) < 1e-6;
+        $isAll =
+            $off < 1e-6 * max($drawing->width, $drawing->height) &&
+            abs(($shape->plain[1][2] * $shape->plain[1][3] * abs($shape->map->determinant())) / ($drawing->width * $drawing->height) - 1) <
+                1e-6;
         $colour = $isAll ? ColourText::read($shape->look['fill'] ?? 'black') : null;
 
         return $colour !== null && $colour[1] === 1.0 ? $colour[0] : null;
@@ -143,7 +160,10 @@ final class DrawingPlan
             $this->drawing->leave("$shape->place: fill and stroke can be seen through unequally, and are alike here");
         }
         if ($fill !== 'none' || ! $asBand) {
-            $look = [...($fill === 'none' ? ['fill' => 'none'] : ['fill' => $fill]), ...($stroke === 'none' || $asBand ? [] : ['stroke' => $this->stroke($shape, $stroke, $width)])];
+            $look = [
+                ...$fill === 'none' ? ['fill' => 'none'] : ['fill' => $fill],
+                ...$stroke === 'none' || $asBand ? [] : ['stroke' => $this->stroke($shape, $stroke, $width)],
+            ];
             $this->looked($this->part($shape), $look, $fill === 'none' ? $strokeOpacity : $fillOpacity, $shape);
         }
         if ($asBand) {
@@ -155,7 +175,9 @@ final class DrawingPlan
     private function isClippedAway(DrawnShape $shape, Bounds $box): bool
     {
         foreach ($shape->clips as $clip) {
-            $around = $this->clipBoxes[spl_object_id($clip[0])] ??= Bounds::of(...array_map(static fn (DrawnShape $one): Bounds => $one->box(), $clip));
+            $around = $this->clipBoxes[spl_object_id($clip[0])] ??= Bounds::of(
+                ...array_map(static fn (DrawnShape $one): Bounds => $one->box(), $clip),
+            );
             if (! $around->meets($box, 0.0)) {
                 return true;
             }
@@ -171,16 +193,28 @@ final class DrawingPlan
         [$sort, $numbers] = $shape->plain ?? ['', []];
         $scale = $shape->map->scale();
         $said = match (true) {
-            $sort === 'circle' && $isSimilar => ['kind' => 'part.circle', 'center' => self::place($shape->map, $numbers), 'radius' => self::round($numbers[2] * $scale)],
+            $sort === 'circle' && $isSimilar => [
+                'kind' => 'part.circle',
+                'center' => self::place($shape->map, $numbers),
+                'radius' => self::round($numbers[2] * $scale),
+            ],
             $sort === 'rectangle' && $isSimilar && ! $shape->map->isMirrored() => [
-                'kind' => 'part.rectangle', 'origin' => self::place($shape->map, $numbers), 'size' => [self::round($numbers[2] * $scale), self::round($numbers[3] * $scale)], ...self::turned($shape->map),
+                'kind' => 'part.rectangle',
+                'origin' => self::place($shape->map, $numbers),
+                'size' => [self::round($numbers[2] * $scale), self::round($numbers[3] * $scale)],
+                ...self::turned($shape->map),
             ],
             $sort === 'ellipse' && $isSimilar && ! $shape->map->isMirrored() => [
-                'kind' => 'part.ellipse', 'center' => self::place($shape->map, $numbers), 'radii' => [self::round($numbers[2] * $scale), self::round($numbers[3] * $scale)], ...self::turned($shape->map),
+                'kind' => 'part.ellipse',
+                'center' => self::place($shape->map, $numbers),
+                'radii' => [self::round($numbers[2] * $scale), self::round($numbers[3] * $scale)],
+                ...self::turned($shape->map),
             ],
             default => [
-                'kind' => 'part.svg', 'path' => $shape->path,
-                ...($shape->map->isIdentity() ? [] : ['map' => array_map(self::fine(...), $shape->map->toArray())]), ...($shape->rule === 'evenodd' ? ['rule' => 'evenodd'] : []),
+                'kind' => 'part.svg',
+                'path' => $shape->path,
+                ...$shape->map->isIdentity() ? [] : ['map' => array_map(self::fine(...), $shape->map->toArray())],
+                ...$shape->rule === 'evenodd' ? ['rule' => 'evenodd'] : [],
             ],
         };
 
@@ -199,11 +233,19 @@ final class DrawingPlan
             $mapped = array_merge(...array_map(static fn (Curve $curve): array => $curve->mapped($shape->map), $curves));
             $found = Recovery::found($mapped, $closed);
             if (count($found) === 1 && $found[0] instanceof Arc && $found[0]->isFullCircle()) {
-                $guides[] = $this->add('c', ['kind' => 'guide.circle', 'center' => self::at($found[0]->center()), 'radius' => self::round($found[0]->radius())]);
+                $guides[] = $this->add('c', [
+                    'kind' => 'guide.circle',
+                    'center' => self::at($found[0]->center()),
+                    'radius' => self::round($found[0]->radius()),
+                ]);
             } elseif ($found !== []) {
                 $points = [self::at($found[0]->start()), ...array_map(static fn (Curve $curve): array => self::at($curve->end()), $found)];
                 $bends = array_map(self::bend(...), $found);
-                $guides[] = $this->add('c', ['kind' => 'guide.run', 'points' => $points, ...(array_filter($bends) === [] ? [] : ['bends' => $bends])]);
+                $guides[] = $this->add('c', [
+                    'kind' => 'guide.run',
+                    'points' => $points,
+                    ...array_filter($bends) === [] ? [] : ['bends' => $bends],
+                ]);
             }
         }
         if (($shape->look['stroke-dasharray'] ?? 'none') !== 'none') {
@@ -211,7 +253,11 @@ final class DrawingPlan
         }
 
         return $this->add('b', [
-            'kind' => 'band', 'of' => $guides, 'width' => self::round($width), ...self::ends($shape, 'join', 'cap'), ...($shape->name === '' ? [] : ['name' => $shape->name]),
+            'kind' => 'band',
+            'of' => $guides,
+            'width' => self::round($width),
+            ...self::ends($shape, 'join', 'cap'),
+            ...$shape->name === '' ? [] : ['name' => $shape->name],
         ]);
     }
 
@@ -227,7 +273,11 @@ final class DrawingPlan
             $this->drawing->leave("$shape->place: it blends by {$blend}");
         }
         $opacity *= $shape->opacity;
-        $look = [...$look, ...($opacity < 1.0 ? ['opacity' => round($opacity, 4)] : []), ...(in_array($blend, self::BLENDS, true) ? ['blend' => $blend] : [])];
+        $look = [
+            ...$look,
+            ...$opacity < 1.0 ? ['opacity' => round($opacity, 4)] : [],
+            ...in_array($blend, self::BLENDS, true) ? ['blend' => $blend] : [],
+        ];
         $this->looks[json_encode($look, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)][] = $id;
     }
 
@@ -268,7 +318,11 @@ final class DrawingPlan
                 return [$this->gradients->of($server, $shape, $box), $opacity * ($this->gradients->opacity($server, $shape) ?? 1.0)];
             }
             $said = trim((string) preg_replace('/^url\([^)]*\)/', '', $said)) ?: 'none';
-            $this->drawing->leave("$shape->place: its {$what}, ".($server === null ? 'which the file does not hold' : "a {$server->localName}").($said === 'none' ? '' : "; it is {$said} here"));
+            $this->drawing->leave(
+                "$shape->place: its {$what}, ".
+                    ($server === null ? 'which the file does not hold' : "a {$server->localName}").
+                    ($said === 'none' ? '' : "; it is {$said} here"),
+            );
         }
         if ($said === 'none') {
             return ['none', 1.0];
@@ -288,11 +342,23 @@ final class DrawingPlan
      */
     private function stroke(DrawnShape $shape, string|array $paint, float $width): array
     {
-        $dash = array_values(array_filter(array_map(static fn (string $one): float => Lengths::read($one, 1.0, 0.0), preg_split('/[\s,]+/', $shape->look['stroke-dasharray'] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: []), static fn (float $one): bool => $one > 0.0));
+        $dash = array_values(
+            array_filter(
+                array_map(
+                    static fn (string $one): float => Lengths::read($one, 1.0, 0.0),
+                    preg_split('/[\s,]+/', $shape->look['stroke-dasharray'] ?? '', -1, PREG_SPLIT_NO_EMPTY) ?: [],
+                ),
+                static fn (float $one): bool => $one > 0.0,
+            ),
+        );
 
         return [
-            'color' => $paint, 'width' => self::round($width), ...self::ends($shape, 'join', 'cap'),
-            ...($dash === [] || count($dash) > 16 ? [] : ['dash' => array_map(static fn (float $one): float => self::round($one * $shape->map->scale()), $dash)]),
+            'color' => $paint,
+            'width' => self::round($width),
+            ...self::ends($shape, 'join', 'cap'),
+            ...$dash === [] || count($dash) > 16
+                ? []
+                : ['dash' => array_map(static fn (float $one): float => self::round($one * $shape->map->scale()), $dash)],
         ];
     }
 

@@ -21,7 +21,19 @@ final class DrawnFile
         'stroke', 'stroke-opacity', 'stroke-width', 'stroke-linejoin', 'stroke-linecap', 'stroke-miterlimit', 'stroke-dasharray',
     ];
 
-    private const OWN = ['opacity', 'display', 'clip-path', 'mask', 'filter', 'mix-blend-mode', 'stop-color', 'stop-opacity', 'marker-start', 'marker-mid', 'marker-end'];
+    private const OWN = [
+        'opacity',
+        'display',
+        'clip-path',
+        'mask',
+        'filter',
+        'mix-blend-mode',
+        'stop-color',
+        'stop-opacity',
+        'marker-start',
+        'marker-mid',
+        'marker-end',
+    ];
 
     /** Shapes, those that are placed again and again among them. */
     public const MOST_SHAPES = 10_000;
@@ -29,7 +41,24 @@ final class DrawnFile
     /** Uses within uses. */
     private const DEEPEST_USE = 20;
 
-    private const SILENT = ['defs', 'title', 'desc', 'metadata', 'style', 'symbol', 'clipPath', 'linearGradient', 'radialGradient', 'marker', 'pattern', 'mask', 'filter', 'namedview', 'view', 'stop'];
+    private const SILENT = [
+        'defs',
+        'title',
+        'desc',
+        'metadata',
+        'style',
+        'symbol',
+        'clipPath',
+        'linearGradient',
+        'radialGradient',
+        'marker',
+        'pattern',
+        'mask',
+        'filter',
+        'namedview',
+        'view',
+        'stop',
+    ];
 
     /** What programs keep in a file for themselves lies in other namespaces. */
     private const SVG = 'http://www.w3.org/2000/svg';
@@ -76,9 +105,16 @@ final class DrawnFile
     public static function read(string $text, ?string $unit = null): self
     {
         $drawing = new self(Document::read($text), $unit);
-        $drawing->children($drawing->document->root, new Surroundings($drawing->base, $drawing->look($drawing->document->root, ['fill' => '#000000'])), 1);
+        $drawing->children(
+            $drawing->document->root,
+            new Surroundings($drawing->base, $drawing->look($drawing->document->root, ['fill' => '#000000'])),
+            1,
+        );
         if ($drawing->shapes === []) {
-            throw new NoDrawing('The drawing has no shape in it that could be brought in'.($drawing->left === [] ? '.' : ': '.implode('; ', array_slice($drawing->left, 0, 3)).'.'));
+            throw new NoDrawing(
+                'The drawing has no shape in it that could be brought in'.
+                    ($drawing->left === [] ? '.' : ': '.implode('; ', array_slice($drawing->left, 0, 3)).'.'),
+            );
         }
 
         return $drawing;
@@ -103,7 +139,9 @@ final class DrawnFile
         $box = count($box) === 4 && $box[2] > 0.0 && $box[3] > 0.0 ? $box : null;
         $wide = Lengths::parts($root->getAttribute('width'));
         $high = Lengths::parts($root->getAttribute('height'));
-        $size = static fn (?array $given, float $whole): float => $given === null || $given[1] === '%' || $given[0] <= 0.0 ? $whole : Lengths::read($given[0].$given[1], 0.0, $whole);
+        $size = static fn (?array $given, float $whole): float => $given === null || $given[1] === '%' || $given[0] <= 0.0
+            ? $whole
+            : Lengths::read($given[0].$given[1], 0.0, $whole);
         [$across, $down] = [$size($wide, $box[2] ?? 800.0), $size($high, $box[3] ?? 800.0)];
         if ($wide !== null && $high !== null && $wide[1] === $high[1] && in_array($wide[1], ['mm', 'cm', 'in', 'pt'], true)) {
             $this->unit = $wide[1];
@@ -112,7 +150,12 @@ final class DrawnFile
         $unit = Lengths::read('1'.$this->unit, 0.0, 1.0);
         $map = $box === null ? Affine::identity() : self::fitted($box, $across, $down, $root->getAttribute('preserveAspectRatio'));
 
-        return [$across / $unit, $down / $unit, $map->then(Affine::scaling(1 / $unit, 1 / $unit, Vec::zero())), new Vec($box[2] ?? $across, $box[3] ?? $down)];
+        return [
+            $across / $unit,
+            $down / $unit,
+            $map->then(Affine::scaling(1 / $unit, 1 / $unit, Vec::zero())),
+            new Vec($box[2] ?? $across, $box[3] ?? $down),
+        ];
     }
 
     /**
@@ -127,7 +170,14 @@ final class DrawnFile
         }
         $share = static fn (string $axis): float => str_contains($how, "{$axis}Min") ? 0.0 : (str_contains($how, "{$axis}Max") ? 1.0 : 0.5);
 
-        return Affine::ofMatrix($across, 0.0, 0.0, $down, -$x * $across + $share('x') * ($wide - $w * $across), -$y * $down + $share('Y') * ($high - $h * $down));
+        return Affine::ofMatrix(
+            $across,
+            0.0,
+            0.0,
+            $down,
+            -$x * $across + $share('x') * ($wide - $w * $across),
+            -$y * $down + $share('Y') * ($high - $h * $down),
+        );
     }
 
     /** @throws NoDrawing */
@@ -165,7 +215,9 @@ final class DrawnFile
         $transform = $element->getAttribute('transform');
         $map = $transform === '' ? Affine::identity() : TransformText::read($transform);
         if ($map === null || abs($map->determinant()) < 1e-18) {
-            $this->leave("{$this->place($element)}: its transform “".mb_substr($transform, 0, 40).'” cannot be read, or leaves nothing of it');
+            $this->leave(
+                "{$this->place($element)}: its transform “".mb_substr($transform, 0, 40).'” cannot be read, or leaves nothing of it',
+            );
 
             return;
         }
@@ -187,7 +239,11 @@ final class DrawnFile
             $name === 'switch' => $this->children($element, $inside, $depth),
             $name === 'use' => $this->used($element, $inside, $depth),
             in_array($name, ['path', 'rect', 'circle', 'ellipse', 'line', 'polyline', 'polygon'], true) => $this->shape($element, $inside),
-            $name === 'text' => $this->leave("{$this->place($element)}: text “".mb_substr(trim((string) preg_replace('/\s+/', ' ', $element->textContent)), 0, 30).'” has to be outlined first'),
+            $name === 'text' => $this->leave(
+                "{$this->place($element)}: text “".
+                    mb_substr(trim((string) preg_replace('/\s+/', ' ', $element->textContent)), 0, 30).
+                    '” has to be outlined first',
+            ),
             $name === 'image' => $this->leave("{$this->place($element)}: a picture in it, which is brought in by itself"),
             $name === 'script' => $this->leave("{$this->place($element)}: a script, which is never run"),
             default => $this->leave("{$this->place($element)}: “{$name}” is no shape"),
@@ -204,7 +260,9 @@ final class DrawnFile
             $this->groups[$first] = [$name, count($this->shapes)];
         }
         if (($inside->look['opacity'] ?? '1') !== '1' && count($this->shapes) > $first + 1) {
-            $this->leave("{$this->place($element)}: the opacity of the group is given to each of its shapes, so that they shine through one another");
+            $this->leave(
+                "{$this->place($element)}: the opacity of the group is given to each of its shapes, so that they shine through one another",
+            );
         }
     }
 
@@ -214,7 +272,12 @@ final class DrawnFile
         $href = $element->getAttribute('href') ?: $element->getAttributeNS('http://www.w3.org/1999/xlink', 'href');
         $target = $this->document->find($href);
         if ($target === null) {
-            $this->leave("{$this->place($element)}: what it uses, “".mb_substr($href, 0, 40).'”, is '.(str_starts_with($href, '#') ? 'not in the file' : 'outside the file, and nothing is fetched'));
+            $this->leave(
+                "{$this->place($element)}: what it uses, “".
+                    mb_substr($href, 0, 40).
+                    '”, is '.
+                    (str_starts_with($href, '#') ? 'not in the file' : 'outside the file, and nothing is fetched'),
+            );
 
             return;
         }
@@ -223,7 +286,10 @@ final class DrawnFile
 
             return;
         }
-        $at = new Vec(Lengths::read($element->getAttribute('x'), $this->viewport->x, 0.0), Lengths::read($element->getAttribute('y'), $this->viewport->y, 0.0));
+        $at = new Vec(
+            Lengths::read($element->getAttribute('x'), $this->viewport->x, 0.0),
+            Lengths::read($element->getAttribute('y'), $this->viewport->y, 0.0),
+        );
         $inside = $inside->using($target)->within(Affine::move($at), $inside->look, 1.0);
         if ($target->localName === 'symbol' || $target->localName === 'svg') {
             $look = $this->look($target, $inside->look);
@@ -236,14 +302,23 @@ final class DrawnFile
     /** What lies in a symbol or an svg of its own: fitted into its size, which a use may say. */
     private function nested(\DOMElement $element, Surroundings $inside, ?\DOMElement $use = null): Surroundings
     {
-        $said = static fn (string $name): string => ($use?->getAttribute($name) ?? '') ?: $element->getAttribute($name);
-        [$x, $y] = $use === null ? [Lengths::read($element->getAttribute('x'), $this->viewport->x, 0.0), Lengths::read($element->getAttribute('y'), $this->viewport->y, 0.0)] : [0.0, 0.0];
+        $said = static fn (string $name): string => $use?->getAttribute($name) ?? '' ?: $element->getAttribute($name);
+        [$x, $y] =
+            $use === null
+                ? [
+                    Lengths::read($element->getAttribute('x'), $this->viewport->x, 0.0),
+                    Lengths::read($element->getAttribute('y'), $this->viewport->y, 0.0),
+                ]
+                : [0.0, 0.0];
         $inside = $inside->within(Affine::move(new Vec($x, $y)), $inside->look, 1.0);
         $box = Lengths::numbers($element->getAttribute('viewBox'));
         if (count($box) !== 4 || $box[2] <= 0.0 || $box[3] <= 0.0) {
             return $inside;
         }
-        [$wide, $high] = [Lengths::read($said('width'), $this->viewport->x, $this->viewport->x), Lengths::read($said('height'), $this->viewport->y, $this->viewport->y)];
+        [$wide, $high] = [
+            Lengths::read($said('width'), $this->viewport->x, $this->viewport->x),
+            Lengths::read($said('height'), $this->viewport->y, $this->viewport->y),
+        ];
 
         return $inside->within(self::fitted($box, $wide, $high, $element->getAttribute('preserveAspectRatio')), $inside->look, 1.0);
     }
@@ -273,7 +348,13 @@ final class DrawnFile
         }
         $shapes = $this->shapes;
         $this->shapes = [];
-        $around = new Surroundings($map->then($inside->map), ['fill' => '#000000', 'fill-rule' => $inside->look['clip-rule'] ?? 'nonzero'], 1.0, [], [...$inside->uses, $path]);
+        $around = new Surroundings(
+            $map->then($inside->map),
+            ['fill' => '#000000', 'fill-rule' => $inside->look['clip-rule'] ?? 'nonzero'],
+            1.0,
+            [],
+            [...$inside->uses, $path],
+        );
         foreach ($path->childNodes as $child) {
             if ($child instanceof \DOMElement) {
                 $rule = $this->look($child, $around->look)['clip-rule'] ?? 'nonzero';
@@ -287,7 +368,8 @@ final class DrawnFile
     }
 
     /**
-     * The box around all that an element draws, in its own coordinates; null where it has no width or no height, or there is too much in it to be looked at once more.
+     * The box around all that an element draws, in its own coordinates; null where it has no width or no height, or there is too much in it
+     * to be looked at once more.
      *
      * @throws NoDrawing
      */
@@ -312,11 +394,16 @@ final class DrawnFile
     private function shape(\DOMElement $element, Surroundings $inside): void
     {
         $place = $this->place($element);
-        if (in_array($inside->look['visibility'] ?? 'visible', ['hidden', 'collapse'], true) || array_filter($inside->clips, static fn (array $one): bool => $one === []) !== []) {
+        if (
+            in_array($inside->look['visibility'] ?? 'visible', ['hidden', 'collapse'], true) ||
+            array_filter($inside->clips, static fn (array $one): bool => $one === []) !== []
+        ) {
             return;
         }
         if (count($this->shapes) >= self::MOST_SHAPES) {
-            throw new NoDrawing('The drawing has more than '.number_format(self::MOST_SHAPES).' shapes; it can be brought in as a picture.');
+            throw new NoDrawing(
+                'The drawing has more than '.number_format(self::MOST_SHAPES).' shapes; it can be brought in as a picture.',
+            );
         }
         [$path, $plain] = Shapes::written($element, $this->viewport);
         [$runs, $fault] = $path === '' ? [[], null] : PathText::read($path);
@@ -332,8 +419,15 @@ final class DrawnFile
             }
         }
         $this->shapes[] = new DrawnShape(
-            $fault === null ? $path : PathText::written($runs), $plain, $inside->map, ($inside->look['fill-rule'] ?? '') === 'evenodd' ? 'evenodd' : 'nonzero',
-            $inside->look, $inside->opacity, $inside->clips, $place, self::nameOf($element),
+            $fault === null ? $path : PathText::written($runs),
+            $plain,
+            $inside->map,
+            ($inside->look['fill-rule'] ?? '') === 'evenodd' ? 'evenodd' : 'nonzero',
+            $inside->look,
+            $inside->opacity,
+            $inside->clips,
+            $place,
+            self::nameOf($element),
         );
     }
 

@@ -13,7 +13,8 @@ final readonly class DrawnShape
 {
     /**
      * @param  string  $path  path data in its own coordinates
-     * @param  array{string, list<float>}|null  $plain  what it is where it is something simpler: `circle` with centre and radius, `ellipse` with centre and radii, `rectangle` with corner and size
+     * @param  array{string, list<float>}|null  $plain  what it is where it is something simpler: `circle` with centre and radius, `ellipse`
+     *   with centre and radii, `rectangle` with corner and size
      * @param  Affine  $map  from its own coordinates to the sheet
      * @param  'nonzero'|'evenodd'  $rule
      * @param  array<string, string>  $look  properties, inherited ones among them

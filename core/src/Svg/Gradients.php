@@ -45,7 +45,14 @@ final class Gradients
         };
         $stops = $this->stops($chain, $shape);
         $isEven = $this->opacity($gradient, $shape) !== null;
-        $stops = self::dense(array_map(static fn (array $stop): array => $isEven || $stop[2] === 1.0 ? [$stop[0], $stop[1]] : [$stop[0], $stop[1], round($stop[2], 4)], $stops));
+        $stops = self::dense(
+            array_map(
+                static fn (array $stop): array => $isEven || $stop[2] === 1.0
+                    ? [$stop[0], $stop[1]]
+                    : [$stop[0], $stop[1], round($stop[2], 4)],
+                $stops,
+            ),
+        );
         if (count($stops) < 2 || ($isEven && count(array_unique(array_column($stops, 1))) < 2)) {
             return $stops[0][1] ?? 'none';
         }
@@ -54,8 +61,15 @@ final class Gradients
         }
         $isBoxed = $said('gradientUnits', 'objectBoundingBox') !== 'userSpaceOnUse';
         $map = TransformText::read($said('gradientTransform', '')) ?? Affine::identity();
-        $map = ($isBoxed ? $map->then(Affine::ofMatrix($box->right - $box->left, 0.0, 0.0, $box->bottom - $box->top, $box->left, $box->top)) : $map)->then($shape->map);
-        $at = fn (string $name, string $default = ''): float => Lengths::read($said($name, $default === '' ? self::PLACES[$name] : $default), $isBoxed ? 1.0 : $this->whole($name), 0.0);
+        $map = ($isBoxed
+            ? $map->then(Affine::ofMatrix($box->right - $box->left, 0.0, 0.0, $box->bottom - $box->top, $box->left, $box->top))
+            : $map
+        )->then($shape->map);
+        $at = fn (string $name, string $default = ''): float => Lengths::read(
+            $said($name, $default === '' ? self::PLACES[$name] : $default),
+            $isBoxed ? 1.0 : $this->whole($name),
+            0.0,
+        );
         if ($gradient->localName === 'linearGradient') {
             return $this->linear($map, new Vec($at('x1'), $at('y1')), new Vec($at('x2'), $at('y2')), $stops);
         }
@@ -116,9 +130,18 @@ final class Gradients
                 if (! $child instanceof \DOMElement || $child->localName !== 'stop') {
                     continue;
                 }
-                $attributes = array_filter(['stop-color' => $child->getAttribute('stop-color'), 'stop-opacity' => $child->getAttribute('stop-opacity')], static fn (string $one): bool => $one !== '');
-                $said = [...$attributes, ...$this->drawing->document->sheet->of($child), ...StyleSheet::declarations($child->getAttribute('style'))];
-                $colour = ColourText::read(($said['stop-color'] ?? 'black') === 'currentColor' ? $shape->look['color'] ?? 'black' : $said['stop-color'] ?? 'black') ?? ['#000000', 1.0];
+                $attributes = array_filter(
+                    ['stop-color' => $child->getAttribute('stop-color'), 'stop-opacity' => $child->getAttribute('stop-opacity')],
+                    static fn (string $one): bool => $one !== '',
+                );
+                $said = [
+                    ...$attributes,
+                    ...$this->drawing->document->sheet->of($child),
+                    ...StyleSheet::declarations($child->getAttribute('style')),
+                ];
+                $colour = ColourText::read(
+                    ($said['stop-color'] ?? 'black') === 'currentColor' ? $shape->look['color'] ?? 'black' : $said['stop-color'] ?? 'black',
+                ) ?? ['#000000', 1.0];
                 $last = max($last, min(1.0, Lengths::read($child->getAttribute('offset') ?: '0', 1.0, 0.0)));
                 $stops[] = [round($last, 6), $colour[0], $colour[1] * DrawnFile::share($said['stop-opacity'] ?? '1')];
             }
@@ -142,11 +165,14 @@ final class Gradients
             $before = $stops[$k - 1] ?? null;
             for ($n = 1; $before !== null && $n <= $between && $before[1] !== $stop[1] && $before[0] < $stop[0]; $n++) {
                 $share = $n / ($between + 1);
-                $channel = static fn (int $at): int => (int) round((1 - $share) * hexdec(substr($before[1], $at, 2)) + $share * hexdec(substr($stop[1], $at, 2)));
+                $channel = static fn (int $at): int => (int) round(
+                    (1 - $share) * hexdec(substr($before[1], $at, 2)) + $share * hexdec(substr($stop[1], $at, 2)),
+                );
                 $opacity = (1 - $share) * ($before[2] ?? 1.0) + $share * ($stop[2] ?? 1.0);
                 $dense[] = [
-                    round($before[0] + $share * ($stop[0] - $before[0]), 6), sprintf('#%02x%02x%02x', $channel(1), $channel(3), $channel(5)),
-                    ...($opacity < 1.0 ? [round($opacity, 4)] : []),
+                    round($before[0] + $share * ($stop[0] - $before[0]), 6),
+                    sprintf('#%02x%02x%02x', $channel(1), $channel(3), $channel(5)),
+                    ...$opacity < 1.0 ? [round($opacity, 4)] : [],
                 ];
             }
             $dense[] = $stop;
@@ -161,7 +187,9 @@ final class Gradients
         $chain = [$gradient];
         while (count($chain) < self::CHAIN) {
             $last = $chain[count($chain) - 1];
-            $next = $this->drawing->document->find($last->getAttribute('href') ?: $last->getAttributeNS('http://www.w3.org/1999/xlink', 'href'));
+            $next = $this->drawing->document->find(
+                $last->getAttribute('href') ?: $last->getAttributeNS('http://www.w3.org/1999/xlink', 'href'),
+            );
             if ($next === null || in_array($next, $chain, true)) {
                 break;
             }

@@ -54,7 +54,8 @@ final class PathText
     }
 
     /**
-     * @return array{list<array{list<Curve>, bool}>, string|null} runs, and whether each is closed; and what is wrong, where it goes only so far
+     * @return array{list<array{list<Curve>, bool}>, string|null} runs, and whether each is closed; and what is wrong, where it goes only so
+     *   far
      */
     public static function read(string $text): array
     {
@@ -84,8 +85,19 @@ final class PathText
             foreach ($curves as $curve) {
                 foreach ($curve instanceof Arc && abs($curve->sweep()) > 1.9 * M_PI ? $curve->split(0.5) : [$curve] as $piece) {
                     $text .= match (true) {
-                        $piece instanceof Cubic => 'C'.$place($piece->leaving).' '.$place($piece->arriving).' '.$place($piece->end()),
-                        $piece instanceof Arc => sprintf('A%s %1$s 0 %d %d %s', self::number($piece->radius()), abs($piece->sweep()) > M_PI ? 1 : 0, $piece->sweep() > 0.0 ? 1 : 0, $place($piece->end())),
+                        $piece instanceof Cubic => 'C'.
+                            $place($piece->leaving).
+                            ' '.
+                            $place($piece->arriving).
+                            ' '.
+                            $place($piece->end()),
+                        $piece instanceof Arc => sprintf(
+                            'A%s %1$s 0 %d %d %s',
+                            self::number($piece->radius()),
+                            abs($piece->sweep()) > M_PI ? 1 : 0,
+                            $piece->sweep() > 0.0 ? 1 : 0,
+                            $place($piece->end()),
+                        ),
                         default => 'L'.$place($piece->end()),
                     };
                 }
@@ -115,7 +127,11 @@ final class PathText
                 return;
             }
             $command = $text[$at];
-            $takes = self::TAKES[strtoupper($command)] ?? throw new PathFault('at character '.($at + 1).' stands “'.mb_substr(substr($text, $at), 0, 1).'” where a command was expected');
+            $takes =
+                self::TAKES[strtoupper($command)] ??
+                throw new PathFault(
+                    'at character '.($at + 1).' stands “'.mb_substr(substr($text, $at), 0, 1).'” where a command was expected',
+                );
             if ($this->before === '' && strtoupper($command) !== 'M') {
                 throw new PathFault('it begins with no M');
             }
@@ -163,7 +179,9 @@ final class PathText
         }
         $from = $command === $upper ? Vec::zero() : $this->here;
         $at = static fn (int $k): Vec => $from->plus(new Vec($numbers[$k], $numbers[$k + 1] ?? 0.0));
-        $mirrored = fn (string $after): Vec => $this->handle !== null && str_contains($after, $this->before) ? $this->here->plus($this->here->minus($this->handle)) : $this->here;
+        $mirrored = fn (string $after): Vec => $this->handle !== null && str_contains($after, $this->before)
+            ? $this->here->plus($this->here->minus($this->handle))
+            : $this->here;
         $handle = null;
         switch ($upper) {
             case 'M':
@@ -228,7 +246,9 @@ final class PathText
         [$rx, $ry] = [$rx * sqrt(max(1.0, $short)), $ry * sqrt(max(1.0, $short))];
         $square = ($rx * $half->y) ** 2 + ($ry * $half->x) ** 2;
         $factor = sqrt(max(0.0, ($rx * $ry) ** 2 / $square - 1)) * (($numbers[3] ?? 0.0) === ($numbers[4] ?? 0.0) ? -1 : 1);
-        $center = $turn->apply((new Vec($rx * $half->y / $ry, -$ry * $half->x / $rx))->times($factor))->plus($this->here->towards($to, 0.5));
+        $center = $turn
+            ->apply((new Vec(($rx * $half->y) / $ry, (-$ry * $half->x) / $rx))->times($factor))
+            ->plus($this->here->towards($to, 0.5));
         $clockwise = ($numbers[4] ?? 0.0) === 1.0;
         if (abs($rx - $ry) <= 1e-9 * $rx) {
             $this->add(Arc::around($center, $rx, $this->here, $to, $clockwise));

@@ -108,7 +108,11 @@ final class Recovery
         $radius = ($before->radius() + $next->radius()) / 2;
         $near = self::ROUND * $radius;
         $sweep = $before->sweep() + $next->sweep();
-        if (abs($before->radius() - $next->radius()) > $near || $before->center()->distanceTo($next->center()) > 2 * $near || abs($sweep) > 2 * M_PI + self::ROUND) {
+        if (
+            abs($before->radius() - $next->radius()) > $near ||
+            $before->center()->distanceTo($next->center()) > 2 * $near ||
+            abs($sweep) > 2 * M_PI + self::ROUND
+        ) {
             return null;
         }
         if ($before->start()->distanceTo($next->end()) > $near) {

@@ -44,7 +44,18 @@ final class Shapes
         $corner = static fn (float $dx, float $dy): string => self::text('a%s %s 0 0 1 %s %s', $rx, $ry, $dx, $dy);
         [$across, $down] = [$wide - 2 * $rx, $high - 2 * $ry];
 
-        return [self::text('M%s %sh%s', $x + $rx, $y, $across).$corner($rx, $ry).self::text('v%s', $down).$corner(-$rx, $ry).self::text('h%s', -$across).$corner(-$rx, -$ry).self::text('v%s', -$down).$corner($rx, -$ry).'z', null];
+        return [
+            self::text('M%s %sh%s', $x + $rx, $y, $across).
+            $corner($rx, $ry).
+            self::text('v%s', $down).
+            $corner(-$rx, $ry).
+            self::text('h%s', -$across).
+            $corner(-$rx, -$ry).
+            self::text('v%s', -$down).
+            $corner($rx, -$ry).
+            'z',
+            null,
+        ];
     }
 
     /** @return array{string, array{string, list<float>}|null} */
@@ -52,7 +63,10 @@ final class Shapes
     {
         return $rx <= 0.0 || $ry <= 0.0
             ? ['', null]
-            : [self::text('M%s %sa%s %s 0 1 1 %s 0a%s %s 0 1 1 %s 0z', $x - $rx, $y, $rx, $ry, 2 * $rx, $rx, $ry, -2 * $rx), [$rx === $ry ? 'circle' : 'ellipse', [$x, $y, $rx, $ry]]];
+            : [
+                self::text('M%s %sa%s %s 0 1 1 %s 0a%s %s 0 1 1 %s 0z', $x - $rx, $y, $rx, $ry, 2 * $rx, $rx, $ry, -2 * $rx),
+                [$rx === $ry ? 'circle' : 'ellipse', [$x, $y, $rx, $ry]],
+            ];
     }
 
     private static function polygon(string $points, bool $closed): string
@@ -60,7 +74,9 @@ final class Shapes
         $numbers = Lengths::numbers($points);
         $places = array_chunk(count($numbers) % 2 === 0 ? $numbers : array_slice($numbers, 0, -1), 2);
 
-        return count($places) < 2 ? '' : 'M'.implode('L', array_map(static fn (array $at): string => self::text('%s %s', ...$at), $places)).($closed ? 'z' : '');
+        return count($places) < 2
+            ? ''
+            : 'M'.implode('L', array_map(static fn (array $at): string => self::text('%s %s', ...$at), $places)).($closed ? 'z' : '');
     }
 
     private static function text(string $format, float ...$numbers): string

@@ -15,14 +15,25 @@ final readonly class Surroundings
      * @param  list<list<DrawnShape>>  $clips
      * @param  list<\DOMElement>  $uses  what is being used, so that nothing uses itself
      */
-    public function __construct(public Affine $map, public array $look, public float $opacity = 1.0, public array $clips = [], public array $uses = [])
-    {
+    public function __construct(
+        public Affine $map,
+        public array $look,
+        public float $opacity = 1.0,
+        public array $clips = [],
+        public array $uses = [],
+    ) {
     }
 
     /** @param  array<string, string>  $look */
     public function within(Affine $map, array $look, float $opacity): self
     {
-        return new self($map->isIdentity() ? $this->map : $map->then($this->map), $look, $this->opacity * $opacity, $this->clips, $this->uses);
+        return new self(
+            $map->isIdentity() ? $this->map : $map->then($this->map),
+            $look,
+            $this->opacity * $opacity,
+            $this->clips,
+            $this->uses,
+        );
     }
 
     /** @param  list<DrawnShape>  $clip */

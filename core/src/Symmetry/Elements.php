@@ -18,8 +18,9 @@ final class Elements
     /**
      * @param  list<Affine>  $positions  of the group
      * @param  bool  $isFrieze  whether it repeats along the first way only
-     * @return array{centres: list<array{float, float, int}>, lines: list<array{float, float, float, float, bool}>} places and orders of turning centres; of every
-     *                                                                                                                   line a place, a way and whether it glides
+     * @return array{centres: list<array{float, float, int}>, lines: list<array{float, float, float, float, bool}>} places and orders of
+     *   turning centres; of every
+     *   line a place, a way and whether it glides
      */
     public static function ofGroup(string $group, array $positions, bool $isFrieze): array
     {
@@ -44,7 +45,10 @@ final class Elements
                     } elseif (abs($map->a + $map->d - 2.0) > self::SAME) {
                         $order = [-2 => 2, -1 => 3, 0 => 4, 1 => 6][(int) round($map->a + $map->d)] ?? 2;
                         $at = self::centre($map);
-                        $inside = new Vec($at->x - floor($at->x + self::SAME), $rows === [0] ? $at->y : $at->y - floor($at->y + self::SAME));
+                        $inside = new Vec(
+                            $at->x - floor($at->x + self::SAME),
+                            $rows === [0] ? $at->y : $at->y - floor($at->y + self::SAME),
+                        );
                         $key = self::key($inside->x, $inside->y);
                         $centres[$key] = [$inside->x, $inside->y, max($order, $centres[$key][2] ?? 0)];
                     }
@@ -52,7 +56,10 @@ final class Elements
             }
         }
 
-        return ['centres' => array_values($centres), 'lines' => [...array_values($mirrors), ...array_values(array_diff_key($glides, $mirrors))]];
+        return [
+            'centres' => array_values($centres),
+            'lines' => [...array_values($mirrors), ...array_values(array_diff_key($glides, $mirrors))],
+        ];
     }
 
     /** What a turn leaves where it is. */
@@ -75,12 +82,17 @@ final class Elements
         $at = new Vec($map->e / 2, $map->f / 2);
         $way = abs($map->a + 1.0) + abs($map->b) > self::SAME ? new Vec($map->a + 1.0, $map->b) : new Vec($map->c, $map->d + 1.0);
         // In whole numbers, so that what is off by whole ones is the same line of another cell.
-        $way = $way->times(1.0 / min(array_filter([abs($way->x), abs($way->y)], static fn (float $one): bool => $one > self::SAME) ?: [1.0]));
+        $way = $way->times(
+            1.0 / min(array_filter([abs($way->x), abs($way->y)], static fn (float $one): bool => $one > self::SAME) ?: [1.0]),
+        );
         $way = $way->x < -self::SAME || (abs($way->x) <= self::SAME && $way->y < 0.0) ? $way->times(-1.0) : $way;
         $off = $way->cross($at);
         $off = $acrossToo ? $off - floor($off + self::SAME) : $off - (abs($way->y) > self::SAME ? floor($off + self::SAME) : 0.0);
 
-        return [self::key($way->x, $way->y).' '.sprintf('%.6F', round($off, 6) + 0.0), [$at->x, $at->y, $way->x, $way->y, $glide->length() > self::SAME]];
+        return [
+            self::key($way->x, $way->y).' '.sprintf('%.6F', round($off, 6) + 0.0),
+            [$at->x, $at->y, $way->x, $way->y, $glide->length() > self::SAME],
+        ];
     }
 
     private static function key(float $x, float $y): string

@@ -19,11 +19,14 @@ use Sternbild\Core\Shape\Inset;
 use Sternbild\Core\Shape\Part;
 
 /**
- * Copies around a centre of which each lies over the next one, all the way round, as no order from back to front could have it: what lies under is cut
+ * Copies around a centre of which each lies over the next one, all the way round, as no order from back to front could have it: what lies
+ * under is cut
  * away, with an even clearance where one is wanted.
  *
- * Copy i lies over copy j where j is the shorter way round in that sense; of two that are opposite, the lower number lies over. Where copies from more
- * than half the way round lie on one another no order would be left for the innermost of it, and nothing would be: that goes to the lowest number.
+ * Copy i lies over copy j where j is the shorter way round in that sense; of two that are opposite, the lower number lies over. Where
+ * copies from more
+ * than half the way round lie on one another no order would be left for the innermost of it, and nothing would be: that goes to the lowest
+ * number.
  */
 final readonly class Lap
 {
@@ -36,8 +39,13 @@ final readonly class Lap
      * @param  bool  $clockwise  whether each lies over the next one clockwise
      * @param  float  $gap  that is kept clear beside what lies over
      */
-    public function __construct(private array $maps, private array $angles, private bool $clockwise, private float $gap, private Tolerance $tolerance)
-    {
+    public function __construct(
+        private array $maps,
+        private array $angles,
+        private bool $clockwise,
+        private float $gap,
+        private Tolerance $tolerance,
+    ) {
     }
 
     /**
@@ -56,7 +64,9 @@ final readonly class Lap
             $outlines = $turns === null || $copy === 0 ? $this->outlines($sources, $images) : self::mapped($whole[0], $turns[$copy]);
             $wide = match (true) {
                 $this->gap <= 0.0 => $outlines,
-                $turns === null || $copy === 0 => (new Inset(-$this->gap, Corner::Round, 4.0, $this->tolerance))->of(Combination::join([$outlines], $this->tolerance)),
+                $turns === null || $copy === 0 => (new Inset(-$this->gap, Corner::Round, 4.0, $this->tolerance))->of(
+                    Combination::join([$outlines], $this->tolerance),
+                ),
                 default => self::mapped($around[0], $turns[$copy]),
             };
             $whole[] = $outlines;
@@ -74,9 +84,18 @@ final readonly class Lap
             $seen[$copy] = $this->with($seen[$copy], $sources, $this->maps[$copy], $left);
         }
 
-        return array_map(static fn (array $images): array => array_map(static fn (array $parts): array => array_map(
-            static fn (array $figures): array => array_values(array_filter($figures, static fn (?Figure $figure): bool => $figure !== null)), $parts,
-        ), $images), $seen);
+        return array_map(
+            static fn (array $images): array => array_map(
+                static fn (array $parts): array => array_map(
+                    static fn (array $figures): array => array_values(
+                        array_filter($figures, static fn (?Figure $figure): bool => $figure !== null),
+                    ),
+                    $parts,
+                ),
+                $images,
+            ),
+            $seen,
+        );
     }
 
     /**
@@ -137,7 +156,9 @@ final readonly class Lap
                     $before = ($seen[$image][$member][$number] ?? null)?->outlines() ?? [];
                     $all = $before === [] || $back === [] ? $back : Combination::join([$before, $back], $this->tolerance);
                     if ($all !== []) {
-                        $seen[$image][$member] = array_values(array_replace($seen[$image][$member] ?? [], [$number => Figure::drawn($all, [])->cameAs($own)]));
+                        $seen[$image][$member] = array_values(
+                            array_replace($seen[$image][$member] ?? [], [$number => Figure::drawn($all, [])->cameAs($own)]),
+                        );
                     }
                 }
             }
@@ -194,9 +215,13 @@ final readonly class Lap
      */
     private static function turned(array $seen, Affine $turn): array
     {
-        return array_map(static fn (array $image): array => array_map(
-            static fn (array $figures): array => array_map(static fn (?Figure $figure): ?Figure => $figure?->mapped($turn), $figures), $image,
-        ), $seen);
+        return array_map(
+            static fn (array $image): array => array_map(
+                static fn (array $figures): array => array_map(static fn (?Figure $figure): ?Figure => $figure?->mapped($turn), $figures),
+                $image,
+            ),
+            $seen,
+        );
     }
 
     /** Whether one copy lies over another. */

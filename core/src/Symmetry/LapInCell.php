@@ -17,11 +17,14 @@ use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 
 /**
- * Copies in a pattern of which each lies over the next one around every turning centre, as no order from back to front could have it: what lies under is
+ * Copies in a pattern of which each lies over the next one around every turning centre, as no order from back to front could have it: what
+ * lies under is
  * cut away, the same in every cell.
  *
- * What brings one copy to another decides, as the first of them sees it, so that the pattern's own turns and ways keep the order: where that turns by less
- * than half, the one lies over the other; where it only moves, the one farther down, or farther right, lies over; half turns and mirror images have no
+ * What brings one copy to another decides, as the first of them sees it, so that the pattern's own turns and ways keep the order: where
+ * that turns by less
+ * than half, the one lies over the other; where it only moves, the one farther down, or farther right, lies over; half turns and mirror
+ * images have no
  * sense, and there the copy with the lower number does.
  */
 final readonly class LapInCell
@@ -85,17 +88,25 @@ final readonly class LapInCell
     private function rest(Figure $own, array $near, array $left): ?array
     {
         $box = $own->bounds();
-        $over = array_values(array_map(static fn (array $one): array => $one[1], array_filter($near, static fn (array $one): bool => $one[2] && $one[0]->meets($box, 0.0))));
+        $over = array_values(
+            array_map(
+                static fn (array $one): array => $one[1],
+                array_filter($near, static fn (array $one): bool => $one[2] && $one[0]->meets($box, 0.0)),
+            ),
+        );
         if ($over === []) {
             return null;
         }
         $rest = Combination::cut([$own->outlines(), ...$over], $this->tolerance);
 
-        return $left === [] ? $rest : Combination::join([$rest, Combination::common([$own->outlines(), $left], $this->tolerance)], $this->tolerance);
+        return $left === []
+            ? $rest
+            : Combination::join([$rest, Combination::common([$own->outlines(), $left], $this->tolerance)], $this->tolerance);
     }
 
     /**
-     * What copies that lie over one another all the way round would have cut away from each other: it goes to the one with the lowest number.
+     * What copies that lie over one another all the way round would have cut away from each other: it goes to the one with the lowest
+     * number.
      *
      * @param  array<int, list<Outline>>  $whole
      * @param  array<int, list<array{Bounds, list<Outline>, bool, int, Affine}>>  $near
@@ -107,7 +118,9 @@ final readonly class LapInCell
     {
         $seen = [];
         foreach ($whole as $copy => $outlines) {
-            $over = array_values(array_map(static fn (array $one): array => $one[1], array_filter($near[$copy], static fn (array $one): bool => $one[2])));
+            $over = array_values(
+                array_map(static fn (array $one): array => $one[1], array_filter($near[$copy], static fn (array $one): bool => $one[2])),
+            );
             $seen[$copy] = $over === [] ? $outlines : Combination::cut([$outlines, ...$over], $this->tolerance);
         }
         $left = [];
@@ -134,7 +147,8 @@ final readonly class LapInCell
      *
      * @param  non-empty-array<int, Bounds>  $boxes
      * @param  array<int, list<Outline>>  $whole
-     * @return list<array{Bounds, list<Outline>, bool, int, Affine}> its box and its outlines, whether it lies over it, its number, and the way to its cell
+     * @return list<array{Bounds, list<Outline>, bool, int, Affine}> its box and its outlines, whether it lies over it, its number, and the
+     *   way to its cell
      *
      * @throws Unworkable
      */
@@ -144,7 +158,9 @@ final readonly class LapInCell
         foreach ($this->maps as $other => $map) {
             [$first, $last, $top, $bottom] = $this->lattice->cellsFor($boxes[$copy], $boxes[$other]);
             if (($last - $first + 1) * ($bottom - $top + 1) > self::MOST_AROUND) {
-                throw new Unworkable('too many copies lie on one another to be laid over each other in turn; a smaller motif or a larger cell would do');
+                throw new Unworkable(
+                    'too many copies lie on one another to be laid over each other in turn; a smaller motif or a larger cell would do',
+                );
             }
             for ($row = $top; $row <= $bottom; $row++) {
                 for ($column = $first; $column <= $last; $column++) {
@@ -152,7 +168,13 @@ final readonly class LapInCell
                     $box = $boxes[$other]->mapped($way);
                     if (! ($row === 0 && $column === 0 && $other === $copy) && $box->meets($boxes[$copy], 0.0)) {
                         Budget::spend(20 * count($whole[$other]));
-                        $near[] = [$box, array_map(static fn (Outline $outline): Outline => $outline->mapped($way), $whole[$other]), $this->isOver($map->then($way), $other, $this->maps[$copy], $copy), $other, $way];
+                        $near[] = [
+                            $box,
+                            array_map(static fn (Outline $outline): Outline => $outline->mapped($way), $whole[$other]),
+                            $this->isOver($map->then($way), $other, $this->maps[$copy], $copy),
+                            $other,
+                            $way,
+                        ];
                     }
                 }
             }

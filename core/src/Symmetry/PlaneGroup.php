@@ -10,7 +10,8 @@ use Sternbild\Core\Geometry\Vec;
 /**
  * The seventeen plane groups and the seven frieze groups, by their general positions in lattice coordinates: x along `a`, y along `b`.
  *
- * International Tables for Crystallography, vol. A, chapter 2.2 (plane groups), recalled; names as short Hermann–Mauguin symbols, cm and cmm in their
+ * International Tables for Crystallography, vol. A, chapter 2.2 (plane groups), recalled; names as short Hermann–Mauguin symbols, cm and
+ * cmm in their
  * conventional cells. What each position does is a matrix of whole numbers and a way in parts of the cell.
  */
 final class PlaneGroup
@@ -48,7 +49,8 @@ final class PlaneGroup
     ];
 
     /**
-     * A fundamental cell of each: the asymmetric units of the International Tables, recalled, where these are what the positions above take.
+     * A fundamental cell of each: the asymmetric units of the International Tables, recalled, where these are what the positions above
+     * take.
      *
      * @var array<string, non-empty-list<array{int|float, int|float}>> corners in lattice coordinates
      */
@@ -75,9 +77,18 @@ final class PlaneGroup
     /** How far to both sides of its line a frieze is drawn in, in lengths of its way. */
     private const FAR = 8.0;
 
-    /** @var array<string, array{int|float, bool}> how much of the way the fundamental cell of a frieze takes, and whether it lies on one side only */
+    /**
+     * @var array<string, array{int|float, bool}> how much of the way the fundamental cell of a frieze takes, and whether it lies on one
+     *   side only
+     */
     private const FRIEZE_DOMAINS = [
-        'p1' => [1, false], 'p11g' => [1 / 2, false], 'p1m1' => [1 / 2, false], 'p2' => [1 / 2, false], 'p2mg' => [1 / 4, false], 'p11m' => [1, true], 'p2mm' => [1 / 2, true],
+        'p1' => [1, false],
+        'p11g' => [1 / 2, false],
+        'p1m1' => [1 / 2, false],
+        'p2' => [1 / 2, false],
+        'p2mg' => [1 / 4, false],
+        'p11m' => [1, true],
+        'p2mm' => [1 / 2, true],
     ];
 
     private const CENTRED = ['cm', 'cmm'];
@@ -129,13 +140,18 @@ final class PlaneGroup
     {
         $maps = self::maps(self::POSITIONS[$group] ?? ['x,y']);
 
-        return self::isCentred($group) ? [...$maps, ...array_map(static fn (Affine $map): Affine => $map->then(Affine::move(new Vec(0.5, 0.5))), $maps)] : $maps;
+        return self::isCentred($group)
+            ? [...$maps, ...array_map(static fn (Affine $map): Affine => $map->then(Affine::move(new Vec(0.5, 0.5))), $maps)]
+            : $maps;
     }
 
     /** @return non-empty-list<array{float, float}> corners of a fundamental cell, in lattice coordinates, first along `a` */
     public static function domain(string $group): array
     {
-        return array_map(static fn (array $corner): array => [(float) $corner[0], (float) $corner[1]], self::DOMAINS[$group] ?? self::DOMAINS['p1']);
+        return array_map(
+            static fn (array $corner): array => [(float) $corner[0], (float) $corner[1]],
+            self::DOMAINS[$group] ?? self::DOMAINS['p1'],
+        );
     }
 
     /** @return non-empty-list<array{float, float}> */

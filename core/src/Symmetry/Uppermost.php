@@ -20,8 +20,10 @@ use Sternbild\Core\Shape\Strand;
 /**
  * Which strand is seen where several lie on one another.
  *
- * All of them are laid over one another, and of every face that comes of it the nearest crossing of the two says which lies above: where the region of
- * one crossing meets that of the next, the border lies half-way. Of strands that overlap without a crossing the later lies above; where some go round
+ * All of them are laid over one another, and of every face that comes of it the nearest crossing of the two says which lies above: where
+ * the region of
+ * one crossing meets that of the next, the border lies half-way. Of strands that overlap without a crossing the later lies above; where
+ * some go round
  * in a ring, each over the next, the last of them is seen. So of every face one strand is seen, and no more than one.
  */
 final class Uppermost
@@ -34,7 +36,10 @@ final class Uppermost
 
     private readonly Uncrossed $stretches;
 
-    /** @var array<int, array<int, list<array{Vec, int, int}>>> by strands, the lower number first: where they cross, the stretch above and the one below */
+    /**
+     * @var array<int, array<int, list<array{Vec, int, int}>>> by strands, the lower number first: where they cross, the stretch above and
+     *   the one below
+     */
     private array $met = [];
 
     /** @var list<Curve> all that is laid over one another */
@@ -51,18 +56,28 @@ final class Uppermost
      * @param  list<array{array{int, float}, array{int, float}}>  $dives
      * @param  list<Vec>  $crossings
      */
-    private function __construct(private readonly array $strands, array $dives, array $crossings, private readonly float $gap, private readonly Tolerance $tolerance)
-    {
+    private function __construct(
+        private readonly array $strands,
+        array $dives,
+        array $crossings,
+        private readonly float $gap,
+        private readonly Tolerance $tolerance,
+    ) {
         $this->stretches = new Uncrossed($strands, $dives, $tolerance->distance);
         foreach ($dives as $number => [$above, $below]) {
-            $this->met[min($above[0], $below[0])][max($above[0], $below[0])][] = [$crossings[$number], $this->stretches->at(...$above), $this->stretches->at(...$below)];
+            $this->met[min($above[0], $below[0])][max($above[0], $below[0])][] = [
+                $crossings[$number],
+                $this->stretches->at(...$above),
+                $this->stretches->at(...$below),
+            ];
         }
     }
 
     /**
      * @param  non-empty-list<Strand>  $strands
      * @param  list<list<Outline>>  $whole  the outlines of each
-     * @param  list<array{array{int, float}, array{int, float}}>  $dives  the strands of each crossing, the one above first, and where on their ways it is
+     * @param  list<array{array{int, float}, array{int, float}}>  $dives  the strands of each crossing, the one above first, and where on
+     *   their ways it is
      * @param  list<Vec>  $crossings
      * @param  float  $gap  kept clear beside what lies above, sheet units
      * @return list<list<Outline>|null> what is seen of each; null where that is all of it
@@ -108,7 +123,11 @@ final class Uppermost
             }
         }
 
-        return array_map(static fn (array $faces, array $all): ?array => count($faces) === count($all) ? null : $arrangement->boundary($faces), $seen, $covered);
+        return array_map(
+            static fn (array $faces, array $all): ?array => count($faces) === count($all) ? null : $arrangement->boundary($faces),
+            $seen,
+            $covered,
+        );
     }
 
     /**
@@ -146,7 +165,9 @@ final class Uppermost
         foreach ($this->stretches->ways as $stretch => $way) {
             $strand = $this->stretches->strandOf[$stretch];
             $of = $this->strands[$strand];
-            $band = fn (float $more): array => $way === [] ? [] : (new Band($of->left + $more, $of->right + $more, $of->join, 'butt', self::LIMIT, $this->tolerance))->of($way);
+            $band = fn (float $more): array => $way === []
+                ? []
+                : (new Band($of->left + $more, $of->right + $more, $of->join, 'butt', self::LIMIT, $this->tolerance))->of($way);
             $outlines = $whole[$strand];
             if ($this->stretches->count($strand) > 1) {
                 $outlines = $band(0.0);
@@ -237,7 +258,9 @@ final class Uppermost
             }
         }
         sort($stops);
-        $isIn = static fn (array $outlines, Vec $at): bool => array_sum(array_map(static fn (Outline $outline): int => $outline->windingsAround($at), $outlines)) !== 0;
+        $isIn = static fn (array $outlines, Vec $at): bool => array_sum(
+            array_map(static fn (Outline $outline): int => $outline->windingsAround($at), $outlines),
+        ) !== 0;
         $pieces = [];
         for ($k = 1; $k < count($stops); $k++) {
             $at = $line->pointAt(($stops[$k - 1] + $stops[$k]) / 2);
@@ -266,7 +289,10 @@ final class Uppermost
         $top = [];
         foreach ($here as $stretch) {
             foreach (count($strands) === 1 ? [] : $here as $other) {
-                if ($this->stretches->strandOf[$other] !== $this->stretches->strandOf[$stretch] && ($this->isOver($other, $stretch, $at) ?? $other > $stretch)) {
+                if (
+                    $this->stretches->strandOf[$other] !== $this->stretches->strandOf[$stretch] &&
+                    ($this->isOver($other, $stretch, $at) ?? $other > $stretch)
+                ) {
                     continue 2;
                 }
             }
@@ -276,7 +302,10 @@ final class Uppermost
         $strand = $this->stretches->strandOf[$top[0]];
         foreach ($beside as $other) {
             // Of those that lie there themselves it is settled.
-            if (! in_array($other, $here, true) && ($this->stretches->strandOf[$other] === $strand || ! in_array($this->stretches->strandOf[$other], $strands, true))) {
+            if (
+                ! in_array($other, $here, true) &&
+                ($this->stretches->strandOf[$other] === $strand || ! in_array($this->stretches->strandOf[$other], $strands, true))
+            ) {
                 foreach ($top as $stretch) {
                     if ($this->isOver($other, $stretch, $at) === true) {
                         return null;
@@ -293,7 +322,11 @@ final class Uppermost
     {
         [$strand, $under] = [$this->stretches->strandOf[$one], $this->stretches->strandOf[$other]];
         $all = $this->met[min($strand, $under)][max($strand, $under)] ?? [];
-        $own = array_filter($all, static fn (array $crossing): bool => min($one, $other) === min($crossing[1], $crossing[2]) && max($one, $other) === max($crossing[1], $crossing[2]));
+        $own = array_filter(
+            $all,
+            static fn (array $crossing): bool => min($one, $other) === min($crossing[1], $crossing[2]) &&
+                max($one, $other) === max($crossing[1], $crossing[2]),
+        );
         if ($own === [] && $this->stretches->areNeighbours($one, $other)) {
             return null;
         }

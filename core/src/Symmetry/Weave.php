@@ -19,8 +19,10 @@ use Sternbild\Core\Shape\Strand;
 /**
  * Strands that go over and under one another in turn.
  *
- * A crossing is where the ways of two strands, or of one with itself, cross; where they only touch, run along one another, or one ends inside another
- * there is none. Along every strand over and under alternate as far as they can; a drawing of closed strands in general position always can.
+ * A crossing is where the ways of two strands, or of one with itself, cross; where they only touch, run along one another, or one ends
+ * inside another
+ * there is none. Along every strand over and under alternate as far as they can; a drawing of closed strands in general position always
+ * can.
  */
 final class Weave
 {
@@ -38,7 +40,10 @@ final class Weave
     /** @var list<Vec> */
     private array $crossings = [];
 
-    /** @var array<int, array<string, array{float, int, bool}>> of each strand what it comes to: where on its way, which crossing, whether as the first of the two */
+    /**
+     * @var array<int, array<string, array{float, int, bool}>> of each strand what it comes to: where on its way, which crossing, whether as
+     *   the first of the two
+     */
     private array $visits = [];
 
     /** @var list<array{array{int, float}, array{int, float}}> the two strands of a crossing, and where on their ways */
@@ -68,8 +73,15 @@ final class Weave
         foreach ($swaps as $place) {
             $weave->swap($place);
         }
-        $dives = array_map(static fn (array $pair, bool $first): array => $first ? $pair : [$pair[1], $pair[0]], $weave->pairs, self::inStep($weave->over));
-        $seen = count($strands) === 1 && $weave->crossings === [] ? [null] : Uppermost::seen($strands, $whole, $dives, $weave->crossings, $gap, $tolerance);
+        $dives = array_map(
+            static fn (array $pair, bool $first): array => $first ? $pair : [$pair[1], $pair[0]],
+            $weave->pairs,
+            self::inStep($weave->over),
+        );
+        $seen =
+            count($strands) === 1 && $weave->crossings === []
+                ? [null]
+                : Uppermost::seen($strands, $whole, $dives, $weave->crossings, $gap, $tolerance);
 
         return new Woven($seen, $weave->crossings, $stuck, $dives);
     }
@@ -161,7 +173,10 @@ final class Weave
     /** @throws Unworkable */
     private function find(): void
     {
-        $boxes = array_map(static fn (Strand $strand): array => array_map(static fn (Curve $curve): Bounds => $curve->bounds(), $strand->way), $this->strands);
+        $boxes = array_map(
+            static fn (Strand $strand): array => array_map(static fn (Curve $curve): Bounds => $curve->bounds(), $strand->way),
+            $this->strands,
+        );
         foreach ($this->strands as $i => $one) {
             for ($j = 0; $j <= $i; $j++) {
                 foreach ($one->way as $a => $curve) {
@@ -179,7 +194,13 @@ final class Weave
             }
         }
         if (count($this->crossings) > self::MOST_CROSSINGS) {
-            throw new Unworkable('there are '.number_format(count($this->crossings)).' crossings; at most '.number_format(self::MOST_CROSSINGS).' can be woven');
+            throw new Unworkable(
+                'there are '.
+                    number_format(count($this->crossings)).
+                    ' crossings; at most '.
+                    number_format(self::MOST_CROSSINGS).
+                    ' can be woven',
+            );
         }
         $this->inOrder();
     }
@@ -195,7 +216,10 @@ final class Weave
         }
         [$p, $q] = [$this->along($one), $this->along($other)];
         // Two curves of one way meet where they are joined.
-        if ($one[0] === $other[0] && $this->apart($one[0], $p, $q) < 1e-7 || abs($this->heading($one)->cross($this->heading($other))) < self::ALONG) {
+        if (
+            ($one[0] === $other[0] && $this->apart($one[0], $p, $q) < 1e-7) ||
+            abs($this->heading($one)->cross($this->heading($other))) < self::ALONG
+        ) {
             return;
         }
         $key = $this->keyOf($one[0], $p).' '.$this->keyOf($other[0], $q);
@@ -349,10 +373,14 @@ final class Weave
         $one = $this->heading([$strand, $at]);
         $two = $this->heading($below);
         $sine = max(0.05, abs($one->cross($two)));
-        $reach = (max($other->left, $other->right) + $this->gap) / $sine + (max($of->left, $of->right) + $this->gap) * sqrt(max(0.0, 1 - $sine * $sine)) / $sine;
+        $reach =
+            (max($other->left, $other->right) + $this->gap) / $sine +
+            ((max($of->left, $of->right) + $this->gap) * sqrt(max(0.0, 1 - $sine * $sine))) / $sine;
         $way = $this->around($strand, $at, $reach * self::MORE + 4 * $this->tolerance->distance);
 
-        return $way === [] ? [] : (new Band($of->left + $this->gap, $of->right + $this->gap, $of->join, 'butt', self::LIMIT, $this->tolerance))->of($way);
+        return $way === []
+            ? []
+            : (new Band($of->left + $this->gap, $of->right + $this->gap, $of->join, 'butt', self::LIMIT, $this->tolerance))->of($way);
     }
 
     /** @return list<Curve> of a way so much before a place and behind it, as far as it goes */
@@ -363,7 +391,10 @@ final class Weave
         return $this->strands[$strand]->part($from, $to);
     }
 
-    /** @return array{float, float, float} a place on a way, and where so much before it and behind it is, as far as it goes; a round on where it would begin before the way does */
+    /**
+     * @return array{float, float, float} a place on a way, and where so much before it and behind it is, as far as it goes; a round on
+     *   where it would begin before the way does
+     */
     private function bounds(int $strand, float $at, float $reach): array
     {
         $way = $this->strands[$strand]->way;

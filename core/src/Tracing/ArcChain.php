@@ -97,7 +97,11 @@ final class ArcChain
     {
         $onward = $places[min(count($places) - 1, $to + self::FEWEST)]->minus($places[max(0, $to - self::FEWEST)])->unit();
         $one = self::tangent($start, $way, $places[$to]);
-        if ($one !== null && ($to === count($places) - 1 || abs($one->tangentAt(1.0)->cross($onward)) < self::AGREES) && self::isNear([$one], $places, $at, $to, $within)) {
+        if (
+            $one !== null &&
+            ($to === count($places) - 1 || abs($one->tangentAt(1.0)->cross($onward)) < self::AGREES) &&
+            self::isNear([$one], $places, $at, $to, $within)
+        ) {
             return [$one];
         }
         // Two arcs that meet where both leave their ends by equal ways: K. M. Bolton, Biarc curves, Computer-Aided Design 7 (1975).
@@ -114,7 +118,9 @@ final class ArcChain
         $first = self::tangent($start, $way, $middle);
         $second = $first === null ? null : self::tangent($middle, $first->tangentAt(1.0), $places[$to]);
 
-        return $first !== null && $second !== null && self::isNear([$first, $second], $places, $at, $to, $within) ? [$first, $second] : null;
+        return $first !== null && $second !== null && self::isNear([$first, $second], $places, $at, $to, $within)
+            ? [$first, $second]
+            : null;
     }
 
     /**
@@ -124,7 +130,9 @@ final class ArcChain
     private static function isNear(array $arcs, array $places, int $at, int $to, float $within): bool
     {
         for ($k = $at + 1; $k < $to; $k++) {
-            $near = min(array_map(static fn (Curve $arc): float => $arc->pointAt($arc->nearest($places[$k]))->distanceTo($places[$k]), $arcs));
+            $near = min(
+                array_map(static fn (Curve $arc): float => $arc->pointAt($arc->nearest($places[$k]))->distanceTo($places[$k]), $arcs),
+            );
             if ($near > $within) {
                 return false;
             }

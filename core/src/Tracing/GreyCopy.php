@@ -101,6 +101,8 @@ final readonly class GreyCopy
             throw new Unreadable('the picture cannot be read: '.$fault->getMessage(), previous: $fault);
         }
 
-        return strlen($bytes) === $width * $height ? $bytes : throw new Unreadable('the picture cannot be read: its pixels do not come out one by one');
+        return strlen($bytes) === $width * $height
+            ? $bytes
+            : throw new Unreadable('the picture cannot be read: its pixels do not come out one by one');
     }
 }

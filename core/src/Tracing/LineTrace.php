@@ -8,9 +8,11 @@ use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Vec;
 
 /**
- * Places of a line in a picture, to a fraction of a pixel: across a rough way along it, where it is darkest or lightest, or where dark meets light.
+ * Places of a line in a picture, to a fraction of a pixel: across a rough way along it, where it is darkest or lightest, or where dark
+ * meets light.
  *
- * A line is taken at the middle of what it weighs, an edge at the middle of its slope; both are exact for any stroke that is the same on either side.
+ * A line is taken at the middle of what it weighs, an edge at the middle of its slope; both are exact for any stroke that is the same on
+ * either side.
  */
 final class LineTrace
 {
@@ -52,10 +54,22 @@ final class LineTrace
         $profiles = [];
         $lines = $edges = 0;
         foreach ($spots as $k => [$place, $normal]) {
-            $profile = array_map(static fn (int $step): float => $grey->at($place->x + $normal->x * $step * self::STRIDE, $place->y + $normal->y * $step * self::STRIDE), range(-$half, $half));
+            $profile = array_map(
+                static fn (int $step): float => $grey->at(
+                    $place->x + $normal->x * $step * self::STRIDE,
+                    $place->y + $normal->y * $step * self::STRIDE,
+                ),
+                range(-$half, $half),
+            );
             $profiles[$k] = $profile;
             [$left, $right] = self::ends($profile);
-            $stands = max(array_map(static fn (float $one, int $at): float => abs($one - $left - ($right - $left) * $at / (2 * $half)), $profile, array_keys($profile)));
+            $stands = max(
+                array_map(
+                    static fn (float $one, int $at): float => abs($one - $left - (($right - $left) * $at) / (2 * $half)),
+                    $profile,
+                    array_keys($profile),
+                ),
+            );
             abs($right - $left) > 0.8 * $stands ? $edges++ : $lines++;
         }
         $found = [];
@@ -70,7 +84,8 @@ final class LineTrace
     }
 
     /**
-     * By how much a line has to stand out beside a way, of 255: more than grain does. Its standard deviation is told by the median of what differs a little way apart, farther off
+     * By how much a line has to stand out beside a way, of 255: more than grain does. Its standard deviation is told by the median of what
+     * differs a little way apart, farther off
      * on either side than the line is looked for.
      *
      * @param  list<Vec>  $way  in pixels of the copy, at least two
@@ -85,7 +100,10 @@ final class LineTrace
         foreach ($spots as $k => [$place, $normal]) {
             for ($off = $k % $every === 0 ? $reach : INF; $off < 3 * $reach; $off++) {
                 foreach ([-1, 1] as $side) {
-                    [$near, $far] = [$place->plus($normal->times($side * $off)), $place->plus($normal->times($side * ($off + self::UNLIKE)))];
+                    [$near, $far] = [
+                        $place->plus($normal->times($side * $off)),
+                        $place->plus($normal->times($side * ($off + self::UNLIKE))),
+                    ];
                     $differences[] = abs($grey->at($near->x, $near->y) - $grey->at($far->x, $far->y));
                 }
             }

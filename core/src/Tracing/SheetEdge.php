@@ -63,12 +63,18 @@ final class SheetEdge
         }
         $isWhole = $area > 0.0 && count($bright) / $area > self::FILLED && count($bright) / $area < 1 / self::FILLED;
         // All of the picture is no sheet in it.
-        $touches = count(array_filter($fitted, static fn (Vec $one): bool => min($one->x, $one->y, $wide - $one->x, $high - $one->y) < 1.0));
+        $touches = count(
+            array_filter($fitted, static fn (Vec $one): bool => min($one->x, $one->y, $wide - $one->x, $high - $one->y) < 1.0),
+        );
 
         if (! $isWhole || $touches === 4) {
             return null;
         }
-        $found = self::refined($copy, array_map(static fn (Vec $one): Vec => $one->times($copy->scale / $scale), $fitted), $copy->scale / $scale);
+        $found = self::refined(
+            $copy,
+            array_map(static fn (Vec $one): Vec => $one->times($copy->scale / $scale), $fitted),
+            $copy->scale / $scale,
+        );
 
         return array_map(static fn (Vec $one): Vec => new Vec(round($one->x / $copy->scale, 2), round($one->y / $copy->scale, 2)), $found);
     }
@@ -83,7 +89,8 @@ final class SheetEdge
     }
 
     /**
-     * The same corners as finely as the picture tells them: along each side, where it turns from dark to bright, to a fraction of a pixel. A side that does not tell stays where it was.
+     * The same corners as finely as the picture tells them: along each side, where it turns from dark to bright, to a fraction of a pixel.
+     * A side that does not tell stays where it was.
      *
      * @param  list<Vec>  $corners  in pixels of the copy
      * @param  float  $coarse  how many of its pixels they may be off by
@@ -105,13 +112,19 @@ final class SheetEdge
             }
             $line = count($edge) < self::PROFILES / 3 ? null : self::agreed($edge);
             $way = $line === null ? $along->unit() : $line->way;
-            $lines[] = [$line === null ? $from : $line->middle->plus($in->times(self::SAFE)), $way->dot($along) < 0.0 ? $way->times(-1) : $way];
+            $lines[] = [
+                $line === null ? $from : $line->middle->plus($in->times(self::SAFE)),
+                $way->dot($along) < 0.0 ? $way->times(-1) : $way,
+            ];
         }
 
         return self::meetings($lines) ?? $corners;
     }
 
-    /** How far inwards from a place it turns from dark to bright: where half the way between both is passed first. Null where both are alike. */
+    /**
+     * How far inwards from a place it turns from dark to bright: where half the way between both is passed first. Null where both are
+     * alike.
+     */
     private static function turning(GreyCopy $copy, Vec $on, Vec $in, float $reach): ?float
     {
         $profile = [];
@@ -187,7 +200,8 @@ final class SheetEdge
             $seen[$pixel] = true;
             for ($k = 0; $k < count($region); $k++) {
                 $x = $region[$k] % $wide;
-                foreach ([$x > 0 ? $region[$k] - 1 : -1, $x < $wide - 1 ? $region[$k] + 1 : -1, $region[$k] - $wide, $region[$k] + $wide] as $beside) {
+                $those = [$x > 0 ? $region[$k] - 1 : -1, $x < $wide - 1 ? $region[$k] + 1 : -1, $region[$k] - $wide, $region[$k] + $wide];
+                foreach ($those as $beside) {
                     if ($beside >= 0 && $beside < $wide * $high && ! isset($seen[$beside]) && $grey[$beside] > $threshold) {
                         $seen[$beside] = true;
                         $region[] = $beside;
@@ -240,7 +254,13 @@ final class SheetEdge
         $rim = [];
         foreach ($region as $pixel => $_) {
             [$x, $y] = [$pixel % $wide, intdiv($pixel, $wide)];
-            if ($x === 0 || $y === 0 || $x === $wide - 1 || $y === $high - 1 || ! isset($region[$pixel - 1], $region[$pixel + 1], $region[$pixel - $wide], $region[$pixel + $wide])) {
+            if (
+                $x === 0 ||
+                $y === 0 ||
+                $x === $wide - 1 ||
+                $y === $high - 1 ||
+                ! isset($region[$pixel - 1], $region[$pixel + 1], $region[$pixel - $wide], $region[$pixel + $wide])
+            ) {
                 $rim[] = new Vec($x + 0.5, $y + 0.5);
             }
         }
@@ -267,8 +287,11 @@ final class SheetEdge
             $near = array_values(array_filter($rim, static function (Vec $place) use ($from, $way, $length): bool {
                 $along = $place->minus($from)->dot($way) / $length ** 2;
 
-                return $along > self::ENDS && $along < 1 - self::ENDS && abs($way->cross($place->minus($from))) / $length < 3.0 + 0.02 * $length;
-            }));
+                return $along > self::ENDS &&
+                    $along < 1 - self::ENDS &&
+                    abs($way->cross($place->minus($from))) / $length < 3.0 + 0.02 * $length;
+            }),
+            );
             if (count($near) < 3) {
                 return null;
             }

@@ -16,7 +16,8 @@ use Sternbild\Core\Pixel\Unreadable;
 /**
  * A circle or a line fitted to a line of a picture: least squares of distances, with what lies off left out.
  *
- * Off is what lies farther than three times the usual deviation, by the median of all: P. J. Rousseeuw, A. M. Leroy, Robust Regression and Outlier Detection (1987).
+ * Off is what lies farther than three times the usual deviation, by the median of all: P. J. Rousseeuw, A. M. Leroy, Robust Regression and
+ * Outlier Detection (1987).
  */
 final readonly class SketchFit
 {
@@ -38,7 +39,10 @@ final readonly class SketchFit
     /** Pixels: what lies as near as this is never off. */
     private const NEAR = 0.35;
 
-    /** Of the reach, how far is looked once it is known where the line runs; the least, in pixels; and in deviations of a line that was drawn by hand. */
+    /**
+     * Of the reach, how far is looked once it is known where the line runs; the least, in pixels; and in deviations of a line that was
+     * drawn by hand.
+     */
     private const CLOSER = 0.4;
 
     private const CLOSEST = 4.0;
@@ -56,14 +60,20 @@ final readonly class SketchFit
      * @param  list<Vec>  $places  of the sheet that it was fitted to
      * @param  float|null  $costs  by how much the deviation is more than it would have to be, where it was settled on something
      */
-    private function __construct(public ?Circle $circle, public array $line, public float $deviation, public float $farthest, private array $places = [], private ?float $costs = null)
-    {
+    private function __construct(
+        public ?Circle $circle,
+        public array $line,
+        public float $deviation,
+        public float $farthest,
+        private array $places = [],
+        private ?float $costs = null,
+    ) {
     }
 
     /** @return array<string, float> */
     public function facts(): array
     {
-        return ['deviation' => $this->deviation, 'farthest' => $this->farthest, ...($this->costs === null ? [] : ['costs' => $this->costs])];
+        return ['deviation' => $this->deviation, 'farthest' => $this->farthest, ...$this->costs === null ? [] : ['costs' => $this->costs]];
     }
 
     /**
@@ -78,8 +88,15 @@ final readonly class SketchFit
         if ($this->circle === null || $this->places === []) {
             return $this;
         }
-        $about = $center === null ? null : array_sum(array_map(static fn (Vec $place): float => $place->distanceTo($center), $this->places)) / count($this->places);
-        usort($radii, fn (float $one, float $other): int => abs($one - ($about ?? $this->circle->radius)) <=> abs($other - ($about ?? $this->circle->radius)));
+        $about =
+            $center === null
+                ? null
+                : array_sum(array_map(static fn (Vec $place): float => $place->distanceTo($center), $this->places)) / count($this->places);
+        usort(
+            $radii,
+            fn (float $one, float $other): int => abs($one - ($about ?? $this->circle->radius)) <=>
+                abs($other - ($about ?? $this->circle->radius)),
+        );
         $candidates = [];
         if ($center !== null && $about !== null) {
             array_push($candidates, ...($radii === [] ? [] : [new Circle($center, $radii[0])]), ...[new Circle($center, $about)]);
@@ -111,7 +128,12 @@ final readonly class SketchFit
         $places = LineTrace::along($grey, self::rounded($way, $reach), $reach, $least);
         $circle = null;
         for ($pass = 0; $pass < 2; $pass++) {
-            $kept = self::kept(self::enough($places), self::first(...), CircleFit::to(...), static fn (Circle $one, Vec $place): float => abs($one->distanceTo($place)));
+            $kept = self::kept(
+                self::enough($places),
+                self::first(...),
+                CircleFit::to(...),
+                static fn (Circle $one, Vec $place): float => abs($one->distanceTo($place)),
+            );
             $circle = CircleFit::to($kept);
             $far = static fn (Vec $place): float => abs($circle->distanceTo($place));
             if ($pass === 0) {
@@ -123,7 +145,13 @@ final readonly class SketchFit
         $off = array_map(static fn (Vec $place): float => abs($circle->distanceTo($place)), $kept);
         $back = self::back($picture, $grey);
 
-        return new self(new Circle($back($circle->center), $circle->radius / $scale), [$along[0], $along[count($along) - 1]], self::mean($off) / $scale, max($off) / $scale, array_map($back, $kept));
+        return new self(
+            new Circle($back($circle->center), $circle->radius / $scale),
+            [$along[0], $along[count($along) - 1]],
+            self::mean($off) / $scale,
+            max($off) / $scale,
+            array_map($back, $kept),
+        );
     }
 
     /**
@@ -143,7 +171,12 @@ final readonly class SketchFit
         $back = self::back($picture, $grey);
         $places = self::steady(array_map($back, $places), $reach);
         $curves = ArcChain::along($places, $within);
-        $off = array_map(static fn (Vec $place): float => min(array_map(static fn (Curve $curve): float => $curve->pointAt($curve->nearest($place))->distanceTo($place), $curves)), $places);
+        $off = array_map(
+            static fn (Vec $place): float => min(
+                array_map(static fn (Curve $curve): float => $curve->pointAt($curve->nearest($place))->distanceTo($place), $curves),
+            ),
+            $places,
+        );
 
         return [$curves, ['deviation' => self::mean($off), 'farthest' => max($off)]];
     }
@@ -194,7 +227,12 @@ final readonly class SketchFit
             $ends = array_map($line->foot(...), $ends);
             if ($pass === 0) {
                 self::holdLine(array_map(static fn (Vec $place): float => $far($line, $place), $places), $reach);
-                $places = LineTrace::along($grey, $ends, self::closer($reach, array_map(static fn (Vec $place): float => $far($line, $place), $kept)), $least);
+                $places = LineTrace::along(
+                    $grey,
+                    $ends,
+                    self::closer($reach, array_map(static fn (Vec $place): float => $far($line, $place), $kept)),
+                    $least,
+                );
             }
         }
         $off = array_map(static fn (Vec $place): float => $far($line, $place), $kept);
@@ -217,7 +255,10 @@ final readonly class SketchFit
         $grey = GreyCopy::of($picture->file);
         $back = $picture->map()->inverse();
         $way = array_map(static fn (Vec $place): Vec => $back->apply($place)->times($grey->scale), $along);
-        $inside = array_filter($way, static fn (Vec $at): bool => $at->x >= 0 && $at->y >= 0 && $at->x <= $grey->width && $at->y <= $grey->height);
+        $inside = array_filter(
+            $way,
+            static fn (Vec $at): bool => $at->x >= 0 && $at->y >= 0 && $at->x <= $grey->width && $at->y <= $grey->height,
+        );
         if ($inside === [] || count($way) < 2) {
             throw new Degenerate('the way runs beside the picture, not over it');
         }
@@ -301,7 +342,9 @@ final readonly class SketchFit
             $sorted = $off;
             sort($sorted);
             $limit = max(self::NEAR, self::OFF * self::NORMAL * $sorted[intdiv(count($sorted), 2)]);
-            $next = self::enough(array_values(array_filter($places, static fn (Vec $place, int $k): bool => $off[$k] <= $limit, ARRAY_FILTER_USE_BOTH)));
+            $next = self::enough(
+                array_values(array_filter($places, static fn (Vec $place, int $k): bool => $off[$k] <= $limit, ARRAY_FILTER_USE_BOTH)),
+            );
             $same = count($next) === count($kept) && $round > 0;
             $kept = $next;
             if ($same) {
@@ -325,7 +368,9 @@ final readonly class SketchFit
         $count = count($places);
         $best = null;
         $least = INF;
-        $thinned = array_values(array_filter($places, static fn (int $k): bool => $k % max(1, intdiv($count, 150)) === 0, ARRAY_FILTER_USE_KEY));
+        $thinned = array_values(
+            array_filter($places, static fn (int $k): bool => $k % max(1, intdiv($count, 150)) === 0, ARRAY_FILTER_USE_KEY),
+        );
         for ($try = 0; $try < self::TRIES; $try++) {
             // Spread over the way, the same every time.
             $at = static fn (float $share): int => min($count - 1, (int) ($count * fmod($share + $try * 0.618033988749895 / 3, 1.0)));

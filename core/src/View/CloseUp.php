@@ -38,7 +38,7 @@ final readonly class CloseUp
 
     /**
      * @return array{curves: list<array{of: string, label: string, points: list<float>}>, gaps: list<array{distance: float, labels: array{string, string}, from: array{float, float}, to: array{float, float}}>, more: bool}
-     *                                                                                                                                                                                                           points as x, y, x, y in shares of the window's width from its upper left corner
+     *   points as x, y, x, y in shares of the window's width from its upper left corner
      */
     public static function look(Scene $scene, Bounds $window): array
     {
@@ -58,7 +58,17 @@ final readonly class CloseUp
             }
         }
 
-        return ['curves' => $curves, 'gaps' => self::gaps($inside, $window->center(), max($scene->plan->limit('checks.miss'), self::NEAR * ($window->right - $window->left)), $scene->labels, $tolerance), 'more' => false];
+        return [
+            'curves' => $curves,
+            'gaps' => self::gaps(
+                $inside,
+                $window->center(),
+                max($scene->plan->limit('checks.miss'), self::NEAR * ($window->right - $window->left)),
+                $scene->labels,
+                $tolerance,
+            ),
+            'more' => false,
+        ];
     }
 
     /** @return iterable<array{string, string, Curve}> step, a name of the outline that the curve belongs to, and the curve */
@@ -87,7 +97,12 @@ final readonly class CloseUp
     /** @return list<Curve> the pieces of a curve that lie in the window */
     private static function clipped(Curve $curve, Bounds $window, Tolerance $tolerance): array
     {
-        $corners = [new Vec($window->left, $window->top), new Vec($window->right, $window->top), new Vec($window->right, $window->bottom), new Vec($window->left, $window->bottom)];
+        $corners = [
+            new Vec($window->left, $window->top),
+            new Vec($window->right, $window->top),
+            new Vec($window->right, $window->bottom),
+            new Vec($window->left, $window->bottom),
+        ];
         $stops = [0.0, 1.0];
         foreach ($corners as $k => $corner) {
             foreach (Intersections::find($curve, new Line($corner, $corners[($k + 1) % 4]), $tolerance) as $meeting) {
@@ -113,7 +128,10 @@ final readonly class CloseUp
         // As many chords as leave the curve by no more than a small share of the window.
         $count = match (true) {
             $curve instanceof Line => 1,
-            $curve instanceof Arc => (int) max(8, min(self::MOST_CHORDS, ceil(abs($curve->sweep()) * sqrt($curve->radius() / (8 * self::OFF * $width))))),
+            $curve instanceof Arc => (int) max(
+                8,
+                min(self::MOST_CHORDS, ceil(abs($curve->sweep()) * sqrt($curve->radius() / (8 * self::OFF * $width)))),
+            ),
             default => self::MOST_CHORDS,
         };
         $points = [];
@@ -129,8 +147,12 @@ final readonly class CloseUp
     private static function onOneLine(Curve $one, Curve $other, Tolerance $tolerance): bool
     {
         return match (true) {
-            $one instanceof Line && $other instanceof Line => $one->length() > $other->length() ? $one->carries($other, $tolerance->distance) : $other->carries($one, $tolerance->distance),
-            $one instanceof Arc && $other instanceof Arc => $one->center()->distanceTo($other->center()) + abs($one->radius() - $other->radius()) <= 2 * $tolerance->distance,
+            $one instanceof Line && $other instanceof Line => $one->length() > $other->length()
+                ? $one->carries($other, $tolerance->distance)
+                : $other->carries($one, $tolerance->distance),
+            $one instanceof Arc && $other instanceof Arc => $one->center()->distanceTo($other->center()) +
+                abs($one->radius() - $other->radius()) <=
+                2 * $tolerance->distance,
             default => false,
         };
     }
@@ -146,7 +168,10 @@ final readonly class CloseUp
     private static function gaps(array $inside, Vec $middle, float $near, array $labels, Tolerance $tolerance): array
     {
         // As far as doubles can tell; what is equally far keeps its order, guides before the parts made of them.
-        $away = array_map(static fn (array $one): float => round($one[2]->pointAt($one[2]->nearest($middle))->distanceTo($middle) / $tolerance->distance), $inside);
+        $away = array_map(
+            static fn (array $one): float => round($one[2]->pointAt($one[2]->nearest($middle))->distanceTo($middle) / $tolerance->distance),
+            $inside,
+        );
         asort($away);
         $compared = array_map(static fn (int $number): array => $inside[$number], array_slice(array_keys($away), 0, self::COMPARED));
         $met = $apart = null;
@@ -157,7 +182,10 @@ final readonly class CloseUp
                 }
                 $gap = ShortestWay::between($curve, $other, $tolerance);
                 $names = [$labels[$otherOf], $labels[$of]];
-                if ($gap->distance === 0.0 && ($met === null || $gap->from->distanceTo($middle) < $met[0]->from->distanceTo($middle) - $tolerance->distance)) {
+                if (
+                    $gap->distance === 0.0 &&
+                    ($met === null || $gap->from->distanceTo($middle) < $met[0]->from->distanceTo($middle) - $tolerance->distance)
+                ) {
                     $met = [$gap, $names];
                 } elseif ($gap->distance > 0.0 && $gap->distance <= $near && ($apart === null || $gap->distance < $apart[0]->distance)) {
                     $apart = [$gap, $names];

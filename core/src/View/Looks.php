@@ -17,7 +17,10 @@ final readonly class Looks
     {
     }
 
-    /** @return array{id: string, styles: list<array<string, mixed>>, figures: list<int>} every figure's number in `styles`; -1 for one that was used up by itself */
+    /**
+     * @return array{id: string, styles: list<array<string, mixed>>, figures: list<int>} every figure's number in `styles`; -1 for one that
+     *   was used up by itself
+     */
     public function of(DrawnPart $drawn): array
     {
         $styles = $figures = $numbers = [];
@@ -42,11 +45,20 @@ final readonly class Looks
     /** @return array<string, mixed> */
     private function style(Style $style): array
     {
-        $gradients = array_filter(['gradient' => $this->gradient($style->gradient), 'strokeGradient' => $this->gradient($style->strokeGradient)]);
+        $gradients = array_filter([
+            'gradient' => $this->gradient($style->gradient),
+            'strokeGradient' => $this->gradient($style->strokeGradient),
+        ]);
 
-        $pattern = $style->pattern === null ? [] : ['pattern' => ['of' => $style->pattern->pattern, 'map' => $style->pattern->map->toArray()]];
+        $pattern =
+            $style->pattern === null ? [] : ['pattern' => ['of' => $style->pattern->pattern, 'map' => $style->pattern->map->toArray()]];
 
-        return [...array_diff_key(get_object_vars($style), ['gradient' => true, 'strokeGradient' => true, 'pattern' => true, 'bare' => true]), ...($style->bare ? ['bare' => true] : []), ...$gradients, ...$pattern];
+        return [
+            ...array_diff_key(get_object_vars($style), ['gradient' => true, 'strokeGradient' => true, 'pattern' => true, 'bare' => true]),
+            ...$style->bare ? ['bare' => true] : [],
+            ...$gradients,
+            ...$pattern,
+        ];
     }
 
     /** @return array<string, mixed>|null in the coordinates of the shape */

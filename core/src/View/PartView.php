@@ -41,7 +41,10 @@ final readonly class PartView
         ];
     }
 
-    /** @return array{on: string, colours: list<string>, cells: list<string>, numbers?: list<list<int>>} painted cells; of an overlay as they are written, and their numbers */
+    /**
+     * @return array{on: string, colours: list<string>, cells: list<string>, numbers?: list<list<int>>} painted cells; of an overlay as they
+     *   are written, and their numbers
+     */
     private function painted(Painted $painted): array
     {
         if ($painted->laid instanceof Overlay) {
@@ -95,7 +98,11 @@ final readonly class PartView
             $id = spl_object_id($figure->shape);
             $number = $numbers[$id] ??= count($numbers);
             $shapes[$number] = $figure->shape;
-            $sizes[$number] = max($sizes[$number] ?? 1.0, abs($figure->map->a) + abs($figure->map->c), abs($figure->map->b) + abs($figure->map->d));
+            $sizes[$number] = max(
+                $sizes[$number] ?? 1.0,
+                abs($figure->map->a) + abs($figure->map->c),
+                abs($figure->map->b) + abs($figure->map->d),
+            );
             $figures[] = $figure->map->isIdentity() ? [$number] : array_merge([$number], $figure->map->toArray());
         }
         $paths = $boxes = [];
@@ -106,10 +113,19 @@ final readonly class PartView
             $paths[] = (new PathData($decimals))->ofOutlines($shape->outlines);
         }
 
-        return ['shapes' => $paths, 'boxes' => $boxes, 'figures' => $figures, 'copies' => self::copies($part), ...($part->spread === null ? [] : ['spread' => self::spread($part->spread)])];
+        return [
+            'shapes' => $paths,
+            'boxes' => $boxes,
+            'figures' => $figures,
+            'copies' => self::copies($part),
+            ...$part->spread === null ? [] : ['spread' => self::spread($part->spread)],
+        ];
     }
 
-    /** @return array{blocks: list<int>, a: array{float, float}, b: array{float, float}, range: array{int, int, int, int}, each: int} of what repeats how the figures of the first cell lie in all of them */
+    /**
+     * @return array{blocks: list<int>, a: array{float, float}, b: array{float, float}, range: array{int, int, int, int}, each: int} of what
+     *   repeats how the figures of the first cell lie in all of them
+     */
     private static function spread(Spread $spread): array
     {
         return [
@@ -119,7 +135,9 @@ final readonly class PartView
         ];
     }
 
-    /** @return list<int>|null of a repeat the number of the copy that each figure belongs to; of what is spread over cells in the first one */
+    /**
+     * @return list<int>|null of a repeat the number of the copy that each figure belongs to; of what is spread over cells in the first one
+     */
     private static function copies(Part $part): ?array
     {
         if ($part->spread !== null) {

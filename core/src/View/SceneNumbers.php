@@ -30,7 +30,11 @@ final class SceneNumbers
         foreach ($scene->parts() as $id => $part) {
             $covered = $part->covered();
             if (! $covered->isWhole) {
-                $rough[] = Finding::note($id, 'overlaps', 'what its figures overlap counts for each of them in its area: there are too many to be joined')->about($scene->labels[$id]);
+                $rough[] = Finding::note(
+                    $id,
+                    'overlaps',
+                    'what its figures overlap counts for each of them in its area: there are too many to be joined',
+                )->about($scene->labels[$id]);
             }
             $parts[$id] = [...self::part($part, $covered), 'drawn' => isset($drawn[$id])];
         }
@@ -40,7 +44,13 @@ final class SceneNumbers
             'guides' => (object) array_map(self::guide(...), $scene->guides()),
             'overlays' => (object) array_map(self::overlay(...), $scene->overlays()),
             'parts' => (object) $parts,
-            'weaves' => (object) array_map(static fn (Part $part): array => ['crossings' => (int) $part->facts['crossings'], 'strands' => (int) $part->facts['strands']], array_filter($scene->parts(), static fn (Part $part): bool => isset($part->facts['crossings']))),
+            'weaves' => (object) array_map(
+                static fn (Part $part): array => [
+                    'crossings' => (int) $part->facts['crossings'],
+                    'strands' => (int) $part->facts['strands'],
+                ],
+                array_filter($scene->parts(), static fn (Part $part): bool => isset($part->facts['crossings'])),
+            ),
             'patterns' => (object) self::patterns($scene),
             'paints' => (object) self::paints($scene),
             'measures' => (object) array_map(static fn (Measurement $measure): array => ['value' => $measure->value], $scene->measures()),
@@ -90,7 +100,10 @@ final class SceneNumbers
         return $drawing;
     }
 
-    /** @return array<string, array{group: string, orbit: int, area: float|null, tile: list<float>|float|null, figures: int}> of patterns and friezes; the tile of a frieze is how long it is */
+    /**
+     * @return array<string, array{group: string, orbit: int, area: float|null, tile: list<float>|float|null, figures: int}> of patterns and
+     *   friezes; the tile of a frieze is how long it is
+     */
     private static function patterns(Scene $scene): array
     {
         $patterns = [];
@@ -99,8 +112,14 @@ final class SceneNumbers
                 $group = $scene->plan->steps[$id]->raw('group') ?? 'p1';
                 $facts = $part->facts;
                 $patterns[$id] = [
-                    'group' => is_string($group) ? $group : 'p1', 'orbit' => (int) $facts['orbit'], 'area' => $facts['area'] ?? null,
-                    'tile' => isset($facts['wide'], $facts['high']) ? [$facts['wide'], $facts['high']] : (isset($facts['area']) ? null : $facts['wide'] ?? null),
+                    'group' => is_string($group) ? $group : 'p1',
+                    'orbit' => (int) $facts['orbit'],
+                    'area' => $facts['area'] ?? null,
+                    'tile' => isset($facts['wide'], $facts['high'])
+                        ? [$facts['wide'], $facts['high']]
+                        : (isset($facts['area'])
+                            ? null
+                            : $facts['wide'] ?? null),
                     'figures' => $part->count(),
                 ];
             }

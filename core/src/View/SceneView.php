@@ -48,7 +48,10 @@ final readonly class SceneView
 
     private TilingView $tilings;
 
-    /** @var array<string, array{Part, string}> what is drawn of painted cells that others were painted over, and what tells it from the whole */
+    /**
+     * @var array<string, array{Part, string}> what is drawn of painted cells that others were painted over, and what tells it from the
+     *   whole
+     */
     private array $left;
 
     private function __construct(private Scene $scene, private ?Asking $asking)
@@ -78,7 +81,10 @@ final readonly class SceneView
      */
     public static function describe(Scene $scene, array $has, ?array $handles = null, ?Asking $asking = null): array
     {
-        return (new self($scene, $asking))->view(array_flip(array_filter($has, is_string(...))), $handles === null ? null : array_flip(array_filter($handles, is_string(...))));
+        return (new self($scene, $asking))->view(
+            array_flip(array_filter($has, is_string(...))),
+            $handles === null ? null : array_flip(array_filter($handles, is_string(...))),
+        );
     }
 
     /**
@@ -149,7 +155,11 @@ final readonly class SceneView
             if ($known->result instanceof Measurement && ! isset($has[$hash])) {
                 $geometry[$hash] = $this->measurement($known->result);
             }
-            if ($known->result instanceof Tiling && ! isset($has[$hash]) && ! ($known->result instanceof Overlay && $known->result->cellCount() > Overlay::MOST_PICKED)) {
+            if (
+                $known->result instanceof Tiling &&
+                ! isset($has[$hash]) &&
+                ! ($known->result instanceof Overlay && $known->result->cellCount() > Overlay::MOST_PICKED)
+            ) {
                 $geometry[$hash] = $this->tilings->places($known->result);
                 $key = $known->result->topologyKey();
                 if (! isset($has[$key])) {
@@ -169,13 +179,41 @@ final readonly class SceneView
             'values' => (object) $plan->values->all(),
             'chapters' => array_map(static fn (Section $section): array => get_object_vars($section), $plan->sections()),
             'steps' => array_map(fn (Step $step): array|int => self::once($this->step($step), $has), array_values($plan->steps)),
-            'geometries' => array_map(fn (Step $step): int|string|null => $has[$this->geometryOf($step) ?? ''] ?? $this->geometryOf($step), array_values($plan->steps)),
+            'geometries' => array_map(
+                fn (Step $step): int|string|null => $has[$this->geometryOf($step) ?? ''] ?? $this->geometryOf($step),
+                array_values($plan->steps),
+            ),
             'drawing' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), $this->scene->drawing),
-            'seams' => self::once(['strokes' => array_map(fn (Stroke $stroke): array => [
-                'colour' => $stroke->colour, 'wide' => 2 * $stroke->reach, 'round' => $stroke->isRound, 'path' => implode('', array_map((new PathData(max(1, $plan->tolerance()->decimals - 2)))->ofWay(...), $stroke->runs)),
-                ...($stroke->lattice === null ? [] : ['cells' => ['a' => [$stroke->lattice->a->x, $stroke->lattice->a->y], 'b' => [$stroke->lattice->b->x, $stroke->lattice->b->y], 'range' => $stroke->range]]),
-            ], $this->scene->seams(shows: $this->isOutlined(...)))], $has),
-            'cells' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), array_values($this->scene->cells)),
+            'seams' => self::once(
+                [
+                    'strokes' => array_map(
+                        fn (Stroke $stroke): array => [
+                            'colour' => $stroke->colour,
+                            'wide' => 2 * $stroke->reach,
+                            'round' => $stroke->isRound,
+                            'path' => implode(
+                                '',
+                                array_map((new PathData(max(1, $plan->tolerance()->decimals - 2)))->ofWay(...), $stroke->runs),
+                            ),
+                            ...$stroke->lattice === null
+                                ? []
+                                : [
+                                    'cells' => [
+                                        'a' => [$stroke->lattice->a->x, $stroke->lattice->a->y],
+                                        'b' => [$stroke->lattice->b->x, $stroke->lattice->b->y],
+                                        'range' => $stroke->range,
+                                    ],
+                                ],
+                        ],
+                        $this->scene->seams(shows: $this->isOutlined(...)),
+                    ),
+                ],
+                $has,
+            ),
+            'cells' => array_map(
+                fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has),
+                array_values($this->scene->cells),
+            ),
             'inside' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), $this->scene->inside),
             'geometry' => (object) $geometry,
             'findings' => $this->scene->findings,
@@ -217,7 +255,10 @@ final readonly class SceneView
         $role = $known?->result->role();
         $sector = Sector::ofRepeat($this->scene->known, $step);
         $cell = CellDomain::ofPattern($this->scene->known, $step);
-        $frames = $known !== null && $step->kind instanceof FramesKind ? FramesKind::framesOf($known, $this->scene->known[$step->references()[0] ?? ''] ?? null) : null;
+        $frames =
+            $known !== null && $step->kind instanceof FramesKind
+                ? FramesKind::framesOf($known, $this->scene->known[$step->references()[0] ?? ''] ?? null)
+                : null;
 
         return [
             'id' => $step->id,
@@ -230,17 +271,49 @@ final readonly class SceneView
             'role' => $role === null ? 'none' : $role->value,
             'of' => $step->references(),
             // A part's size is asked for by name, and measured then; those of copies by the thousand would take their time.
-            'numbers' => (object) ($known === null ? [] : [...self::shownNumbers($step, $known), ...($known->result instanceof Measured && ! $known->result instanceof Part ? $known->result->quantities() : [])]),
+            'numbers' => (object) ($known === null
+                    ? []
+                    : [
+                        ...self::shownNumbers($step, $known),
+                        ...$known->result instanceof Measured && ! ($known->result instanceof Part) ? $known->result->quantities() : [],
+                    ]),
             'opens' => self::opened($step),
             'usedUp' => isset($this->scene->usedUp[$step->id]),
             'shown' => $known !== null && $known->result instanceof Grid
-                ? ['as' => $step->raw('show') ?? 'lines', 'strength' => $known->numbers['strength'] ?? 0.3, 'block' => isset($known->numbers['block']) ? (int) $known->numbers['block'] : null]
-                : null,
-            ...($sector === null ? [] : ['sector' => $sector->describe()]),
-            ...($cell === null ? [] : ['cell' => $cell->describe()]),
-            ...($known?->result instanceof Part && ($known->result->painted->runs ?? []) !== [] ? ['runs' => array_slice($known->result->painted->runs ?? [], 0, self::MOST_RUNS)] : []),
-            ...($frames === null ? [] : ['frames' => ['on' => $step->raw('on'), 'size' => [$frames->wide, $frames->high], 'corners' => $frames->corners(), 'most' => $frames->most(), 'ms' => $frames->ms]]),
-            'sentence' => Sentence::pieces($step, $plan, $this->scene->labels, $known === null ? [] : [...$known->numbers, ...($known->result instanceof Measurement || $known->result instanceof Guide ? $known->result->quantities() : [])], $this->asking),
+                    ? [
+                        'as' => $step->raw('show') ?? 'lines',
+                        'strength' => $known->numbers['strength'] ?? 0.3,
+                        'block' => isset($known->numbers['block']) ? (int) $known->numbers['block'] : null,
+                    ]
+                    : null,
+            ...$sector === null ? [] : ['sector' => $sector->describe()],
+            ...$cell === null ? [] : ['cell' => $cell->describe()],
+            ...$known?->result instanceof Part && ($known->result->painted->runs ?? []) !== []
+                ? ['runs' => array_slice($known->result->painted->runs ?? [], 0, self::MOST_RUNS)]
+                : [],
+            ...$frames === null
+                ? []
+                : [
+                    'frames' => [
+                        'on' => $step->raw('on'),
+                        'size' => [$frames->wide, $frames->high],
+                        'corners' => $frames->corners(),
+                        'most' => $frames->most(),
+                        'ms' => $frames->ms,
+                    ],
+                ],
+            'sentence' => Sentence::pieces(
+                $step,
+                $plan,
+                $this->scene->labels,
+                $known === null
+                    ? []
+                    : [
+                        ...$known->numbers,
+                        ...$known->result instanceof Measurement || $known->result instanceof Guide ? $known->result->quantities() : [],
+                    ],
+                $this->asking,
+            ),
         ];
     }
 
@@ -268,7 +341,9 @@ final readonly class SceneView
         $decimals = $this->scene->plan->tolerance()->decimals;
 
         return array_map(
-            static fn (array $places): array => array_merge(...array_map(static fn (Vec $place): array => [round($place->x, $decimals), round($place->y, $decimals)], $places)),
+            static fn (array $places): array => array_merge(
+                ...array_map(static fn (Vec $place): array => [round($place->x, $decimals), round($place->y, $decimals)], $places),
+            ),
             array_filter($known->places, static fn (array $places): bool => count($places) <= self::MOST_PLACES),
         );
     }
@@ -304,8 +379,13 @@ final readonly class SceneView
     private static function picture(PlacedPicture $picture): array
     {
         return [
-            'image' => $picture->source, 'size' => [$picture->file->width, $picture->file->height], 'map' => $picture->map()->toArray(),
-            'fade' => $picture->fade, 'veil' => $picture->veil, 'blend' => $picture->blend, 'corner' => [$picture->corner->x, $picture->corner->y],
+            'image' => $picture->source,
+            'size' => [$picture->file->width, $picture->file->height],
+            'map' => $picture->map()->toArray(),
+            'fade' => $picture->fade,
+            'veil' => $picture->veil,
+            'blend' => $picture->blend,
+            'corner' => [$picture->corner->x, $picture->corner->y],
         ];
     }
 
@@ -315,6 +395,12 @@ final readonly class SceneView
         $decimals = $this->scene->plan->tolerance()->decimals;
         $place = static fn (Vec $at): array => [round($at->x, $decimals), round($at->y, $decimals)];
 
-        return ['measured' => $measure->sort, 'value' => $measure->value, 'from' => $place($measure->from), 'to' => $place($measure->to), 'at' => $measure->at === null ? null : $place($measure->at)];
+        return [
+            'measured' => $measure->sort,
+            'value' => $measure->value,
+            'from' => $place($measure->from),
+            'to' => $place($measure->to),
+            'at' => $measure->at === null ? null : $place($measure->at),
+        ];
     }
 }

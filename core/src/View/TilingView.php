@@ -39,10 +39,18 @@ final readonly class TilingView
             'places' => $places,
             'circles' => (object) $mesh->circles,
             'bends' => (object) $this->bends($mesh),
-            ...($lattice === null ? [] : ['lattice' => [
-                'size' => $lattice['size'],
-                ...array_map(static fn (Vec $one): array => [$one->x, $one->y], ['at' => $lattice['corner'], 'across' => $lattice['across'], 'down' => $lattice['down']]),
-            ]]),
+            ...$lattice === null
+                ? []
+                : [
+                    'lattice' => [
+                        'size' => $lattice['size'],
+                        ...array_map(static fn (Vec $one): array => [$one->x, $one->y], [
+                            'at' => $lattice['corner'],
+                            'across' => $lattice['across'],
+                            'down' => $lattice['down'],
+                        ]),
+                    ],
+                ],
         ];
     }
 

@@ -46,7 +46,10 @@ final class ArrangementTest extends TestCase
     /** @return list<Line> all sides and diagonals */
     private static function diagonals(int $n): array
     {
-        $corners = array_map(static fn (int $k): Vec => new Vec(400 + 300 * cos(2 * M_PI * $k / $n), 400 + 300 * sin(2 * M_PI * $k / $n)), range(0, $n - 1));
+        $corners = array_map(
+            static fn (int $k): Vec => new Vec(400 + 300 * cos((2 * M_PI * $k) / $n), 400 + 300 * sin((2 * M_PI * $k) / $n)),
+            range(0, $n - 1),
+        );
         $lines = [];
         for ($i = 0; $i < $n; $i++) {
             for ($j = $i + 1; $j < $n; $j++) {
@@ -72,7 +75,10 @@ final class ArrangementTest extends TestCase
     public function test_eulers_relation_holds_and_areas_add_up(array $curves): void
     {
         // Before anything is taken more widely: what meets exactly is cut right within the tolerance itself.
-        $extent = array_reduce($curves, static fn (?Bounds $all, Curve $curve): Bounds => $all?->with($curve->bounds()) ?? $curve->bounds());
+        $extent = array_reduce(
+            $curves,
+            static fn (?Bounds $all, Curve $curve): Bounds => $all?->with($curve->bounds()) ?? $curve->bounds(),
+        );
         self::assertNotNull($extent);
         $furthest = max(abs($extent->left), abs($extent->top), abs($extent->right), abs($extent->bottom));
         $runs = Runs::of($curves, Tolerance::ofSheet(800)->reaching($furthest)->distance, $extent);
@@ -87,7 +93,11 @@ final class ArrangementTest extends TestCase
         $sum = 0.0;
         foreach ($all as $face) {
             // Curves of huge circles reach further than the sheet, and their areas are good to so many digits.
-            self::assertEqualsWithDelta(self::area($arrangement->boundary([$face])), $arrangement->area($face), 1e-3 + 1e-9 * $arrangement->area($face));
+            self::assertEqualsWithDelta(
+                self::area($arrangement->boundary([$face])),
+                $arrangement->area($face),
+                1e-3 + 1e-9 * $arrangement->area($face),
+            );
             $sum += $arrangement->area($face);
         }
         self::assertEqualsWithDelta(self::area($arrangement->boundary($all)), $sum, 1e-2 + 1e-9 * $sum);
@@ -111,7 +121,10 @@ final class ArrangementTest extends TestCase
         $turned = array_map(static fn (Curve $curve): Curve => $curve->mapped($turn)[0], $curves);
         $here = self::of($curves);
         $there = self::of($turned);
-        self::assertSame([$here->faceCount(), $here->edgeCount(), $here->pointCount()], [$there->faceCount(), $there->edgeCount(), $there->pointCount()]);
+        self::assertSame(
+            [$here->faceCount(), $here->edgeCount(), $here->pointCount()],
+            [$there->faceCount(), $there->edgeCount(), $there->pointCount()],
+        );
         $areas = static function (Arrangement $arrangement): array {
             $areas = array_map($arrangement->area(...), self::faces($arrangement));
             sort($areas);
@@ -144,7 +157,12 @@ final class ArrangementTest extends TestCase
         for ($seed = 1; $seed <= 150; $seed++) {
             $curves = RandomCurves::draw($seed, 4 + $seed % 10, 'lacrr');
             mt_srand($seed);
-            $moved = array_map(static fn (Curve $curve): Curve => $curve->mapped(Affine::move(new Vec($hairs[mt_rand(0, 7)] * mt_rand(-2, 2), $hairs[mt_rand(0, 7)] * mt_rand(-2, 2))))[0], $curves);
+            $moved = array_map(
+                static fn (Curve $curve): Curve => $curve->mapped(
+                    Affine::move(new Vec($hairs[mt_rand(0, 7)] * mt_rand(-2, 2), $hairs[mt_rand(0, 7)] * mt_rand(-2, 2))),
+                )[0],
+                $curves,
+            );
             $arrangement = self::of($moved);
             self::assertSame(1 + $arrangement->componentCount(), $arrangement->eulerCharacteristic(), "seed $seed");
             $all = self::faces($arrangement);
@@ -160,12 +178,29 @@ final class ArrangementTest extends TestCase
     {
         // B. Poonen, M. Rubinstein, The Number of Intersection Points Made by the Diagonals of a Regular Polygon, SIAM J. Discrete Math. 11
         // (1998); OEIS A007678 regions, A006561 interior crossings.
-        yield from [[3, 1, 0], [4, 4, 1], [5, 11, 5], [6, 24, 13], [7, 50, 35], [8, 80, 49], [9, 154, 126], [10, 220, 161], [11, 375, 330], [12, 444, 301], [16, 1696, 1377], [20, 4500, 3841], [24, 9024, 7297]];
+        yield from [
+            [3, 1, 0],
+            [4, 4, 1],
+            [5, 11, 5],
+            [6, 24, 13],
+            [7, 50, 35],
+            [8, 80, 49],
+            [9, 154, 126],
+            [10, 220, 161],
+            [11, 375, 330],
+            [12, 444, 301],
+            [16, 1696, 1377],
+            [20, 4500, 3841],
+            [24, 9024, 7297],
+        ];
     }
 
     #[DataProvider('polygons')]
-    public function test_a_regular_polygon_with_its_diagonals_has_the_published_regions_and_crossings(int $n, int $regions, int $crossings): void
-    {
+    public function test_a_regular_polygon_with_its_diagonals_has_the_published_regions_and_crossings(
+        int $n,
+        int $regions,
+        int $crossings,
+    ): void {
         $arrangement = self::of(self::diagonals($n));
         self::assertSame($regions, $arrangement->faceCount());
         self::assertSame($crossings, $arrangement->pointCount() - $n);
@@ -191,7 +226,14 @@ final class ArrangementTest extends TestCase
     {
         // OEIS A014206: n² − n + 2 regions, the outside counted.
         foreach ([1, 2, 3, 7, 20] as $n) {
-            $circles = array_map(static fn (int $k): Arc => self::circle(400 + 20 * cos(2 * M_PI * $k / $n + 0.1), 400 + 20 * sin(2 * M_PI * $k / $n) + 3 * ($k % 3), 200 + $k % 4), range(1, $n));
+            $circles = array_map(
+                static fn (int $k): Arc => self::circle(
+                    400 + 20 * cos((2 * M_PI * $k) / $n + 0.1),
+                    400 + 20 * sin((2 * M_PI * $k) / $n) + 3 * ($k % 3),
+                    200 + ($k % 4),
+                ),
+                range(1, $n),
+            );
             self::assertSame($n ** 2 - $n + 1, self::of($circles)->faceCount());
         }
     }
@@ -222,7 +264,10 @@ final class ArrangementTest extends TestCase
     public function test_a_thousand_circles_around_one_centre_are_rings_within_rings(): void
     {
         $arrangement = self::of(array_map(static fn (int $k): Arc => self::circle(400, 400, $k * 0.3), range(1, 1000)));
-        self::assertSame([1000, 0, 1000, 1000], [$arrangement->faceCount(), $arrangement->pointCount(), $arrangement->edgeCount(), $arrangement->componentCount()]);
+        self::assertSame(
+            [1000, 0, 1000, 1000],
+            [$arrangement->faceCount(), $arrangement->pointCount(), $arrangement->edgeCount(), $arrangement->componentCount()],
+        );
         $face = $arrangement->faceAt(new Vec(400 + 0.3 * 500.5, 400));
         self::assertNotNull($face);
         self::assertEqualsWithDelta(M_PI * 0.09 * (501 ** 2 - 500 ** 2), $arrangement->area($face), 1e-8);
@@ -231,7 +276,12 @@ final class ArrangementTest extends TestCase
     public function test_circles_that_touch_in_one_point_stay_apart_but_for_it(): void
     {
         // Nested circles through one point, a chain of circles side by side, and their common tangents.
-        $nested = self::of([self::circle(100, 0, 100), self::circle(60, 0, 60), self::circle(25, 0, 25), new Line(new Vec(0, -300), new Vec(0, 300))]);
+        $nested = self::of([
+            self::circle(100, 0, 100),
+            self::circle(60, 0, 60),
+            self::circle(25, 0, 25),
+            new Line(new Vec(0, -300), new Vec(0, 300)),
+        ]);
         self::assertSame([3, 3], [$nested->faceCount(), $nested->pointCount()]);
         $chain = array_map(static fn (int $k): Arc => self::circle(50.0 * (2 * $k + 1), 50, 50), range(0, 9));
         $touched = self::of([...$chain, new Line(new Vec(0, 0), new Vec(1000, 0)), new Line(new Vec(0, 100), new Vec(1000, 100))]);
@@ -241,7 +291,12 @@ final class ArrangementTest extends TestCase
 
     public function test_curves_drawn_twice_count_once(): void
     {
-        $square = [new Line(new Vec(0, 0), new Vec(100, 0)), new Line(new Vec(100, 0), new Vec(100, 100)), new Line(new Vec(100, 100), new Vec(0, 100)), new Line(new Vec(0, 100), new Vec(0, 0))];
+        $square = [
+            new Line(new Vec(0, 0), new Vec(100, 0)),
+            new Line(new Vec(100, 0), new Vec(100, 100)),
+            new Line(new Vec(100, 100), new Vec(0, 100)),
+            new Line(new Vec(0, 100), new Vec(0, 0)),
+        ];
         $long = new Line(new Vec(-50, 0), new Vec(80, 0));
         $arrangement = self::of([...$square, ...$square, $long, $long->reversed(), self::circle(50, 50, 50), self::circle(50, 50, 50)]);
         // The disc and four corners; the circle touches each side in the middle, and the long line ends at 80.
@@ -283,18 +338,30 @@ final class ArrangementTest extends TestCase
         self::assertGreaterThan(1e-3, $plain->distanceTo($point));
 
         $arrangement = self::of([$one, $other, $third]);
-        self::assertSame([0, 7, 6, 2], [$arrangement->faceCount(), $arrangement->pointCount(), $arrangement->edgeCount(), $arrangement->eulerCharacteristic()]);
+        self::assertSame(
+            [0, 7, 6, 2],
+            [$arrangement->faceCount(), $arrangement->pointCount(), $arrangement->edgeCount(), $arrangement->eulerCharacteristic()],
+        );
     }
 
     public function test_large_coordinates_and_small_cells_keep_their_counts(): void
     {
         $lines = [];
         for ($k = 0; $k <= 20; $k++) {
-            array_push($lines, new Line(new Vec(1e7 - 0.02, 1e7 - 0.02 + $k * 1e-3), new Vec(1e7, 1e7 - 0.02 + $k * 1e-3)), new Line(new Vec(1e7 - 0.02 + $k * 1e-3, 1e7 - 0.02), new Vec(1e7 - 0.02 + $k * 1e-3, 1e7)));
+            array_push(
+                $lines,
+                new Line(new Vec(1e7 - 0.02, 1e7 - 0.02 + $k * 1e-3), new Vec(1e7, 1e7 - 0.02 + $k * 1e-3)),
+                new Line(new Vec(1e7 - 0.02 + $k * 1e-3, 1e7 - 0.02), new Vec(1e7 - 0.02 + $k * 1e-3, 1e7)),
+            );
         }
         $arrangement = self::of($lines);
         self::assertSame([400, 441], [$arrangement->faceCount(), $arrangement->pointCount()]);
-        $wide = self::of([new Line(new Vec(-1e7, -1e7), new Vec(1e7, 1e7)), new Line(new Vec(-1e7, 1e7), new Vec(1e7, -1e7)), self::circle(0, 0, 1e-3), self::circle(0, 0, 1e7)]);
+        $wide = self::of([
+            new Line(new Vec(-1e7, -1e7), new Vec(1e7, 1e7)),
+            new Line(new Vec(-1e7, 1e7), new Vec(1e7, -1e7)),
+            self::circle(0, 0, 1e-3),
+            self::circle(0, 0, 1e7),
+        ]);
         self::assertSame([8, 9 + 4], [$wide->faceCount(), $wide->pointCount()]);
     }
 
@@ -302,7 +369,11 @@ final class ArrangementTest extends TestCase
     {
         $lines = [];
         for ($k = 0; $k < 2500; $k++) {
-            array_push($lines, new Line(new Vec(0, $k * 0.3), new Vec(800, $k * 0.3 + 0.1)), new Line(new Vec($k * 0.3, 0), new Vec($k * 0.3 + 0.1, 800)));
+            array_push(
+                $lines,
+                new Line(new Vec(0, $k * 0.3), new Vec(800, $k * 0.3 + 0.1)),
+                new Line(new Vec($k * 0.3, 0), new Vec($k * 0.3 + 0.1, 800)),
+            );
         }
         $this->expectException(Unworkable::class);
         $this->expectExceptionMessage('1,500,000');

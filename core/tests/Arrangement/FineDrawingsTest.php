@@ -23,7 +23,10 @@ final class FineDrawingsTest extends TestCase
         for ($round = 0; $round < 200; $round++) {
             $center = new Vec(mt_rand(100_000, 700_000) / 1000, mt_rand(100_000, 700_000) / 1000);
             $count = mt_rand(3, 9);
-            $corners = array_map(static fn (int $k): Vec => $center->plus(Vec::heading($k * 360 / $count + $round)->times(1e-7)), range(1, $count));
+            $corners = array_map(
+                static fn (int $k): Vec => $center->plus(Vec::heading(($k * 360) / $count + $round)->times(1e-7)),
+                range(1, $count),
+            );
             $sides = array_map(static fn (int $k): Line => new Line($corners[$k], $corners[($k + 1) % $count]), range(0, $count - 1));
             $arrangement = Arrangement::of([...$sides, new Line(new Vec(0, 0), new Vec(800, 1))], Tolerance::ofSheet(800));
             self::assertSame(1, $arrangement->faceCount());
@@ -54,7 +57,10 @@ final class FineDrawingsTest extends TestCase
     public function test_four_hundred_lines_side_by_side_stay_as_wide_as_they_are(): void
     {
         $step = 2.5 * Tolerance::ofSheet(800)->distance;
-        $lines = array_map(static fn (int $k): Line => new Line(new Vec(400 + $k * $step, 100), new Vec(400 + $k * $step, 700)), range(0, 400));
+        $lines = array_map(
+            static fn (int $k): Line => new Line(new Vec(400 + $k * $step, 100), new Vec(400 + $k * $step, 700)),
+            range(0, 400),
+        );
         $arrangement = Arrangement::of($lines, Tolerance::ofSheet(800));
         $x = array_map(static fn (Vec $point): float => $point->x, $arrangement->points());
         sort($x);
@@ -73,7 +79,10 @@ final class FineDrawingsTest extends TestCase
         $arrangement = Arrangement::of($curves, Tolerance::ofSheet(800));
         $along = [];
         for ($edge = 0; $edge < $arrangement->edgeCount(); $edge++) {
-            $along[] = implode(' ', array_map(static fn (array $origin): string => ($origin[1] > 0 ? '+' : '-').$origin[0], $arrangement->origins($edge)));
+            $along[] = implode(
+                ' ',
+                array_map(static fn (array $origin): string => ($origin[1] > 0 ? '+' : '-').$origin[0], $arrangement->origins($edge)),
+            );
         }
         sort($along, SORT_STRING);
         // The first two overlap for a stretch, against one another; the arc runs three quarters of the circle, the other way.

@@ -29,7 +29,15 @@ final class PreparationTest extends TestCase
             }
         }
         yield 'level lines' => [array_map(static fn (int $k): Line => new Line(new Vec(0, $k), new Vec(500, $k)), range(0, 99))];
-        yield 'short ones' => [array_map(static fn (int $k): Line => new Line(new Vec($k * 7 % 500, $k * 13 % 500), new Vec($k * 7 % 500 + 3, $k * 13 % 500 + 2)), range(0, 400))];
+        yield 'short ones' => [
+            array_map(
+                static fn (int $k): Line => new Line(
+                    new Vec(($k * 7) % 500, ($k * 13) % 500),
+                    new Vec((($k * 7) % 500) + 3, (($k * 13) % 500) + 2),
+                ),
+                range(0, 400),
+            ),
+        ];
     }
 
     /** @param  list<Curve>  $curves */
@@ -69,13 +77,26 @@ final class PreparationTest extends TestCase
         $runs = Runs::of([$line(0, 10), $line(30, 20), $line(10, 14), $line(12, 8), $line(22, 24)], 1e-9, new Bounds(0, 0, 30, 60));
         self::assertCount(2, $runs->curves);
         self::assertSame([0, 0], $runs->carriers);
-        self::assertEquals([0, 14, 20, 30], [$runs->curves[0]->start()->x, $runs->curves[0]->end()->x, $runs->curves[1]->start()->x, $runs->curves[1]->end()->x]);
+        self::assertEquals(
+            [0, 14, 20, 30],
+            [$runs->curves[0]->start()->x, $runs->curves[0]->end()->x, $runs->curves[1]->start()->x, $runs->curves[1]->end()->x],
+        );
 
         $circle = Arc::fullCircle(new Circle(new Vec(100, 100), 50));
-        $turned = static fn (float $from, float $to): Arc => Arc::around(new Vec(100, 100), 50, $circle->pointAt($from), $circle->pointAt($to), true);
+        $turned = static fn (float $from, float $to): Arc => Arc::around(
+            new Vec(100, 100),
+            50,
+            $circle->pointAt($from),
+            $circle->pointAt($to),
+            true,
+        );
         $arcs = Runs::of([$turned(0.8, 0.1), $turned(0.1, 0.3)->reversed(), $turned(0.5, 0.6)], 1e-9, new Bounds(50, 50, 150, 150));
         self::assertCount(2, $arcs->curves);
-        self::assertEqualsWithDelta([0.1 * 100 * M_PI, 0.5 * 100 * M_PI], array_values(self::sorted(array_map(static fn (Curve $curve): float => $curve->length(), $arcs->curves))), 1e-9);
+        self::assertEqualsWithDelta(
+            [0.1 * 100 * M_PI, 0.5 * 100 * M_PI],
+            array_values(self::sorted(array_map(static fn (Curve $curve): float => $curve->length(), $arcs->curves))),
+            1e-9,
+        );
         $whole = Runs::of([$turned(0.0, 0.4), $turned(0.4, 0.9), $turned(0.85, 0.05)], 1e-9, new Bounds(50, 50, 150, 150));
         self::assertCount(1, $whole->curves);
         self::assertTrue($whole->curves[0] instanceof Arc && $whole->curves[0]->isFullCircle());
@@ -84,7 +105,11 @@ final class PreparationTest extends TestCase
     public function test_lines_that_lean_by_a_hair_across_the_upright_are_one(): void
     {
         foreach ([0.0, 1e-10, -1e-10] as $lean) {
-            $runs = Runs::of([new Line(new Vec(10, 0), new Vec(10, 500)), new Line(new Vec(10 + $lean, 700), new Vec(10 - $lean, 300))], 1e-9, new Bounds(0, 0, 20, 700));
+            $runs = Runs::of(
+                [new Line(new Vec(10, 0), new Vec(10, 500)), new Line(new Vec(10 + $lean, 700), new Vec(10 - $lean, 300))],
+                1e-9,
+                new Bounds(0, 0, 20, 700),
+            );
             self::assertCount(1, $runs->curves);
             self::assertEqualsWithDelta(700.0, $runs->curves[0]->length(), 1e-9);
         }

@@ -60,7 +60,10 @@ final class ChecksTest extends TestCase
             ['id' => 'c1', 'kind' => 'guide.line', 'through' => ['g1@0,0', [179.7, 80.4]]],
         ]), 'near-miss', 0.5);
         self::assertStringContainsString('its end misses column 2, row 1 of grid 1 by 0.5 px', $finding->message);
-        self::assertSame([['op' => 'set', 'id' => 'c1', 'field' => 'through', 'value' => ['g1@0,0', 'g1@2,1']]], $finding->remedy?->operations);
+        self::assertSame(
+            [['op' => 'set', 'id' => 'c1', 'field' => 'through', 'value' => ['g1@0,0', 'g1@2,1']]],
+            $finding->remedy?->operations,
+        );
     }
 
     public function test_an_end_is_not_closed_to_what_stands_behind_it(): void
@@ -103,12 +106,24 @@ final class ChecksTest extends TestCase
 
     public function test_circles_that_miss_touching_are_made_to_touch(): void
     {
-        $circle = static fn (string $id, float $x, float $radius): array => ['id' => $id, 'kind' => 'guide.circle', 'center' => [$x, 300], 'radius' => $radius];
+        $circle = static fn (string $id, float $x, float $radius): array => [
+            'id' => $id,
+            'kind' => 'guide.circle',
+            'center' => [$x, 300],
+            'radius' => $radius,
+        ];
         $this->assertMended(self::plan([$circle('c1', 200, 100), $circle('c2', 350, 49.5)]), 'almost-touching', 0.5);
         $this->assertMended(self::plan([$circle('c1', 200, 100), $circle('c2', 350, 50.25)]), 'almost-touching', 0.25);
         $this->assertMended(self::plan([$circle('c1', 200, 100), $circle('c2', 240, 59.8)]), 'almost-touching', 0.2);
-        $this->assertMended(self::plan([['id' => 'c1', 'kind' => 'guide.line', 'through' => [[0, 351], [800, 351]]], $circle('c2', 350, 50.5)]), 'almost-touching', 0.5);
-        self::assertSame([], self::findings(self::plan([$circle('c1', 200, 100), $circle('c2', 350, 50), $circle('c3', 600, 40), $circle('c4', 600, 40.5)])));
+        $this->assertMended(
+            self::plan([['id' => 'c1', 'kind' => 'guide.line', 'through' => [[0, 351], [800, 351]]], $circle('c2', 350, 50.5)]),
+            'almost-touching',
+            0.5,
+        );
+        self::assertSame(
+            [],
+            self::findings(self::plan([$circle('c1', 200, 100), $circle('c2', 350, 50), $circle('c3', 600, 40), $circle('c4', 600, 40.5)])),
+        );
     }
 
     public function test_lines_drawn_twice_are_named_and_taken_away(): void
@@ -133,8 +148,19 @@ final class ChecksTest extends TestCase
     public function test_almost_square_cells_are_made_square(): void
     {
         $this->assertMended(self::plan([Sample::rectangular(['cell' => [40, 40.5]])]), 'almost-square', 0.5);
-        $this->assertMended(self::plan([['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [10, 20], 'columns' => 8, 'rows' => 6, 'size' => [400, 303]]]), 'almost-square', 0.5);
-        self::assertSame([], self::findings(self::plan([Sample::rectangular(['cell' => [40, 40]]), [...Sample::rectangular(['cell' => [40, 30]]), 'id' => 'g2']])));
+        $this->assertMended(
+            self::plan([
+                ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [10, 20], 'columns' => 8, 'rows' => 6, 'size' => [400, 303]],
+            ]),
+            'almost-square',
+            0.5,
+        );
+        self::assertSame(
+            [],
+            self::findings(
+                self::plan([Sample::rectangular(['cell' => [40, 40]]), [...Sample::rectangular(['cell' => [40, 30]]), 'id' => 'g2']]),
+            ),
+        );
     }
 
     public function test_slivers_are_named_with_their_width_from_the_limit_of_the_sheet_on(): void
@@ -177,11 +203,17 @@ final class ChecksTest extends TestCase
     public function test_the_usual_limits_are_a_tenth_of_a_millimetre_and_an_eight_hundredth_of_the_sheet(): void
     {
         // A tenth of a millimetre is the least that prints (common practice).
-        $plan = (new PlanReader(Kinds::all()))->fromArray([...Sample::plan([]), 'sheet' => ['width' => 210, 'height' => 297, 'unit' => 'mm']]);
+        $plan = (new PlanReader(Kinds::all()))->fromArray([
+            ...Sample::plan([]),
+            'sheet' => ['width' => 210, 'height' => 297, 'unit' => 'mm'],
+        ]);
         self::assertEqualsWithDelta([0.1, 297 / 800], [$plan->limit('checks.sliver'), $plan->limit('checks.miss')], 1e-12);
         foreach ([['sliver' => -1], ['miss' => 'wide'], ['miss' => 900], ['other' => 1], 7] as $bad) {
             try {
-                (new PlanReader(Kinds::all()))->fromArray([...Sample::plan([]), 'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px', 'checks' => $bad]]);
+                (new PlanReader(Kinds::all()))->fromArray([
+                    ...Sample::plan([]),
+                    'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px', 'checks' => $bad],
+                ]);
                 self::fail('It was taken.');
             } catch (Unusable $fault) {
                 self::assertStringStartsWith('/sheet/checks', $fault->pointer);
@@ -193,7 +225,10 @@ final class ChecksTest extends TestCase
     {
         $plan = PlanEdit::apply(self::plan([]), [['op' => 'sheet', 'field' => 'checks.miss', 'value' => '0.2mm']], Kinds::all())->plan();
         self::assertSame(['miss' => '0.2mm'], $plan['sheet']['checks']);
-        self::assertEqualsWithDelta(0.2 * 96 / 25.4, (new PlanReader(Kinds::all()))->fromArray($plan)->limit('checks.miss'), 1e-12);
-        self::assertArrayNotHasKey('checks', PlanEdit::apply($plan, [['op' => 'sheet', 'field' => 'checks.miss', 'value' => null]], Kinds::all())->plan()['sheet']);
+        self::assertEqualsWithDelta((0.2 * 96) / 25.4, (new PlanReader(Kinds::all()))->fromArray($plan)->limit('checks.miss'), 1e-12);
+        self::assertArrayNotHasKey(
+            'checks',
+            PlanEdit::apply($plan, [['op' => 'sheet', 'field' => 'checks.miss', 'value' => null]], Kinds::all())->plan()['sheet'],
+        );
     }
 }

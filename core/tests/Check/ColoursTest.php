@@ -15,7 +15,10 @@ final class ColoursTest extends TestCase
 {
     public function test_colours_that_are_hardly_told_apart_are_found_and_made_one(): void
     {
-        $plan = self::plan(['ink' => '#1b2140', 'night' => '#1c2241', 'lamp' => '#f2b33d'], ['ink' => '1,1', 'night' => '5,5', 'lamp' => '8,8']);
+        $plan = self::plan(
+            ['ink' => '#1b2140', 'night' => '#1c2241', 'lamp' => '#f2b33d'],
+            ['ink' => '1,1', 'night' => '5,5', 'lamp' => '8,8'],
+        );
         $found = self::found($plan, 'alike-colours');
         self::assertCount(1, $found);
         self::assertStringContainsString('ink and night are hardly told apart', $found[0]->message);
@@ -24,7 +27,10 @@ final class ColoursTest extends TestCase
         self::assertSame(['ink' => '1,1 5,5', 'lamp' => '8,8'], $mended['steps'][1]['cells']);
         // One that is not drawn is told apart from nothing.
         self::assertSame([], self::found(self::plan(['ink' => '#1b2140', 'night' => '#1c2241'], ['ink' => '1,1']), 'alike-colours'));
-        self::assertSame([], self::found(self::plan(['ink' => '#1b2140', 'night' => '#2c3351'], ['ink' => '1,1', 'night' => '5,5']), 'alike-colours'));
+        self::assertSame(
+            [],
+            self::found(self::plan(['ink' => '#1b2140', 'night' => '#2c3351'], ['ink' => '1,1', 'night' => '5,5']), 'alike-colours'),
+        );
     }
 
     public function test_a_sheet_is_held_to_so_many_colours_or_to_its_palette(): void
@@ -56,8 +62,18 @@ final class ColoursTest extends TestCase
         $plan = self::plan(['ink' => '#1b2140', 'lamp' => '#f2b33d'], ['ink' => '1,1', 'lamp' => '5,5']);
         $plan['sheet']['background'] = 'ink';
         $plan['steps'][] = ['id' => 'p1', 'kind' => 'part.circle', 'center' => [400, 400], 'radius' => 50];
-        $plan['steps'][] = ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => ['gradient' => 'linear', 'from' => [350, 400], 'to' => [450, 400], 'stops' => [[0, 'ink'], [1, '#ABCDEF']]], 'stroke' => ['color' => 'lamp', 'width' => 2]];
-        $edit = PlanEdit::apply($plan, [['op' => 'recolour', 'map' => ['ink' => 'lamp', 'lamp' => 'ink', '#ABCDEF' => '#123456']]], Kinds::all())->plan();
+        $plan['steps'][] = [
+            'id' => 's1',
+            'kind' => 'style',
+            'of' => ['p1'],
+            'fill' => ['gradient' => 'linear', 'from' => [350, 400], 'to' => [450, 400], 'stops' => [[0, 'ink'], [1, '#ABCDEF']]],
+            'stroke' => ['color' => 'lamp', 'width' => 2],
+        ];
+        $edit = PlanEdit::apply(
+            $plan,
+            [['op' => 'recolour', 'map' => ['ink' => 'lamp', 'lamp' => 'ink', '#ABCDEF' => '#123456']]],
+            Kinds::all(),
+        )->plan();
         self::assertSame(['lamp' => '1,1', 'ink' => '5,5'], $edit['steps'][1]['cells']);
         self::assertSame([[0, 'lamp'], [1, '#123456']], $edit['steps'][3]['fill']['stops']);
         self::assertSame('ink', $edit['steps'][3]['stroke']['color']);

@@ -13,7 +13,10 @@ final class UnseenTest extends TestCase
 {
     public function test_the_part_that_hides_another_alone_is_named_whatever_else_lies_over_it(): void
     {
-        self::assertSame(['Small: lies wholly behind cover'], self::hidden([self::disc('p1', 'small', 400, 40), self::disc('p2', 'beside', 500, 70), self::disc('p3', 'cover', 400, 90)]));
+        self::assertSame(
+            ['Small: lies wholly behind cover'],
+            self::hidden([self::disc('p1', 'small', 400, 40), self::disc('p2', 'beside', 500, 70), self::disc('p3', 'cover', 400, 90)]),
+        );
     }
 
     public function test_the_frontmost_of_several_that_hide_it_is_named(): void
@@ -47,6 +50,11 @@ final class UnseenTest extends TestCase
     {
         $findings = Sample::scene(Sample::plan($steps))->findings;
 
-        return array_values(array_map(static fn (Finding $finding): string => $finding->message, array_filter($findings, static fn (Finding $finding): bool => $finding->code === 'hidden')));
+        return array_values(
+            array_map(
+                static fn (Finding $finding): string => $finding->message,
+                array_filter($findings, static fn (Finding $finding): bool => $finding->code === 'hidden'),
+            ),
+        );
     }
 }

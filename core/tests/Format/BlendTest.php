@@ -31,8 +31,10 @@ final class BlendTest extends TestCase
         $over = [0xE5 / 255, 0x5D / 255, 0x30 / 255];
         foreach ([1.0, 0.4] as $opacity) {
             $plan = Sample::plan([
-                ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[0, 0], [60, 40]]], ['id' => 'p2', 'kind' => 'part.rectangle', 'corners' => [[20, 0], [80, 40]]],
-                ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => '#0f6e84'], ['id' => 's2', 'kind' => 'style', 'of' => ['p2'], 'fill' => '#e55d30', 'blend' => $mode, 'opacity' => $opacity],
+                ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[0, 0], [60, 40]]],
+                ['id' => 'p2', 'kind' => 'part.rectangle', 'corners' => [[20, 0], [80, 40]]],
+                ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => '#0f6e84'],
+                ['id' => 's2', 'kind' => 'style', 'of' => ['p2'], 'fill' => '#e55d30', 'blend' => $mode, 'opacity' => $opacity],
             ]);
             $plan['sheet'] = ['width' => 80, 'height' => 40, 'unit' => 'px', 'background' => '#ffffff'];
             $svg = SvgDrawing::write(Sample::scene($plan));
@@ -50,7 +52,10 @@ final class BlendTest extends TestCase
 
     public function test_a_gradient_stays_one_in_a_pdf(): void
     {
-        $plan = Sample::plan([['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 100], [300, 200]]], ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => ['gradient' => 'linear', 'stops' => [[0, 'lagoon'], [1, 'ink']]]]]);
+        $plan = Sample::plan([
+            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 100], [300, 200]]],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => ['gradient' => 'linear', 'stops' => [[0, 'lagoon'], [1, 'ink']]]],
+        ]);
         $pdf = Raster::pdf(SvgDrawing::write(Sample::scene($plan)));
         self::assertStringContainsString('/ShadingType 2', $pdf, 'PDF 32000-1, 8.7.4.5.3: an axial shading.');
         self::assertStringNotContainsString('/Subtype /Image', $pdf);
@@ -58,7 +63,15 @@ final class BlendTest extends TestCase
 
     public function test_pixels_of_a_gradient_are_those_that_oklab_mixes(): void
     {
-        $plan = Sample::plan([['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[0, 0], [400, 40]]], ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => ['gradient' => 'linear', 'stops' => [[0, '#0f6e84'], [1, '#e5c78f']]]]]);
+        $plan = Sample::plan([
+            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[0, 0], [400, 40]]],
+            [
+                'id' => 's1',
+                'kind' => 'style',
+                'of' => ['p1'],
+                'fill' => ['gradient' => 'linear', 'stops' => [[0, '#0f6e84'], [1, '#e5c78f']]],
+            ],
+        ]);
         $plan['sheet'] = ['width' => 400, 'height' => 40, 'unit' => 'px', 'background' => null];
         $scene = Sample::scene($plan);
         $gradient = $scene->drawing[0]->styles[0]?->gradient;

@@ -30,9 +30,20 @@ final class CommandLineTest extends TestCase
         [$status, $out] = $this->sternbild(['scene', '-'], json_encode(Sample::rosette(), JSON_THROW_ON_ERROR));
         self::assertSame(0, $status);
         $scene = json_decode($out, true, 16, JSON_THROW_ON_ERROR);
-        self::assertSame(['grids', 'guides', 'overlays', 'parts', 'weaves', 'patterns', 'paints', 'measures', 'drawing', 'findings'], array_keys($scene));
+        self::assertSame(
+            ['grids', 'guides', 'overlays', 'parts', 'weaves', 'patterns', 'paints', 'measures', 'drawing', 'findings'],
+            array_keys($scene),
+        );
         self::assertSame(['grid.polar', 50, 51, 100], array_slice(array_values($scene['grids']['g1']), 0, 4));
-        self::assertSame([10, 0, 40, true], [$scene['parts']['r1']['pieces'], $scene['parts']['r1']['holes'], $scene['parts']['r1']['nodes'], $scene['parts']['r1']['drawn']]);
+        self::assertSame(
+            [10, 0, 40, true],
+            [
+                $scene['parts']['r1']['pieces'],
+                $scene['parts']['r1']['holes'],
+                $scene['parts']['r1']['nodes'],
+                $scene['parts']['r1']['drawn'],
+            ],
+        );
         self::assertFalse($scene['parts']['p1']['drawn']);
     }
 
@@ -100,7 +111,11 @@ final class CommandLineTest extends TestCase
      */
     private function sternbild(array $words, string $input): array
     {
-        $process = proc_open([PHP_BINARY, __DIR__.'/../../bin/sternbild', ...$words], [['pipe', 'r'], ['file', "$this->folder/stdout", 'w'], ['file', "$this->folder/stderr", 'w']], $pipes);
+        $process = proc_open(
+            [PHP_BINARY, __DIR__.'/../../bin/sternbild', ...$words],
+            [['pipe', 'r'], ['file', "$this->folder/stdout", 'w'], ['file', "$this->folder/stderr", 'w']],
+            $pipes,
+        );
         self::assertNotFalse($process);
         fwrite($pipes[0], $input);
         fclose($pipes[0]);

@@ -29,8 +29,15 @@ final class ConstructionDrawingTest extends TestCase
     public function test_every_arc_is_completed_to_its_circle_once(): void
     {
         $circles = ConstructionDrawing::circles(Sample::scene(self::crescent()));
-        $told = array_map(static fn (Circle $circle): array => [round($circle->center->x, 6), round($circle->center->y, 6), round($circle->radius, 6)], $circles);
-        self::assertEqualsCanonicalizing([[400.0, 400.0, 300.0], [400.0, 400.0, 200.0], [500.0, 400.0, 100.0]], $told, 'The arc lies on the circle of the guide, the crescent on both of its circles.');
+        $told = array_map(
+            static fn (Circle $circle): array => [round($circle->center->x, 6), round($circle->center->y, 6), round($circle->radius, 6)],
+            $circles,
+        );
+        self::assertEqualsCanonicalizing(
+            [[400.0, 400.0, 300.0], [400.0, 400.0, 200.0], [500.0, 400.0, 100.0]],
+            $told,
+            'The arc lies on the circle of the guide, the crescent on both of its circles.',
+        );
     }
 
     public function test_radii_are_told_as_multiples_of_the_smallest(): void
@@ -42,7 +49,10 @@ final class ConstructionDrawingTest extends TestCase
     public function test_ratios_are_said_as_people_say_them(): void
     {
         $phi = (1 + sqrt(5)) / 2;
-        self::assertSame(['1', '3', '3/2', '7/8', 'φ', 'φ²', '1.41', '2.24'], array_map(ConstructionDrawing::ratio(...), [1.0, 3.0, 1.5, 0.875, $phi, $phi + 1, sqrt(2), sqrt(5)]));
+        self::assertSame(
+            ['1', '3', '3/2', '7/8', 'φ', 'φ²', '1.41', '2.24'],
+            array_map(ConstructionDrawing::ratio(...), [1.0, 3.0, 1.5, 0.875, $phi, $phi + 1, sqrt(2), sqrt(5)]),
+        );
     }
 
     public function test_it_is_a_document_with_the_result_its_lines_and_the_lettering(): void
@@ -75,7 +85,11 @@ final class ConstructionDrawingTest extends TestCase
     {
         $scene = Sample::scene(Sample::plan([['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[10, 10], [90, 90]]]]));
         self::assertSame([], ConstructionDrawing::radii(ConstructionDrawing::circles($scene), 1e-6));
-        self::assertTrue((new \DOMDocument)->loadXML(ConstructionDrawing::write($scene)));
-        self::assertSame(['r = 5'], array_column(ConstructionDrawing::radii([new Circle(Vec::zero(), 5.0), new Circle(new Vec(9, 9), 5.0)], 1e-6), 0), 'Equal ones are told once.');
+        self::assertTrue((new \DOMDocument())->loadXML(ConstructionDrawing::write($scene)));
+        self::assertSame(
+            ['r = 5'],
+            array_column(ConstructionDrawing::radii([new Circle(Vec::zero(), 5.0), new Circle(new Vec(9, 9), 5.0)], 1e-6), 0),
+            'Equal ones are told once.',
+        );
     }
 }

@@ -27,7 +27,13 @@ final class PlanJsonTest extends TestCase
     /** @return array<string, mixed> */
     private static function plan(int $letters): array
     {
-        return ['format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => 8, 'height' => 8, 'unit' => 'px', 'background' => null],
-            'palette' => [], 'values' => [], 'steps' => [['id' => 'c1', 'kind' => 'circle', 'label' => str_repeat('a', $letters)]]];
+        return [
+            'format' => 'sternbild-plan',
+            'version' => 1,
+            'sheet' => ['width' => 8, 'height' => 8, 'unit' => 'px', 'background' => null],
+            'palette' => [],
+            'values' => [],
+            'steps' => [['id' => 'c1', 'kind' => 'circle', 'label' => str_repeat('a', $letters)]],
+        ];
     }
 }

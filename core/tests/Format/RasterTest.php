@@ -24,8 +24,12 @@ final class RasterTest extends TestCase
     }
 
     #[DataProvider('sheets')]
-    public function test_a_picture_has_the_sides_of_its_page_and_no_half_pixels_at_its_edges(float $wide, float $high, string $unit, float $scale): void
-    {
+    public function test_a_picture_has_the_sides_of_its_page_and_no_half_pixels_at_its_edges(
+        float $wide,
+        float $high,
+        string $unit,
+        float $scale,
+    ): void {
         $plan = Sample::plan([]);
         $plan['sheet'] = ['width' => $wide, 'height' => $high, 'unit' => $unit, 'background' => 'lagoon'];
         $svg = SvgDrawing::write(Sample::scene($plan));
@@ -38,16 +42,30 @@ final class RasterTest extends TestCase
         self::assertEqualsWithDelta((float) $across / 72 * 96 * $scale, $width, 0.5);
         self::assertSame((int) round($width * (float) $down / (float) $across), $height);
         foreach ([[0, 0], [$width - 1, 0], [0, $height - 1], [$width - 1, $height - 1]] as [$x, $y]) {
-            self::assertSame(['red' => 0x0F, 'green' => 0x6E, 'blue' => 0x84, 'alpha' => 0], imagecolorsforindex($picture, (int) imagecolorat($picture, $x, $y)));
+            self::assertSame(
+                ['red' => 0x0F, 'green' => 0x6E, 'blue' => 0x84, 'alpha' => 0],
+                imagecolorsforindex($picture, (int) imagecolorat($picture, $x, $y)),
+            );
         }
     }
 
     public function test_gradients_that_are_seen_through_are_soft_masks_on_a_page(): void
     {
-        $svg = SvgDrawing::write(Sample::scene(Sample::unchecked(Sample::plan([
-            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 100], [700, 700]]],
-            ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => ['gradient' => 'linear', 'stops' => [[0, 'ink', 0.2], [1, 'lagoon']]]],
-        ]))));
+        $svg = SvgDrawing::write(
+            Sample::scene(
+                Sample::unchecked(
+                    Sample::plan([
+                        ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 100], [700, 700]]],
+                        [
+                            'id' => 's1',
+                            'kind' => 'style',
+                            'of' => ['p1'],
+                            'fill' => ['gradient' => 'linear', 'stops' => [[0, 'ink', 0.2], [1, 'lagoon']]],
+                        ],
+                    ]),
+                ),
+            ),
+        );
         self::assertStringContainsString('/SMask', Raster::pdf($svg));
     }
 }

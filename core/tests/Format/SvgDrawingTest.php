@@ -33,7 +33,12 @@ final class SvgDrawingTest extends TestCase
                     }
                 }
             }
-            $scene = Sample::scene(Sample::plan([Sample::polar(['rings' => 6, 'sectors' => 9, 'turn' => $round, 'inner' => $round % 2 * 20]), Sample::part('p1', $cells)]));
+            $scene = Sample::scene(
+                Sample::plan([
+                    Sample::polar(['rings' => 6, 'sectors' => 9, 'turn' => $round, 'inner' => ($round % 2) * 20]),
+                    Sample::part('p1', $cells),
+                ]),
+            );
             self::assertEqualsWithDelta($scene->parts()['p1']->area(), PathReader::area(self::firstPath($scene)), 0.5);
         }
     }
@@ -57,7 +62,11 @@ final class SvgDrawingTest extends TestCase
     public function test_looks_are_shared_by_a_group_except_what_would_mean_something_else_there(): void
     {
         $plan = Sample::rosette();
-        $plan['steps'][3] += ['opacity' => 0.5, 'blend' => 'multiply', 'stroke' => ['color' => 'ink', 'width' => 2.5, 'join' => 'round', 'cap' => 'round', 'dash' => [4, 2]]];
+        $plan['steps'][3] += [
+            'opacity' => 0.5,
+            'blend' => 'multiply',
+            'stroke' => ['color' => 'ink', 'width' => 2.5, 'join' => 'round', 'cap' => 'round', 'dash' => [4, 2]],
+        ];
         $svg = SvgDrawing::write(Sample::scene($plan));
         self::assertSame(1, substr_count($svg, '<g id="r1" fill="#0f6e84" stroke="#1b2140" stroke-width="2.5" stroke-linejoin="round" stroke-linecap="round" stroke-dasharray="4 2">'));
         self::assertSame(10, substr_count($svg, '<path opacity="0.5" style="mix-blend-mode:multiply" d='));

@@ -12,7 +12,8 @@ final class AngleTest extends TestCase
 {
     public function test_right_angles_are_exact(): void
     {
-        foreach ([[0, 0.0, 1.0], [90, 1.0, 0.0], [180, 0.0, -1.0], [270, -1.0, 0.0], [-90, -1.0, 0.0], [720, 0.0, 1.0]] as [$degrees, $sine, $cosine]) {
+        $those = [[0, 0.0, 1.0], [90, 1.0, 0.0], [180, 0.0, -1.0], [270, -1.0, 0.0], [-90, -1.0, 0.0], [720, 0.0, 1.0]];
+        foreach ($those as [$degrees, $sine, $cosine]) {
             self::assertSame($sine, Angle::sine($degrees) + 0.0, "sin $degrees");
             self::assertSame($cosine, Angle::cosine($degrees) + 0.0, "cos $degrees");
         }

@@ -20,7 +20,10 @@ final class ArcTest extends TestCase
 
         self::assertEqualsWithDelta(M_PI * 900, $circle->area(), 1e-9);
         self::assertEqualsWithDelta(2 * M_PI * 30, $circle->perimeter(), 1e-9);
-        self::assertSame([70.0, 10.0, 130.0, 70.0], array_map(static fn (float $side): float => round($side, 9), $circle->bounds()->toArray()));
+        self::assertSame(
+            [70.0, 10.0, 130.0, 70.0],
+            array_map(static fn (float $side): float => round($side, 9), $circle->bounds()->toArray()),
+        );
         self::assertSame(0, $circle->nodes());
     }
 
@@ -50,7 +53,13 @@ final class ArcTest extends TestCase
         for ($k = 0; $k < 200; $k++) {
             $from = mt_rand(0, 3600) / 10;
             $center = new Vec(mt_rand(-50, 50), mt_rand(-50, 50));
-            $arc = Arc::around($center, 20, $center->plus(Vec::heading($from)->times(20)), $center->plus(Vec::heading($from + mt_rand(10, 3590) / 10)->times(20)), mt_rand(0, 1) === 1);
+            $arc = Arc::around(
+                $center,
+                20,
+                $center->plus(Vec::heading($from)->times(20)),
+                $center->plus(Vec::heading($from + mt_rand(10, 3590) / 10)->times(20)),
+                mt_rand(0, 1) === 1,
+            );
             [$left, $top, $right, $bottom] = $arc->bounds()->toArray();
             $xs = $ys = [];
             for ($step = 0; $step <= 720; $step++) {
@@ -88,7 +97,10 @@ final class ArcTest extends TestCase
         ]);
         $image = $quarter->mapped(Affine::mirrorUpright(new Vec(10, 0)));
         self::assertEqualsWithDelta($quarter->area(), $image->area(), 1e-12);
-        self::assertSame([15.0, -5.0, 20.0, 0.0], array_map(static fn (float $side): float => round($side, 9) + 0.0, $image->bounds()->toArray()));
+        self::assertSame(
+            [15.0, -5.0, 20.0, 0.0],
+            array_map(static fn (float $side): float => round($side, 9) + 0.0, $image->bounds()->toArray()),
+        );
         $again = $image->mapped(Affine::mirrorUpright(new Vec(10, 0)));
         self::assertEqualsWithDelta($quarter->centroid()->x, $again->centroid()->x, 1e-12);
     }

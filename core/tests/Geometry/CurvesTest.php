@@ -54,7 +54,11 @@ final class CurvesTest extends TestCase
             self::assertEquals($curve->start(), $left->start());
             self::assertEquals($curve->end(), $right->end());
             self::assertEqualsWithDelta($curve->length(), $left->length() + $right->length(), 1e-8 * $curve->length());
-            self::assertEqualsWithDelta($curve->areaSeenFrom($apex), $left->areaSeenFrom($apex) + $right->areaSeenFrom($apex), 1e-7 * $curve->length() ** 2);
+            self::assertEqualsWithDelta(
+                $curve->areaSeenFrom($apex),
+                $left->areaSeenFrom($apex) + $right->areaSeenFrom($apex),
+                1e-7 * $curve->length() ** 2,
+            );
             self::assertLessThan(1e-9 * $curve->length(), $left->pointAt(0.5)->distanceTo($curve->pointAt($t / 2)));
         }
     }
@@ -100,7 +104,9 @@ final class CurvesTest extends TestCase
         self::assertEquals($map->apply($curve->end()), $pieces[count($pieces) - 1]->end());
         for ($k = 0; $k <= 60; $k++) {
             $wanted = $map->apply($curve->pointAt($k / 60));
-            $off = min(array_map(static fn (Curve $piece): float => $piece->pointAt($piece->nearest($wanted))->distanceTo($wanted), $pieces));
+            $off = min(
+                array_map(static fn (Curve $piece): float => $piece->pointAt($piece->nearest($wanted))->distanceTo($wanted), $pieces),
+            );
             self::assertLessThan(1e-4 * $larger, $off);
         }
         self::assertInstanceOf($curve instanceof Line ? Line::class : Cubic::class, $pieces[0]);

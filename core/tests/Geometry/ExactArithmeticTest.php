@@ -20,9 +20,17 @@ final class ExactArithmeticTest extends TestCase
             [$a, $b, $c, $d] = array_map(static fn (): int => mt_rand(-2 ** 30, 2 ** 30), range(1, 4));
             // Integers of 64 bits hold the truth; doubles would round it to 53.
             $truth = $a * $b - $c * $d;
-            $exact = Expansion::of((float) $a)->times(Expansion::of((float) $b))->minus(Expansion::of((float) $c)->times(Expansion::of((float) $d)));
+            $exact = Expansion::of((float) $a)
+                ->times(Expansion::of((float) $b))
+                ->minus(Expansion::of((float) $c)->times(Expansion::of((float) $d)));
             self::assertSame((float) $truth, $exact->value());
-            self::assertSame(0.0, $exact->minus(Expansion::of((float) $a)->times(Expansion::of((float) $b)))->plus(Expansion::of((float) $c)->times(Expansion::of((float) $d)))->value());
+            self::assertSame(
+                0.0,
+                $exact
+                    ->minus(Expansion::of((float) $a)->times(Expansion::of((float) $b)))
+                    ->plus(Expansion::of((float) $c)->times(Expansion::of((float) $d)))
+                    ->value(),
+            );
         }
     }
 
@@ -32,14 +40,21 @@ final class ExactArithmeticTest extends TestCase
         self::assertSame(1e-20, $large->minus(Expansion::of(1e20))->minus(Expansion::of(1.0))->value());
         self::assertSame(0.0, Expansion::difference(0.1, 0.3)->plus(Expansion::difference(0.3, 0.1))->value());
         // 0.1 − 0.3 rounds; the difference of the doubles does not.
-        self::assertNotSame(0.0, Expansion::difference(0.1, 0.3)->minus(Expansion::of(0.1 - 0.3))->value() + Expansion::difference(1e16, 0.3)->minus(Expansion::of(1e16 - 0.3))->value());
+        self::assertNotSame(
+            0.0,
+            Expansion::difference(0.1, 0.3)->minus(Expansion::of(0.1 - 0.3))->value() +
+                Expansion::difference(1e16, 0.3)->minus(Expansion::of(1e16 - 0.3))->value(),
+        );
     }
 
     public function test_the_cross_product_changes_its_sign_with_the_order_and_keeps_it_under_moves_of_the_start(): void
     {
         mt_srand(8);
         for ($k = 0; $k < 300; $k++) {
-            [$a, $b, $c] = array_map(static fn (): Vec => new Vec(0.5 + mt_rand(0, 31) * 2.0 ** -53, 0.5 + mt_rand(0, 31) * 2.0 ** -53), range(1, 3));
+            [$a, $b, $c] = array_map(
+                static fn (): Vec => new Vec(0.5 + mt_rand(0, 31) * 2.0 ** -53, 0.5 + mt_rand(0, 31) * 2.0 ** -53),
+                range(1, 3),
+            );
             $side = Exact::side($a, $b, $c) <=> 0.0;
             self::assertSame($side, Exact::side($b, $c, $a) <=> 0.0);
             self::assertSame(-$side, Exact::side($b, $a, $c) <=> 0.0);
@@ -51,11 +66,20 @@ final class ExactArithmeticTest extends TestCase
         mt_srand(5);
         foreach ([[0.5], [0.1, 0.9], [0.25, 0.25], [0.2, 0.2000001, 0.7], [0.0, 0.5, 1.0], [0.05, 0.3, 0.3, 0.61, 0.99]] as $wanted) {
             // The product of (t − root), each a line from −root to 1 − root.
-            $polynomial = array_reduce($wanted, static fn (?Bernstein $product, float $root): Bernstein => $product === null ? new Bernstein([-$root, 1 - $root]) : $product->times(new Bernstein([-$root, 1 - $root])));
+            $polynomial = array_reduce(
+                $wanted,
+                static fn (?Bernstein $product, float $root): Bernstein => $product === null
+                    ? new Bernstein([-$root, 1 - $root])
+                    : $product->times(new Bernstein([-$root, 1 - $root])),
+            );
             self::assertInstanceOf(Bernstein::class, $polynomial);
             $found = $polynomial->roots(1e-14);
             foreach ($wanted as $root) {
-                self::assertLessThan(1e-6, min([INF, ...array_map(static fn (float $one): float => abs($one - $root), $found)]), "root $root");
+                self::assertLessThan(
+                    1e-6,
+                    min([INF, ...array_map(static fn (float $one): float => abs($one - $root), $found)]),
+                    "root $root",
+                );
                 self::assertEqualsWithDelta(0.0, $polynomial->at($root), 1e-15);
             }
             self::assertLessThanOrEqual(count($wanted), count($found));

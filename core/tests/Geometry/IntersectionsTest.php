@@ -56,7 +56,10 @@ final class IntersectionsTest extends TestCase
         $there = Intersections::find($other, $one, $tolerance);
         self::assertCount(count($here), $there);
         foreach ($here as $meeting) {
-            self::assertLessThan(1e-7, min([INF, ...array_map(static fn (Meeting $same): float => $same->at->distanceTo($meeting->at), $there)]));
+            self::assertLessThan(
+                1e-7,
+                min([INF, ...array_map(static fn (Meeting $same): float => $same->at->distanceTo($meeting->at), $there)]),
+            );
         }
     }
 
@@ -86,7 +89,12 @@ final class IntersectionsTest extends TestCase
         $theirs = self::chords($other);
         foreach ($ours as [$a, $b]) {
             foreach ($theirs as [$c, $d]) {
-                if (max($a->x, $b->x) < min($c->x, $d->x) || max($c->x, $d->x) < min($a->x, $b->x) || max($a->y, $b->y) < min($c->y, $d->y) || max($c->y, $d->y) < min($a->y, $b->y)) {
+                if (
+                    max($a->x, $b->x) < min($c->x, $d->x) ||
+                    max($c->x, $d->x) < min($a->x, $b->x) ||
+                    max($a->y, $b->y) < min($c->y, $d->y) ||
+                    max($c->y, $d->y) < min($a->y, $b->y)
+                ) {
                     continue;
                 }
                 if (Exact::side($a, $b, $c) * Exact::side($a, $b, $d) < 0 && Exact::side($c, $d, $a) * Exact::side($c, $d, $b) < 0) {
@@ -110,7 +118,11 @@ final class IntersectionsTest extends TestCase
         $circle = Arc::fullCircle(new Circle(new Vec(400, 400), 120));
         foreach ([0.0, 13.0, 45.0, 222.2] as $turn) {
             $line = new Line(new Vec(100, 280), new Vec(700, 280));
-            $meetings = Intersections::find($circle->mapped(Affine::turn($turn, new Vec(31, 12)))[0], $line->mapped(Affine::turn($turn, new Vec(31, 12)))[0], Tolerance::ofSheet(800));
+            $meetings = Intersections::find(
+                $circle->mapped(Affine::turn($turn, new Vec(31, 12)))[0],
+                $line->mapped(Affine::turn($turn, new Vec(31, 12)))[0],
+                Tolerance::ofSheet(800),
+            );
             self::assertCount(1, $meetings);
             self::assertTrue($meetings[0]->tangent);
         }
@@ -133,11 +145,29 @@ final class IntersectionsTest extends TestCase
     {
         $tolerance = Tolerance::ofSheet(800);
         $line = new Line(new Vec(0, 0), new Vec(600, 300));
-        self::assertEqualsWithDelta([0.25, 0.75], array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::find($line, $line->part(0.25, 0.75), $tolerance)), 1e-12);
+        self::assertEqualsWithDelta(
+            [0.25, 0.75],
+            array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::find($line, $line->part(0.25, 0.75), $tolerance)),
+            1e-12,
+        );
         $arc = Arc::through(new Vec(100, 100), new Vec(300, 50), new Vec(350, 300));
-        self::assertEqualsWithDelta([0.3, 1.0], array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::find($arc, $arc->part(0.3, 1.0)->reversed(), $tolerance)), 1e-9);
+        self::assertEqualsWithDelta(
+            [0.3, 1.0],
+            array_map(
+                static fn (Meeting $meeting): float => $meeting->s,
+                Intersections::find($arc, $arc->part(0.3, 1.0)->reversed(), $tolerance),
+            ),
+            1e-9,
+        );
         $cubic = new Cubic(new Vec(0, 0), new Vec(300, 500), new Vec(500, -200), new Vec(700, 300));
-        self::assertEqualsWithDelta([0.25, 0.75], array_map(static fn (Meeting $meeting): float => $meeting->s, Intersections::find($cubic, $cubic->part(0.25, 0.75), $tolerance)), 1e-9);
+        self::assertEqualsWithDelta(
+            [0.25, 0.75],
+            array_map(
+                static fn (Meeting $meeting): float => $meeting->s,
+                Intersections::find($cubic, $cubic->part(0.25, 0.75), $tolerance),
+            ),
+            1e-9,
+        );
         self::assertSame([], Intersections::find($line, new Line(new Vec(0, 1e-3), new Vec(600, 300.001)), $tolerance));
     }
 
@@ -151,7 +181,8 @@ final class IntersectionsTest extends TestCase
 
     public function test_the_side_of_a_line_is_exact_where_plain_arithmetic_errs(): void
     {
-        // The grid of neighbouring doubles of L. Kettner, K. Mehlhorn, S. Pion, S. Schirra, C. Yap, Classroom Examples of Robustness Problems
+        // The grid of neighbouring doubles of L. Kettner, K. Mehlhorn, S. Pion, S. Schirra, C. Yap, Classroom Examples of Robustness
+        // Problems
         // in Geometric Computations, Computational Geometry 40 (2008): (12, 12) and (24, 24) against points around (1/2, 1/2).
         $step = 2.0 ** -53;
         $plainErrs = 0;
@@ -174,7 +205,11 @@ final class IntersectionsTest extends TestCase
         $radius = 250.0;
         foreach ([1e-3, 1e-5, 1e-7] as $short) {
             $distance = 2 * $radius - $short;
-            $meetings = Intersections::find(Arc::fullCircle(new Circle(new Vec(100, 300), $radius)), Arc::fullCircle(new Circle(new Vec(100 + $distance, 300), $radius)), Tolerance::ofSheet(800));
+            $meetings = Intersections::find(
+                Arc::fullCircle(new Circle(new Vec(100, 300), $radius)),
+                Arc::fullCircle(new Circle(new Vec(100 + $distance, 300), $radius)),
+                Tolerance::ofSheet(800),
+            );
             self::assertCount(2, $meetings);
             $real = (100 + $distance) - 100;
             $half = sqrt((2 * $radius - $real) * (2 * $radius + $real)) / 2;
@@ -186,8 +221,16 @@ final class IntersectionsTest extends TestCase
     {
         $tolerance = Tolerance::ofSheet(800);
         $circle = Arc::fullCircle(new Circle(new Vec(300, 300), 100));
-        self::assertEqualsWithDelta(50.0, ShortestWay::between($circle, new Line(new Vec(0, 450), new Vec(800, 450)), $tolerance)->distance, 1e-9);
-        self::assertEqualsWithDelta(1e-6, ShortestWay::between($circle, Arc::fullCircle(new Circle(new Vec(550.000001, 300), 150)), $tolerance)->distance, 1e-12);
+        self::assertEqualsWithDelta(
+            50.0,
+            ShortestWay::between($circle, new Line(new Vec(0, 450), new Vec(800, 450)), $tolerance)->distance,
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            1e-6,
+            ShortestWay::between($circle, Arc::fullCircle(new Circle(new Vec(550.000001, 300), 150)), $tolerance)->distance,
+            1e-12,
+        );
         self::assertSame(0.0, ShortestWay::between($circle, Arc::fullCircle(new Circle(new Vec(550, 300), 150)), $tolerance)->distance);
     }
 

@@ -12,7 +12,9 @@ use Sternbild\Core\Geometry\Degenerate;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Geometry\Vec;
 
-/** Curves drawn by lot on a sheet of 800, the same for the same seed; about half of their ends stand on a lattice, so that they coincide. */
+/**
+ * Curves drawn by lot on a sheet of 800, the same for the same seed; about half of their ends stand on a lattice, so that they coincide.
+ */
 final class RandomCurves
 {
     /**

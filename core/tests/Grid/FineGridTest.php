@@ -53,7 +53,11 @@ final class FineGridTest extends TestCase
             [$one, $other] = [$fine->joined($cells), $listed->joined($cells)];
             // The same pieces and holes, of the same area, with the same corners; they may begin at another one.
             self::assertEquals(self::outlines($other), self::outlines($one), "round $round");
-            self::assertEqualsWithDelta(100.0 * count($cells), array_sum(array_map(static fn (Outline $outline): float => $outline->area(), $one)), 1e-6);
+            self::assertEqualsWithDelta(
+                100.0 * count($cells),
+                array_sum(array_map(static fn (Outline $outline): float => $outline->area(), $one)),
+                1e-6,
+            );
         }
     }
 
@@ -61,18 +65,33 @@ final class FineGridTest extends TestCase
     {
         $before = memory_get_peak_usage();
         memory_reset_peak_usage();
-        $plan = Sample::unchecked(Sample::plan([
-            ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 1000, 'rows' => 1000, 'cell' => 1],
-            ['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => implode(' ', array_map(static fn (int $row): string => "1,$row+399", range(1, 300)))]],
-        ]));
+        $plan = Sample::unchecked(
+            Sample::plan([
+                ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 1000, 'rows' => 1000, 'cell' => 1],
+                [
+                    'id' => 'd1',
+                    'kind' => 'paint',
+                    'on' => 'g1',
+                    'cells' => ['ink' => implode(' ', array_map(static fn (int $row): string => "1,$row+399", range(1, 300)))],
+                ],
+            ]),
+        );
         $scene = Sample::scene($plan);
         self::assertSame([], $scene->findings);
-        self::assertEquals(['kind' => 'grid.pixel', 'cells' => 1_000_000, 'points' => 1001 * 1001, 'edges' => 2 * 1000 * 1001, 'area' => 1e6], ((array) SceneNumbers::list($scene)['grids'])['g1']);
+        self::assertEquals(
+            ['kind' => 'grid.pixel', 'cells' => 1_000_000, 'points' => 1001 * 1001, 'edges' => 2 * 1000 * 1001, 'area' => 1e6],
+            ((array) SceneNumbers::list($scene)['grids'])['g1'],
+        );
         self::assertEqualsWithDelta(120_000.0, $scene->parts()['d1']->area(), 1e-6);
         self::assertSame(4, $scene->parts()['d1']->nodes());
         $view = (string) json_encode(SceneView::describe($scene, []));
         self::assertLessThan(200_000, strlen($view));
-        $found = (new Snapper([], $scene->grids(), $scene->labels, $scene->plan->tolerance()))->near(new Vec(700.2, 500.1), 0.6, ['intersection', 'midpoint', 'cell-centre', 'edge']);
+        $found = (new Snapper([], $scene->grids(), $scene->labels, $scene->plan->tolerance()))->near(new Vec(700.2, 500.1), 0.6, [
+            'intersection',
+            'midpoint',
+            'cell-centre',
+            'edge',
+        ]);
         self::assertSame('g1@700,500', $found[0]->raw ?? null);
         self::assertLessThan(100_000_000, memory_get_peak_usage() - min($before, memory_get_usage()));
         $more = $plan;
@@ -94,7 +113,10 @@ final class FineGridTest extends TestCase
     {
         $texts = [];
         foreach ($outlines as $outline) {
-            $corners = array_map(static fn ($curve): string => sprintf('%06.1f %06.1f', $curve->start()->y, $curve->start()->x), $outline->curves);
+            $corners = array_map(
+                static fn ($curve): string => sprintf('%06.1f %06.1f', $curve->start()->y, $curve->start()->x),
+                $outline->curves,
+            );
             $first = (int) array_search(min($corners), $corners, true);
             $texts[] = implode(', ', [...array_slice($corners, $first), ...array_slice($corners, 0, $first)]);
         }

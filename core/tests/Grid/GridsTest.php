@@ -27,8 +27,12 @@ final class GridsTest extends TestCase
     {
         foreach ([[1, 1], [1, 2], [2, 1], [3, 2], [3, 3], [5, 10], [7, 13], [4, 360]] as [$rings, $sectors]) {
             foreach (['equal', 'equal-area', 'golden'] as $spacing) {
-                yield "polar $rings × $sectors, $spacing" => [new PolarGrid(new Vec(31, 7), 200, 0.0, $rings, $sectors, 'sector', 3.5, $spacing)];
-                yield "polar $rings × $sectors, $spacing, hollow" => [new PolarGrid(new Vec(31, 7), 200, 40.0, $rings, $sectors, 'spoke', 0, $spacing)];
+                yield "polar $rings × $sectors, $spacing" => [
+                    new PolarGrid(new Vec(31, 7), 200, 0.0, $rings, $sectors, 'sector', 3.5, $spacing),
+                ];
+                yield "polar $rings × $sectors, $spacing, hollow" => [
+                    new PolarGrid(new Vec(31, 7), 200, 40.0, $rings, $sectors, 'spoke', 0, $spacing),
+                ];
             }
         }
         foreach ([[30, 150], [150, 30], [0, 63.43], [-20, 95]] as [$first, $second]) {
@@ -38,7 +42,9 @@ final class GridsTest extends TestCase
             yield "triangles, $columns × $rows, turned by $angle" => [TriangularGrid::inRhomb(new Vec(3, 8), 14, $columns, $rows, $angle)];
         }
         foreach ([[1, 1, 0], [4, 3, 0], [4, 6, 30], [5, 5, 11], [3, 4, 90], [2, 5, -30]] as [$columns, $rows, $angle]) {
-            yield "triangles in a rectangle, $columns × $rows, turned by $angle" => [TriangularGrid::inRectangle(new Vec(3, 8), 14, $columns, $rows, $angle)];
+            yield "triangles in a rectangle, $columns × $rows, turned by $angle" => [
+                TriangularGrid::inRectangle(new Vec(3, 8), 14, $columns, $rows, $angle),
+            ];
         }
         foreach ([0, 1, 2, 3] as $turn) {
             foreach ([1, 2, 5, 9] as $depth) {
@@ -52,7 +58,9 @@ final class GridsTest extends TestCase
         }
         foreach ([[0, 0], [4, 0], [0, 3], [4, 3]] as [$x, $y]) {
             foreach ([1, 3] as $subdivisions) {
-                yield "rectangular, gutters $x and $y, in $subdivisions" => [new RectangularGrid(new Vec(5, 6), 4, 3, 20, 15, $x, $y, $subdivisions, 17)];
+                yield "rectangular, gutters $x and $y, in $subdivisions" => [
+                    new RectangularGrid(new Vec(5, 6), 4, 3, 20, 15, $x, $y, $subdivisions, 17),
+                ];
             }
         }
     }
@@ -82,7 +90,10 @@ final class GridsTest extends TestCase
         self::assertNull($grid->cellAt(new Vec(5000, -3000)));
         $mesh = $grid->mesh();
         foreach ($mesh->x as $point => $x) {
-            self::assertLessThan(1e-9, $grid->placeAt(...$grid->coordinatesAt(new Vec($x, $mesh->y[$point])))->distanceTo(new Vec($x, $mesh->y[$point])));
+            self::assertLessThan(
+                1e-9,
+                $grid->placeAt(...$grid->coordinatesAt(new Vec($x, $mesh->y[$point])))->distanceTo(new Vec($x, $mesh->y[$point])),
+            );
         }
     }
 
@@ -91,9 +102,17 @@ final class GridsTest extends TestCase
         $polar = new PolarGrid(new Vec(400, 400), 300, 0.0, 5, 10, 'sector', 0, 'golden');
         self::assertSame($polar->cellsAt([3, 4])[0], $polar->cellAt($polar->placeAt(2.5, 3.5)));
         self::assertEqualsWithDelta([2.5, 3.5], $polar->coordinatesAt($polar->placeAt(2.5, 3.5)), 1e-9);
-        self::assertEqualsWithDelta((self::radii($polar, 3, new Vec(400, 400))[2] + self::radii($polar, 3, new Vec(400, 400))[3]) / 2, $polar->placeAt(2.5, 3.5)->distanceTo(new Vec(400, 400)), 1e-9);
+        self::assertEqualsWithDelta(
+            (self::radii($polar, 3, new Vec(400, 400))[2] + self::radii($polar, 3, new Vec(400, 400))[3]) / 2,
+            $polar->placeAt(2.5, 3.5)->distanceTo(new Vec(400, 400)),
+            1e-9,
+        );
         $gutters = new RectangularGrid(new Vec(10, 20), 4, 3, 20, 15, 4, 3, 1, 0);
-        self::assertEqualsWithDelta([10 + 2 * 24 + 10, 20 + 18 + 7.5], [$gutters->placeAt(2.5, 1.5)->x, $gutters->placeAt(2.5, 1.5)->y], 1e-9);
+        self::assertEqualsWithDelta(
+            [10 + 2 * 24 + 10, 20 + 18 + 7.5],
+            [$gutters->placeAt(2.5, 1.5)->x, $gutters->placeAt(2.5, 1.5)->y],
+            1e-9,
+        );
         self::assertNull($gutters->cellAt(new Vec(32, 25)));
     }
 
@@ -119,8 +138,15 @@ final class GridsTest extends TestCase
         foreach ([0 => [14 * 6, 14 * 5 * sqrt(3) / 2], 30 => [14 * 5 * sqrt(3) / 2, 14 * 6]] as $angle => [$width, $height]) {
             $grid = TriangularGrid::inRectangle(new Vec(100, 50), 14, 6, 5, $angle);
             $mesh = $grid->mesh();
-            self::assertEqualsWithDelta([100, 50, 100 + $width, 50 + $height], [min([INF, ...$mesh->x]), min([INF, ...$mesh->y]), max([-INF, ...$mesh->x]), max([-INF, ...$mesh->y])], 1e-9);
-            $areas = array_map(static fn (int $cell): float => round($grid->cellOutlines($cell)[0]->area() / (sqrt(3) / 4 * 14 ** 2), 9), range(0, $grid->cellCount() - 1));
+            self::assertEqualsWithDelta(
+                [100, 50, 100 + $width, 50 + $height],
+                [min([INF, ...$mesh->x]), min([INF, ...$mesh->y]), max([-INF, ...$mesh->x]), max([-INF, ...$mesh->y])],
+                1e-9,
+            );
+            $areas = array_map(
+                static fn (int $cell): float => round($grid->cellOutlines($cell)[0]->area() / ((sqrt(3) / 4) * 14 ** 2), 9),
+                range(0, $grid->cellCount() - 1),
+            );
             self::assertSame(['0.5' => 10, '1' => 55], array_count_values(array_map(strval(...), $areas)));
         }
     }
@@ -238,12 +264,13 @@ final class GridsTest extends TestCase
         foreach ([1, 2, 3, 5] as $n) {
             $grid = TriangularGrid::inRhomb(new Vec(0, 0), 10, 2 * $n, 2 * $n, 0);
             $center = $grid->pointAt([$n, $n]);
-            $apothem = $n * 10 * sqrt(3) / 2;
-            $inside = array_values(array_filter(range(0, $grid->cellCount() - 1), static function (int $cell) use ($grid, $center, $apothem): bool {
-                $from = $grid->cellOutlines($cell)[0]->centroid()->minus($center);
+            $apothem = ($n * 10 * sqrt(3)) / 2;
+            $inside = array_values(
+                array_filter(range(0, $grid->cellCount() - 1), static function (int $cell) use ($grid, $center, $apothem): bool {
+                    $from = $grid->cellOutlines($cell)[0]->centroid()->minus($center);
 
-                return max(array_map(static fn (int $side): float => $from->dot(Vec::heading($side * 60)), range(0, 5))) < $apothem;
-            }));
+                    return max(array_map(static fn (int $side): float => $from->dot(Vec::heading($side * 60)), range(0, 5))) < $apothem;
+                }));
             self::assertCount(6 * $n ** 2, $inside);
             $joined = CellJoin::join($grid->mesh(), $inside);
             self::assertCount(1, $joined);

@@ -24,7 +24,8 @@ final class CirclesTest extends TestCase
 
     public function test_the_fitted_circle_is_that_of_the_published_example(): void
     {
-        // W. Gander, G. Golub, R. Strebel, Least-Squares Fitting of Circles and Ellipses, BIT 34 (1994): six points, geometric fit with centre
+        // W. Gander, G. Golub, R. Strebel, Least-Squares Fitting of Circles and Ellipses, BIT 34 (1994): six points, geometric fit with
+        // centre
         // (4.7398, 2.9835) and radius 4.7142 (recalled).
         $fit = CircleFit::to([new Vec(1, 7), new Vec(2, 6), new Vec(5, 8), new Vec(7, 7), new Vec(9, 5), new Vec(3, 7)]);
         self::assertEqualsWithDelta(4.7398, $fit->center->x, 1e-4);
@@ -36,14 +37,27 @@ final class CirclesTest extends TestCase
     {
         mt_srand(4);
         foreach ([[400.0, 300.0, 120.0], [1e6, -1e6, 3.0], [0.0, 0.0, 1e5]] as [$x, $y, $radius]) {
-            $points = array_map(static fn (int $k): Vec => new Vec($x + $radius * cos($k * 0.31), $y + $radius * sin($k * 0.31)), range(1, 9));
+            $points = array_map(
+                static fn (int $k): Vec => new Vec($x + $radius * cos($k * 0.31), $y + $radius * sin($k * 0.31)),
+                range(1, 9),
+            );
             $fit = CircleFit::to($points);
             self::assertEqualsWithDelta($radius, $fit->radius, 1e-9 * max($radius, abs($x)));
-            $noisy = array_map(static fn (Vec $point): Vec => $point->plus(new Vec(mt_rand(-100, 100) / 2000 * $radius, mt_rand(-100, 100) / 2000 * $radius)), $points);
+            $noisy = array_map(
+                static fn (Vec $point): Vec => $point->plus(
+                    new Vec((mt_rand(-100, 100) / 2000) * $radius, (mt_rand(-100, 100) / 2000) * $radius),
+                ),
+                $points,
+            );
             $best = CircleFit::to($noisy);
-            $error = static fn (Circle $circle): float => array_sum(array_map(static fn (Vec $point): float => $circle->distanceTo($point) ** 2, $noisy));
+            $error = static fn (Circle $circle): float => array_sum(
+                array_map(static fn (Vec $point): float => $circle->distanceTo($point) ** 2, $noisy),
+            );
             foreach ([[1, 0, 0], [-1, 0, 0], [0, 1, 0], [0, -1, 0], [0, 0, 1], [0, 0, -1]] as [$dx, $dy, $dr]) {
-                $aside = new Circle($best->center->plus(new Vec($dx * $radius * 1e-3, $dy * $radius * 1e-3)), $best->radius + $dr * $radius * 1e-3);
+                $aside = new Circle(
+                    $best->center->plus(new Vec($dx * $radius * 1e-3, $dy * $radius * 1e-3)),
+                    $best->radius + $dr * $radius * 1e-3,
+                );
                 self::assertGreaterThan($error($best), $error($aside));
             }
         }
@@ -51,15 +65,29 @@ final class CirclesTest extends TestCase
 
     public function test_circles_that_do_not_exist_say_why(): void
     {
-        foreach ([
-            static fn () => Circle::through(new Vec(0, 0), new Vec(1, 1), new Vec(2, 2)),
-            static fn () => Circle::through(new Vec(0, 0), new Vec(0, 0), new Vec(2, 3)),
-            static fn () => CircleFit::to([new Vec(0, 0), new Vec(1, 2), new Vec(2, 4), new Vec(3, 6)]),
-            static fn () => CircleFit::to([new Vec(5, 5), new Vec(5, 5), new Vec(5, 5)]),
-            static fn () => TouchingGuide::find([new Line(new Vec(0, 0), new Vec(9, 0)), new Line(new Vec(0, 5), new Vec(9, 5)), new Line(new Vec(0, 7), new Vec(9, 7))], null, new Vec(0, 0)),
-            static fn () => TouchingGuide::find([self::circle(0, 0, 1), self::circle(100, 0, 1)], 5.0, new Vec(0, 0)),
-            static fn () => TouchingGuide::find([self::circle(0, 0, 1), self::circle(9, 0, 1), self::circle(0, 9, 1)], 5.0, new Vec(0, 0)),
-        ] as $number => $make) {
+        foreach (
+            [
+                static fn () => Circle::through(new Vec(0, 0), new Vec(1, 1), new Vec(2, 2)),
+                static fn () => Circle::through(new Vec(0, 0), new Vec(0, 0), new Vec(2, 3)),
+                static fn () => CircleFit::to([new Vec(0, 0), new Vec(1, 2), new Vec(2, 4), new Vec(3, 6)]),
+                static fn () => CircleFit::to([new Vec(5, 5), new Vec(5, 5), new Vec(5, 5)]),
+                static fn () => TouchingGuide::find(
+                    [
+                        new Line(new Vec(0, 0), new Vec(9, 0)),
+                        new Line(new Vec(0, 5), new Vec(9, 5)),
+                        new Line(new Vec(0, 7), new Vec(9, 7)),
+                    ],
+                    null,
+                    new Vec(0, 0),
+                ),
+                static fn () => TouchingGuide::find([self::circle(0, 0, 1), self::circle(100, 0, 1)], 5.0, new Vec(0, 0)),
+                static fn () => TouchingGuide::find(
+                    [self::circle(0, 0, 1), self::circle(9, 0, 1), self::circle(0, 9, 1)],
+                    5.0,
+                    new Vec(0, 0),
+                ),
+            ] as $number => $make
+        ) {
             try {
                 $make();
                 self::fail("Number $number was made.");
@@ -79,11 +107,19 @@ final class CirclesTest extends TestCase
             $three = [self::circle(0, 0, $r), self::circle($a, 0, $s), self::circle($x, sqrt($b ** 2 - $x ** 2), $t)];
             $inner = TouchingGuide::find($three, null, new Vec($a / 3 + $x / 3, sqrt($b ** 2 - $x ** 2) / 3));
             $k = [1 / $r, 1 / $s, 1 / $t, 1 / $inner->radius];
-            self::assertEqualsWithDelta(2 * array_sum(array_map(static fn (float $one): float => $one ** 2, $k)), array_sum($k) ** 2, 1e-9 * array_sum($k) ** 2);
+            self::assertEqualsWithDelta(
+                2 * array_sum(array_map(static fn (float $one): float => $one ** 2, $k)),
+                array_sum($k) ** 2,
+                1e-9 * array_sum($k) ** 2,
+            );
             $root = 2 * sqrt($k[0] * $k[1] + $k[1] * $k[2] + $k[2] * $k[0]);
             $outer = 1 / abs($k[0] + $k[1] + $k[2] - $root);
             $radii = array_map(static fn (Circle $circle): float => $circle->radius, TouchingCircles::all($three, null));
-            self::assertEqualsWithDelta(0.0, min([INF, ...array_map(static fn (float $radius): float => abs($radius - $outer), $radii)]), 1e-9 * $outer);
+            self::assertEqualsWithDelta(
+                0.0,
+                min([INF, ...array_map(static fn (float $radius): float => abs($radius - $outer), $radii)]),
+                1e-9 * $outer,
+            );
         }
     }
 
@@ -123,7 +159,15 @@ final class CirclesTest extends TestCase
         $all = TouchingCircles::all($mixed, 50.0);
         $this->assertTouch($all, $mixed);
         // Between the line and the circle there is a gap of twice the radius: two outside, and one right below.
-        self::assertCount(1, array_filter($all, static fn (Circle $circle): bool => abs($circle->center->x - 400) < 1e-6 && $circle->center->y < 500 && $circle->center->y > 400));
+        self::assertCount(
+            1,
+            array_filter(
+                $all,
+                static fn (Circle $circle): bool => abs($circle->center->x - 400) < 1e-6 &&
+                    $circle->center->y < 500 &&
+                    $circle->center->y > 400,
+            ),
+        );
     }
 
     public function test_one_guide_is_touched_around_the_place_or_with_the_radius_near_it(): void
@@ -147,7 +191,12 @@ final class CirclesTest extends TestCase
             foreach ($guides as $guide) {
                 $contact = TouchingCircles::contact($circle, $guide);
                 self::assertEqualsWithDelta($circle->radius, $contact->distanceTo($circle->center), 1e-9);
-                self::assertLessThan(1e-8, $guide instanceof Arc ? $guide->circle()->distanceTo($contact) : $guide->pointAt($guide->nearest($contact))->distanceTo($contact));
+                self::assertLessThan(
+                    1e-8,
+                    $guide instanceof Arc
+                        ? $guide->circle()->distanceTo($contact)
+                        : $guide->pointAt($guide->nearest($contact))->distanceTo($contact),
+                );
             }
         }
     }

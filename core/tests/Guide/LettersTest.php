@@ -24,7 +24,10 @@ final class LettersTest extends TestCase
         $naming = new Naming($scene->plan, $scene->labels);
         self::assertSame('x-height of letter lines 1', $naming->step('l1[2]'));
         self::assertSame('overshoot below of letter lines 1', $naming->step('l1[4]'));
-        $near = array_map(static fn (Candidate $candidate): string => $candidate->name, $scene->snapper()->near(new Vec(300, 281), 5.0, Snapper::MEETABLE));
+        $near = array_map(
+            static fn (Candidate $candidate): string => $candidate->name,
+            $scene->snapper()->near(new Vec(300, 281), 5.0, Snapper::MEETABLE),
+        );
         self::assertNotSame([], preg_grep('/cap height of letter lines 1/', $near) ?: []);
     }
 
@@ -35,8 +38,13 @@ final class LettersTest extends TestCase
 
     public function test_what_is_built_on_them_follows(): void
     {
-        $stem = ['id' => 'p1', 'kind' => 'part.outline', 'points' => ['l1[1]@0.5', 'l1[3]@0.5', ['column' => [480, 0], 'row' => 'l1[3]@0'], ['column' => [480, 0], 'row' => 'l1[1]@0']]];
-        $high = static fn (array $more): float => Sample::scene(Sample::plan([[...self::LINES, ...$more], $stem]))->parts()['p1']->quantities()['high'];
+        $stem = [
+            'id' => 'p1',
+            'kind' => 'part.outline',
+            'points' => ['l1[1]@0.5', 'l1[3]@0.5', ['column' => [480, 0], 'row' => 'l1[3]@0'], ['column' => [480, 0], 'row' => 'l1[1]@0']],
+        ];
+        $high = static fn (array $more): float => Sample::scene(Sample::plan([[...self::LINES, ...$more], $stem]))
+            ->parts()['p1']->quantities()['high'];
         self::assertEqualsWithDelta(320.0, $high([]), 1e-9);
         self::assertEqualsWithDelta(350.0, $high(['cap' => 350]), 1e-9);
     }

@@ -73,7 +73,11 @@ final class FormsTest extends TestCase
         $of = self::handed();
         $unfit = ['choice' => 'nought', 'switch' => 'perhaps', 'number' => -1, 'many' => ['nought'], 'sizes' => [0]];
         foreach ($form->options($of) as $field) {
-            self::assertSame([$field->name], array_keys(self::wrong(static fn (): array => $form->asked($of, [$field->name => $unfit[$field->type()]]))), $field->name);
+            self::assertSame(
+                [$field->name],
+                array_keys(self::wrong(static fn (): array => $form->asked($of, [$field->name => $unfit[$field->type()]]))),
+                $field->name,
+            );
         }
         self::assertSame(['gilt'], array_keys(self::wrong(static fn (): array => $form->asked($of, ['gilt' => true]))));
     }
@@ -81,7 +85,10 @@ final class FormsTest extends TestCase
     public function test_a_sheet_of_nothing_is_offered_what_it_has(): void
     {
         $of = self::handed([], []);
-        self::assertSame(['svg', 'png', 'pdf', 'set', 'plan'], array_keys(array_filter(Forms::all(), static fn ($form): bool => $form->suits($of))));
+        self::assertSame(
+            ['svg', 'png', 'pdf', 'set', 'plan'],
+            array_keys(array_filter(Forms::all(), static fn ($form): bool => $form->suits($of))),
+        );
         self::assertSame(['format'], array_keys(self::wrong(static fn () => Forms::named('gif'))));
     }
 
@@ -90,16 +97,29 @@ final class FormsTest extends TestCase
         $of = self::handed([], ['night blue' => '#1b2140', 'sand' => '#E9E0CF']);
         $tokens = json_decode(self::written('tokens', $of), true, 16, JSON_THROW_ON_ERROR);
         // Components of a colour are shares (Design Tokens Color Module).
-        self::assertSame(['$type' => 'color', 'night blue' => ['$value' => ['colorSpace' => 'srgb', 'components' => [0.105882, 0.129412, 0.25098], 'alpha' => 1, 'hex' => '#1b2140']]], array_slice($tokens, 0, 2));
+        self::assertSame(
+            [
+                '$type' => 'color',
+                'night blue' => [
+                    '$value' => ['colorSpace' => 'srgb', 'components' => [0.105882, 0.129412, 0.25098], 'alpha' => 1, 'hex' => '#1b2140'],
+                ],
+            ],
+            array_slice($tokens, 0, 2),
+        );
         $strip = imagecreatefromstring(self::written('strip', $of));
         self::assertInstanceOf(\GdImage::class, $strip);
-        self::assertSame([2, 1, 0x1B2140, 0xE9E0CF], [imagesx($strip), imagesy($strip), imagecolorat($strip, 0, 0), imagecolorat($strip, 1, 0)]);
+        self::assertSame(
+            [2, 1, 0x1B2140, 0xE9E0CF],
+            [imagesx($strip), imagesy($strip), imagecolorat($strip, 0, 0), imagecolorat($strip, 1, 0)],
+        );
     }
 
     public function test_pictures_that_would_be_too_large_are_refused_by_the_option_that_makes_them_so(): void
     {
         $of = self::handed();
-        $estimate = static fn (string $name, array $given): array => self::wrong(static fn (): Estimate => Forms::all()[$name]->estimate($of, Forms::all()[$name]->asked($of, $given)));
+        $estimate = static fn (string $name, array $given): array => self::wrong(
+            static fn (): Estimate => Forms::all()[$name]->estimate($of, Forms::all()[$name]->asked($of, $given)),
+        );
         self::assertStringContainsString('at most 10,000', $estimate('png', ['scale' => 50])['scale']);
         self::assertArrayHasKey('scale', $estimate('pixels', ['scale' => 9000]));
         self::assertArrayHasKey('sizes', $estimate('set', ['sizes' => range(1, 8), 'chapters' => []]) + $estimate('set', ['sizes' => [0]]));
@@ -112,7 +132,10 @@ final class FormsTest extends TestCase
         $estimate = $form->estimate($of, $form->asked($of, ['as' => 'png', 'width' => 41]));
         self::assertStringContainsString('stretched by', $estimate->told[0]);
         foreach ($estimate->instead as $instead) {
-            self::assertStringContainsString('exact.', $form->estimate($of, $form->asked($of, ['as' => 'png', ...$instead['options']]))->told[0]);
+            self::assertStringContainsString(
+                'exact.',
+                $form->estimate($of, $form->asked($of, ['as' => 'png', ...$instead['options']]))->told[0],
+            );
         }
         self::assertNotSame([], $estimate->instead);
     }
@@ -156,7 +179,10 @@ final class FormsTest extends TestCase
         self::assertSame([4, [1, 2, 3, 4]], [$heard->pieces, $heard->made]);
         $zip = new \ZipArchive;
         $zip->open($path);
-        self::assertSame(['discs-16.svg', 'discs-32.svg', 'discs-2-16.svg', 'discs-2-32.svg'], array_map(static fn (int $k): string => (string) $zip->getNameIndex($k), range(0, 3)));
+        self::assertSame(
+            ['discs-16.svg', 'discs-32.svg', 'discs-2-16.svg', 'discs-2-32.svg'],
+            array_map(static fn (int $k): string => (string) $zip->getNameIndex($k), range(0, 3)),
+        );
         unlink($path);
     }
 
@@ -197,14 +223,32 @@ final class FormsTest extends TestCase
             $disc('p1', 100),
             $disc('p2', 300),
             ['id' => 'p3', 'kind' => 'part.rectangle', 'origin' => [400, 400], 'size' => [12, 12]],
-            ['id' => 'w1', 'kind' => 'pattern', 'of' => ['p3'], 'origin' => [400, 400], 'a' => [40, 0], 'b' => [0, 30], 'across' => 3, 'down' => 3],
+            [
+                'id' => 'w1',
+                'kind' => 'pattern',
+                'of' => ['p3'],
+                'origin' => [400, 400],
+                'a' => [40, 0],
+                'b' => [0, 30],
+                'across' => 3,
+                'down' => 3,
+            ],
             ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 16, 'rows' => 8, 'cell' => 4],
             ['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '2,2 3,2', 'sand' => '10,3']],
             ['id' => 'f1', 'kind' => 'frames', 'on' => 'g1', 'size' => [8, 8], 'count' => 2],
         ];
-        $plan = [...Sample::plan($steps), 'palette' => $palette, 'chapters' => $steps === [] ? [] : [['name' => 'Discs', 'from' => 'p1'], ['name' => 'Discs', 'from' => 'p2']]];
+        $plan = [
+            ...Sample::plan($steps),
+            'palette' => $palette,
+            'chapters' => $steps === [] ? [] : [['name' => 'Discs', 'from' => 'p1'], ['name' => 'Discs', 'from' => 'p2']],
+        ];
 
-        return new Handed($plan, 'sample', static fn (): Scene => (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan)), static fn (string $path) => self::packed($path));
+        return new Handed(
+            $plan,
+            'sample',
+            static fn (): Scene => (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan)),
+            static fn (string $path) => self::packed($path),
+        );
     }
 
     private static function packed(string $path): void

@@ -42,6 +42,9 @@ final class CompositingTest extends TestCase
         self::assertSame('#804020', Compositing::over('#ffffff', '#804020', 1.0, 'multiply'));
         self::assertSame('#ffffff', Compositing::over('#ffffff', '#804020', 1.0, 'screen'));
         self::assertSame('#102030', Compositing::over('#102030', '#00000000', 1.0, 'multiply'));
-        self::assertSame(['#104020', '#806030'], [Compositing::over('#106030', '#804020', 1.0, 'darken'), Compositing::over('#106030', '#804020', 1.0, 'lighten')]);
+        self::assertSame(
+            ['#104020', '#806030'],
+            [Compositing::over('#106030', '#804020', 1.0, 'darken'), Compositing::over('#106030', '#804020', 1.0, 'lighten')],
+        );
     }
 }

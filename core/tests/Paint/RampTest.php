@@ -56,7 +56,11 @@ final class RampTest extends TestCase
             [$there, $c, $d] = Oklab::coordinates($one);
             self::assertTrue($way === 'lighter' ? $there > $light : $there < $light);
             if (hypot($a, $b) > 0.02 && hypot($c, $d) > 0.02) {
-                self::assertLessThan(5.0, abs(rad2deg(acos(min(1.0, ($a * $c + $b * $d) / hypot($a, $b) / hypot($c, $d))))), "$one is of another hue.");
+                self::assertLessThan(
+                    5.0,
+                    abs(rad2deg(acos(min(1.0, ($a * $c + $b * $d) / hypot($a, $b) / hypot($c, $d))))),
+                    "$one is of another hue.",
+                );
             }
         }
     }
@@ -66,9 +70,24 @@ final class RampTest extends TestCase
         $plan = Sample::plan([]);
         $once = PlanEdit::apply($plan, [['op' => 'ramp', 'of' => 'lagoon', 'to' => 'ink', 'steps' => 2]], Kinds::all())->plan();
         self::assertSame(['lagoon', 'ink', 'lagoon to ink 1', 'lagoon to ink 2'], array_keys($once['palette']));
-        $twice = PlanEdit::apply($once, [['op' => 'ramp', 'of' => 'lagoon', 'to' => 'ink', 'steps' => 1], ['op' => 'ramp', 'of' => 'ink', 'to' => 'lighter', 'steps' => 1]], Kinds::all())->plan();
+        $twice = PlanEdit::apply(
+            $once,
+            [
+                ['op' => 'ramp', 'of' => 'lagoon', 'to' => 'ink', 'steps' => 1],
+                ['op' => 'ramp', 'of' => 'ink', 'to' => 'lighter', 'steps' => 1],
+            ],
+            Kinds::all(),
+        )->plan();
         self::assertSame(['lagoon to ink 3', 'ink lighter 1'], array_slice(array_keys($twice['palette']), -2));
-        foreach ([['of' => 'plum', 'to' => 'ink', 'steps' => 2], ['of' => 'ink', 'to' => 'ink', 'steps' => 2], ['of' => 'ink', 'to' => 'plum', 'steps' => 2], ['of' => 'ink', 'to' => 'darker', 'steps' => 0], ['of' => 'ink', 'to' => 'darker', 'steps' => 25]] as $wrong) {
+        foreach (
+            [
+                ['of' => 'plum', 'to' => 'ink', 'steps' => 2],
+                ['of' => 'ink', 'to' => 'ink', 'steps' => 2],
+                ['of' => 'ink', 'to' => 'plum', 'steps' => 2],
+                ['of' => 'ink', 'to' => 'darker', 'steps' => 0],
+                ['of' => 'ink', 'to' => 'darker', 'steps' => 25],
+            ] as $wrong
+        ) {
             try {
                 PlanEdit::apply($plan, [['op' => 'ramp', ...$wrong]], Kinds::all());
                 self::fail('It was taken.');

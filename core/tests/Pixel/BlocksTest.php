@@ -25,7 +25,10 @@ final class BlocksTest extends TestCase
         $face = self::EDGE ** 2 * sqrt(3) / 2;
         $cube = self::areas(self::scene(['cells' => ['g1#3,3'], 'up' => 1]));
         self::assertEqualsWithDelta(['top' => $face, 'left' => $face, 'right' => $face], $cube, 1e-6);
-        $scene = self::scene(['cells' => array_map(static fn (int $k): string => 'g1#'.(1 + $k % 4).','.(1 + intdiv($k, 4)), range(0, 15)), 'up' => 1]);
+        $scene = self::scene([
+            'cells' => array_map(static fn (int $k): string => 'g1#'.(1 + ($k % 4)).','.(1 + intdiv($k, 4)), range(0, 15)),
+            'up' => 1,
+        ]);
         self::assertEqualsWithDelta(['top' => 16 * $face, 'left' => 4 * $face, 'right' => 4 * $face], self::areas($scene), 1e-6);
         foreach (self::figures($scene) as $figure) {
             self::assertCount(1, $figure->outlines(), 'A face is one outline.');
@@ -70,22 +73,40 @@ final class BlocksTest extends TestCase
         self::assertEqualsWithDelta($face * 2 * 0.5, $areas['left'] + 0.0, 1e-6 + $face * 0.25);
         self::assertGreaterThan(0.0, min($areas['top'], $areas['left'], $areas['right']));
         // Twice as deep no floor is left but its nearest corner.
-        self::assertLessThan($areas['top'], self::areas(self::scene(['cells' => ['g1#2,2', 'g1#3,2', 'g1#2,3', 'g1#3,3'], 'down' => 1.5]))['top']);
+        self::assertLessThan(
+            $areas['top'],
+            self::areas(self::scene(['cells' => ['g1#2,2', 'g1#3,2', 'g1#2,3', 'g1#3,3'], 'down' => 1.5]))['top'],
+        );
     }
 
     public function test_triangles_with_an_upright_edge_between_them_are_one_cell_of_the_ground(): void
     {
         $plan = Sample::plan([
-            ['id' => 'g1', 'kind' => 'grid.triangular', 'origin' => [400, 300], 'side' => self::EDGE, 'columns' => 6, 'rows' => 6, 'angle' => 30],
+            [
+                'id' => 'g1',
+                'kind' => 'grid.triangular',
+                'origin' => [400, 300],
+                'side' => self::EDGE,
+                'columns' => 6,
+                'rows' => 6,
+                'angle' => 30,
+            ],
             ['id' => 'b1', 'kind' => 'block', 'on' => 'g1', 'cells' => ['g1#5,3'], 'up' => 2, 'colours' => self::COLOURS],
         ]);
-        $face = self::EDGE ** 2 * sqrt(3) / 2;
-        self::assertEqualsWithDelta(['top' => $face, 'left' => 2 * $face, 'right' => 2 * $face], self::areas(Sample::scene(Sample::unchecked($plan))), 1e-6);
+        $face = (self::EDGE ** 2 * sqrt(3)) / 2;
+        self::assertEqualsWithDelta(
+            ['top' => $face, 'left' => 2 * $face, 'right' => 2 * $face],
+            self::areas(Sample::scene(Sample::unchecked($plan))),
+            1e-6,
+        );
     }
 
     public function test_light_from_the_upper_left_leaves_the_right_side_dark_and_moves_with_the_sheet(): void
     {
-        $lightness = static fn (Scene $scene): array => array_map(static fn ($style): float => Oklab::coordinates($style->fill ?? '#000000')[0], $scene->drawing[0]->styles);
+        $lightness = static fn (Scene $scene): array => array_map(
+            static fn ($style): float => Oklab::coordinates($style->fill ?? '#000000')[0],
+            $scene->drawing[0]->styles,
+        );
         $block = ['cells' => ['g1#3,3'], 'up' => 1, 'colours' => null, 'colour' => '#7f8fb0'];
         [$top, $left, $right] = $lightness(self::scene($block));
         self::assertGreaterThan($left, $top);
@@ -110,10 +131,18 @@ final class BlocksTest extends TestCase
         self::assertSame(range(2, 4 * count($half) - 2, 4), $half, 'From its corner it becomes wider by two cells to either side.');
         self::assertSame(array_reverse($half), array_slice($top, count($half)));
         self::assertSame(count($rows[self::COLOURS['left']], COUNT_RECURSIVE), count($rows[self::COLOURS['right']], COUNT_RECURSIVE));
-        self::assertCount(10 * (2 * count($half)), array_merge(...$rows[self::COLOURS['left']]), 'Its side is as wide as half the top, and 40 units high.');
+        self::assertCount(
+            10 * (2 * count($half)),
+            array_merge(...$rows[self::COLOURS['left']]),
+            'Its side is as wide as half the top, and 40 units high.',
+        );
         foreach ($rows as $those) {
             foreach ($those as $columns) {
-                self::assertSame(range(self::sorted($columns)[0], self::sorted($columns)[0] + count($columns) - 1), self::sorted($columns), 'A row of a face has no holes.');
+                self::assertSame(
+                    range(self::sorted($columns)[0], self::sorted($columns)[0] + count($columns) - 1),
+                    self::sorted($columns),
+                    'A row of a face has no holes.',
+                );
             }
         }
     }
@@ -161,7 +190,10 @@ final class BlocksTest extends TestCase
 
     public function test_pixels_outside_their_grid_are_told(): void
     {
-        $findings = static fn (array $at): array => array_map(static fn ($one): string => "$one->level $one->code", self::scene(['cells' => ['g1#3,3'], 'up' => 1, 'pixels' => 'g2'], [], [], [...self::PIXELS, ...$at])->findings);
+        $findings = static fn (array $at): array => array_map(
+            static fn ($one): string => "$one->level $one->code",
+            self::scene(['cells' => ['g1#3,3'], 'up' => 1, 'pixels' => 'g2'], [], [], [...self::PIXELS, ...$at])->findings,
+        );
         self::assertSame(['warning lost-cells'], $findings(['origin' => [400, 0]]));
         self::assertSame(['error empty'], $findings(['origin' => [2000, 0]]));
     }
@@ -173,7 +205,10 @@ final class BlocksTest extends TestCase
         self::assertStringContainsString('a height is 0 or more', $message(['cells' => ['g1#1,1'], 'up' => -1]));
         self::assertStringContainsString('has a height, a pit a depth', $message(['cells' => ['g1#1,1']]));
         self::assertStringContainsString('level or upright', $message(['cells' => ['g1#1,1'], 'up' => 1], ['angles' => [0, 120]]));
-        self::assertStringContainsString('no colour for the left', $message(['cells' => ['g1#1,1'], 'up' => 1, 'colours' => ['top' => '#112233']]));
+        self::assertStringContainsString(
+            'no colour for the left',
+            $message(['cells' => ['g1#1,1'], 'up' => 1, 'colours' => ['top' => '#112233']]),
+        );
     }
 
     public function test_touches_of_colour_are_the_same_for_the_same_seed_and_lie_in_the_part(): void
@@ -229,9 +264,21 @@ final class BlocksTest extends TestCase
     private static function scene(array $block, array $sheet = [], array $grid = [], ?array $pixels = null): Scene
     {
         $plan = Sample::plan([
-            ...($pixels === null ? [] : [$pixels]),
-            ['id' => 'g1', 'kind' => 'grid.twoaxis', 'origin' => [400, 100], 'angles' => [30, 150], 'spacing' => [self::EDGE, self::EDGE], 'columns' => 6, 'rows' => 6, ...$grid],
-            array_filter(['id' => 'b1', 'kind' => 'block', 'on' => 'g1', 'colours' => self::COLOURS, ...$block], static fn (mixed $one): bool => $one !== null),
+            ...$pixels === null ? [] : [$pixels],
+            [
+                'id' => 'g1',
+                'kind' => 'grid.twoaxis',
+                'origin' => [400, 100],
+                'angles' => [30, 150],
+                'spacing' => [self::EDGE, self::EDGE],
+                'columns' => 6,
+                'rows' => 6,
+                ...$grid,
+            ],
+            array_filter(
+                ['id' => 'b1', 'kind' => 'block', 'on' => 'g1', 'colours' => self::COLOURS, ...$block],
+                static fn (mixed $one): bool => $one !== null,
+            ),
         ]);
         $plan['sheet'] = [...$plan['sheet'], ...$sheet];
 

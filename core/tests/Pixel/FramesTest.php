@@ -26,12 +26,18 @@ final class FramesTest extends TestCase
         self::assertSame([0 => '#1b2140'], $pictures[5]->cells);
         self::assertSame([], $pictures[0]->cells);
         $view = SceneView::describe($scene, []);
-        self::assertSame(['on' => 'g1', 'size' => [5, 4], 'corners' => $frames->corners(), 'most' => 16, 'ms' => 90], $view['steps'][1]['frames'] ?? null);
+        self::assertSame(
+            ['on' => 'g1', 'size' => [5, 4], 'corners' => $frames->corners(), 'most' => 16, 'ms' => 90],
+            $view['steps'][1]['frames'] ?? null,
+        );
     }
 
     public function test_what_does_not_fit_is_said(): void
     {
-        self::assertStringContainsString('does not fit: its grid has 20 × 16', self::scene(['size' => [21, 4], 'count' => 1])->findings[0]->message);
+        self::assertStringContainsString(
+            'does not fit: its grid has 20 × 16',
+            self::scene(['size' => [21, 4], 'count' => 1])->findings[0]->message,
+        );
         self::assertStringContainsString('room for 16 frames', self::scene(['size' => [5, 4], 'count' => 17])->findings[0]->message);
         $this->expectException(Unusable::class);
         PixelPicture::frames(self::scene(['size' => [5, 4], 'count' => 17]), 'f1');

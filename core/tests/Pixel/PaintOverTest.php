@@ -33,11 +33,25 @@ final class PaintOverTest extends TestCase
                 foreach ($cells as [$column, $row]) {
                     $expected["$column,$row"] = $colour;
                 }
-                $painted = PaintOver::over($painted, [$colour => implode(' ', array_map(static fn (array $cell): string => implode(',', $cell), $cells))], $along);
+                $painted = PaintOver::over(
+                    $painted,
+                    [$colour => implode(' ', array_map(static fn (array $cell): string => implode(',', $cell), $cells))],
+                    $along,
+                );
             }
             self::assertEquals($expected, self::cells($painted, $along));
             // Every cell is written once, in runs as long as they can be.
-            self::assertSame(count($expected), array_sum(array_map(static fn (string $text): int => array_sum(array_map(static fn (array $one): int => 1 + $one[2], PaintedCellsField::runs($text))), $painted)));
+            self::assertSame(
+                count($expected),
+                array_sum(
+                    array_map(
+                        static fn (string $text): int => array_sum(
+                            array_map(static fn (array $one): int => 1 + $one[2], PaintedCellsField::runs($text)),
+                        ),
+                        $painted,
+                    ),
+                ),
+            );
             foreach ($painted as $text) {
                 $runs = PaintedCellsField::runs($text);
                 foreach ($runs as $one) {
@@ -53,7 +67,9 @@ final class PaintOverTest extends TestCase
     {
         $kinds = Kinds::all();
         $plan = ['steps' => [['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 9, 'rows' => 9, 'cell' => 10]]];
-        $stroke = static fn (array $cells): array => [['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => 'g1', 'cells' => $cells, 'along' => 0]];
+        $stroke = static fn (array $cells): array => [
+            ['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => 'g1', 'cells' => $cells, 'along' => 0],
+        ];
         $edit = PlanEdit::apply($plan, $stroke(['ink' => '2,3+2']), $kinds);
         self::assertCount(1, $edit->added());
         self::assertSame('Paint', $edit->label());
@@ -61,20 +77,43 @@ final class PaintOverTest extends TestCase
         self::assertSame([], $edit->added());
         self::assertEquals(['ink' => '2,3 4,3', 'sand' => '3,3'], self::steps($edit->plan())[1]['cells']);
         // What lies over it, by another kind, is painted over by a new step.
-        $edit = PlanEdit::apply($edit->plan(), [['op' => 'add', 'step' => ['kind' => 'dots', 'on' => 'g1', 'line' => [1, 1, 4, 4], 'colour' => 'ink']], ...$stroke(['none' => '2,2'])], $kinds);
+        $edit = PlanEdit::apply(
+            $edit->plan(),
+            [
+                ['op' => 'add', 'step' => ['kind' => 'dots', 'on' => 'g1', 'line' => [1, 1, 4, 4], 'colour' => 'ink']],
+                ...$stroke(['none' => '2,2']),
+            ],
+            $kinds,
+        );
         self::assertCount(4, self::steps($edit->plan()));
         self::assertEquals(['none' => '2,2'], self::steps($edit->plan())[3]['cells']);
     }
 
     public function test_cells_of_an_overlay_are_told_by_how_they_are_written_and_never_run_together(): void
     {
-        $plan = ['steps' => [
-            ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 4, 'rows' => 4, 'cell' => [100, 100]],
-            ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1']],
-            ['id' => 'p1', 'kind' => 'paint', 'on' => 'o1', 'cells' => ['ink' => '50,50 51,50', 'sand' => 'g1:2.5,3.5;g2:1.2,7.7;c1,-c2']],
-        ]];
-        $stroke = ['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => 'o1', 'cells' => ['ink' => 'g1:2.5,3.5;g2:1.2,7.7;c1,-c2', 'none' => '51,50']];
-        self::assertEquals(['ink' => '50,50 g1:2.5,3.5;g2:1.2,7.7;c1,-c2', 'none' => '51,50'], self::steps(PlanEdit::apply($plan, [$stroke], Kinds::all())->plan())[2]['cells']);
+        $plan = [
+            'steps' => [
+                ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 4, 'rows' => 4, 'cell' => [100, 100]],
+                ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1']],
+                [
+                    'id' => 'p1',
+                    'kind' => 'paint',
+                    'on' => 'o1',
+                    'cells' => ['ink' => '50,50 51,50', 'sand' => 'g1:2.5,3.5;g2:1.2,7.7;c1,-c2'],
+                ],
+            ],
+        ];
+        $stroke = [
+            'op' => 'paint',
+            'kind' => 'paint',
+            'field' => 'cells',
+            'on' => 'o1',
+            'cells' => ['ink' => 'g1:2.5,3.5;g2:1.2,7.7;c1,-c2', 'none' => '51,50'],
+        ];
+        self::assertEquals(
+            ['ink' => '50,50 g1:2.5,3.5;g2:1.2,7.7;c1,-c2', 'none' => '51,50'],
+            self::steps(PlanEdit::apply($plan, [$stroke], Kinds::all())->plan())[2]['cells'],
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -93,7 +132,11 @@ final class PaintOverTest extends TestCase
     {
         $plan = ['steps' => [['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 9, 'rows' => 9, 'cell' => 10]]];
         try {
-            PlanEdit::apply($plan, [[...['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => 'g1', 'cells' => ['ink' => '1,1']], ...$wrong]], Kinds::all());
+            PlanEdit::apply(
+                $plan,
+                [[...['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => 'g1', 'cells' => ['ink' => '1,1']], ...$wrong]],
+                Kinds::all(),
+            );
             self::fail('It was painted.');
         } catch (Unusable $fault) {
             self::assertSame($pointer, $fault->pointer);

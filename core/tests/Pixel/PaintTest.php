@@ -51,11 +51,17 @@ final class PaintTest extends TestCase
                 $off = abs(($column - $x) * ($toY - $y) - ($row - $y) * ($toX - $x)) / $long;
                 self::assertLessThanOrEqual(0.5 + 1e-9, $off);
             }
-            self::assertSame([], Dots::doubled(array_combine(array_map(static fn (array $cell): string => "$cell[0] $cell[1]", $cells), $cells)));
+            self::assertSame(
+                [],
+                Dots::doubled(array_combine(array_map(static fn (array $cell): string => "$cell[0] $cell[1]", $cells), $cells)),
+            );
         }
     }
 
-    /** @return iterable<string, array{int, list<int>}> the runs of the upper half of a ring, from its top row: hand-counted, trade practice without a published source */
+    /**
+     * @return iterable<string, array{int, list<int>}> the runs of the upper half of a ring, from its top row: hand-counted, trade practice
+     *   without a published source
+     */
     public static function rings(): iterable
     {
         yield 'seven' => [7, [3, 2, 2]];
@@ -98,7 +104,15 @@ final class PaintTest extends TestCase
     {
         foreach ([[11, 5], [12, 7], [30, 9], [8, 21], [40, 40]] as [$wide, $high]) {
             $cells = Dots::ellipse(3, 4, $wide, $high);
-            self::assertSame([3, 3 + $wide - 1, 4, 4 + $high - 1], [min([PHP_INT_MAX, ...array_column($cells, 0)]), max([PHP_INT_MIN, ...array_column($cells, 0)]), min([PHP_INT_MAX, ...array_column($cells, 1)]), max([PHP_INT_MIN, ...array_column($cells, 1)])]);
+            self::assertSame(
+                [3, 3 + $wide - 1, 4, 4 + $high - 1],
+                [
+                    min([PHP_INT_MAX, ...array_column($cells, 0)]),
+                    max([PHP_INT_MIN, ...array_column($cells, 0)]),
+                    min([PHP_INT_MAX, ...array_column($cells, 1)]),
+                    max([PHP_INT_MIN, ...array_column($cells, 1)]),
+                ],
+            );
             $keys = array_map(static fn (array $cell): string => "$cell[0] $cell[1]", $cells);
             self::assertSame([], Dots::doubled(array_combine($keys, $cells)), "$wide × $high");
             self::assertGreaterThan(0.7 * M_PI / 4 * $wide * $high, count(Dots::filled($cells)));
@@ -138,18 +152,28 @@ final class PaintTest extends TestCase
         self::assertSame(600.0, array_sum(array_map(static fn ($drawn): float => $drawn->part->area(), $scene->drawing)));
         self::assertSame(2, $scene->drawing[0]->part->pieces());
         // Hidden, the later one covers nothing.
-        $hidden = self::scene(['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '2,3+4']], ['id' => 'p2', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['lagoon' => '2,3+4'], 'hidden' => true]);
+        $hidden = self::scene(
+            ['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '2,3+4']],
+            ['id' => 'p2', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['lagoon' => '2,3+4'], 'hidden' => true],
+        );
         self::assertSame(5, self::paint($hidden, 'p1')['cells']);
     }
 
     public function test_runs_go_around_on_rings_and_what_lies_outside_is_told(): void
     {
-        $rings = Sample::scene(Sample::unchecked(Sample::plan([Sample::polar(), ['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '2,9+4']]])));
+        $rings = Sample::scene(
+            Sample::unchecked(
+                Sample::plan([Sample::polar(), ['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '2,9+4']]]),
+            ),
+        );
         self::assertSame(['ink' => 5], self::paint($rings, 'p1')['colours']);
         $outside = self::scene(['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '19,3+4 40,40']]);
         self::assertSame(2, self::paint($outside, 'p1')['cells']);
         self::assertStringContainsString('4 cells lie outside the grid', $outside->findings[0]->message);
-        self::assertStringContainsString('all of it lies outside', self::scene(['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '40,40']])->findings[0]->message);
+        self::assertStringContainsString(
+            'all of it lies outside',
+            self::scene(['id' => 'p1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '40,40']])->findings[0]->message,
+        );
     }
 
     public function test_dots_follow_their_numbers_and_say_one_form(): void
@@ -160,10 +184,16 @@ final class PaintTest extends TestCase
         self::assertSame(16, self::paint($ring, 'd1')['cells']);
         self::assertSame([40.0, 40.0, 110.0, 110.0], $ring->parts()['d1']->bounds()->toArray());
         // An even one reaches one cell farther right and down.
-        self::assertSame([40.0, 40.0, 120.0, 120.0], self::scene($dots(['ring' => ['center' => [8, 8], 'diameter' => 8]]))->parts()['d1']->bounds()->toArray());
+        self::assertSame(
+            [40.0, 40.0, 120.0, 120.0],
+            self::scene($dots(['ring' => ['center' => [8, 8], 'diameter' => 8]]))->parts()['d1']->bounds()->toArray(),
+        );
         self::assertSame(2 * (5 + 3), self::paint(self::scene($dots(['box' => [2, 2, 7, 6]])), 'd1')['cells'] - 2);
         self::assertSame(6 * 5, self::paint(self::scene($dots(['box' => [2, 2, 7, 6], 'filled' => true])), 'd1')['cells']);
-        self::assertStringContainsString('only one of them can be said', self::scene($dots(['box' => [2, 2, 7, 6], 'line' => [1, 1, 2, 2]]))->findings[0]->message);
+        self::assertStringContainsString(
+            'only one of them can be said',
+            self::scene($dots(['box' => [2, 2, 7, 6], 'line' => [1, 1, 2, 2]]))->findings[0]->message,
+        );
         self::assertStringContainsString('none of them is said', self::scene($dots([]))->findings[0]->message);
         self::assertStringContainsString('whole numbers', self::scene($dots(['line' => [1.5, 1, 2, 2]]))->findings[0]->message);
     }
@@ -171,12 +201,21 @@ final class PaintTest extends TestCase
     public function test_a_dither_has_the_share_that_it_says_and_runs_where_it_says(): void
     {
         $cells = array_map(static fn (int $column): string => "g1#$column,*", range(1, 16));
-        $dither = static fn (array $more): array => ['id' => 'd1', 'kind' => 'dither', 'on' => 'g1', 'cells' => $cells, 'colours' => ['ink', 'lagoon'], ...$more];
-        self::assertSame(['ink' => 192, 'lagoon' => 64], (static function (array $colours): array {
-            ksort($colours);
+        $dither = static fn (array $more): array => [
+            'id' => 'd1',
+            'kind' => 'dither',
+            'on' => 'g1',
+            'cells' => $cells,
+            'colours' => ['ink', 'lagoon'],
+            ...$more,
+        ];
+        self::assertSame(
+            ['ink' => 192, 'lagoon' => 64],
+            (static function (array $colours): array {
+                ksort($colours);
 
-            return $colours;
-        })(self::paint(self::scene($dither(['level' => 0.25, 'matrix' => '4'])), 'd1')['colours']));
+                return $colours;
+            })(self::paint(self::scene($dither(['level' => 0.25, 'matrix' => '4'])), 'd1')['colours']));
         $running = self::scene($dither(['from' => 0, 'to' => 1, 'matrix' => '8']))->parts()['d1']->painted;
         self::assertNotNull($running);
         $left = $right = 0;
@@ -200,11 +239,24 @@ final class PaintTest extends TestCase
             $painted = $scene->parts()['d1']->painted;
             self::assertSame([0 => 'ink', 2 => 'ink', 3 => 'ink', 1 => 'lagoon'], $painted?->cells);
             $grid = $scene->grids()['g1'];
-            self::assertEqualsWithDelta(array_sum(array_map(static fn (int $cell): float => $grid->cellOutlines($cell)[0]->area(), range(0, 3))), $scene->parts()['d1']->area(), 1e-6);
-            $geometry = array_values(array_filter((array) (SceneView::describe($scene, [])['geometry'] ?? []), static fn (mixed $one): bool => is_array($one) && isset($one['painted'])));
+            self::assertEqualsWithDelta(
+                array_sum(array_map(static fn (int $cell): float => $grid->cellOutlines($cell)[0]->area(), range(0, 3))),
+                $scene->parts()['d1']->area(),
+                1e-6,
+            );
+            $geometry = array_values(
+                array_filter(
+                    (array) (SceneView::describe($scene, [])['geometry'] ?? []),
+                    static fn (mixed $one): bool => is_array($one) && isset($one['painted']),
+                ),
+            );
             self::assertSame(['1 3+1', '2'], $geometry[0]['painted']['cells']);
         }
-        self::assertSame(['lost-cells'], array_column(self::scene(['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '1,1 4']])->findings, 'code'), 'A pixel grid counts columns and rows.');
+        self::assertSame(
+            ['lost-cells'],
+            array_column(self::scene(['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '1,1 4']])->findings, 'code'),
+            'A pixel grid counts columns and rows.',
+        );
     }
 
     public function test_a_bitmap_has_one_pixel_a_cell(): void
@@ -219,7 +271,10 @@ final class PaintTest extends TestCase
             self::assertInstanceOf(\GdImage::class, $png);
             self::assertSame([20 * $scale, 16 * $scale], [imagesx($png), imagesy($png)]);
             self::assertFalse(imageistruecolor($png), 'Few colours come as a table.');
-            $at = static fn (int $column, int $row, int $off): array => imagecolorsforindex($png, (int) imagecolorat($png, ($column - 1) * $scale + $off, ($row - 1) * $scale + $off));
+            $at = static fn (int $column, int $row, int $off): array => imagecolorsforindex(
+                $png,
+                (int) imagecolorat($png, ($column - 1) * $scale + $off, ($row - 1) * $scale + $off),
+            );
             foreach ([0, $scale - 1] as $off) {
                 self::assertSame(['red' => 0x1B, 'green' => 0x21, 'blue' => 0x40, 'alpha' => 0], $at(2, 3, $off));
                 self::assertSame(['red' => 0xAB, 'green' => 0xCD, 'blue' => 0xEF, 'alpha' => 0], $at(4, 3, $off), 'A look goes over it.');
@@ -237,13 +292,24 @@ final class PaintTest extends TestCase
             ['id' => 'g2', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 4, 'rows' => 4, 'cell' => [100, 100]],
             ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [200, 200], 'radius' => $radius],
             ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g2', 'c1']],
-            ['id' => 'p1', 'kind' => 'paint', 'on' => 'o1', 'cells' => ['ink' => 'g2:2.5,2.5;c1 g2:3.5,2.5;c1', '#2a8c9a' => '5,5', 'none' => '3,399']],
+            [
+                'id' => 'p1',
+                'kind' => 'paint',
+                'on' => 'o1',
+                'cells' => ['ink' => 'g2:2.5,2.5;c1 g2:3.5,2.5;c1', '#2a8c9a' => '5,5', 'none' => '3,399'],
+            ],
             ['id' => 'p2', 'kind' => 'paint', 'on' => 'o1', 'cells' => ['none' => 'g2:3.5,2.5;c1']],
         ];
         // A quarter of the disk, and a cell of the grid less nothing of it.
         foreach ([80.0, 60.0] as $radius) {
             $scene = self::scene(...$laid($radius));
-            self::assertSame(['cells' => 3, 'colours' => ['ink' => 2, '#2a8c9a' => 1]], ['cells' => $scene->known['p1']->result instanceof Part ? array_sum($scene->known['p1']->result->painted?->counts() ?? []) : 0, 'colours' => $scene->known['p1']->result instanceof Part ? $scene->known['p1']->result->painted?->counts() : []]);
+            self::assertSame(
+                ['cells' => 3, 'colours' => ['ink' => 2, '#2a8c9a' => 1]],
+                [
+                    'cells' => $scene->known['p1']->result instanceof Part ? array_sum($scene->known['p1']->result->painted?->counts() ?? []) : 0,
+                    'colours' => $scene->known['p1']->result instanceof Part ? $scene->known['p1']->result->painted?->counts() : [],
+                ],
+            );
             self::assertSame(['cells' => 2, 'colours' => ['ink' => 1, '#2a8c9a' => 1]], self::paint($scene, 'p1'));
             $areas = array_map(static fn (array $one): float => $one['area'], SceneNumbers::list($scene)['drawing']);
             self::assertEqualsWithDelta([M_PI * $radius ** 2 / 4, 10_000.0], $areas, 1e-6);

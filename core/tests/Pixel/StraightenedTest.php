@@ -86,12 +86,15 @@ final class StraightenedTest extends TestCase
     public function test_a_crop_is_pulled_by_its_four_sides(): void
     {
         foreach ([null, [0.25, 0.5, 0.5, 0.25]] as $crop) {
-            $known = $this->scene(['at' => [10, 20], 'width' => 200, 'turn' => 30, ...$crop === null ? [] : ['crop' => $crop]])->known['k1'];
+            $known = $this->scene(['at' => [10, 20], 'width' => 200, 'turn' => 30, ...$crop === null ? [] : ['crop' => $crop]])->known[
+                'k1'
+            ];
             self::assertInstanceOf(PlacedPicture::class, $known->result);
             $file = $known->result->file;
             $sides = array_values(array_filter($known->pulls(), static fn (Pull $pull): bool => $pull->sort === 'side'));
             self::assertCount(4, $sides);
-            foreach ([[0, $file->height / 2], [$file->width / 2, 0], [$file->width, $file->height / 2], [$file->width / 2, $file->height]] as $k => [$x, $y]) {
+            $those = [[0, $file->height / 2], [$file->width / 2, 0], [$file->width, $file->height / 2], [$file->width / 2, $file->height]];
+            foreach ($those as $k => [$x, $y]) {
                 self::assertEqualsWithDelta($known->result->map()->apply(new Vec($x, $y)), $sides[$k]->at, 1e-9, "side $k");
                 $way = $sides[$k]->to->minus($sides[$k]->from);
                 $share = $sides[$k]->at->minus($sides[$k]->from)->dot($way) / $way->dot($way);

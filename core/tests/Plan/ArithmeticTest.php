@@ -99,6 +99,10 @@ final class ArithmeticTest extends TestCase
     {
         $names = ['bar' => 40.0, 'g1.sectors' => 10.0];
 
-        return Arithmetic::evaluate($text, static fn (string $name): float => $names[$name] ?? throw new ArithmeticFault("names “{$name}”"), $unit);
+        return Arithmetic::evaluate(
+            $text,
+            static fn (string $name): float => $names[$name] ?? throw new ArithmeticFault("names “{$name}”"),
+            $unit,
+        );
     }
 }

@@ -16,7 +16,14 @@ use Sternbild\Core\Tests\Sample;
 /** Points brought into line, spread and moved where they are written. */
 final class ArrangingTest extends TestCase
 {
-    private const GRID = ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 8, 'rows' => 8, 'cell' => [100, 100]];
+    private const GRID = [
+        'id' => 'g1',
+        'kind' => 'grid.rectangular',
+        'origin' => [0, 0],
+        'columns' => 8,
+        'rows' => 8,
+        'cell' => [100, 100],
+    ];
 
     /**
      * @param  list<array<string, mixed>>  $steps
@@ -44,20 +51,38 @@ final class ArrangingTest extends TestCase
         self::assertSame(['g1@1,1', ['column' => 'g1@3,2', 'row' => 'g1@1,1'], 'g1@2,5'], $plan['steps'][1]['points']);
         self::assertSame([[100.0, 100.0], [300.0, 100.0], [200.0, 500.0]], self::corners(Sample::scene($plan), 'p1'));
         $plan['steps'][0]['cell'] = [100, 70];
-        self::assertSame([[100.0, 70.0], [300.0, 70.0], [200.0, 350.0]], self::corners(Sample::scene($plan), 'p1'), 'The grid lower, the row goes along.');
+        self::assertSame(
+            [[100.0, 70.0], [300.0, 70.0], [200.0, 350.0]],
+            self::corners(Sample::scene($plan), 'p1'),
+            'The grid lower, the row goes along.',
+        );
     }
 
     public function test_points_of_a_slanting_grid_are_known_by_their_address_and_by_what_was_told_of_them(): void
     {
-        $grid = ['id' => 'g1', 'kind' => 'grid.twoaxis', 'origin' => [400, 100], 'angles' => [45, 135], 'spacing' => [40, 40], 'columns' => 8, 'rows' => 8];
+        $grid = [
+            'id' => 'g1',
+            'kind' => 'grid.twoaxis',
+            'origin' => [400, 100],
+            'angles' => [45, 135],
+            'spacing' => [40, 40],
+            'columns' => 8,
+            'rows' => 8,
+        ];
         $steps = [$grid, ['id' => 'p1', 'kind' => 'part.outline', 'points' => ['g1@1,1', 'g1@3,2', 'g1@2,5']]];
-        $told = array_map(static fn (array $at): array => [round($at[0], 4), round($at[1], 4)], self::corners(Sample::scene(Sample::plan($steps)), 'p1'));
+        $told = array_map(
+            static fn (array $at): array => [round($at[0], 4), round($at[1], 4)],
+            self::corners(Sample::scene(Sample::plan($steps)), 'p1'),
+        );
         self::assertNotSame($told, self::corners(Sample::scene(Sample::plan($steps)), 'p1'), 'Nothing is told with all of its digits.');
         foreach ([['g1@3,2'], [$told[1]]] as $points) {
             $plan = self::arranged($steps, ['points' => $points, 'way' => 'shift', 'cells' => [1, -1]]);
             self::assertSame(['g1@1,1', 'g1@4,1', 'g1@2,5'], $plan['steps'][1]['points']);
         }
-        self::assertSame([['of' => 'g1@1,1', 'by' => [5, 0]], 'g1@3,2', 'g1@2,5'], self::arranged($steps, ['points' => ['g1@1,1'], 'way' => 'shift', 'by' => [5, 0]])['steps'][1]['points']);
+        self::assertSame(
+            [['of' => 'g1@1,1', 'by' => [5, 0]], 'g1@3,2', 'g1@2,5'],
+            self::arranged($steps, ['points' => ['g1@1,1'], 'way' => 'shift', 'by' => [5, 0]])['steps'][1]['points'],
+        );
     }
 
     public function test_free_points_of_one_outline_share_a_named_number(): void
@@ -66,7 +91,11 @@ final class ArrangingTest extends TestCase
         $plan = self::arranged($steps, ['points' => [[10, 20], [200, 30]], 'way' => 'row']);
         self::assertSame(['row1' => 20.0], $plan['values']);
         self::assertSame([[10, 'row1'], [200, 'row1'], [100, 300]], $plan['steps'][0]['points']);
-        $again = PlanEdit::apply($plan, Arranging::operations(Sample::scene($plan), ['points' => [[10, 20], [100, 300]], 'way' => 'column'], ''), Kinds::all())->plan();
+        $again = PlanEdit::apply(
+            $plan,
+            Arranging::operations(Sample::scene($plan), ['points' => [[10, 20], [100, 300]], 'way' => 'column'], ''),
+            Kinds::all(),
+        )->plan();
         self::assertSame(['row1' => 20.0, 'column1' => 10.0], $again['values']);
         self::assertSame([['column1', 'row1'], [200, 'row1'], ['column1', 300]], $again['steps'][0]['points']);
     }
@@ -89,7 +118,11 @@ final class ArrangingTest extends TestCase
         $plan = self::arranged($steps, ['points' => [[0, 0], [120, 90], [150, 500], [600, 300]], 'way' => 'spread']);
         self::assertSame(['between' => ['g1@0,0', 'g1@6,3'], 'share' => '2/3'], $plan['steps'][1]['points'][2]);
         $scene = Sample::scene($plan);
-        self::assertEqualsWithDelta([200.0, 100.0], [$scene->known['c1']->places['points'][1]->x, $scene->known['c1']->places['points'][1]->y], 1e-9);
+        self::assertEqualsWithDelta(
+            [200.0, 100.0],
+            [$scene->known['c1']->places['points'][1]->x, $scene->known['c1']->places['points'][1]->y],
+            1e-9,
+        );
     }
 
     public function test_a_pair_of_corners_is_moved_by_whole_cells(): void
@@ -101,9 +134,23 @@ final class ArrangingTest extends TestCase
 
     public function test_points_are_moved_by_a_way_and_again(): void
     {
-        $steps = [self::GRID, ['id' => 'p1', 'kind' => 'part.outline', 'points' => ['g1@1,1', [300, 100], ['of' => 'g1@3,2', 'by' => [5, 5]]]]];
-        $plan = self::arranged($steps, ['points' => [[100, 100], [300, 100], [305, 205]], 'way' => 'shift', 'by' => [50, 'sheet.height/80']]);
-        self::assertSame([['of' => 'g1@1,1', 'by' => [50, 'sheet.height/80']], [350, '(100) + (sheet.height/80)'], ['of' => 'g1@3,2', 'by' => [55, '(5) + (sheet.height/80)']]], $plan['steps'][1]['points']);
+        $steps = [
+            self::GRID,
+            ['id' => 'p1', 'kind' => 'part.outline', 'points' => ['g1@1,1', [300, 100], ['of' => 'g1@3,2', 'by' => [5, 5]]]],
+        ];
+        $plan = self::arranged($steps, [
+            'points' => [[100, 100], [300, 100], [305, 205]],
+            'way' => 'shift',
+            'by' => [50, 'sheet.height/80'],
+        ]);
+        self::assertSame(
+            [
+                ['of' => 'g1@1,1', 'by' => [50, 'sheet.height/80']],
+                [350, '(100) + (sheet.height/80)'],
+                ['of' => 'g1@3,2', 'by' => [55, '(5) + (sheet.height/80)']],
+            ],
+            $plan['steps'][1]['points'],
+        );
         self::assertSame([[150.0, 110.0], [350.0, 110.0], [355.0, 215.0]], self::corners(Sample::scene($plan), 'p1'));
     }
 
@@ -111,7 +158,10 @@ final class ArrangingTest extends TestCase
     {
         $bar = static fn (string $id, array $points): array => ['id' => $id, 'kind' => 'part.outline', 'points' => $points];
         $steps = [self::GRID, $bar('p1', ['g1@1,1', 'g1@3,1', 'g1@3,2']), $bar('p2', ['g1@3,1', 'g1@5,1', 'g1@5,3'])];
-        $of = static fn (array $more): array => array_column(self::arranged($steps, ['points' => [[100, 100], [300, 100]], 'way' => 'shift', 'cells' => [0, 1], ...$more])['steps'], 'points');
+        $of = static fn (array $more): array => array_column(
+            self::arranged($steps, ['points' => [[100, 100], [300, 100]], 'way' => 'shift', 'cells' => [0, 1], ...$more])['steps'],
+            'points',
+        );
         self::assertSame([['g1@1,2', 'g1@3,2', 'g1@3,2'], ['g1@3,1', 'g1@5,1', 'g1@5,3']], $of([]));
         self::assertSame('g1@3,2', $of(['of' => 'p2'])[1][0]);
     }

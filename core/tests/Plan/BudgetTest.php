@@ -54,26 +54,46 @@ final class BudgetTest extends TestCase
     /** @return iterable<string, array{list<array<string, mixed>>, string}> steps, and the one that takes too much */
     public static function worst(): iterable
     {
-        yield 'thousands of rings under an overlay' => [[
-            ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 390, 'rings' => 9999, 'sectors' => 1],
-            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 300], 'radius' => 100],
-            ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1', 'c1']],
-        ], 'o1'];
-        yield 'two fine grids over one another' => [[
-            ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 300, 'rows' => 300, 'cell' => [2.6, 2.6]],
-            ['id' => 'g2', 'kind' => 'grid.rectangular', 'origin' => [1, 1], 'columns' => 300, 'rows' => 300, 'cell' => [2.57, 2.57], 'angle' => 7],
-            ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1', 'g2']],
-        ], 'o1'];
-        yield 'thousands of discs that all meet, joined' => [[
-            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [400, 400], 'radius' => 50],
-            ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [0.5, 0.1], 'count' => 3000],
-            ['id' => 'j1', 'kind' => 'join', 'of' => ['r1']],
-        ], 'j1'];
-        yield 'copies of copies' => [[
-            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [400, 400], 'radius' => 5],
-            ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [1, 0], 'count' => 9000, 'keep' => true],
-            ['id' => 'j1', 'kind' => 'common', 'of' => ['r1', 'p1']],
-        ], 'j1'];
+        yield 'thousands of rings under an overlay' => [
+            [
+                ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 390, 'rings' => 9999, 'sectors' => 1],
+                ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 300], 'radius' => 100],
+                ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1', 'c1']],
+            ],
+            'o1',
+        ];
+        yield 'two fine grids over one another' => [
+            [
+                ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 300, 'rows' => 300, 'cell' => [2.6, 2.6]],
+                [
+                    'id' => 'g2',
+                    'kind' => 'grid.rectangular',
+                    'origin' => [1, 1],
+                    'columns' => 300,
+                    'rows' => 300,
+                    'cell' => [2.57, 2.57],
+                    'angle' => 7,
+                ],
+                ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1', 'g2']],
+            ],
+            'o1',
+        ];
+        yield 'thousands of discs that all meet, joined' => [
+            [
+                ['id' => 'p1', 'kind' => 'part.circle', 'center' => [400, 400], 'radius' => 50],
+                ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [0.5, 0.1], 'count' => 3000],
+                ['id' => 'j1', 'kind' => 'join', 'of' => ['r1']],
+            ],
+            'j1',
+        ];
+        yield 'copies of copies' => [
+            [
+                ['id' => 'p1', 'kind' => 'part.circle', 'center' => [400, 400], 'radius' => 5],
+                ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [1, 0], 'count' => 9000, 'keep' => true],
+                ['id' => 'j1', 'kind' => 'common', 'of' => ['r1', 'p1']],
+            ],
+            'j1',
+        ];
     }
 
     /** @param  list<array<string, mixed>>  $steps */
@@ -84,7 +104,9 @@ final class BudgetTest extends TestCase
         memory_reset_peak_usage();
         $before = memory_get_usage();
         $scene = self::evaluate($steps, Budget::large());
-        $limits = array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->code === 'limit' && $finding->isError()));
+        $limits = array_values(
+            array_filter($scene->findings, static fn (Finding $finding): bool => $finding->code === 'limit' && $finding->isError()),
+        );
         self::assertSame([$over], array_column($limits, 'step'));
         self::assertArrayHasKey('p99', $scene->known);
         self::assertLessThan(self::MEGABYTES, (memory_get_peak_usage() - $before) / 1e6);

@@ -18,7 +18,12 @@ final class ConstructionKindsTest extends TestCase
 {
     public function test_a_bulge_of_one_is_a_half_circle_to_the_left_of_the_way(): void
     {
-        $part = self::part(['id' => 'p1', 'kind' => 'part.outline', 'points' => [[100, 400], [300, 400]], 'bends' => [['bulge' => 1], null]]);
+        $part = self::part([
+            'id' => 'p1',
+            'kind' => 'part.outline',
+            'points' => [[100, 400], [300, 400]],
+            'bends' => [['bulge' => 1], null],
+        ]);
         self::assertEqualsWithDelta(M_PI * 5000, $part->area(), 1e-9);
         self::assertEqualsWithDelta(300.0, $part->bounds()->top, 1e-9);
     }
@@ -34,7 +39,14 @@ final class ConstructionKindsTest extends TestCase
 
     public function test_a_tangent_arc_leaves_what_came_before_without_a_corner(): void
     {
-        $scene = self::scene([['id' => 'p1', 'kind' => 'part.outline', 'points' => [[100, 100], [300, 140], [360, 300], [120, 330]], 'bends' => [null, ['tangent' => true], ['tangent' => true], null]]]);
+        $scene = self::scene([
+            [
+                'id' => 'p1',
+                'kind' => 'part.outline',
+                'points' => [[100, 100], [300, 140], [360, 300], [120, 330]],
+                'bends' => [null, ['tangent' => true], ['tangent' => true], null],
+            ],
+        ]);
         $curves = $scene->parts()['p1']->allCurves();
         foreach ([0, 1] as $k) {
             self::assertEqualsWithDelta(0.0, $curves[$k]->tangentAt(1.0)->cross($curves[$k + 1]->tangentAt(0.0)), 1e-12);
@@ -45,7 +57,10 @@ final class ConstructionKindsTest extends TestCase
     public function test_an_outline_that_crosses_itself_is_filled_where_it_winds_and_says_so(): void
     {
         // The star polygon {5/2} winds around all its parts: with the nonzero rule it is filled throughout.
-        $points = array_map(static fn (int $k): array => [400 + 200 * sin(deg2rad(144 * $k)), 400 - 200 * cos(deg2rad(144 * $k))], range(0, 4));
+        $points = array_map(
+            static fn (int $k): array => [400 + 200 * sin(deg2rad(144 * $k)), 400 - 200 * cos(deg2rad(144 * $k))],
+            range(0, 4),
+        );
         $scene = self::scene([['id' => 'p1', 'kind' => 'part.outline', 'points' => $points]]);
         self::assertSame(['crosses-itself'], self::codes($scene));
         // 10·tan(π/10)/(3 − tan²(π/10))·R² (handbook formula of the pentagram).
@@ -59,8 +74,21 @@ final class ConstructionKindsTest extends TestCase
         foreach ([3, 4, 7] as $corners) {
             foreach ([0.0, 37.0, 215.5] as $heading) {
                 $on = Vec::heading($heading)->times(120.0)->plus(new Vec(400.0, 380.0));
-                $byCorner = self::part(['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'on' => [$on->x, $on->y], 'corners' => $corners]);
-                $byTurn = self::part(['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'radius' => 120, 'turn' => $heading, 'corners' => $corners]);
+                $byCorner = self::part([
+                    'id' => 'p1',
+                    'kind' => 'part.polygon',
+                    'center' => [400, 380],
+                    'on' => [$on->x, $on->y],
+                    'corners' => $corners,
+                ]);
+                $byTurn = self::part([
+                    'id' => 'p1',
+                    'kind' => 'part.polygon',
+                    'center' => [400, 380],
+                    'radius' => 120,
+                    'turn' => $heading,
+                    'corners' => $corners,
+                ]);
                 self::assertEqualsWithDelta(0.0, $byCorner->places[0]->distanceTo($on), 1e-9);
                 // Handbook: n/2·r²·sin(2π/n).
                 self::assertEqualsWithDelta($corners / 2 * 120 ** 2 * sin(2 * M_PI / $corners), $byCorner->area(), 1e-6);
@@ -69,9 +97,24 @@ final class ConstructionKindsTest extends TestCase
                 }
             }
         }
-        self::assertSame(['choice'], self::codes(self::scene([['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'corners' => 5]])));
-        self::assertSame(['choice'], self::codes(self::scene([['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'on' => [1, 2], 'radius' => 4, 'corners' => 5]])));
-        self::assertSame(['degenerate'], self::codes(self::scene([['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'on' => [400, 380], 'corners' => 5]])));
+        self::assertSame(
+            ['choice'],
+            self::codes(self::scene([['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'corners' => 5]])),
+        );
+        self::assertSame(
+            ['choice'],
+            self::codes(
+                self::scene([
+                    ['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'on' => [1, 2], 'radius' => 4, 'corners' => 5],
+                ]),
+            ),
+        );
+        self::assertSame(
+            ['degenerate'],
+            self::codes(
+                self::scene([['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 380], 'on' => [400, 380], 'corners' => 5]]),
+            ),
+        );
     }
 
     public function test_an_ellipse_by_a_corner_of_its_box_reaches_its_sides(): void
@@ -80,7 +123,9 @@ final class ConstructionKindsTest extends TestCase
         self::assertEqualsWithDelta(M_PI * 100 * 60, $ellipse->area(), 1e-4 * M_PI * 6000);
         self::assertEqualsWithDelta(320.0, $ellipse->bounds()->top, 1e-2);
         self::assertEqualsWithDelta(500.0, $ellipse->bounds()->right, 1e-2);
-        foreach ([['corner' => [300, 380]], ['corner' => [300, 440], 'angle' => 10], ['corner' => [300, 440], 'radii' => [5, 6]], []] as $said) {
+        foreach (
+            [['corner' => [300, 380]], ['corner' => [300, 440], 'angle' => 10], ['corner' => [300, 440], 'radii' => [5, 6]], []] as $said
+        ) {
             self::assertCount(1, self::scene([['id' => 'p1', 'kind' => 'part.ellipse', 'center' => [400, 380], ...$said]])->findings);
         }
     }
@@ -99,7 +144,14 @@ final class ConstructionKindsTest extends TestCase
 
     public function test_a_star_has_as_many_corners_between_its_rays(): void
     {
-        $star = self::part(['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 400], 'radius' => 100, 'inner' => 50, 'corners' => 5]);
+        $star = self::part([
+            'id' => 'p1',
+            'kind' => 'part.polygon',
+            'center' => [400, 400],
+            'radius' => 100,
+            'inner' => 50,
+            'corners' => 5,
+        ]);
         self::assertCount(10, $star->places);
         self::assertEqualsWithDelta([400.0, 300.0], [$star->places[0]->x, $star->places[0]->y], 1e-9);
         self::assertEqualsWithDelta(50.0, $star->places[1]->distanceTo(new Vec(400, 400)), 1e-9);
@@ -119,8 +171,15 @@ final class ConstructionKindsTest extends TestCase
 
     public function test_a_line_touches_two_circles_from_the_side_that_is_asked_for(): void
     {
-        $circles = [['id' => 'c1', 'kind' => 'guide.circle', 'center' => [200, 400], 'radius' => 100], ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [600, 400], 'radius' => 100]];
-        $scene = self::scene([...$circles, ['id' => 'c3', 'kind' => 'guide.line', 'touching' => ['c1', 'c2'], 'near' => [400, 290]], ['id' => 'c4', 'kind' => 'guide.line', 'touching' => ['c1'], 'through' => [[200, 0]]]]);
+        $circles = [
+            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [200, 400], 'radius' => 100],
+            ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [600, 400], 'radius' => 100],
+        ];
+        $scene = self::scene([
+            ...$circles,
+            ['id' => 'c3', 'kind' => 'guide.line', 'touching' => ['c1', 'c2'], 'near' => [400, 290]],
+            ['id' => 'c4', 'kind' => 'guide.line', 'touching' => ['c1'], 'through' => [[200, 0]]],
+        ]);
         self::assertEqualsWithDelta([200.0, 300.0, 600.0, 300.0], $scene->guides()['c3']->bounds()->toArray(), 1e-9);
         // Tangent from a place at distance d: √(d² − r²) (handbook formula).
         self::assertEqualsWithDelta(sqrt(400 ** 2 - 100 ** 2), $scene->guides()['c4']->length(), 1e-9);
@@ -175,7 +234,10 @@ final class ConstructionKindsTest extends TestCase
         $scene = self::scene($steps);
         self::assertSame(['j1', 'p3'], self::drawn($scene));
         self::assertSame('#0f6e84', $scene->drawing[0]->styles[0]?->fill);
-        self::assertSame(['p1', 'p2', 'p3', 'j1'], self::drawn(self::scene([...array_slice($steps, 0, 5), [...$steps[5], 'keep' => true]])));
+        self::assertSame(
+            ['p1', 'p2', 'p3', 'j1'],
+            self::drawn(self::scene([...array_slice($steps, 0, 5), [...$steps[5], 'keep' => true]])),
+        );
         $restyled = self::scene([...$steps, ['id' => 's3', 'kind' => 'style', 'of' => ['j1'], 'fill' => '#112233']]);
         self::assertSame('#112233', $restyled->drawing[0]->styles[0]?->fill);
         // Of a cut the first decides how it looks.
@@ -205,16 +267,31 @@ final class ConstructionKindsTest extends TestCase
 
     public function test_n_turns_by_360_over_n_and_two_mirrors_are_the_identity(): void
     {
-        $leaf = ['id' => 'p0', 'kind' => 'part.outline', 'points' => [[300, 300], [420, 340], [330, 410]], 'bends' => [['bulge' => 0.4], ['handles' => [[440, 400], [380, 430]]], null]];
+        $leaf = [
+            'id' => 'p0',
+            'kind' => 'part.outline',
+            'points' => [[300, 300], [420, 340], [330, 410]],
+            'bends' => [['bulge' => 0.4], ['handles' => [[440, 400], [380, 430]]], null],
+        ];
         foreach ([3, 7, 12] as $n) {
             $steps = [$leaf];
             for ($k = 1; $k <= $n; $k++) {
-                $steps[] = ['id' => "v$k", 'kind' => 'turn', 'of' => [$k === 1 ? 'p0' : 'v'.($k - 1)], 'about' => [400, 400], 'angle' => "360/$n"];
+                $steps[] = [
+                    'id' => "v$k",
+                    'kind' => 'turn',
+                    'of' => [$k === 1 ? 'p0' : 'v'.($k - 1)],
+                    'about' => [400, 400],
+                    'angle' => "360/$n",
+                ];
             }
             $parts = self::scene($steps)->parts();
             self::assertSameOutline($parts['p0'], $parts["v$n"]);
         }
-        $parts = self::scene([$leaf, ['id' => 'v1', 'kind' => 'mirror', 'of' => ['p0'], 'axis' => [[10, 20], [500, 371]]], ['id' => 'v2', 'kind' => 'mirror', 'of' => ['v1'], 'axis' => [[10, 20], [500, 371]]]])->parts();
+        $parts = self::scene([
+            $leaf,
+            ['id' => 'v1', 'kind' => 'mirror', 'of' => ['p0'], 'axis' => [[10, 20], [500, 371]]],
+            ['id' => 'v2', 'kind' => 'mirror', 'of' => ['v1'], 'axis' => [[10, 20], [500, 371]]],
+        ])->parts();
         self::assertSameOutline($parts['p0'], $parts['v2']);
         self::assertSame([1, 0], [$parts['v1']->pieces(), $parts['v1']->holes()]);
     }
@@ -222,18 +299,27 @@ final class ConstructionKindsTest extends TestCase
     public function test_copies_grow_about_their_own_centre_along_and_about_the_centre_around(): void
     {
         $disc = ['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 40];
-        $along = self::scene([$disc, ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [100, 0], 'count' => 3, 'factor' => 0.5]])->parts()['r1'];
+        $along = self::scene([
+            $disc,
+            ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [100, 0], 'count' => 3, 'factor' => 0.5],
+        ])->parts()['r1'];
         self::assertEqualsWithDelta(M_PI * (1600 + 400 + 100), $along->area(), 1e-9);
         $second = $along->copy(2, null)?->bounds()->center();
         self::assertEqualsWithDelta([200.0, 100.0], [$second?->x, $second?->y], 1e-9);
-        $around = self::scene([$disc, ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => [400, 100], 'count' => 4, 'factor' => 0.5]])->parts()['r1'];
+        $around = self::scene([
+            $disc,
+            ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => [400, 100], 'count' => 4, 'factor' => 0.5],
+        ])->parts()['r1'];
         $third = $around->copy(3, null)?->bounds()->center();
         self::assertEqualsWithDelta([475.0, 100.0], [$third?->x, $third?->y], 1e-9);
     }
 
     public function test_copies_share_one_shape_and_are_written_as_uses_of_it_where_they_are_many(): void
     {
-        $steps = [['id' => 'p1', 'kind' => 'part.polygon', 'center' => [10, 10], 'radius' => 6, 'corners' => 3], ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [20, 0], 'count' => 30, 'across' => [0, 20], 'rows' => 30]];
+        $steps = [
+            ['id' => 'p1', 'kind' => 'part.polygon', 'center' => [10, 10], 'radius' => 6, 'corners' => 3],
+            ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [20, 0], 'count' => 30, 'across' => [0, 20], 'rows' => 30],
+        ];
         $part = self::scene($steps)->parts()['r1'];
         self::assertCount(1, array_unique(array_map(static fn (object $figure): int => spl_object_id($figure->shape), $part->figures())));
         $svg = \Sternbild\Core\Format\SvgDrawing::write(self::scene($steps));
@@ -280,36 +366,174 @@ final class ConstructionKindsTest extends TestCase
         self::assertEqualsWithDelta(sqrt(6000), $scene->guides()['c1']->quantities()['radius'] ?? 0.0, 1e-9);
     }
 
-    /** @return iterable<string, array{list<array<string, mixed>>, string, string, string}> steps, and step, field and words of the finding */
+    /**
+     * @return iterable<string, array{list<array<string, mixed>>, string, string, string}> steps, and step, field and words of the finding
+     */
     public static function faults(): iterable
     {
         $square = ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 100], [300, 300]]];
-        yield 'two points without a bend' => [[['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0]]]], 'p1', 'bends', 'two points enclose nothing'];
-        yield 'more bends than ways' => [[['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0], [0, 100]], 'bends' => [null, null, null, null]]], 'p1', 'bends', '4 bends for 3 ways'];
-        yield 'a tangent arc straight back' => [[['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0], [50, 0], [50, 90]], 'bends' => [null, ['tangent' => true]]]], 'p1', 'bends.1', 'straight back'];
-        yield 'every arc tangent' => [[['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0], [50, 90]], 'bends' => array_fill(0, 3, ['tangent' => true])]], 'p1', 'bends.0', 'none says where to begin'];
-        yield 'an arc through a line' => [[['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0], [50, 90]], 'bends' => [['through' => [50, 0]]]]], 'p1', 'bends.0', 'in a line'];
-        yield 'all points in a line' => [[['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0], [50, 0]]]], 'p1', 'points', 'encloses nothing'];
-        yield 'a run with a bend too many' => [[['id' => 'c1', 'kind' => 'guide.run', 'points' => [[0, 0], [100, 0]], 'bends' => [null, null]]], 'c1', 'bends', 'one way fewer'];
-        yield 'resized by nothing' => [[$square, ['id' => 'v1', 'kind' => 'resize', 'of' => ['p1'], 'about' => [0, 0], 'factor' => 0]], 'v1', 'factor', 'leaves nothing'];
-        yield 'resized to a line' => [[$square, ['id' => 'v1', 'kind' => 'resize', 'of' => ['p1'], 'about' => [0, 0], 'factors' => [2, 0]]], 'v1', 'factors', 'leaves nothing'];
-        yield 'an axis of one place' => [[$square, ['id' => 'v1', 'kind' => 'mirror', 'of' => ['p1'], 'axis' => [[50, 50], [50, 50]]]], 'v1', 'axis', 'are the same'];
-        yield 'onto a line' => [[$square, ['id' => 'v1', 'kind' => 'onto', 'of' => ['p1'], 'from' => [[0, 0], [1, 0], [0, 1]], 'to' => [[0, 0], [1, 1], [2, 2]]]], 'v1', 'to', 'in a line'];
-        yield 'parts and guides together' => [[$square, ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [0, 0], 'radius' => 9], ['id' => 'v1', 'kind' => 'move', 'of' => ['p1', 'c1'], 'by' => [1, 1]]], 'v1', 'of', 'parts and guides'];
-        yield 'a copy that does not exist' => [[$square, ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [9, 9], 'count' => 3], ['id' => 'v1', 'kind' => 'move', 'of' => ['r1[4]'], 'by' => [1, 1]]], 'v1', 'of', 'copy 4 does not exist: repeat 1 has 3'];
-        yield 'a part of a copy that does not exist' => [[$square, ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [9, 9], 'count' => 3], ['id' => 'v1', 'kind' => 'move', 'of' => ['r1[2].2'], 'by' => [1, 1]]], 'v1', 'of', 'part 2 does not exist'];
-        yield 'copies of what has none' => [[$square, ['id' => 'v1', 'kind' => 'move', 'of' => ['p1[1]'], 'by' => [1, 1]]], 'v1', 'of', 'has no copies'];
-        yield 'a piece where there is none' => [[$square, ['id' => 'p2', 'kind' => 'part.piece', 'of' => 'p1', 'at' => [[200, 200], [500, 500]]]], 'p2', 'at.1', 'no piece of the part encloses place 2'];
-        yield 'a corner that does not exist' => [[$square, ['id' => 'c1', 'kind' => 'guide.circle', 'center' => 'p1@5', 'radius' => 9]], 'c1', 'center', 'place 5 does not exist: there are 1 to 4'];
-        yield 'a spiral without squares' => [[['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 2, 'rows' => 2, 'cell' => 9], ['id' => 'c1', 'kind' => 'guide.spiral', 'on' => 'g1']], 'c1', 'on', 'cut into squares'];
-        yield 'a line in two ways' => [[['id' => 'c1', 'kind' => 'guide.line', 'through' => [[0, 0], [1, 1]], 'halves' => [[0, 0], [1, 1], [2, 0]]]], 'c1', 'through', 'one way'];
-        yield 'rows without a way' => [[$square, ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [9, 9], 'count' => 3, 'rows' => 2]], 'r1', 'across', 'from one to the next'];
+        yield 'two points without a bend' => [
+            [['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0]]]],
+            'p1',
+            'bends',
+            'two points enclose nothing',
+        ];
+        yield 'more bends than ways' => [
+            [['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0], [0, 100]], 'bends' => [null, null, null, null]]],
+            'p1',
+            'bends',
+            '4 bends for 3 ways',
+        ];
+        yield 'a tangent arc straight back' => [
+            [
+                [
+                    'id' => 'p1',
+                    'kind' => 'part.outline',
+                    'points' => [[0, 0], [100, 0], [50, 0], [50, 90]],
+                    'bends' => [null, ['tangent' => true]],
+                ],
+            ],
+            'p1',
+            'bends.1',
+            'straight back',
+        ];
+        yield 'every arc tangent' => [
+            [
+                [
+                    'id' => 'p1',
+                    'kind' => 'part.outline',
+                    'points' => [[0, 0], [100, 0], [50, 90]],
+                    'bends' => array_fill(0, 3, ['tangent' => true]),
+                ],
+            ],
+            'p1',
+            'bends.0',
+            'none says where to begin',
+        ];
+        yield 'an arc through a line' => [
+            [['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0], [50, 90]], 'bends' => [['through' => [50, 0]]]]],
+            'p1',
+            'bends.0',
+            'in a line',
+        ];
+        yield 'all points in a line' => [
+            [['id' => 'p1', 'kind' => 'part.outline', 'points' => [[0, 0], [100, 0], [50, 0]]]],
+            'p1',
+            'points',
+            'encloses nothing',
+        ];
+        yield 'a run with a bend too many' => [
+            [['id' => 'c1', 'kind' => 'guide.run', 'points' => [[0, 0], [100, 0]], 'bends' => [null, null]]],
+            'c1',
+            'bends',
+            'one way fewer',
+        ];
+        yield 'resized by nothing' => [
+            [$square, ['id' => 'v1', 'kind' => 'resize', 'of' => ['p1'], 'about' => [0, 0], 'factor' => 0]],
+            'v1',
+            'factor',
+            'leaves nothing',
+        ];
+        yield 'resized to a line' => [
+            [$square, ['id' => 'v1', 'kind' => 'resize', 'of' => ['p1'], 'about' => [0, 0], 'factors' => [2, 0]]],
+            'v1',
+            'factors',
+            'leaves nothing',
+        ];
+        yield 'an axis of one place' => [
+            [$square, ['id' => 'v1', 'kind' => 'mirror', 'of' => ['p1'], 'axis' => [[50, 50], [50, 50]]]],
+            'v1',
+            'axis',
+            'are the same',
+        ];
+        yield 'onto a line' => [
+            [
+                $square,
+                ['id' => 'v1', 'kind' => 'onto', 'of' => ['p1'], 'from' => [[0, 0], [1, 0], [0, 1]], 'to' => [[0, 0], [1, 1], [2, 2]]],
+            ],
+            'v1',
+            'to',
+            'in a line',
+        ];
+        yield 'parts and guides together' => [
+            [
+                $square,
+                ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [0, 0], 'radius' => 9],
+                ['id' => 'v1', 'kind' => 'move', 'of' => ['p1', 'c1'], 'by' => [1, 1]],
+            ],
+            'v1',
+            'of',
+            'parts and guides',
+        ];
+        yield 'a copy that does not exist' => [
+            [
+                $square,
+                ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [9, 9], 'count' => 3],
+                ['id' => 'v1', 'kind' => 'move', 'of' => ['r1[4]'], 'by' => [1, 1]],
+            ],
+            'v1',
+            'of',
+            'copy 4 does not exist: repeat 1 has 3',
+        ];
+        yield 'a part of a copy that does not exist' => [
+            [
+                $square,
+                ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [9, 9], 'count' => 3],
+                ['id' => 'v1', 'kind' => 'move', 'of' => ['r1[2].2'], 'by' => [1, 1]],
+            ],
+            'v1',
+            'of',
+            'part 2 does not exist',
+        ];
+        yield 'copies of what has none' => [
+            [$square, ['id' => 'v1', 'kind' => 'move', 'of' => ['p1[1]'], 'by' => [1, 1]]],
+            'v1',
+            'of',
+            'has no copies',
+        ];
+        yield 'a piece where there is none' => [
+            [$square, ['id' => 'p2', 'kind' => 'part.piece', 'of' => 'p1', 'at' => [[200, 200], [500, 500]]]],
+            'p2',
+            'at.1',
+            'no piece of the part encloses place 2',
+        ];
+        yield 'a corner that does not exist' => [
+            [$square, ['id' => 'c1', 'kind' => 'guide.circle', 'center' => 'p1@5', 'radius' => 9]],
+            'c1',
+            'center',
+            'place 5 does not exist: there are 1 to 4',
+        ];
+        yield 'a spiral without squares' => [
+            [
+                ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 2, 'rows' => 2, 'cell' => 9],
+                ['id' => 'c1', 'kind' => 'guide.spiral', 'on' => 'g1'],
+            ],
+            'c1',
+            'on',
+            'cut into squares',
+        ];
+        yield 'a line in two ways' => [
+            [['id' => 'c1', 'kind' => 'guide.line', 'through' => [[0, 0], [1, 1]], 'halves' => [[0, 0], [1, 1], [2, 0]]]],
+            'c1',
+            'through',
+            'one way',
+        ];
+        yield 'rows without a way' => [
+            [$square, ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [9, 9], 'count' => 3, 'rows' => 2]],
+            'r1',
+            'across',
+            'from one to the next',
+        ];
     }
 
     /** @param  list<array<string, mixed>>  $steps */
     #[DataProvider('faults')]
-    public function test_what_cannot_be_says_where_and_why_and_the_rest_stands(array $steps, string $step, string $field, string $words): void
-    {
+    public function test_what_cannot_be_says_where_and_why_and_the_rest_stands(
+        array $steps,
+        string $step,
+        string $field,
+        string $words,
+    ): void {
         $scene = self::scene($steps);
         $found = array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError()));
         self::assertCount(1, $found);
@@ -322,12 +546,20 @@ final class ConstructionKindsTest extends TestCase
     {
         $this->expectException(Unusable::class);
         $this->expectExceptionMessage('/steps/0/points: expected 2 to 10000 places');
-        self::scene([['id' => 'p1', 'kind' => 'part.outline', 'points' => array_map(static fn (int $k): array => [$k % 317, $k], range(1, 100_000))]]);
+        self::scene([
+            ['id' => 'p1', 'kind' => 'part.outline', 'points' => array_map(static fn (int $k): array => [$k % 317, $k], range(1, 100_000))],
+        ]);
     }
 
     public function test_an_outline_of_ten_thousand_points_is_read(): void
     {
-        $points = array_map(static fn (int $k): array => [400 + (200 + $k % 2) * sin($k / 5000 * M_PI), 400 - (200 + $k % 2) * cos($k / 5000 * M_PI)], range(1, 10_000));
+        $points = array_map(
+            static fn (int $k): array => [
+                400 + (200 + ($k % 2)) * sin(($k / 5000) * M_PI),
+                400 - (200 + ($k % 2)) * cos(($k / 5000) * M_PI),
+            ],
+            range(1, 10_000),
+        );
         self::assertSame(10_000, self::part(['id' => 'p1', 'kind' => 'part.outline', 'points' => $points])->nodes());
     }
 

@@ -50,27 +50,113 @@ final class EvaluatorTest extends TestCase
         yield 'too far away' => [[Sample::polar(['center' => [1e300, 0]])], 'center.0', 'limit', 'at most 10000000'];
         yield 'half a sector' => [[Sample::polar(['sectors' => 10.5])], 'sectors', 'number', 'whole number'];
         yield 'a thousand million sectors' => [[Sample::polar(['sectors' => 1e9])], 'sectors', 'limit', 'at most 100000'];
-        yield 'too many cells' => [[Sample::polar(['rings' => 400, 'sectors' => 400])], 'sectors', 'limit', '400 × 400 cells; a grid can have at most 100,000'];
+        yield 'too many cells' => [
+            [Sample::polar(['rings' => 400, 'sectors' => 400])],
+            'sectors',
+            'limit',
+            '400 × 400 cells; a grid can have at most 100,000',
+        ];
         yield 'hole larger than the grid' => [[Sample::polar(['inner' => 300])], 'inner', 'number', 'less than the radius'];
         yield 'unknown name' => [[Sample::polar(['radius' => 'nothing*2'])], 'radius', 'arithmetic', '“nothing”'];
         yield 'half a sum' => [[Sample::polar(['radius' => '3+'])], 'radius', 'arithmetic', 'number was expected'];
         yield 'division by zero' => [[Sample::polar(['radius' => '1/0'])], 'radius', 'arithmetic', 'divides by zero'];
         yield 'cell and size' => [[Sample::rectangular(['size' => [5, 5]])], 'cell', 'choice', 'not both'];
-        yield 'gutters that leave nothing' => [[Sample::rectangular(['cell' => null, 'size' => [100, 100], 'gutter' => [20, 0]])], 'gutter', 'number', 'leave nothing'];
+        yield 'gutters that leave nothing' => [
+            [Sample::rectangular(['cell' => null, 'size' => [100, 100], 'gutter' => [20, 0]])],
+            'gutter',
+            'number',
+            'leave nothing',
+        ];
         yield 'a cell of nothing' => [[Sample::rectangular(['cell' => [0, 5]])], 'cell.0', 'number', 'more than 0'];
-        yield 'parallel axes' => [[['id' => 'g1', 'kind' => 'grid.twoaxis', 'origin' => [0, 0], 'angles' => [30, 210], 'spacing' => [10, 10], 'columns' => 2, 'rows' => 2]], 'angles', 'number', 'parallel'];
-        yield 'half a pixel' => [[['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 2, 'rows' => 2, 'cell' => 7.5]], 'cell', 'number', 'whole number'];
-        yield 'too many triangles' => [[['id' => 'g1', 'kind' => 'grid.triangular', 'origin' => [0, 0], 'side' => 5, 'columns' => 300, 'rows' => 300]], 'columns', 'limit', 'at most 100,000'];
-        yield 'a golden grid too deep' => [[['id' => 'g1', 'kind' => 'grid.golden', 'origin' => [0, 0], 'size' => [5, 5], 'depth' => 9]], 'depth', 'limit', 'at most 8'];
+        yield 'parallel axes' => [
+            [
+                [
+                    'id' => 'g1',
+                    'kind' => 'grid.twoaxis',
+                    'origin' => [0, 0],
+                    'angles' => [30, 210],
+                    'spacing' => [10, 10],
+                    'columns' => 2,
+                    'rows' => 2,
+                ],
+            ],
+            'angles',
+            'number',
+            'parallel',
+        ];
+        yield 'half a pixel' => [
+            [['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 2, 'rows' => 2, 'cell' => 7.5]],
+            'cell',
+            'number',
+            'whole number',
+        ];
+        yield 'too many triangles' => [
+            [['id' => 'g1', 'kind' => 'grid.triangular', 'origin' => [0, 0], 'side' => 5, 'columns' => 300, 'rows' => 300]],
+            'columns',
+            'limit',
+            'at most 100,000',
+        ];
+        yield 'a golden grid too deep' => [
+            [['id' => 'g1', 'kind' => 'grid.golden', 'origin' => [0, 0], 'size' => [5, 5], 'depth' => 9]],
+            'depth',
+            'limit',
+            'at most 8',
+        ];
         yield 'no cell' => [[Sample::polar(), Sample::part('p1', [])], 'cells', 'lost', 'no cell is picked'];
-        yield 'all cells lost' => [[Sample::polar(), Sample::part('p1', ['g1#9,1'])], 'cells', 'lost', 'ring 9 does not exist: there are rings 1 to 5 in grid 1'];
+        yield 'all cells lost' => [
+            [Sample::polar(), Sample::part('p1', ['g1#9,1'])],
+            'cells',
+            'lost',
+            'ring 9 does not exist: there are rings 1 to 5 in grid 1',
+        ];
         yield 'cells of no grid' => [[Sample::polar(), Sample::part('p1', ['g7#1,1'])], 'cells', 'lost', 'not in the plan'];
-        yield 'a repeat of nothing' => [[Sample::polar(), ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 5]], 'of', 'lost', 'not in the plan'];
-        yield 'a repeat of a grid' => [[Sample::polar(), ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['g1'], 'center' => 'g1@0', 'count' => 5]], 'of', 'lost', 'not a part'];
-        yield 'a centre that is lost' => [[Sample::polar(), Sample::part('p1', ['g1#1,1']), ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@9,1', 'count' => 5]], 'center', 'lost', 'ring 9'];
-        yield 'a colour that the palette lacks' => [[Sample::polar(), Sample::part('p1', ['g1#1,1']), ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'plum']], 'fill', 'lost', 'no colour “plum”'];
-        yield 'an order without a place' => [[Sample::polar(), Sample::part('p1', ['g1#1,1']), ['id' => 'd1', 'kind' => 'order', 'of' => ['p1']]], 'to', 'choice', 'exactly one'];
-        yield 'too many copies' => [[Sample::polar(['rings' => 50, 'sectors' => 100]), Sample::part('p1', array_map(static fn (int $k): string => 'g1#'.(1 + $k % 50).','.(1 + 2 * intdiv($k, 50)), range(0, 2499))), ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 10_000]], 'count', 'limit', 'can be drawn'];
+        yield 'a repeat of nothing' => [
+            [Sample::polar(), ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 5]],
+            'of',
+            'lost',
+            'not in the plan',
+        ];
+        yield 'a repeat of a grid' => [
+            [Sample::polar(), ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['g1'], 'center' => 'g1@0', 'count' => 5]],
+            'of',
+            'lost',
+            'not a part',
+        ];
+        yield 'a centre that is lost' => [
+            [
+                Sample::polar(),
+                Sample::part('p1', ['g1#1,1']),
+                ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@9,1', 'count' => 5],
+            ],
+            'center',
+            'lost',
+            'ring 9',
+        ];
+        yield 'a colour that the palette lacks' => [
+            [Sample::polar(), Sample::part('p1', ['g1#1,1']), ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'plum']],
+            'fill',
+            'lost',
+            'no colour “plum”',
+        ];
+        yield 'an order without a place' => [
+            [Sample::polar(), Sample::part('p1', ['g1#1,1']), ['id' => 'd1', 'kind' => 'order', 'of' => ['p1']]],
+            'to',
+            'choice',
+            'exactly one',
+        ];
+        yield 'too many copies' => [
+            [
+                Sample::polar(['rings' => 50, 'sectors' => 100]),
+                Sample::part(
+                    'p1',
+                    array_map(static fn (int $k): string => 'g1#'.(1 + ($k % 50)).','.(1 + 2 * intdiv($k, 50)), range(0, 2499)),
+                ),
+                ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 10_000],
+            ],
+            'count',
+            'limit',
+            'can be drawn',
+        ];
     }
 
     /** @param  list<array<string, mixed>>  $steps */
@@ -149,7 +235,10 @@ final class EvaluatorTest extends TestCase
         self::assertSame(['p3', 'p1', 'p2'], $order(['of' => ['p3'], 'to' => 'back']));
         self::assertSame(['p2', 'p1', 'p3'], $order(['of' => ['p1'], 'above' => 'p2']));
         self::assertSame(['p1', 'p3', 'p2'], $order(['of' => ['p3'], 'below' => 'p2']));
-        self::assertSame(['p2', 'p3', 'p1'], $order(['of' => ['p3'], 'to' => 'back'], ['of' => ['p1'], 'above' => 'p3'], ['of' => ['p2'], 'to' => 'back']));
+        self::assertSame(
+            ['p2', 'p3', 'p1'],
+            $order(['of' => ['p3'], 'to' => 'back'], ['of' => ['p1'], 'above' => 'p3'], ['of' => ['p2'], 'to' => 'back']),
+        );
     }
 
     public function test_a_mirror_doubles_the_copies_and_keeps_their_area(): void
@@ -160,7 +249,9 @@ final class EvaluatorTest extends TestCase
         $plan['steps'][2]['mirror'] = true;
         $mirrored = Sample::scene($plan)->parts()['r1'];
         self::assertSame(2 * $plain->pieces(), $mirrored->pieces());
-        $each = static fn (Part $part): float => array_sum(array_map(static fn (Figure $figure): float => $figure->area(), $part->figures()));
+        $each = static fn (Part $part): float => array_sum(
+            array_map(static fn (Figure $figure): float => $figure->area(), $part->figures()),
+        );
         self::assertEqualsWithDelta(2 * $each($plain), $each($mirrored), 1e-6);
         self::assertSame(0, $mirrored->holes());
     }
@@ -175,22 +266,57 @@ final class EvaluatorTest extends TestCase
 
     public function test_places_by_centre_of_cell_and_of_part(): void
     {
-        $steps = static fn (mixed $center): array => [Sample::polar(), Sample::part('p1', ['g1#5,1']), ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => $center, 'count' => 2]];
+        $steps = static fn (mixed $center): array => [
+            Sample::polar(),
+            Sample::part('p1', ['g1#5,1']),
+            ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => $center, 'count' => 2],
+        ];
         $part = Sample::scene(Sample::plan($steps('p1!')))->parts()['r1'];
         // Half a turn about the centre of its own bounds leaves the bounds as they are.
-        self::assertEqualsWithDelta(Sample::scene(Sample::plan($steps('p1!')))->parts()['p1']->bounds()->toArray(), $part->bounds()->toArray(), 1e-9);
+        self::assertEqualsWithDelta(
+            Sample::scene(Sample::plan($steps('p1!')))->parts()['p1']->bounds()->toArray(),
+            $part->bounds()->toArray(),
+            1e-9,
+        );
         $about = Sample::scene(Sample::plan($steps('g1#5,1!')))->parts()['r1']->bounds()->center();
         self::assertEqualsWithDelta(400, $about->x, 1e-9);
     }
 
     public function test_numbers_of_grids_can_be_taken_by_name(): void
     {
-        $scene = Sample::scene(Sample::plan([
-            Sample::polar(),
-            ['id' => 'g2', 'kind' => 'grid.polar', 'center' => 'g1@0', 'radius' => 'g1.ring*2', 'rings' => 'g1.rings-3', 'sectors' => '360/g1.sector', 'turn' => 'g1.sector/2'],
-            ['id' => 'g3', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 2, 'rows' => 2, 'size' => ['sheet.width/4', 'bar']],
-            ['id' => 'g4', 'kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 1, 'rows' => 1, 'cell' => ['g3.cellw', 'g3.cellh']],
-        ], ['bar' => '4*10']));
+        $scene = Sample::scene(
+            Sample::plan(
+                [
+                    Sample::polar(),
+                    [
+                        'id' => 'g2',
+                        'kind' => 'grid.polar',
+                        'center' => 'g1@0',
+                        'radius' => 'g1.ring*2',
+                        'rings' => 'g1.rings-3',
+                        'sectors' => '360/g1.sector',
+                        'turn' => 'g1.sector/2',
+                    ],
+                    [
+                        'id' => 'g3',
+                        'kind' => 'grid.rectangular',
+                        'origin' => [0, 0],
+                        'columns' => 2,
+                        'rows' => 2,
+                        'size' => ['sheet.width/4', 'bar'],
+                    ],
+                    [
+                        'id' => 'g4',
+                        'kind' => 'grid.rectangular',
+                        'origin' => [0, 0],
+                        'columns' => 1,
+                        'rows' => 1,
+                        'cell' => ['g3.cellw', 'g3.cellh'],
+                    ],
+                ],
+                ['bar' => '4*10'],
+            ),
+        );
         self::assertSame([], $scene->findings);
         self::assertEqualsWithDelta(M_PI * 120 ** 2, $scene->grids()['g2']->area(), 1e-6);
         self::assertSame(20, $scene->grids()['g2']->cellCount());
@@ -250,7 +376,10 @@ final class EvaluatorTest extends TestCase
         self::assertSame('petal: part from 3 cells of grid 1.', $text('p1'));
         self::assertSame('Repeat petal around the centre of grid 1, g1.sectors times.', $text('r1'));
         self::assertSame('Fill repeat 1 with lagoon.', $text('s1'));
-        $unsaid = array_filter(Sentence::pieces($scene->plan->steps['g1'], $scene->plan, $scene->labels, []), static fn (array $piece): bool => ! $piece['said'] && $piece['field'] !== null);
+        $unsaid = array_filter(
+            Sentence::pieces($scene->plan->steps['g1'], $scene->plan, $scene->labels, []),
+            static fn (array $piece): bool => ! $piece['said'] && $piece['field'] !== null,
+        );
         self::assertSame(['inner', 'turn', 'spacing', 'show', 'strength'], array_values(array_column($unsaid, 'field')));
     }
 
@@ -276,7 +405,12 @@ final class EvaluatorTest extends TestCase
     public function test_handles_are_told_of_the_steps_that_they_are_wanted_of_and_of_those_that_changed(): void
     {
         $scene = Sample::scene(Sample::rosette());
-        $keys = static fn (array $has, ?array $of): array => array_values(array_filter(array_keys((array) SceneView::describe($scene, $has, $of)['geometry']), static fn (string $key): bool => str_starts_with($key, 'handles-')));
+        $keys = static fn (array $has, ?array $of): array => array_values(
+            array_filter(
+                array_keys((array) SceneView::describe($scene, $has, $of)['geometry']),
+                static fn (string $key): bool => str_starts_with($key, 'handles-'),
+            ),
+        );
         $all = $keys([], null);
         self::assertGreaterThan(1, count($all));
         self::assertSame(array_slice($all, 0, 1), $keys([], ['g1']));
@@ -316,19 +450,27 @@ final class EvaluatorTest extends TestCase
         [$model, $like] = Sample::scene(Sample::plan($steps))->drawing;
         self::assertNotNull($model->styles[0]);
         self::assertNotNull($like->styles[0]);
-        self::assertSame(['#1b2140', '#1b2140', 3.0, 0.5], [$like->styles[0]->fill, $like->styles[0]->stroke, $like->styles[0]->strokeWidth, $like->styles[0]->opacity]);
+        self::assertSame(
+            ['#1b2140', '#1b2140', 3.0, 0.5],
+            [$like->styles[0]->fill, $like->styles[0]->stroke, $like->styles[0]->strokeWidth, $like->styles[0]->opacity],
+        );
         self::assertSame(1.0, $model->styles[0]->opacity, 'The model keeps its own.');
     }
 
     public function test_parts_that_look_like_one_another_come_to_an_end(): void
     {
-        $scene = Sample::scene(Sample::plan([
-            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 20],
-            ['id' => 'p2', 'kind' => 'part.circle', 'center' => [200, 100], 'radius' => 20],
-            ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'like' => 'p2', 'fill' => 'lagoon'],
-            ['id' => 's2', 'kind' => 'style', 'of' => ['p2'], 'like' => 'p1', 'opacity' => 0.25],
-        ]));
-        self::assertSame(['#0f6e84', '#0f6e84'], array_map(static fn (DrawnPart $part): ?string => $part->styles[0]?->fill, $scene->drawing));
+        $scene = Sample::scene(
+            Sample::plan([
+                ['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 20],
+                ['id' => 'p2', 'kind' => 'part.circle', 'center' => [200, 100], 'radius' => 20],
+                ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'like' => 'p2', 'fill' => 'lagoon'],
+                ['id' => 's2', 'kind' => 'style', 'of' => ['p2'], 'like' => 'p1', 'opacity' => 0.25],
+            ]),
+        );
+        self::assertSame(
+            ['#0f6e84', '#0f6e84'],
+            array_map(static fn (DrawnPart $part): ?string => $part->styles[0]?->fill, $scene->drawing),
+        );
     }
 
     public function test_copies_that_grow_beyond_all_measure_are_refused(): void
@@ -336,7 +478,9 @@ final class EvaluatorTest extends TestCase
         $disc = ['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 20];
         foreach ([['kind' => 'repeat.along', 'by' => [9, 9]], ['kind' => 'repeat.around', 'center' => [400, 400]]] as $repeat) {
             foreach ([348.8, 0.01] as $factor) {
-                $scene = Sample::scene(Sample::plan([$disc, ['id' => 'r1', 'of' => ['p1'], 'count' => 80, 'factor' => $factor, ...$repeat]]));
+                $scene = Sample::scene(
+                    Sample::plan([$disc, ['id' => 'r1', 'of' => ['p1'], 'count' => 80, 'factor' => $factor, ...$repeat]]),
+                );
                 self::assertSame(['factor', 'limit'], [$scene->findings[0]->field, $scene->findings[0]->code]);
             }
         }
@@ -362,7 +506,10 @@ final class EvaluatorTest extends TestCase
             ['id' => 's2', 'kind' => 'style', 'of' => ['r1[2]'], 'fill' => 'lagoon'],
         ];
         self::assertSame(['#1b2140', '#0f6e84', '#1b2140'], self::fills($row));
-        self::assertSame(['#1b2140', '#0f6e84', '#1b2140'], self::fills([...$row, ['id' => 'v1', 'kind' => 'turn', 'of' => ['r1'], 'about' => [400, 400], 'angle' => 30]]));
+        self::assertSame(
+            ['#1b2140', '#0f6e84', '#1b2140'],
+            self::fills([...$row, ['id' => 'v1', 'kind' => 'turn', 'of' => ['r1'], 'about' => [400, 400], 'angle' => 30]]),
+        );
         $split = [
             ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 100], [700, 300]]],
             ['id' => 'l1', 'kind' => 'guide.line', 'through' => [[300, 0], [300, 800]]],
@@ -376,7 +523,19 @@ final class EvaluatorTest extends TestCase
 
     public function test_one_piece_of_a_figure_of_several_is_told_to_be_made_a_part_first(): void
     {
-        $scene = Sample::scene(Sample::plan([Sample::polar(), Sample::part('p1', ['g1#5,1', 'g1#5,6']), ['id' => 's1', 'kind' => 'style', 'of' => ['p1~400,110'], 'fill' => 'ink']]));
-        self::assertSame(['of', 'choice'], [$scene->findings[count($scene->findings) - 1]->field ?? $scene->findings[0]->field, array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError()))[0]->code]);
+        $scene = Sample::scene(
+            Sample::plan([
+                Sample::polar(),
+                Sample::part('p1', ['g1#5,1', 'g1#5,6']),
+                ['id' => 's1', 'kind' => 'style', 'of' => ['p1~400,110'], 'fill' => 'ink'],
+            ]),
+        );
+        self::assertSame(
+            ['of', 'choice'],
+            [
+                $scene->findings[count($scene->findings) - 1]->field ?? $scene->findings[0]->field,
+                array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError()))[0]->code,
+            ],
+        );
     }
 }

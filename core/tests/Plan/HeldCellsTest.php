@@ -56,8 +56,18 @@ final class HeldCellsTest extends TestCase
             ['id' => 'l1', 'kind' => 'guide.line', 'through' => [[400, 700], [400, 100]]],
             ['id' => 'o1', 'kind' => 'overlay', 'of' => ['c1', 'l1']],
         ];
-        self::assertEqualsWithDelta(200.0, self::scene([...$steps, Sample::part('p1', ['o1~400,400;c1,l1'])])->parts()['p1']->bounds()->left, 1e-9);
-        self::assertEqualsWithDelta(600.0, self::scene([...$steps, Sample::part('p1', ['o1~400,400;c1,-l1'])])->parts()['p1']->bounds()->right, 1e-9);
+        self::assertEqualsWithDelta(
+            200.0,
+            self::scene([...$steps, Sample::part('p1', ['o1~400,400;c1,l1'])])
+                ->parts()['p1']->bounds()->left,
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            600.0,
+            self::scene([...$steps, Sample::part('p1', ['o1~400,400;c1,-l1'])])
+                ->parts()['p1']->bounds()->right,
+            1e-9,
+        );
     }
 
     public function test_a_finding_says_where_a_cell_agrees_with_less_than_all(): void
@@ -109,7 +119,8 @@ final class HeldCellsTest extends TestCase
     }
 
     /**
-     * Two grids, a circle and a line laid over one another by lot, and all their numbers changed by some hundredths. Where before and after one
+     * Two grids, a circle and a line laid over one another by lot, and all their numbers changed by some hundredths. Where before and after
+     * one
      * piece lies in the same cells and on the same sides, it is the one that is found.
      */
     public function test_pieces_are_found_again_while_what_bounds_them_goes_on_to_do_so(): void
@@ -145,7 +156,10 @@ final class HeldCellsTest extends TestCase
     private static function alike(array $before, array $after, string $signature): bool
     {
         $cells = implode(' ', array_slice(explode(' ', $signature), 0, 2)).' ';
-        $counts = static fn (array $all): array => array_map(count(...), array_filter($all, static fn (string $one): bool => str_starts_with($one, $cells), ARRAY_FILTER_USE_KEY));
+        $counts = static fn (array $all): array => array_map(
+            count(...),
+            array_filter($all, static fn (string $one): bool => str_starts_with($one, $cells), ARRAY_FILTER_USE_KEY),
+        );
         [$then, $now] = [$counts($before), $counts($after)];
         ksort($then);
         ksort($now);
@@ -164,7 +178,14 @@ final class HeldCellsTest extends TestCase
             $place = $overlay->arrangement()->placeInside($cell);
             $inside = $circle instanceof Arc && $place->distanceTo($circle->center()) < $circle->radius();
             $left = $line->end()->minus($line->start())->cross($place->minus($line->start())) < 0.0;
-            $signatures[implode(' ', [$scene->grids()['g1']->cellAt($place) ?? '-', $scene->grids()['g2']->cellAt($place) ?? '-', (int) $inside, (int) $left])][] = $cell;
+            $signatures[
+                implode(' ', [
+                    $scene->grids()['g1']->cellAt($place) ?? '-',
+                    $scene->grids()['g2']->cellAt($place) ?? '-',
+                    (int) $inside,
+                    (int) $left,
+                ])
+            ][] = $cell;
         }
 
         return $signatures;
@@ -178,8 +199,22 @@ final class HeldCellsTest extends TestCase
         $grown = static fn (float $number): float => $number * (1 + $change);
 
         return [
-            ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 350, 'rings' => mt_rand(2, 4), 'sectors' => mt_rand(3, 8)],
-            ['id' => 'g2', 'kind' => 'grid.rectangular', 'origin' => [$lot(40, 90), $lot(40, 90)], 'columns' => mt_rand(2, 4), 'rows' => mt_rand(2, 4), 'size' => [$grown($lot(500, 640)), $grown($lot(500, 640))]],
+            [
+                'id' => 'g1',
+                'kind' => 'grid.polar',
+                'center' => [400, 400],
+                'radius' => 350,
+                'rings' => mt_rand(2, 4),
+                'sectors' => mt_rand(3, 8),
+            ],
+            [
+                'id' => 'g2',
+                'kind' => 'grid.rectangular',
+                'origin' => [$lot(40, 90), $lot(40, 90)],
+                'columns' => mt_rand(2, 4),
+                'rows' => mt_rand(2, 4),
+                'size' => [$grown($lot(500, 640)), $grown($lot(500, 640))],
+            ],
             ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [$lot(250, 550), $lot(250, 550)], 'radius' => $grown($lot(80, 240))],
             ['id' => 'c2', 'kind' => 'guide.line', 'through' => [[$lot(0, 800), 0], [$lot(0, 800), 800]]],
             ['id' => 'o1', 'kind' => 'overlay', 'of' => ['g1', 'g2', 'c1', 'c2']],
@@ -200,6 +235,9 @@ final class HeldCellsTest extends TestCase
     /** @param  list<array<string, mixed>>  $steps */
     private static function scene(array $steps): Scene
     {
-        return Sample::scene([...Sample::plan($steps), 'sheet' => [...(array) Sample::plan([])['sheet'], 'checks' => ['sliver' => 0, 'miss' => 0]]]);
+        return Sample::scene([
+            ...Sample::plan($steps),
+            'sheet' => [...(array) Sample::plan([])['sheet'], 'checks' => ['sliver' => 0, 'miss' => 0]],
+        ]);
     }
 }

@@ -16,7 +16,10 @@ use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Tests\Mutator;
 use Sternbild\Core\View\SceneView;
 
-/** Whatever is in a plan, or in a change of one: it is refused by its place, or worked out; nothing breaks, and no worker outgrows its memory. */
+/**
+ * Whatever is in a plan, or in a change of one: it is refused by its place, or worked out; nothing breaks, and no worker outgrows its
+ * memory.
+ */
 final class MutatedPlansTest extends TestCase
 {
     private const SEED = 20261126;

@@ -46,7 +46,12 @@ final class NothingLeftTest extends TestCase
     #[DataProvider('empty')]
     public function test_it_is_a_part_of_no_area_with_a_warning(array $step): void
     {
-        $scene = self::scene(['id' => 'd1', 'kind' => 'part.circle', 'center' => [600, 600], 'radius' => 50], $step, ['id' => 'm1', 'kind' => 'part.circle', 'center' => [400, 400], 'radius' => '5 + e1.area']);
+        $scene = self::scene(['id' => 'd1', 'kind' => 'part.circle', 'center' => [600, 600], 'radius' => 50], $step, [
+            'id' => 'm1',
+            'kind' => 'part.circle',
+            'center' => [400, 400],
+            'radius' => '5 + e1.area',
+        ]);
         self::assertSame([['e1', 'warning', 'empty']], self::said($scene));
         $part = $scene->parts()['e1'];
         self::assertTrue($part->isEmpty());
@@ -64,19 +69,38 @@ final class NothingLeftTest extends TestCase
         self::assertEqualsWithDelta([$once, 40000.0], $is(['id' => 'x1', 'kind' => 'cut', 'from' => 'p1', 'with' => ['e1']]), 1e-9);
         self::assertEqualsWithDelta([$once, 40000.0], $is(['id' => 'x1', 'kind' => 'join', 'of' => ['p1', 'e1']]), 1e-9);
         self::assertEqualsWithDelta([$once, 40000.0], $is(['id' => 'x1', 'kind' => 'either', 'of' => ['p1', 'e1']]), 1e-9);
-        self::assertEqualsWithDelta([$once, 40000.0], $is(['id' => 'x1', 'kind' => 'gap', 'behind' => ['p1'], 'front' => ['e1'], 'distance' => 5]), 1e-9);
-        self::assertEqualsWithDelta([$once, 80000.0], $is(['id' => 'x1', 'kind' => 'repeat.around', 'of' => ['p1', 'e1'], 'center' => [400, 400], 'count' => 2]), 1e-9);
+        self::assertEqualsWithDelta(
+            [$once, 40000.0],
+            $is(['id' => 'x1', 'kind' => 'gap', 'behind' => ['p1'], 'front' => ['e1'], 'distance' => 5]),
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            [$once, 80000.0],
+            $is(['id' => 'x1', 'kind' => 'repeat.around', 'of' => ['p1', 'e1'], 'center' => [400, 400], 'count' => 2]),
+            1e-9,
+        );
         // Nothing has nothing in common with anything.
-        self::assertEqualsWithDelta([[...$once, ['x1', 'warning', 'empty']], 0.0], $is(['id' => 'x1', 'kind' => 'common', 'of' => ['p1', 'e1']]), 1e-9);
+        self::assertEqualsWithDelta(
+            [[...$once, ['x1', 'warning', 'empty']], 0.0],
+            $is(['id' => 'x1', 'kind' => 'common', 'of' => ['p1', 'e1']]),
+            1e-9,
+        );
     }
 
     public function test_what_is_made_of_it_alone_is_empty_as_well(): void
     {
         $scene = self::scene(
-            self::EMPTY, ['id' => 'x1', 'kind' => 'cut', 'from' => 'e1', 'with' => ['p1']], ['id' => 'x2', 'kind' => 'repeat.around', 'of' => ['x1'], 'center' => [400, 400], 'count' => 5],
-            ['id' => 'x3', 'kind' => 'band', 'of' => ['x2'], 'width' => 4], ['id' => 's1', 'kind' => 'style', 'of' => ['x3'], 'fill' => 'ink'], ['id' => 'x4', 'kind' => 'common', 'of' => ['x3']],
+            self::EMPTY,
+            ['id' => 'x1', 'kind' => 'cut', 'from' => 'e1', 'with' => ['p1']],
+            ['id' => 'x2', 'kind' => 'repeat.around', 'of' => ['x1'], 'center' => [400, 400], 'count' => 5],
+            ['id' => 'x3', 'kind' => 'band', 'of' => ['x2'], 'width' => 4],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['x3'], 'fill' => 'ink'],
+            ['id' => 'x4', 'kind' => 'common', 'of' => ['x3']],
         );
-        self::assertSame(['e1' => 'empty', 'x1' => 'empty', 'x2' => 'empty', 'x3' => 'empty', 's1' => 'empty', 'x4' => 'empty'], array_column($scene->findings, 'code', 'step'));
+        self::assertSame(
+            ['e1' => 'empty', 'x1' => 'empty', 'x2' => 'empty', 'x3' => 'empty', 's1' => 'empty', 'x4' => 'empty'],
+            array_column($scene->findings, 'code', 'step'),
+        );
         self::assertSame([], array_filter($scene->findings, static fn (Finding $one): bool => $one->isError()));
     }
 
@@ -84,7 +108,10 @@ final class NothingLeftTest extends TestCase
     {
         $scene = self::scene(self::EMPTY, ['id' => 'd1', 'kind' => 'part.circle', 'center' => 'e1!', 'radius' => 5]);
         self::assertSame([['e1', 'warning', 'empty'], ['d1', 'error', 'lost']], self::said($scene));
-        $scene = self::scene(['id' => 'e1', 'kind' => 'round', 'of' => ['q1'], 'radius' => 900], ['id' => 'x1', 'kind' => 'cut', 'from' => 'p1', 'with' => ['e1']]);
+        $scene = self::scene(
+            ['id' => 'e1', 'kind' => 'round', 'of' => ['q1'], 'radius' => 900],
+            ['id' => 'x1', 'kind' => 'cut', 'from' => 'p1', 'with' => ['e1']],
+        );
         self::assertSame([['e1', 'error', 'limit'], ['x1', 'error', 'lost']], self::said($scene));
     }
 }

@@ -46,7 +46,11 @@ final class OperationsTest extends TestCase
                 $done[$operation['op'].(isset($operation['into']) ? ' into' : '')] = true;
             }
             $once = PlanEdit::apply($first, $all, Kinds::all(), self::known());
-            self::assertSame(json_encode($plan, JSON_THROW_ON_ERROR), json_encode($once->plan(), JSON_THROW_ON_ERROR), json_encode($all, JSON_THROW_ON_ERROR));
+            self::assertSame(
+                json_encode($plan, JSON_THROW_ON_ERROR),
+                json_encode($once->plan(), JSON_THROW_ON_ERROR),
+                json_encode($all, JSON_THROW_ON_ERROR),
+            );
             self::assertSame($added, $once->added());
         }
         // Every sort of them was among those that went through.
@@ -76,7 +80,12 @@ final class OperationsTest extends TestCase
     {
         self::assertSame([], array_diff($operation->required(), array_keys($operation->properties())));
         try {
-            PlanEdit::apply(self::plan(), [['op' => 'sheet', 'field' => 'light', 'value' => 45], ['op' => $operation->name()]], Kinds::all(), self::known());
+            PlanEdit::apply(
+                self::plan(),
+                [['op' => 'sheet', 'field' => 'light', 'value' => 45], ['op' => $operation->name()]],
+                Kinds::all(),
+                self::known(),
+            );
             self::fail('It says nothing.');
         } catch (Unusable $fault) {
             self::assertStringStartsWith('/operations/1', $fault->pointer);
@@ -130,8 +139,17 @@ final class OperationsTest extends TestCase
         $chapters = is_array($plan['chapters'] ?? null) ? array_column($plan['chapters'], 'from') : [];
 
         return match ($lot->getInt(0, 17)) {
-            0 => ['op' => 'add', 'step' => [...$circle, ...$lot->getInt(0, 1) === 1 ? ['name' => 'beam'] : []], 'before' => $any([null, ...$ids])],
-            1 => ['op' => 'set', 'id' => $any($ids), 'field' => $any(['name', 'radius', 'hidden', 'count']), 'value' => $any([null, 7, true, 'wide*2', 'lamp', 'beam', 'lamp.wide/4', 'beam.wide/4'])],
+            0 => [
+                'op' => 'add',
+                'step' => [...$circle, ...$lot->getInt(0, 1) === 1 ? ['name' => 'beam'] : []],
+                'before' => $any([null, ...$ids]),
+            ],
+            1 => [
+                'op' => 'set',
+                'id' => $any($ids),
+                'field' => $any(['name', 'radius', 'hidden', 'count']),
+                'value' => $any([null, 7, true, 'wide*2', 'lamp', 'beam', 'lamp.wide/4', 'beam.wide/4']),
+            ],
             2 => ['op' => 'remove', 'ids' => [$any($ids)]],
             3 => ['op' => 'again', 'id' => $any(array_intersect($ids, ['v1', 'r1']))],
             4 => ['op' => 'move', 'id' => $any($ids), 'before' => $any([null, ...$ids]), 'leads' => $lot->getInt(0, 1) === 1],
@@ -142,8 +160,19 @@ final class OperationsTest extends TestCase
             9 => ['op' => 'colour', 'name' => $any(['brick', ...$palette]), 'value' => sprintf('#%06x', $lot->getInt(0, 0xFFFFFF))],
             10 => ['op' => 'rename-colour', 'name' => $any($palette), 'to' => $any(['sea', 'night'])],
             11 => ['op' => 'ramp', 'of' => $any($palette), 'to' => $any(['lighter', 'darker', 'ink']), 'steps' => 2],
-            12 => ['op' => 'lay', 'name' => 'Lamps', 'steps' => [['id' => 'p1', ...$circle], ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'glow']], 'palette' => ['glow' => '#ffe0a0']],
-            13, 14 => ['op' => 'paint', 'kind' => 'paint', 'field' => 'cells', 'on' => 'g2', 'cells' => [(string) ($any($palette) ?? 'ink') => $lot->getInt(1, 5).','.$lot->getInt(1, 9).'+3']],
+            12 => [
+                'op' => 'lay',
+                'name' => 'Lamps',
+                'steps' => [['id' => 'p1', ...$circle], ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'glow']],
+                'palette' => ['glow' => '#ffe0a0'],
+            ],
+            13, 14 => [
+                'op' => 'paint',
+                'kind' => 'paint',
+                'field' => 'cells',
+                'on' => 'g2',
+                'cells' => [(string) ($any($palette) ?? 'ink') => $lot->getInt(1, 5).','.$lot->getInt(1, 9).'+3'],
+            ],
             15 => ['op' => 'recolour', 'map' => [(string) ($any($palette) ?? 'ink') => (string) ($any($palette) ?? 'ink')]],
             16 => ['op' => 'arrange', 'points' => ['g1@1,1', [230, 180]], 'way' => $any(['row', 'column', 'shift']), 'by' => [10, 5]],
             default => ['op' => 'add', 'step' => $circle, 'into' => 'r1'],

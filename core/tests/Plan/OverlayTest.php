@@ -87,10 +87,28 @@ final class OverlayTest extends TestCase
             $circles[] = self::circle("c1$k", ["400 + 100*cos(60*$k)", "400 + 100*sin(60*$k)"], 100);
         }
         $ids = array_column($circles, 'id');
-        $figures = json_decode(json_encode(SceneNumbers::list(self::scene([...$circles, ['id' => 'o1', 'kind' => 'overlay', 'of' => $ids]])), JSON_THROW_ON_ERROR), true);
+        $figures = json_decode(
+            json_encode(
+                SceneNumbers::list(self::scene([...$circles, ['id' => 'o1', 'kind' => 'overlay', 'of' => $ids]])),
+                JSON_THROW_ON_ERROR,
+            ),
+            true,
+        );
         // Seven equal circles (counted with an independent program).
-        self::assertSame([24, 13, 36], [$figures['overlays']['o1']['cells'], $figures['overlays']['o1']['points'], $figures['overlays']['o1']['edges']]);
-        self::assertSame($figures['overlays']['o1'], json_decode(json_encode(SceneNumbers::list(self::scene([...$circles, ['id' => 'o1', 'kind' => 'overlay', 'of' => array_reverse($ids)]])), JSON_THROW_ON_ERROR), true)['overlays']['o1']);
+        self::assertSame(
+            [24, 13, 36],
+            [$figures['overlays']['o1']['cells'], $figures['overlays']['o1']['points'], $figures['overlays']['o1']['edges']],
+        );
+        self::assertSame(
+            $figures['overlays']['o1'],
+            json_decode(
+                json_encode(
+                    SceneNumbers::list(self::scene([...$circles, ['id' => 'o1', 'kind' => 'overlay', 'of' => array_reverse($ids)]])),
+                    JSON_THROW_ON_ERROR,
+                ),
+                true,
+            )['overlays']['o1'],
+        );
     }
 
     public function test_crossings_are_counted_along_the_first_guide(): void
@@ -107,15 +125,30 @@ final class OverlayTest extends TestCase
             self::circle('c8', 'c1!', 5),
             self::circle('c9', 'g1~2.5,1.5', 5),
         ]);
-        $centers = array_map(static fn (string $id): array => [round($scene->guides()[$id]->center()->x, 9), round($scene->guides()[$id]->center()->y, 9)], ['c4', 'c5', 'c7', 'c8', 'c9']);
+        $centers = array_map(
+            static fn (string $id): array => [round($scene->guides()[$id]->center()->x, 9), round($scene->guides()[$id]->center()->y, 9)],
+            ['c4', 'c5', 'c7', 'c8', 'c9'],
+        );
         self::assertSame([[300.0, 400.0], [500.0, 400.0], [300.0, 400.0], [400.0, 400.0], [200.0, 95.0]], $centers);
-        self::assertSame(['c6'], array_column(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError()), 'step'));
+        self::assertSame(
+            ['c6'],
+            array_column(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError()), 'step'),
+        );
     }
 
     public function test_a_line_carried_on_ends_at_the_edges_of_the_sheet(): void
     {
-        $scene = self::scene([self::line('c1', [200, 300], [300, 350], 'both'), self::line('c2', [200, 10], [200, 20], 'both'), self::line('c3', [900, 10], [950, 20], 'both')]);
-        $ends = static fn (string $id): array => [$scene->guides()[$id]->single()->start()->x, $scene->guides()[$id]->single()->start()->y, $scene->guides()[$id]->single()->end()->x, $scene->guides()[$id]->single()->end()->y];
+        $scene = self::scene([
+            self::line('c1', [200, 300], [300, 350], 'both'),
+            self::line('c2', [200, 10], [200, 20], 'both'),
+            self::line('c3', [900, 10], [950, 20], 'both'),
+        ]);
+        $ends = static fn (string $id): array => [
+            $scene->guides()[$id]->single()->start()->x,
+            $scene->guides()[$id]->single()->start()->y,
+            $scene->guides()[$id]->single()->end()->x,
+            $scene->guides()[$id]->single()->end()->y,
+        ];
         self::assertEqualsWithDelta([0, 200, 800, 600], $ends('c1'), 1e-9);
         self::assertEqualsWithDelta([200, 0, 200, 800], $ends('c2'), 1e-9);
         self::assertEqualsWithDelta([900, 10, 950, 20], $ends('c3'), 1e-9);
@@ -126,18 +159,38 @@ final class OverlayTest extends TestCase
     {
         yield 'two equal points' => [self::line('c9', [1, 1], [1, 1]), 'through', 'same place'];
         yield 'three in a line' => [['id' => 'c9', 'kind' => 'guide.arc', 'through' => [[0, 0], [1, 1], [2, 2]]], 'through', 'in a line'];
-        yield 'circle through three in a line' => [['id' => 'c9', 'kind' => 'guide.circle', 'through' => [[0, 0], [1, 1], [2, 2]]], 'through', 'in a line'];
+        yield 'circle through three in a line' => [
+            ['id' => 'c9', 'kind' => 'guide.circle', 'through' => [[0, 0], [1, 1], [2, 2]]],
+            'through',
+            'in a line',
+        ];
         yield 'radius nothing' => [self::circle('c9', [1, 1], 0), 'radius', 'more than 0'];
         yield 'radius by arithmetic negative' => [self::circle('c9', [1, 1], '3-7'), 'radius', 'more than 0'];
         yield 'point at the centre' => [['id' => 'c9', 'kind' => 'guide.circle', 'center' => [5, 5], 'on' => [5, 5]], 'center', 'radius'];
         yield 'no radius' => [['id' => 'c9', 'kind' => 'guide.circle', 'center' => [5, 5]], 'radius', 'missing'];
-        yield 'two ways' => [['id' => 'c9', 'kind' => 'guide.circle', 'center' => [5, 5], 'radius' => 3, 'fit' => [[0, 0], [1, 0], [0, 1]]], 'fit', 'one way'];
+        yield 'two ways' => [
+            ['id' => 'c9', 'kind' => 'guide.circle', 'center' => [5, 5], 'radius' => 3, 'fit' => [[0, 0], [1, 0], [0, 1]]],
+            'fit',
+            'one way',
+        ];
         yield 'nothing' => [['id' => 'c9', 'kind' => 'guide.circle'], 'center', 'needs'];
-        yield 'cannot touch' => [['id' => 'c9', 'kind' => 'guide.circle', 'touching' => ['c1', 'c2'], 'radius' => 3], 'touching', 'no circle'];
+        yield 'cannot touch' => [
+            ['id' => 'c9', 'kind' => 'guide.circle', 'touching' => ['c1', 'c2'], 'radius' => 3],
+            'touching',
+            'no circle',
+        ];
         yield 'infinite' => [self::circle('c9', ['1e7*1e308', 0], 1), 'center.0', 'no finite result'];
         yield 'beyond the largest' => [self::circle('c9', [1e8, 0], 1), 'center.0', 'at most'];
-        yield 'nearly straight' => [['id' => 'c9', 'kind' => 'guide.circle', 'through' => [[0, 0], [400, 0.0000001], [800, 0]]], 'through', 'in a line'];
-        yield 'too large' => [['id' => 'c9', 'kind' => 'guide.circle', 'through' => [[0, 0], [400, 0.001], [800, 0]]], 'through', 'at most'];
+        yield 'nearly straight' => [
+            ['id' => 'c9', 'kind' => 'guide.circle', 'through' => [[0, 0], [400, 0.0000001], [800, 0]]],
+            'through',
+            'in a line',
+        ];
+        yield 'too large' => [
+            ['id' => 'c9', 'kind' => 'guide.circle', 'through' => [[0, 0], [400, 0.001], [800, 0]]],
+            'through',
+            'at most',
+        ];
         yield 'not a guide' => [['id' => 'c9', 'kind' => 'guide.circle', 'touching' => ['g1'], 'radius' => 3], 'touching', 'not a guide'];
         yield 'no such crossing' => [self::circle('c9', 'c1*c2/1', 3), 'center', 'do not meet'];
         yield 'beyond the way' => [self::circle('c9', 'c1@7', 3), 'center', 'from 0 to 1'];
@@ -147,7 +200,13 @@ final class OverlayTest extends TestCase
     #[DataProvider('degenerate')]
     public function test_what_cannot_be_says_why_at_its_field_and_the_rest_goes_on(array $step, string $field, string $says): void
     {
-        $scene = self::scene([Sample::polar(), self::circle('c1', [100, 100], 50), self::circle('c2', [600, 600], 50), $step, Sample::part('p1', ['g1#1,1'])]);
+        $scene = self::scene([
+            Sample::polar(),
+            self::circle('c1', [100, 100], 50),
+            self::circle('c2', [600, 600], 50),
+            $step,
+            Sample::part('p1', ['g1#1,1']),
+        ]);
         $errors = array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError()));
         self::assertCount(1, $errors);
         self::assertSame(['c9', $field], [$errors[0]->step, $errors[0]->field]);
@@ -163,7 +222,10 @@ final class OverlayTest extends TestCase
             Sample::part('p1', ['o1~g1:2.5,3.5', 'o1~790,790', 'o1#1,2', 'g1~2.5,3.5']),
             Sample::part('p2', ['o1~790,790']),
         ]);
-        self::assertSame([['p1', 'warning', 'lost-cells'], ['p2', 'error', 'lost']], array_map(static fn (Finding $finding): array => [$finding->step, $finding->level, $finding->code], $scene->findings));
+        self::assertSame(
+            [['p1', 'warning', 'lost-cells'], ['p2', 'error', 'lost']],
+            array_map(static fn (Finding $finding): array => [$finding->step, $finding->level, $finding->code], $scene->findings),
+        );
         self::assertSame(1, $scene->parts()['p1']->pieces());
     }
 
@@ -171,11 +233,20 @@ final class OverlayTest extends TestCase
     {
         $lines = $circles = [];
         for ($k = 0; $k < 5000; $k++) {
-            $lines[] = $k % 2 === 0 ? self::line("c$k", [0, $k * 0.16], [800, $k * 0.16 + 0.05]) : self::line("c$k", [$k * 0.16, 0], [$k * 0.16 + 0.05, 800]);
+            $lines[] =
+                $k % 2 === 0
+                    ? self::line("c$k", [0, $k * 0.16], [800, $k * 0.16 + 0.05])
+                    : self::line("c$k", [$k * 0.16, 0], [$k * 0.16 + 0.05, 800]);
             $circles[] = self::circle("c$k", [10 * ($k % 80) + 5, 12 * intdiv($k, 80) + 6], 4);
         }
         $scene = self::scene([...$lines, ['id' => 'o1', 'kind' => 'overlay', 'of' => array_column($lines, 'id')]]);
-        self::assertSame([['limit', 'of']], array_map(static fn (Finding $finding): array => [$finding->code, $finding->field], array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError()))));
+        self::assertSame(
+            [['limit', 'of']],
+            array_map(
+                static fn (Finding $finding): array => [$finding->code, $finding->field],
+                array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError())),
+            ),
+        );
         $scene = self::scene([...$circles, ['id' => 'o1', 'kind' => 'overlay', 'of' => array_column($circles, 'id')]]);
         self::assertSame(5000, $scene->overlays()['o1']->cellCount());
         self::assertEqualsWithDelta(5000 * M_PI * 16, $scene->overlays()['o1']->area(), 1e-6);
@@ -220,11 +291,36 @@ final class OverlayTest extends TestCase
         $list = (new Constructions(Kinds::all()))->list();
         self::assertGreaterThanOrEqual(12, count($list));
         foreach ([[800, 800, 'px'], [210, 297, 'mm'], [1600, 900, 'px']] as [$width, $height, $unit]) {
-            $plan = [...Sample::plan([Sample::polar(['center' => ['sheet.width/2', 'sheet.height/2'], 'radius' => 'sheet.width/4']), Sample::part('p1', ['g1#1,1'])]), 'sheet' => ['width' => $width, 'height' => $height, 'unit' => $unit], 'palette' => []];
+            $plan = [
+                ...Sample::plan([
+                    Sample::polar(['center' => ['sheet.width/2', 'sheet.height/2'], 'radius' => 'sheet.width/4']),
+                    Sample::part('p1', ['g1#1,1']),
+                ]),
+                'sheet' => ['width' => $width, 'height' => $height, 'unit' => $unit],
+                'palette' => [],
+            ];
             foreach ($list as $construction) {
-                $edit = PlanEdit::apply($plan, [['op' => 'lay', 'name' => $construction['name'], 'steps' => $construction['steps'], 'palette' => (array) $construction['palette']]], Kinds::all());
+                $edit = PlanEdit::apply(
+                    $plan,
+                    [
+                        [
+                            'op' => 'lay',
+                            'name' => $construction['name'],
+                            'steps' => $construction['steps'],
+                            'palette' => (array) $construction['palette'],
+                        ],
+                    ],
+                    Kinds::all(),
+                );
                 $scene = Sample::scene($edit->plan());
-                self::assertSame([], array_filter($scene->findings, static fn (Finding $finding): bool => $finding->level !== 'note' && $finding->code !== 'almost-meeting'), $construction['name']);
+                self::assertSame(
+                    [],
+                    array_filter(
+                        $scene->findings,
+                        static fn (Finding $finding): bool => $finding->level !== 'note' && $finding->code !== 'almost-meeting',
+                    ),
+                    $construction['name'],
+                );
                 self::assertCount(2 + count($construction['steps']), $scene->known);
                 self::assertSame('Lay '.mb_strtolower($construction['name']), $edit->label());
                 self::assertGreaterThan(1, count($scene->drawing));

@@ -61,10 +61,17 @@ final class PlanEditTest extends TestCase
         }
         $steps[] = ['id' => 'v5', 'kind' => 'move', 'of' => ['v4'], 'by' => [9, 0], 'copy' => true];
         $plan = Sample::plan($steps);
-        self::assertSame(['p1' => 'disc 1', 'v1' => 'disc 1', 'v2' => 'disc 1', 'v3' => 'disc 1', 'v4' => 'disc 1', 'v5' => 'move 5'], Sample::scene($plan)->labels);
+        self::assertSame(
+            ['p1' => 'disc 1', 'v1' => 'disc 1', 'v2' => 'disc 1', 'v3' => 'disc 1', 'v4' => 'disc 1', 'v5' => 'move 5'],
+            Sample::scene($plan)->labels,
+        );
 
         // Typed, the name is the last of them that stands before.
-        $typed = static fn (string $id): mixed => array_column(self::after($plan, ['op' => 'set', 'id' => $id, 'field' => 'by', 'value' => ['disc 1.wide/2', 0]])['steps'], 'by', 'id')[$id][0];
+        $typed = static fn (string $id): mixed => array_column(
+            self::after($plan, ['op' => 'set', 'id' => $id, 'field' => 'by', 'value' => ['disc 1.wide/2', 0]])['steps'],
+            'by',
+            'id',
+        )[$id][0];
         self::assertSame('v4.wide/2', $typed('v5'));
         self::assertSame('v1.wide/2', $typed('v2'));
 
@@ -76,21 +83,39 @@ final class PlanEditTest extends TestCase
     public function test_a_copy_goes_on_as_a_repeat_and_a_repeat_by_one_more(): void
     {
         $disc = ['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 20];
-        $again = static fn (array $plan, int $times): array => self::after($plan, ...array_fill(0, $times, ['op' => 'again', 'id' => 'v1']));
-        $copy = static fn (array $more, array ...$others): array => Sample::plan([$disc, ...array_values($others), ['id' => 'v1', 'of' => ['p1'], ...$more], ['id' => 's1', 'kind' => 'style', 'of' => ['v1'], 'fill' => 'ink']]);
+        $again = static fn (array $plan, int $times): array => self::after(
+            $plan,
+            ...array_fill(0, $times, ['op' => 'again', 'id' => 'v1']),
+        );
+        $copy = static fn (array $more, array ...$others): array => Sample::plan([
+            $disc,
+            ...array_values($others),
+            ['id' => 'v1', 'of' => ['p1'], ...$more],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['v1'], 'fill' => 'ink'],
+        ]);
         $places = static function (array $plan): array {
             $part = Sample::scene($plan)->parts()['v1'];
 
             return array_map(static function ($figure): array {
                 $bounds = $figure->outlines()[0]->bounds();
 
-                return array_map(static fn (float $one): float => round($one, 6) + 0.0, [$bounds->center()->x, $bounds->center()->y, ($bounds->right - $bounds->left) / 2]);
+                return array_map(static fn (float $one): float => round($one, 6) + 0.0, [
+                    $bounds->center()->x,
+                    $bounds->center()->y,
+                    ($bounds->right - $bounds->left) / 2,
+                ]);
             }, $part->figures());
         };
 
         $moved = $copy(['kind' => 'move', 'by' => ['p1.wide', 10], 'copy' => true, 'name' => 'row']);
-        self::assertSame(['id' => 'v1', 'name' => 'row', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => ['p1.wide', 10], 'count' => 3], $again($moved, 1)['steps'][1]);
-        self::assertSame([[100.0, 100.0, 20.0], [140.0, 110.0, 20.0], [180.0, 120.0, 20.0], [220.0, 130.0, 20.0]], $places($again($moved, 2)));
+        self::assertSame(
+            ['id' => 'v1', 'name' => 'row', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => ['p1.wide', 10], 'count' => 3],
+            $again($moved, 1)['steps'][1],
+        );
+        self::assertSame(
+            [[100.0, 100.0, 20.0], [140.0, 110.0, 20.0], [180.0, 120.0, 20.0], [220.0, 130.0, 20.0]],
+            $places($again($moved, 2)),
+        );
         self::assertSame(['v1'], $again($moved, 3)['steps'][2]['of'], 'What hangs on it goes on doing so.');
 
         $turned = $copy(['kind' => 'turn', 'about' => [200, 100], 'angle' => 90, 'copy' => true]);
@@ -99,7 +124,10 @@ final class PlanEditTest extends TestCase
         self::assertSame([[100.0, 100.0, 20.0], [50.0, 50.0, 10.0], [25.0, 25.0, 5.0]], $places($again($smaller, 1)));
 
         // Turned and resized at once: the copy that was turned alone goes.
-        $both = $copy(['kind' => 'resize', 'of' => ['v0'], 'about' => [200, 100], 'factor' => 0.5], ['id' => 'v0', 'kind' => 'turn', 'of' => ['p1'], 'about' => [200, 100], 'angle' => 90, 'copy' => true]);
+        $both = $copy(
+            ['kind' => 'resize', 'of' => ['v0'], 'about' => [200, 100], 'factor' => 0.5],
+            ['id' => 'v0', 'kind' => 'turn', 'of' => ['p1'], 'about' => [200, 100], 'angle' => 90, 'copy' => true],
+        );
         self::assertSame(['p1', 'v1', 's1'], array_column($again($both, 1)['steps'], 'id'));
         // Unless a place, or a number, is said by it.
         foreach ([['center' => 'v0!', 'radius' => 3], ['center' => [9, 9], 'radius' => 'v0.wide/4']] as $said) {
@@ -111,12 +139,28 @@ final class PlanEditTest extends TestCase
 
     public function test_what_is_no_copy_does_not_go_on(): void
     {
-        foreach ([['kind' => 'move', 'by' => [1, 0]], ['kind' => 'move', 'from' => [0, 0], 'to' => [9, 9], 'copy' => true], ['kind' => 'repeat.along', 'by' => [1, 0], 'count' => '2*3'], ['kind' => 'mirror', 'axis' => [[0, 0], [0, 9]], 'copy' => true]] as $said) {
+        foreach (
+            [
+                ['kind' => 'move', 'by' => [1, 0]],
+                ['kind' => 'move', 'from' => [0, 0], 'to' => [9, 9], 'copy' => true],
+                ['kind' => 'repeat.along', 'by' => [1, 0], 'count' => '2*3'],
+                ['kind' => 'mirror', 'axis' => [[0, 0], [0, 9]], 'copy' => true],
+            ] as $said
+        ) {
             try {
-                self::after(Sample::plan([['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 20], ['id' => 'v1', 'of' => ['p1'], ...$said]]), ['op' => 'again', 'id' => 'v1']);
+                self::after(
+                    Sample::plan([
+                        ['id' => 'p1', 'kind' => 'part.circle', 'center' => [100, 100], 'radius' => 20],
+                        ['id' => 'v1', 'of' => ['p1'], ...$said],
+                    ]),
+                    ['op' => 'again', 'id' => 'v1'],
+                );
                 self::fail($said['kind']);
             } catch (Unusable $fault) {
-                self::assertSame(['/operations/0/id', 'a copy that was moved, turned or resized, or a repeat with a count'], [$fault->pointer, $fault->expected]);
+                self::assertSame(
+                    ['/operations/0/id', 'a copy that was moved, turned or resized, or a repeat with a count'],
+                    [$fault->pointer, $fault->expected],
+                );
             }
         }
     }
@@ -136,7 +180,10 @@ final class PlanEditTest extends TestCase
     public function test_steps_are_put_before_others_moved_and_removed(): void
     {
         $ids = static fn (PlanEdit $edit): array => array_column($edit->plan()['steps'], 'id');
-        self::assertSame(['g1', 'p1', 'p2', 'r1', 's1'], $ids(self::apply([['op' => 'add', 'step' => Sample::part('+', ['g1#1,1']), 'before' => 'r1']])));
+        self::assertSame(
+            ['g1', 'p1', 'p2', 'r1', 's1'],
+            $ids(self::apply([['op' => 'add', 'step' => Sample::part('+', ['g1#1,1']), 'before' => 'r1']])),
+        );
         self::assertSame(['g1', 'p1', 's1', 'r1'], $ids(self::apply([['op' => 'move', 'id' => 's1', 'before' => 'r1']])));
         self::assertSame(['p1', 'r1', 's1', 'g1'], $ids(self::apply([['op' => 'move', 'id' => 'g1', 'before' => null]])));
         self::assertSame(['g1'], $ids(self::apply([['op' => 'remove', 'ids' => ['p1', 'r1']]])));
@@ -159,7 +206,12 @@ final class PlanEditTest extends TestCase
             $isGoing = count($ids) > 1 && $seed->getInt(0, 2) === 0;
             $operation = $isGoing
                 ? ['op' => 'remove', 'ids' => [$ids[$seed->getInt(1, count($ids) - 1)]]]
-                : ['op' => 'add', 'step' => $seed->getInt(0, 1) === 0 ? ['kind' => 'part.circle', 'center' => [$turn, 10], 'radius' => 5] : ['kind' => 'guide.circle', 'center' => [$turn, 10], 'radius' => 5]];
+                : [
+                    'op' => 'add',
+                    'step' => $seed->getInt(0, 1) === 0
+                            ? ['kind' => 'part.circle', 'center' => [$turn, 10], 'radius' => 5]
+                            : ['kind' => 'guide.circle', 'center' => [$turn, 10], 'radius' => 5],
+                ];
             $edit = PlanEdit::apply($plan, [$operation], Kinds::all());
             foreach ($edit->added() as $id) {
                 self::assertArrayNotHasKey($id, $seen, "$id was given before");
@@ -180,13 +232,25 @@ final class PlanEditTest extends TestCase
         self::assertSame(['p2' => 'disc 2', 'p4' => 'disc 4', 'p5' => 'disc 5'], $labels($left));
         $more = self::after($left, ['op' => 'add', 'step' => $disc(9)]);
         self::assertSame('disc 6', $labels($more)['p9']);
-        $moved = array_values($labels(self::after($more, ['op' => 'move', 'id' => 'p4', 'before' => null], ['op' => 'remove', 'ids' => ['p2']], ['op' => 'add', 'step' => $disc(2), 'before' => 'p5'])));
+        $moved = array_values(
+            $labels(
+                self::after(
+                    $more,
+                    ['op' => 'move', 'id' => 'p4', 'before' => null],
+                    ['op' => 'remove', 'ids' => ['p2']],
+                    ['op' => 'add', 'step' => $disc(2), 'before' => 'p5'],
+                ),
+            ),
+        );
         self::assertSame($moved, array_values(array_unique($moved)), 'No two are called alike, whatever is moved.');
     }
 
     public function test_after_a_part_that_has_a_look_is_deleted_a_new_part_can_be_made(): void
     {
-        $plan = Sample::plan([['id' => 'p1', 'kind' => 'part.circle', 'center' => [9, 10], 'radius' => 5], ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'ink']]);
+        $plan = Sample::plan([
+            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [9, 10], 'radius' => 5],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'ink'],
+        ]);
         // As sheets were stored in which the look stayed behind.
         $dead = [...$plan, 'steps' => [$plan['steps'][1]]];
         foreach ([self::after($plan, ['op' => 'remove', 'ids' => ['p1']]), $dead] as $left) {
@@ -215,10 +279,34 @@ final class PlanEditTest extends TestCase
 
     public function test_names_in_numbers_stand_for_parts_and_measures_among_thousands_and_never_for_what_plans_name_themselves(): void
     {
-        $disc = static fn (string $id, string $name): array => ['id' => $id, 'kind' => 'part.circle', 'name' => $name, 'center' => [9, 9], 'radius' => 5];
-        $steps = [...array_map(static fn (int $k): array => $disc("q$k", "disc number $k"), range(1, 8900)), $disc('p1', 'sheet'), $disc('p2', 'q1'), Sample::polar(), $disc('p3', 'last')];
-        $set = static fn (string $typed): mixed => array_column(self::after(Sample::plan($steps), ['op' => 'set', 'id' => 'p3', 'field' => 'radius', 'value' => $typed])['steps'], 'radius', 'id')['p3'];
-        foreach (['disc number 812.wide/4' => 'q812.wide/4', 'sheet.width/8' => 'sheet.width/8', 'q1.wide' => 'q1.wide', 'g1.sectors*2' => 'g1.sectors*2', 'sqrt(disc number 7.area)' => 'sqrt(q7.area)'] as $typed => $written) {
+        $disc = static fn (string $id, string $name): array => [
+            'id' => $id,
+            'kind' => 'part.circle',
+            'name' => $name,
+            'center' => [9, 9],
+            'radius' => 5,
+        ];
+        $steps = [
+            ...array_map(static fn (int $k): array => $disc("q$k", "disc number $k"), range(1, 8900)),
+            $disc('p1', 'sheet'),
+            $disc('p2', 'q1'),
+            Sample::polar(),
+            $disc('p3', 'last'),
+        ];
+        $set = static fn (string $typed): mixed => array_column(
+            self::after(Sample::plan($steps), ['op' => 'set', 'id' => 'p3', 'field' => 'radius', 'value' => $typed])['steps'],
+            'radius',
+            'id',
+        )['p3'];
+        foreach (
+            [
+                'disc number 812.wide/4' => 'q812.wide/4',
+                'sheet.width/8' => 'sheet.width/8',
+                'q1.wide' => 'q1.wide',
+                'g1.sectors*2' => 'g1.sectors*2',
+                'sqrt(disc number 7.area)' => 'sqrt(q7.area)',
+            ] as $typed => $written
+        ) {
             self::assertSame($written, $set($typed));
         }
     }
@@ -280,10 +368,25 @@ final class PlanEditTest extends TestCase
     {
         // Ids that are words of the format and names of colours, too.
         $steps = [
-            ['id' => 'ink', 'kind' => 'grid.polar', 'center' => ['sheet.width/2', 400], 'radius' => 300, 'rings' => 5, 'sectors' => 10, 'axis' => 'sector'],
+            [
+                'id' => 'ink',
+                'kind' => 'grid.polar',
+                'center' => ['sheet.width/2', 400],
+                'radius' => 300,
+                'rings' => 5,
+                'sectors' => 10,
+                'axis' => 'sector',
+            ],
             ['id' => 'sector', 'kind' => 'part.cells', 'name' => 'ink', 'cells' => ['ink#2,*']],
             ['id' => 'front', 'kind' => 'repeat.around', 'of' => ['sector'], 'center' => 'ink@0', 'count' => 'ink.sectors'],
-            ['id' => 'multiply', 'kind' => 'style', 'of' => ['front'], 'fill' => 'ink', 'stroke' => ['color' => 'front', 'width' => 'ink.ring/9'], 'blend' => 'multiply'],
+            [
+                'id' => 'multiply',
+                'kind' => 'style',
+                'of' => ['front'],
+                'fill' => 'ink',
+                'stroke' => ['color' => 'front', 'width' => 'ink.ring/9'],
+                'blend' => 'multiply',
+            ],
             ['id' => 'order', 'kind' => 'order', 'of' => ['front[2]'], 'to' => 'front'],
         ];
         $lay = ['op' => 'lay', 'name' => 'Words', 'steps' => $steps, 'palette' => ['front' => '#112233']];
@@ -291,8 +394,14 @@ final class PlanEditTest extends TestCase
         $laid = array_slice((array) $plan['steps'], 1);
         self::assertSame(['g2', 'p1', 'r1', 's1', 'd1'], array_column($laid, 'id'));
         self::assertSame(['sector', 'ink'], [$laid[0]['axis'], $laid[1]['name']]);
-        self::assertSame([['g2#2,*'], ['p1'], 'g2@0', 'g2.sectors'], [$laid[1]['cells'], $laid[2]['of'], $laid[2]['center'], $laid[2]['count']]);
-        self::assertSame([['r1'], 'ink', ['color' => 'front', 'width' => 'g2.ring/9'], 'multiply'], [$laid[3]['of'], $laid[3]['fill'], $laid[3]['stroke'], $laid[3]['blend']]);
+        self::assertSame(
+            [['g2#2,*'], ['p1'], 'g2@0', 'g2.sectors'],
+            [$laid[1]['cells'], $laid[2]['of'], $laid[2]['center'], $laid[2]['count']],
+        );
+        self::assertSame(
+            [['r1'], 'ink', ['color' => 'front', 'width' => 'g2.ring/9'], 'multiply'],
+            [$laid[3]['of'], $laid[3]['fill'], $laid[3]['stroke'], $laid[3]['blend']],
+        );
         self::assertSame([['r1[2]'], 'front'], [$laid[4]['of'], $laid[4]['to']]);
     }
 
@@ -311,7 +420,15 @@ final class PlanEditTest extends TestCase
 
     public function test_thousands_of_steps_are_laid_at_once_and_before_others(): void
     {
-        $circles = array_map(static fn (int $k): array => ['id' => "z$k", 'kind' => 'guide.circle', 'center' => $k === 0 ? [1, 2] : 'z'.($k - 1).'!', 'radius' => 3], range(0, 7999));
+        $circles = array_map(
+            static fn (int $k): array => [
+                'id' => "z$k",
+                'kind' => 'guide.circle',
+                'center' => $k === 0 ? [1, 2] : 'z'.($k - 1).'!',
+                'radius' => 3,
+            ],
+            range(0, 7999),
+        );
         $edit = self::apply([['op' => 'lay', 'name' => 'Chain', 'steps' => $circles, 'palette' => [], 'before' => 'p1']]);
         $ids = array_column($edit->plan()['steps'], 'id');
         self::assertSame(['g1', 'c1', 'c2'], array_slice($ids, 0, 3));
@@ -336,15 +453,30 @@ final class PlanEditTest extends TestCase
 
     public function test_a_chapter_whose_first_step_goes_begins_with_the_next_and_ends_with_its_last(): void
     {
-        $plan = self::apply([['op' => 'chapter', 'from' => 'p1', 'name' => 'Star'], ['op' => 'chapter', 'from' => 's1', 'name' => 'Colour']])->plan();
+        $plan = self::apply([
+            ['op' => 'chapter', 'from' => 'p1', 'name' => 'Star'],
+            ['op' => 'chapter', 'from' => 's1', 'name' => 'Colour'],
+        ])->plan();
         $after = static fn (array ...$operations): array => PlanEdit::apply($plan, $operations, Kinds::all())->plan()['chapters'] ?? [];
-        self::assertSame([['name' => 'Star', 'from' => 'r1'], ['name' => 'Colour', 'from' => 's1']], $after(['op' => 'remove', 'ids' => ['p1']]));
+        self::assertSame(
+            [['name' => 'Star', 'from' => 'r1'], ['name' => 'Colour', 'from' => 's1']],
+            $after(['op' => 'remove', 'ids' => ['p1']]),
+        );
         self::assertSame([], $after(['op' => 'remove', 'ids' => ['p1', 'r1']]), 'The look goes with them, and its chapter.');
         self::assertSame([['name' => 'Star', 'from' => 'p1']], $after(['op' => 'remove', 'ids' => ['s1']]));
         // Moved out of it, the next one leads; moved to its head, it leads itself.
-        self::assertSame([['name' => 'Star', 'from' => 'r1'], ['name' => 'Colour', 'from' => 's1']], $after(['op' => 'move', 'id' => 'p1', 'before' => null]));
-        self::assertSame([['name' => 'Star', 'from' => 'r1'], ['name' => 'Colour', 'from' => 's1']], $after(['op' => 'move', 'id' => 'r1', 'before' => 'p1', 'leads' => true]));
-        self::assertSame([['name' => 'Star', 'from' => 'p1'], ['name' => 'Colour', 'from' => 's1']], $after(['op' => 'move', 'id' => 'r1', 'before' => 'p1']));
+        self::assertSame(
+            [['name' => 'Star', 'from' => 'r1'], ['name' => 'Colour', 'from' => 's1']],
+            $after(['op' => 'move', 'id' => 'p1', 'before' => null]),
+        );
+        self::assertSame(
+            [['name' => 'Star', 'from' => 'r1'], ['name' => 'Colour', 'from' => 's1']],
+            $after(['op' => 'move', 'id' => 'r1', 'before' => 'p1', 'leads' => true]),
+        );
+        self::assertSame(
+            [['name' => 'Star', 'from' => 'p1'], ['name' => 'Colour', 'from' => 's1']],
+            $after(['op' => 'move', 'id' => 'r1', 'before' => 'p1']),
+        );
     }
 
     public function test_a_chapter_is_moved_as_a_whole(): void
@@ -374,7 +506,10 @@ final class PlanEditTest extends TestCase
         ]);
         // What is laid, or looked at, between the parts stands among them.
         self::assertSame(['g1', 'c1', 'p1', 's2', 'c2', 'r1', 's1', 's3'], array_column($edit->plan()['steps'], 'id'));
-        self::assertSame([['Ground', 'g1', false, 2], ['Construction', 'p1', false, 3], ['Repeat', 'r1', false, 1], ['Look', 's1', false, 2]], self::sections($edit));
+        self::assertSame(
+            [['Ground', 'g1', false, 2], ['Construction', 'p1', false, 3], ['Repeat', 'r1', false, 1], ['Look', 's1', false, 2]],
+            self::sections($edit),
+        );
         self::assertSame([], self::sections(self::apply([['op' => 'remove', 'ids' => ['g1', 'p1', 'r1', 's1']]])));
     }
 
@@ -407,12 +542,24 @@ final class PlanEditTest extends TestCase
     /** @return list<array{string, string, bool, int}> */
     private static function sections(PlanEdit $edit): array
     {
-        return array_map(static fn (Section $one): array => [$one->name, $one->from, $one->named, $one->steps], (new PlanReader(Kinds::all()))->fromArray($edit->plan())->sections());
+        return array_map(
+            static fn (Section $one): array => [$one->name, $one->from, $one->named, $one->steps],
+            (new PlanReader(Kinds::all()))->fromArray($edit->plan())->sections(),
+        );
     }
 
     public function test_a_bend_that_says_nothing_is_refused_by_its_place_also_in_what_is_laid(): void
     {
-        $edit = PlanEdit::apply(Sample::plan([]), [['op' => 'lay', 'steps' => [['id' => 'c1', 'kind' => 'guide.run', 'points' => [[0, 0], [9, 9], [20, 0]], 'bends' => [[], null]]]]], Kinds::all());
+        $edit = PlanEdit::apply(
+            Sample::plan([]),
+            [
+                [
+                    'op' => 'lay',
+                    'steps' => [['id' => 'c1', 'kind' => 'guide.run', 'points' => [[0, 0], [9, 9], [20, 0]], 'bends' => [[], null]]],
+                ],
+            ],
+            Kinds::all(),
+        );
         $this->expectException(Unusable::class);
         $this->expectExceptionMessage('/steps/0/bends/0');
         (new PlanReader(Kinds::all()))->fromArray($edit->plan());
@@ -420,11 +567,24 @@ final class PlanEditTest extends TestCase
 
     public function test_thousands_of_steps_are_taken_out_at_once_and_chapters_keep_their_names(): void
     {
-        $steps = array_map(static fn (int $k): array => ['id' => "c$k", 'kind' => 'guide.circle', 'center' => [1, 1], 'radius' => 5], range(1, 8000));
-        $plan = [...Sample::plan($steps), 'chapters' => [['name' => 'First', 'from' => 'c1'], ['name' => 'Second', 'from' => 'c3001'], ['name' => 'Third', 'from' => 'c7001']]];
+        $steps = array_map(
+            static fn (int $k): array => ['id' => "c$k", 'kind' => 'guide.circle', 'center' => [1, 1], 'radius' => 5],
+            range(1, 8000),
+        );
+        $plan = [
+            ...Sample::plan($steps),
+            'chapters' => [
+                ['name' => 'First', 'from' => 'c1'],
+                ['name' => 'Second', 'from' => 'c3001'],
+                ['name' => 'Third', 'from' => 'c7001'],
+            ],
+        ];
         $gone = array_map(static fn (int $k): string => "c$k", [...range(1, 2), ...range(3001, 7000), 8000]);
         $budget = new Budget(100_000);
-        $edit = Budget::within($budget, static fn (): PlanEdit => PlanEdit::apply($plan, [['op' => 'remove', 'ids' => $gone]], Kinds::all()));
+        $edit = Budget::within(
+            $budget,
+            static fn (): PlanEdit => PlanEdit::apply($plan, [['op' => 'remove', 'ids' => $gone]], Kinds::all()),
+        );
         self::assertCount(8000 - count($gone), (array) $edit->plan()['steps']);
         self::assertSame([['name' => 'First', 'from' => 'c3'], ['name' => 'Third', 'from' => 'c7001']], $edit->plan()['chapters']);
         self::assertStringContainsString('Delete circle 1', $edit->label());
@@ -434,8 +594,18 @@ final class PlanEditTest extends TestCase
 
     public function test_changes_that_would_take_long_are_counted(): void
     {
-        $steps = array_map(static fn (int $k): array => ['id' => "c$k", 'kind' => 'guide.circle', 'center' => [1, 1], 'radius' => 5], range(1, 8000));
+        $steps = array_map(
+            static fn (int $k): array => ['id' => "c$k", 'kind' => 'guide.circle', 'center' => [1, 1], 'radius' => 5],
+            range(1, 8000),
+        );
         $this->expectException(OverBudget::class);
-        Budget::within(Budget::large(), static fn (): PlanEdit => PlanEdit::apply(Sample::plan($steps), array_fill(0, 1000, ['op' => 'move', 'id' => 'c1', 'before' => 'c4000']), Kinds::all()));
+        Budget::within(
+            Budget::large(),
+            static fn (): PlanEdit => PlanEdit::apply(
+                Sample::plan($steps),
+                array_fill(0, 1000, ['op' => 'move', 'id' => 'c1', 'before' => 'c4000']),
+                Kinds::all(),
+            ),
+        );
     }
 }

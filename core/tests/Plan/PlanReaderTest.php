@@ -32,7 +32,11 @@ final class PlanReaderTest extends TestCase
     /** @return iterable<string, array{\Closure(array<string, mixed>): mixed, string, string}> */
     public static function faults(): iterable
     {
-        $step = static fn (int $index, string $key, mixed $value): \Closure => static function (array $plan) use ($index, $key, $value): array {
+        $step = static fn (int $index, string $key, mixed $value): \Closure => static function (array $plan) use (
+            $index,
+            $key,
+            $value,
+        ): array {
             $plan['steps'][$index][$key] = $value;
 
             return $plan;
@@ -46,15 +50,27 @@ final class PlanReaderTest extends TestCase
         yield 'a sheet of nothing' => [$top('sheet', ['width' => 0, 'height' => 5, 'unit' => 'px']), '/sheet/width', 'from 0.001'];
         yield 'a sheet without end' => [$top('sheet', ['width' => 5, 'height' => INF, 'unit' => 'px']), '/sheet/height', 'from 0.001'];
         yield 'an unknown unit' => [$top('sheet', ['width' => 5, 'height' => 5, 'unit' => 'furlong']), '/sheet/unit', 'mm'];
-        yield 'a background that the palette lacks' => [$top('sheet', ['width' => 5, 'height' => 5, 'unit' => 'px', 'background' => 'plum']), '/sheet/background', 'plum'];
+        yield 'a background that the palette lacks' => [
+            $top('sheet', ['width' => 5, 'height' => 5, 'unit' => 'px', 'background' => 'plum']),
+            '/sheet/background',
+            'plum',
+        ];
         yield 'a cycle of values' => [$top('values', ['a' => 'b+1', 'b' => 'a*2']), '/values/a', 'a → b → a'];
         yield 'a value that hangs on itself' => [$top('values', ['a' => 'a']), '/values/a', 'hangs on itself'];
         yield 'a value named like a function' => [$top('values', ['sin' => 4]), '/values/sin', 'name'];
         yield 'a wrong colour' => [$top('palette', ['lagoon' => '#12']), '/palette/lagoon', '#rrggbb'];
         yield 'chapters that are no list' => [$top('chapters', ['a' => 1]), '/chapters', 'a list of chapters'];
         yield 'a chapter without a name' => [$top('chapters', [['from' => 'p1']]), '/chapters/0/name', 'a name of 1 to 80'];
-        yield 'a chapter that begins nowhere' => [$top('chapters', [['name' => 'Wing', 'from' => 'x9']]), '/chapters/0/from', 'id of a step'];
-        yield 'two chapters with one beginning' => [$top('chapters', [['name' => 'A', 'from' => 'p1'], ['name' => 'B', 'from' => 'p1']]), '/chapters/1/from', 'no other chapter begins'];
+        yield 'a chapter that begins nowhere' => [
+            $top('chapters', [['name' => 'Wing', 'from' => 'x9']]),
+            '/chapters/0/from',
+            'id of a step',
+        ];
+        yield 'two chapters with one beginning' => [
+            $top('chapters', [['name' => 'A', 'from' => 'p1'], ['name' => 'B', 'from' => 'p1']]),
+            '/chapters/1/from',
+            'no other chapter begins',
+        ];
         yield 'a chapter with more' => [$top('chapters', [['name' => 'A', 'from' => 'p1', 'to' => 'p1']]), '/chapters/0/to', 'name, from'];
         yield 'a colour name with markup' => [$top('palette', ['<b>' => '#112233']), '/palette/<b>', 'colour name'];
         yield 'steps that are no list' => [$top('steps', ['a' => 1]), '/steps', 'list'];

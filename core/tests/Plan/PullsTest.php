@@ -17,29 +17,66 @@ final class PullsTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, list<string>}> a step on p0 and c0, and the fields that it is pulled at */
     public static function steps(): iterable
     {
-        yield 'polar grid' => [['kind' => 'grid.polar', 'center' => [300, 320], 'radius' => 150, 'inner' => 40, 'rings' => 2, 'sectors' => 6, 'turn' => 15], ['radius', 'inner', 'turn']];
-        yield 'rectangular grid by its cell' => [['kind' => 'grid.rectangular', 'origin' => [90, 80], 'columns' => 3, 'rows' => 2, 'cell' => [40, 30], 'angle' => 20], ['cell', 'angle']];
-        yield 'rectangular grid by its size' => [['kind' => 'grid.rectangular', 'origin' => [90, 80], 'columns' => 3, 'rows' => 2, 'size' => [400, 300]], ['size', 'angle']];
-        yield 'two-axis grid' => [['kind' => 'grid.twoaxis', 'origin' => [90, 80], 'angles' => [30, 100], 'spacing' => [40, 30], 'columns' => 2, 'rows' => 2], ['spacing', 'spacing', 'angles', 'angles']];
-        yield 'triangular grid' => [['kind' => 'grid.triangular', 'origin' => [90, 80], 'side' => 30, 'columns' => 2, 'rows' => 2, 'angle' => 10], ['side', 'angle']];
+        yield 'polar grid' => [
+            ['kind' => 'grid.polar', 'center' => [300, 320], 'radius' => 150, 'inner' => 40, 'rings' => 2, 'sectors' => 6, 'turn' => 15],
+            ['radius', 'inner', 'turn'],
+        ];
+        yield 'rectangular grid by its cell' => [
+            ['kind' => 'grid.rectangular', 'origin' => [90, 80], 'columns' => 3, 'rows' => 2, 'cell' => [40, 30], 'angle' => 20],
+            ['cell', 'angle'],
+        ];
+        yield 'rectangular grid by its size' => [
+            ['kind' => 'grid.rectangular', 'origin' => [90, 80], 'columns' => 3, 'rows' => 2, 'size' => [400, 300]],
+            ['size', 'angle'],
+        ];
+        yield 'two-axis grid' => [
+            ['kind' => 'grid.twoaxis', 'origin' => [90, 80], 'angles' => [30, 100], 'spacing' => [40, 30], 'columns' => 2, 'rows' => 2],
+            ['spacing', 'spacing', 'angles', 'angles'],
+        ];
+        yield 'triangular grid' => [
+            ['kind' => 'grid.triangular', 'origin' => [90, 80], 'side' => 30, 'columns' => 2, 'rows' => 2, 'angle' => 10],
+            ['side', 'angle'],
+        ];
         yield 'golden grid' => [['kind' => 'grid.golden', 'origin' => [90, 80], 'size' => [400, 300]], ['size']];
         yield 'circle' => [['kind' => 'guide.circle', 'center' => [300, 320], 'radius' => 70], ['radius']];
         yield 'circle through a point' => [['kind' => 'guide.circle', 'center' => [300, 320], 'on' => [340, 320]], []];
         yield 'line at an angle' => [['kind' => 'guide.line', 'at' => [300, 320], 'angle' => 30], ['angle']];
         yield 'line beside another' => [['kind' => 'guide.line', 'beside' => 'c0', 'distance' => -25], ['distance']];
-        yield 'run' => [['kind' => 'guide.run', 'points' => [[100, 100], [300, 120], [320, 300]], 'bends' => [['bulge' => 0.4]]], ['bends', 'bends']];
-        yield 'outline' => [['kind' => 'part.outline', 'points' => [[100, 100], [300, 120], [320, 300]], 'bends' => [['bulge' => -0.4], null, ['handles' => [[300, 350], [120, 200]]]]], ['bends', 'bends', 'bends', 'bends']];
+        yield 'run' => [
+            ['kind' => 'guide.run', 'points' => [[100, 100], [300, 120], [320, 300]], 'bends' => [['bulge' => 0.4]]],
+            ['bends', 'bends'],
+        ];
+        yield 'outline' => [
+            [
+                'kind' => 'part.outline',
+                'points' => [[100, 100], [300, 120], [320, 300]],
+                'bends' => [['bulge' => -0.4], null, ['handles' => [[300, 350], [120, 200]]]],
+            ],
+            ['bends', 'bends', 'bends', 'bends'],
+        ];
         yield 'disc' => [['kind' => 'part.circle', 'center' => [300, 320], 'radius' => 70], ['radius']];
-        yield 'ellipse' => [['kind' => 'part.ellipse', 'center' => [300, 320], 'radii' => [70, 40], 'angle' => 25], ['radii', 'radii', 'angle']];
-        yield 'polygon' => [['kind' => 'part.polygon', 'center' => [300, 320], 'radius' => 70, 'corners' => 5, 'turn' => 12], ['radius', 'turn']];
-        yield 'star' => [['kind' => 'part.polygon', 'center' => [300, 320], 'radius' => 70, 'inner' => 30, 'corners' => 5], ['radius', 'inner', 'turn']];
+        yield 'ellipse' => [
+            ['kind' => 'part.ellipse', 'center' => [300, 320], 'radii' => [70, 40], 'angle' => 25],
+            ['radii', 'radii', 'angle'],
+        ];
+        yield 'polygon' => [
+            ['kind' => 'part.polygon', 'center' => [300, 320], 'radius' => 70, 'corners' => 5, 'turn' => 12],
+            ['radius', 'turn'],
+        ];
+        yield 'star' => [
+            ['kind' => 'part.polygon', 'center' => [300, 320], 'radius' => 70, 'inner' => 30, 'corners' => 5],
+            ['radius', 'inner', 'turn'],
+        ];
         yield 'rectangle' => [['kind' => 'part.rectangle', 'origin' => [300, 320], 'size' => [70, 50], 'angle' => 33], ['size', 'angle']];
         yield 'inset' => [['kind' => 'inset', 'of' => ['p0'], 'distance' => 3], ['distance']];
         yield 'widened' => [['kind' => 'inset', 'of' => ['p0'], 'distance' => -4, 'corner' => 'round'], ['distance']];
         yield 'rounding' => [['kind' => 'round', 'of' => ['p0'], 'radius' => 2], ['radius']];
         yield 'band' => [['kind' => 'band', 'of' => ['c0'], 'width' => 24], ['width']];
         yield 'band to one side' => [['kind' => 'band', 'of' => ['c0'], 'width' => 24, 'side' => 'right'], ['width']];
-        yield 'row' => [['kind' => 'repeat.along', 'of' => ['p0'], 'by' => [50, 10], 'count' => 3, 'across' => [0, 60], 'rows' => 2], ['by', 'across']];
+        yield 'row' => [
+            ['kind' => 'repeat.along', 'of' => ['p0'], 'by' => [50, 10], 'count' => 3, 'across' => [0, 60], 'rows' => 2],
+            ['by', 'across'],
+        ];
         yield 'move' => [['kind' => 'move', 'of' => ['p0'], 'by' => [50, 10]], ['by']];
         yield 'turn' => [['kind' => 'turn', 'of' => ['p0'], 'about' => [300, 320], 'angle' => 40], ['angle']];
         yield 'resize' => [['kind' => 'resize', 'of' => ['p0'], 'about' => [300, 320], 'factor' => 1.5], ['factor']];

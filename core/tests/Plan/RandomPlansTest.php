@@ -70,13 +70,20 @@ final class RandomPlansTest extends TestCase
      */
     private static function mended(array $plan, Scene $scene): int
     {
-        $errors = static fn (Scene $scene): array => array_map(static fn (Finding $one): string => $one->step, array_filter($scene->findings, static fn (Finding $one): bool => $one->isError()));
+        $errors = static fn (Scene $scene): array => array_map(
+            static fn (Finding $one): string => $one->step,
+            array_filter($scene->findings, static fn (Finding $one): bool => $one->isError()),
+        );
         $mended = 0;
         foreach ($scene->findings as $finding) {
             if ($finding->remedy !== null) {
                 $after = Sample::scene(PlanEdit::apply($plan, $finding->remedy->operations, Kinds::all())->plan(), budget: Budget::small());
                 self::assertSame([], array_diff($errors($after), $errors($scene)), "$finding->step $finding->code");
-                $same = static fn (Finding $one): bool => [$one->step, $one->code, $one->field] === [$finding->step, $finding->code, $finding->field] && $one->at?->distanceTo($finding->at ?? Vec::zero()) < 1e-6;
+                $same = static fn (Finding $one): bool => [$one->step, $one->code, $one->field] === [
+                    $finding->step,
+                    $finding->code,
+                    $finding->field,
+                ] && $one->at?->distanceTo($finding->at ?? Vec::zero()) < 1e-6;
                 self::assertSame([], array_filter($after->findings, $same), "$finding->step $finding->code");
                 $mended++;
             }
@@ -105,7 +112,19 @@ final class RandomPlansTest extends TestCase
             $sampling->learn("x$k", $kind->makes());
             self::$made[$kind->name()] = (self::$made[$kind->name()] ?? 0) + 1;
             if ($sampling->chance(3)) {
-                $steps[$k - 1] = [...$step, ...$sampling->one([['muted' => true], ['hidden' => true], ['name' => 'Σ'], ['name' => '<i>'], ['id' => 'x1'], ['kind' => 'part.nothing'], ['radius' => INF], ['of' => ["x$k"]]])];
+                $steps[$k - 1] = [
+                    ...$step,
+                    ...$sampling->one([
+                        ['muted' => true],
+                        ['hidden' => true],
+                        ['name' => 'Σ'],
+                        ['name' => '<i>'],
+                        ['id' => 'x1'],
+                        ['kind' => 'part.nothing'],
+                        ['radius' => INF],
+                        ['of' => ["x$k"]],
+                    ]),
+                ];
             }
         }
 
@@ -123,7 +142,8 @@ final class RandomPlansTest extends TestCase
             [$outer, $inner] = [...explode('.', $field->name), null];
             if ($field->required || in_array($outer, $wanted, true) ? ! $sampling->chance(2) : $sampling->chance($ways === [] ? 40 : 8)) {
                 $value = $field->sample($sampling);
-                $parameters[$outer] = $inner === null ? $value : [...(is_array($parameters[$outer] ?? null) ? $parameters[$outer] : []), $inner => $value];
+                $parameters[$outer] =
+                    $inner === null ? $value : [...is_array($parameters[$outer] ?? null) ? $parameters[$outer] : [], $inner => $value];
             }
         }
 
@@ -141,7 +161,9 @@ final class RandomPlansTest extends TestCase
             $stored = json_decode((string) file_get_contents(__DIR__.'/../fixtures/stored-plans.json'), true, 64, JSON_THROW_ON_ERROR);
             foreach ($stored as ['plan' => $plan]) {
                 foreach ($plan['steps'] as $step) {
-                    $ways[is_string($step['kind']) ? $step['kind'] : ''][] = array_keys(array_diff_key($step, ['id' => true, 'kind' => true, 'name' => true]));
+                    $ways[is_string($step['kind']) ? $step['kind'] : ''][] = array_keys(
+                        array_diff_key($step, ['id' => true, 'kind' => true, 'name' => true]),
+                    );
                 }
             }
             self::assertNotSame([], $ways);

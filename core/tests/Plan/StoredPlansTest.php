@@ -20,7 +20,10 @@ use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Core\View\SceneNumbers;
 
-/** Plans as they were stored, of every kind and with every form of address there was, and every operation: they read and mean the same for ever. */
+/**
+ * Plans as they were stored, of every kind and with every form of address there was, and every operation: they read and mean the same for
+ * ever.
+ */
 final class StoredPlansTest extends TestCase
 {
     private const FIXTURE = __DIR__.'/../fixtures/stored-plans.json';
@@ -45,7 +48,11 @@ final class StoredPlansTest extends TestCase
     public function test_a_stored_plan_comes_to_what_it_came_to(array $plan, array $scene): void
     {
         /** @var array{grids: mixed, guides: mixed, overlays: mixed, parts: array<string, array<string, mixed>>, findings: mixed} $now */
-        $now = json_decode(json_encode(SceneNumbers::list($made = self::scene($plan)), JSON_THROW_ON_ERROR), true, flags: JSON_THROW_ON_ERROR);
+        $now = json_decode(
+            json_encode(SceneNumbers::list($made = self::scene($plan)), JSON_THROW_ON_ERROR),
+            true,
+            flags: JSON_THROW_ON_ERROR,
+        );
         foreach ($made->parts() as $id => $part) {
             // Then what several figures cover counted for each of them.
             $each = array_sum(array_map(static fn (Figure $figure): float => $figure->area(), $part->figures()));
@@ -58,7 +65,12 @@ final class StoredPlansTest extends TestCase
         $told = static fn (mixed $findings): array => array_map(
             static fn (mixed $finding): array => is_array($finding) ? [$finding['step'], $finding['level'], $finding['code']] : [],
             // More may be noted.
-            array_values(array_filter(is_array($findings) ? $findings : [], static fn (mixed $finding): bool => is_array($finding) && $finding['level'] !== 'note')),
+            array_values(
+                array_filter(
+                    is_array($findings) ? $findings : [],
+                    static fn (mixed $finding): bool => is_array($finding) && $finding['level'] !== 'note',
+                ),
+            ),
         );
         self::assertSame($told($scene['findings']), $told($now['findings']));
     }

@@ -110,6 +110,14 @@ final class VariationsTest extends TestCase
 
     public function test_a_plan_without_numbers_has_no_variations(): void
     {
-        self::assertSame([], Variations::drawnFrom(Sample::plan([['id' => 'c1', 'kind' => 'guide.line', 'through' => [[0, 0], [9, 9]]]]), 1, 3, Kinds::all()));
+        self::assertSame(
+            [],
+            Variations::drawnFrom(
+                Sample::plan([['id' => 'c1', 'kind' => 'guide.line', 'through' => [[0, 0], [9, 9]]]]),
+                1,
+                3,
+                Kinds::all(),
+            ),
+        );
     }
 }

@@ -10,7 +10,10 @@ use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Tests\Sample;
 
-/** What is drawn under the edges of neighbours closes the hairline between them, and changes nothing else. Looked at in pixels, as `rsvg-convert` draws them. */
+/**
+ * What is drawn under the edges of neighbours closes the hairline between them, and changes nothing else. Looked at in pixels, as
+ * `rsvg-convert` draws them.
+ */
 final class SeamsTest extends TestCase
 {
     private const WHITE = 'ffffff';
@@ -22,8 +25,11 @@ final class SeamsTest extends TestCase
     private static function plan(array $steps, string $seams, int $size = 240): array
     {
         return [
-            'format' => 'sternbild-plan', 'version' => 1, 'sheet' => ['width' => $size, 'height' => $size, 'unit' => 'px', 'background' => '#'.self::WHITE, 'seams' => $seams],
-            'palette' => ['ink' => '#1b2140', 'lagoon' => '#0f6e20', 'brick' => '#a03a20'], 'steps' => $steps,
+            'format' => 'sternbild-plan',
+            'version' => 1,
+            'sheet' => ['width' => $size, 'height' => $size, 'unit' => 'px', 'background' => '#'.self::WHITE, 'seams' => $seams],
+            'palette' => ['ink' => '#1b2140', 'lagoon' => '#0f6e20', 'brick' => '#a03a20'],
+            'steps' => $steps,
         ];
     }
 
@@ -76,23 +82,61 @@ final class SeamsTest extends TestCase
         return $cells;
     }
 
-    /** @return iterable<string, array{list<array<string, mixed>>, \Closure(float, float): array{float, float}}> fields, and where shares of them lie */
+    /**
+     * @return iterable<string, array{list<array<string, mixed>>, \Closure(float, float): array{float, float}}> fields, and where shares of
+     *   them lie
+     */
     public static function fields(): iterable
     {
-        $rectangular = ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [90, 30], 'columns' => 9, 'rows' => 9, 'cell' => [15, 15], 'angle' => 17];
-        $turned = static fn (float $u, float $v): array => [90 + 135 * ($u * cos(deg2rad(17)) - $v * sin(deg2rad(17))), 30 + 135 * ($u * sin(deg2rad(17)) + $v * cos(deg2rad(17)))];
+        $rectangular = [
+            'id' => 'g1',
+            'kind' => 'grid.rectangular',
+            'origin' => [90, 30],
+            'columns' => 9,
+            'rows' => 9,
+            'cell' => [15, 15],
+            'angle' => 17,
+        ];
+        $turned = static fn (float $u, float $v): array => [
+            90 + 135 * ($u * cos(deg2rad(17)) - $v * sin(deg2rad(17))),
+            30 + 135 * ($u * sin(deg2rad(17)) + $v * cos(deg2rad(17))),
+        ];
         yield 'turned cells of one colour' => [self::field($rectangular, self::cells(9, 9), ['ink']), $turned];
         yield 'turned cells of three' => [self::field($rectangular, self::cells(9, 9), ['ink', 'lagoon', 'brick']), $turned];
-        yield 'turned cells of three, drawn from front to back' => [self::field($rectangular, array_reverse(self::cells(9, 9)), ['ink', 'lagoon', 'brick']), $turned];
+        yield 'turned cells of three, drawn from front to back' => [
+            self::field($rectangular, array_reverse(self::cells(9, 9)), ['ink', 'lagoon', 'brick']),
+            $turned,
+        ];
         $polar = static fn (float $u, float $v): array => [120 + 100 * $v * cos(2 * M_PI * $u), 120 + 100 * $v * sin(2 * M_PI * $u)];
-        yield 'rings and sectors' => [self::field(['id' => 'g1', 'kind' => 'grid.polar', 'center' => [120, 120], 'radius' => 104, 'rings' => 4, 'sectors' => 11], self::cells(4, 11), ['ink', 'lagoon', 'brick']), $polar];
-        $fan = [['id' => 'g1', 'kind' => 'grid.polar', 'center' => [120, 120], 'radius' => 104, 'rings' => 1, 'sectors' => 20], Sample::part('p1', ['g1#1,1']), ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 20], ['id' => 's1', 'kind' => 'style', 'of' => ['r1'], 'fill' => 'ink']];
+        yield 'rings and sectors' => [
+            self::field(
+                ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [120, 120], 'radius' => 104, 'rings' => 4, 'sectors' => 11],
+                self::cells(4, 11),
+                ['ink', 'lagoon', 'brick'],
+            ),
+            $polar,
+        ];
+        $fan = [
+            ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [120, 120], 'radius' => 104, 'rings' => 1, 'sectors' => 20],
+            Sample::part('p1', ['g1#1,1']),
+            ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 20],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['r1'], 'fill' => 'ink'],
+        ];
         yield 'copies of one sector' => [$fan, $polar];
         $halves = [
-            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[40, 40], [120, 200]]], ['id' => 'p2', 'kind' => 'part.rectangle', 'corners' => [[120, 40], [200, 93]]], ['id' => 'p3', 'kind' => 'part.rectangle', 'corners' => [[120, 93], [200, 200]]],
-            ['id' => 't1', 'kind' => 'turn', 'of' => ['p1', 'p2', 'p3'], 'about' => [120, 120], 'angle' => 23], ['id' => 's1', 'kind' => 'style', 'of' => ['t1'], 'fill' => 'lagoon'],
+            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[40, 40], [120, 200]]],
+            ['id' => 'p2', 'kind' => 'part.rectangle', 'corners' => [[120, 40], [200, 93]]],
+            ['id' => 'p3', 'kind' => 'part.rectangle', 'corners' => [[120, 93], [200, 200]]],
+            ['id' => 't1', 'kind' => 'turn', 'of' => ['p1', 'p2', 'p3'], 'about' => [120, 120], 'angle' => 23],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['t1'], 'fill' => 'lagoon'],
         ];
-        yield 'edges that share a piece only' => [$halves, static fn (float $u, float $v): array => [120 + 154 * (($u - .5) * cos(deg2rad(23)) - ($v - .5) * sin(deg2rad(23))) / 2, 120 + 154 * (($u - .5) * sin(deg2rad(23)) + ($v - .5) * cos(deg2rad(23)))]];
+        yield 'edges that share a piece only' => [
+            $halves,
+            static fn (float $u, float $v): array => [
+                120 + (154 * (($u - 0.5) * cos(deg2rad(23)) - ($v - 0.5) * sin(deg2rad(23)))) / 2,
+                120 + 154 * (($u - 0.5) * sin(deg2rad(23)) + ($v - 0.5) * cos(deg2rad(23))),
+            ],
+        ];
     }
 
     /**
@@ -126,22 +170,41 @@ final class SeamsTest extends TestCase
         foreach (self::fields() as $name => [$steps]) {
             yield $name => [$steps];
         }
-        yield 'a thin strip beside a wide one' => [[
-            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[40, 40], [120, 200]]], ['id' => 'p2', 'kind' => 'part.rectangle', 'corners' => [[120, 40], [121, 200]]],
-            ['id' => 't1', 'kind' => 'turn', 'of' => ['p1', 'p2'], 'about' => [120, 120], 'angle' => 8], ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'ink'],
-        ]];
-        yield 'a sharp corner' => [[
-            ['id' => 'p1', 'kind' => 'part.outline', 'points' => [[30, 200], [200, 180], [200, 200]]], ['id' => 'p2', 'kind' => 'part.outline', 'points' => [[30, 200], [200, 200], [200, 230]]],
-            ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'brick'],
-        ]];
-        yield 'a step in a long outline' => [[
-            ['id' => 'p1', 'kind' => 'part.outline', 'points' => [[30, 100], [200, 100], [200, 102], [120, 102], [120, 160], [30, 160]]], ['id' => 'p2', 'kind' => 'part.outline', 'points' => [[30, 100], [200, 100], [200, 60], [30, 60]]],
-            ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'brick'],
-        ]];
-        yield 'one over another that it covers half' => [[
-            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[40, 40], [120, 200]]], ['id' => 'p2', 'kind' => 'part.rectangle', 'corners' => [[120, 40], [200, 200]]], ['id' => 'p3', 'kind' => 'part.circle', 'center' => [120, 120], 'radius' => 30],
-            ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'brick'], ['id' => 's2', 'kind' => 'style', 'of' => ['p3'], 'opacity' => 0.5],
-        ]];
+        yield 'a thin strip beside a wide one' => [
+            [
+                ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[40, 40], [120, 200]]],
+                ['id' => 'p2', 'kind' => 'part.rectangle', 'corners' => [[120, 40], [121, 200]]],
+                ['id' => 't1', 'kind' => 'turn', 'of' => ['p1', 'p2'], 'about' => [120, 120], 'angle' => 8],
+                ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'ink'],
+            ],
+        ];
+        yield 'a sharp corner' => [
+            [
+                ['id' => 'p1', 'kind' => 'part.outline', 'points' => [[30, 200], [200, 180], [200, 200]]],
+                ['id' => 'p2', 'kind' => 'part.outline', 'points' => [[30, 200], [200, 200], [200, 230]]],
+                ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'brick'],
+            ],
+        ];
+        yield 'a step in a long outline' => [
+            [
+                [
+                    'id' => 'p1',
+                    'kind' => 'part.outline',
+                    'points' => [[30, 100], [200, 100], [200, 102], [120, 102], [120, 160], [30, 160]],
+                ],
+                ['id' => 'p2', 'kind' => 'part.outline', 'points' => [[30, 100], [200, 100], [200, 60], [30, 60]]],
+                ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'brick'],
+            ],
+        ];
+        yield 'one over another that it covers half' => [
+            [
+                ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[40, 40], [120, 200]]],
+                ['id' => 'p2', 'kind' => 'part.rectangle', 'corners' => [[120, 40], [200, 200]]],
+                ['id' => 'p3', 'kind' => 'part.circle', 'center' => [120, 120], 'radius' => 30],
+                ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'brick'],
+                ['id' => 's2', 'kind' => 'style', 'of' => ['p3'], 'opacity' => 0.5],
+            ],
+        ];
     }
 
     /** @param  list<array<string, mixed>>  $steps */
@@ -157,7 +220,8 @@ final class SeamsTest extends TestCase
                 if ($with !== $without) {
                     $changed++;
                     $most = max(array_map(static fn (int $one, int $two): int => abs($one - $two), $with, $without));
-                    // A pixel that an edge runs through lets a quarter of the ground through at most, where two meet, and more where several do.
+                    // A pixel that an edge runs through lets a quarter of the ground through at most, where two meet, and more where
+                    // several do.
                     self::assertLessThan(120, $most, "at $x, $y");
                     self::assertTrue($most <= 12 || $without !== [255, 255, 255], "Bare ground stays bare, at $x, $y");
                 }
@@ -168,36 +232,59 @@ final class SeamsTest extends TestCase
 
     public function test_open_means_open_and_cutters_get_outlines_as_they_are(): void
     {
-        $steps = self::field(['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [20, 20], 'columns' => 2, 'rows' => 2, 'cell' => [40, 40]], self::cells(2, 2), ['ink']);
+        $steps = self::field(
+            ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [20, 20], 'columns' => 2, 'rows' => 2, 'cell' => [40, 40]],
+            self::cells(2, 2),
+            ['ink'],
+        );
         self::assertStringContainsString('class="seams"', SvgDrawing::write(Sample::scene(self::plan($steps, 'closed'))));
         self::assertStringNotContainsString('seams', SvgDrawing::write(Sample::scene(self::plan($steps, 'open'))));
         $unsaid = self::plan($steps, 'open');
         unset($unsaid['sheet']['seams']);
-        self::assertSame(SvgDrawing::write(Sample::scene(self::plan($steps, 'closed'))), SvgDrawing::write(Sample::scene($unsaid)), 'Closed unless said.');
+        self::assertSame(
+            SvgDrawing::write(Sample::scene(self::plan($steps, 'closed'))),
+            SvgDrawing::write(Sample::scene($unsaid)),
+            'Closed unless said.',
+        );
     }
 
     public function test_what_is_seen_through_hides_nothing_and_gets_nothing(): void
     {
-        $steps = self::field(['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [20, 20], 'columns' => 2, 'rows' => 1, 'cell' => [40, 40]], self::cells(2, 1), ['ink']);
+        $steps = self::field(
+            ['id' => 'g1', 'kind' => 'grid.rectangular', 'origin' => [20, 20], 'columns' => 2, 'rows' => 1, 'cell' => [40, 40]],
+            self::cells(2, 1),
+            ['ink'],
+        );
         foreach ([['opacity' => 0.9], ['blend' => 'multiply'], ['fill' => 'none']] as $look) {
-            $svg = SvgDrawing::write(Sample::scene(self::plan([...$steps, ['id' => 'x1', 'kind' => 'style', 'of' => ['p1'], ...$look]], 'closed')));
+            $svg = SvgDrawing::write(
+                Sample::scene(self::plan([...$steps, ['id' => 'x1', 'kind' => 'style', 'of' => ['p1'], ...$look]], 'closed')),
+            );
             self::assertStringNotContainsString('seams', $svg, json_encode($look) ?: '');
         }
     }
 
     public function test_figures_by_the_thousand_on_one_another_have_no_seams(): void
     {
-        $scene = Sample::scene(self::plan([
-            ['id' => 'p1', 'kind' => 'part.outline', 'points' => [[40, 40], [90, 50], [60, 90]]], ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [0, 0], 'count' => 5000],
-        ], 'closed'));
+        $scene = Sample::scene(
+            self::plan(
+                [
+                    ['id' => 'p1', 'kind' => 'part.outline', 'points' => [[40, 40], [90, 50], [60, 90]]],
+                    ['id' => 'r1', 'kind' => 'repeat.along', 'of' => ['p1'], 'by' => [0, 0], 'count' => 5000],
+                ],
+                'closed',
+            ),
+        );
         self::assertSame([], $scene->seams(), 'None of them lies beside another.');
     }
 
     public function test_figures_that_were_made_wider_than_high_have_seams_along_all_of_their_bent_edges(): void
     {
         $steps = [
-            ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [120, 120], 'radius' => 80, 'rings' => 2, 'sectors' => 3], Sample::part('p1', ['g1#1,1']), Sample::part('p2', ['g1#2,1']),
-            ['id' => 'z1', 'kind' => 'resize', 'of' => ['p1', 'p2'], 'about' => [120, 120], 'factors' => [1.3, 0.8]], ['id' => 's1', 'kind' => 'style', 'of' => ['z1'], 'fill' => 'ink'],
+            ['id' => 'g1', 'kind' => 'grid.polar', 'center' => [120, 120], 'radius' => 80, 'rings' => 2, 'sectors' => 3],
+            Sample::part('p1', ['g1#1,1']),
+            Sample::part('p2', ['g1#2,1']),
+            ['id' => 'z1', 'kind' => 'resize', 'of' => ['p1', 'p2'], 'about' => [120, 120], 'factors' => [1.3, 0.8]],
+            ['id' => 's1', 'kind' => 'style', 'of' => ['z1'], 'fill' => 'ink'],
         ];
         $length = 0.0;
         foreach (Sample::scene(self::plan($steps, 'closed'))->seams() as $stroke) {

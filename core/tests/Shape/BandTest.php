@@ -66,7 +66,12 @@ final class BandTest extends TestCase
                 self::assertLessThanOrEqual(1.5 * $both, $part->nodes(), "$side, $width");
                 // What runs beside a convex curve of length L at d encloses d·L + π·d² more (Steiner's formula, recalled).
                 $length = self::ellipse(300, 200);
-                self::assertEqualsWithDelta($width * $length + $outwards * M_PI * $width ** 2, $part->area(), 1e-4 * $width * $length, "$side, $width");
+                self::assertEqualsWithDelta(
+                    $width * $length + $outwards * M_PI * $width ** 2,
+                    $part->area(),
+                    1e-4 * $width * $length,
+                    "$side, $width",
+                );
             }
         }
     }
@@ -98,7 +103,9 @@ final class BandTest extends TestCase
             $band = self::band($way, $half, $half, Corner::Round, 'round');
             for ($try = 0; $try < 80; $try++) {
                 $place = new Vec($lot(0, 800), $lot(0, 800));
-                $away = min(array_map(static fn (Curve $curve): float => $place->distanceTo($curve->pointAt($curve->nearest($place))), $way));
+                $away = min(
+                    array_map(static fn (Curve $curve): float => $place->distanceTo($curve->pointAt($curve->nearest($place))), $way),
+                );
                 if (abs($away - $half) > 1e-6) {
                     $winds = array_sum(array_map(static fn (Outline $one): int => $one->windingsAround($place), $band));
                     self::assertSame($away < $half, $winds !== 0, "round $round at $place->x, $place->y");

@@ -34,7 +34,9 @@ final class BroadNibTest extends TestCase
     /** @param  list<Outline>  $outlines */
     private static function area(array $outlines): float
     {
-        return array_sum(array_map(static fn (Outline $outline): float => ($outline->isHole() ? -1 : 1) * abs($outline->area()), $outlines));
+        return array_sum(
+            array_map(static fn (Outline $outline): float => ($outline->isHole() ? -1 : 1) * abs($outline->area()), $outlines),
+        );
     }
 
     /** @return iterable<string, array{float}> */
@@ -65,7 +67,10 @@ final class BroadNibTest extends TestCase
         self::assertCount(2, $outlines, 'And a hole.');
         foreach ($outlines as $outline) {
             foreach ($outline->curves as $curve) {
-                self::assertTrue($curve instanceof Line || ($curve instanceof Arc && abs($curve->radius() - 150.0) < 1e-9), 'Arcs stay arcs.');
+                self::assertTrue(
+                    $curve instanceof Line || ($curve instanceof Arc && abs($curve->radius() - 150.0) < 1e-9),
+                    'Arcs stay arcs.',
+                );
             }
         }
     }
@@ -81,12 +86,23 @@ final class BroadNibTest extends TestCase
         for ($round = 0; $round < 12; $round++) {
             $place = static fn (): Vec => new Vec(self::number($lot, 200, 600), self::number($lot, 200, 600));
             $middle = $place();
-            $way = [new Cubic($place(), $place(), $place(), $middle), Arc::through($middle, $place(), $end = $place()), new Line($end, $place())];
+            $way = [
+                new Cubic($place(), $place(), $place(), $middle),
+                Arc::through($middle, $place(), $end = $place()),
+                new Line($end, $place()),
+            ];
             [$width, $thin, $angle] = [self::number($lot, 10, 50), self::number($lot, 2, 9), self::number($lot, -90, 90)];
             $outlines = self::drawn($way, $width, $thin, $angle);
             $edge = Vec::heading($angle + 90);
-            $centres = array_merge(...array_map(static fn (Curve $curve): array => array_map(static fn (int $k): Vec => $curve->pointAt($k / 1500), range(0, 1500)), $way));
-            $isIn = static fn (Vec $at): bool => array_sum(array_map(static fn (Outline $outline): int => $outline->windingsAround($at), $outlines)) !== 0;
+            $centres = array_merge(
+                ...array_map(
+                    static fn (Curve $curve): array => array_map(static fn (int $k): Vec => $curve->pointAt($k / 1500), range(0, 1500)),
+                    $way,
+                ),
+            );
+            $isIn = static fn (Vec $at): bool => array_sum(
+                array_map(static fn (Outline $outline): int => $outline->windingsAround($at), $outlines),
+            ) !== 0;
             foreach (array_map(static fn (int $k): Vec => $centres[$k], range(0, count($centres) - 1, 137)) as $centre) {
                 self::assertTrue($isIn($centre->plus($edge->times($width * 0.49))), 'Where the nib was.');
                 self::assertTrue($isIn($centre->plus($edge->quarterTurned()->times($thin * 0.49))));
@@ -94,7 +110,15 @@ final class BroadNibTest extends TestCase
             for ($k = 0; $k < 60; $k++) {
                 $at = $place();
                 // As the nib sees it: how far along its edge, how far across.
-                $off = min(array_map(static fn (Vec $centre): float => max(abs($at->minus($centre)->dot($edge)) / ($width / 2), abs($at->minus($centre)->dot($edge->quarterTurned())) / ($thin / 2)), $centres));
+                $off = min(
+                    array_map(
+                        static fn (Vec $centre): float => max(
+                            abs($at->minus($centre)->dot($edge)) / ($width / 2),
+                            abs($at->minus($centre)->dot($edge->quarterTurned())) / ($thin / 2),
+                        ),
+                        $centres,
+                    ),
+                );
                 if ($off < 0.9) {
                     self::assertTrue($isIn($at));
                 } elseif ($off > 1.6) {
@@ -106,12 +130,28 @@ final class BroadNibTest extends TestCase
 
     public function test_a_plan_says_it_and_what_is_missing_or_too_thin_is_told(): void
     {
-        $band = static fn (array $more): \Sternbild\Core\Evaluation\Scene => Sample::scene(Sample::plan([
-            ['id' => 'c1', 'kind' => 'guide.run', 'points' => [[100, 400], [500, 400]]],
-            ['id' => 'b1', 'kind' => 'band', 'of' => ['c1'], 'width' => 40, ...$more],
-        ]));
-        self::assertEqualsWithDelta(40 * 10 + 400 * 50 * sin(M_PI / 4), $band(['nib' => ['angle' => 45, 'thin' => 10]])->parts()['b1']->area(), 1e-6);
-        self::assertSame(['nib.thin', 'choice'], [$band(['nib' => ['angle' => 45]])->findings[0]->field, $band(['nib' => ['angle' => 45]])->findings[0]->code]);
-        self::assertSame(['nib.thin', 'number'], [$band(['nib' => ['angle' => 45, 'thin' => 1e-9]])->findings[0]->field, $band(['nib' => ['angle' => 45, 'thin' => 1e-9]])->findings[0]->code]);
+        $band = static fn (array $more): \Sternbild\Core\Evaluation\Scene => Sample::scene(
+            Sample::plan([
+                ['id' => 'c1', 'kind' => 'guide.run', 'points' => [[100, 400], [500, 400]]],
+                ['id' => 'b1', 'kind' => 'band', 'of' => ['c1'], 'width' => 40, ...$more],
+            ]),
+        );
+        self::assertEqualsWithDelta(
+            40 * 10 + 400 * 50 * sin(M_PI / 4),
+            $band(['nib' => ['angle' => 45, 'thin' => 10]])
+                ->parts()['b1']->area(),
+            1e-6,
+        );
+        self::assertSame(
+            ['nib.thin', 'choice'],
+            [$band(['nib' => ['angle' => 45]])->findings[0]->field, $band(['nib' => ['angle' => 45]])->findings[0]->code],
+        );
+        self::assertSame(
+            ['nib.thin', 'number'],
+            [
+                $band(['nib' => ['angle' => 45, 'thin' => 1e-9]])->findings[0]->field,
+                $band(['nib' => ['angle' => 45, 'thin' => 1e-9]])->findings[0]->code,
+            ],
+        );
     }
 }

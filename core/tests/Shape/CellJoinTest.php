@@ -35,7 +35,13 @@ final class CellJoinTest extends TestCase
         yield 'touching at a corner: two pieces, each with its own node there' => [$square, ['1,1', '2,2'], 2, 0, 8];
         yield 'a staircase of touching cells' => [$square, ['1,1', '2,2', '3,3', '4,4'], 4, 0, 16];
         yield 'a checkerboard' => [$square, ['1,1', '3,1', '2,2', '4,2', '1,3', '3,3', '2,4', '4,4'], 8, 0, 32];
-        yield 'two holes that touch' => [$square, ['1,1', '2,1', '3,1', '4,1', '1,2', '3,2', '4,2', '1,3', '2,3', '4,3', '1,4', '2,4', '3,4', '4,4'], 1, 2, 12];
+        yield 'two holes that touch' => [
+            $square,
+            ['1,1', '2,1', '3,1', '4,1', '1,2', '3,2', '4,2', '1,3', '2,3', '4,3', '1,4', '2,4', '3,4', '4,4'],
+            1,
+            2,
+            12,
+        ];
         yield 'a hole that touches the rim is still a hole' => [$square, ['2,1', '3,1', '1,2', '3,2', '1,3', '2,3', '3,3'], 1, 1, 10];
         yield 'gutters keep cells apart' => [$apart, ['1,1', '2,1'], 2, 0, 8];
 
@@ -47,7 +53,13 @@ final class CellJoinTest extends TestCase
         yield 'a whole ring is two circles' => [$polar, ['3,*'], 1, 1, 0];
         yield 'opposite sectors touch at the centre' => [$polar, ['1,1', '1,6'], 2, 0, 6];
         yield 'every other sector' => [$polar, ['1,1', '1,3', '1,5', '1,7', '1,9'], 5, 0, 15];
-        yield 'joined behind: what is between them is a hole that touches the rim' => [$polar, ['1,1', '1,3', '2,1', '2,2', '2,3'], 1, 1, 6];
+        yield 'joined behind: what is between them is a hole that touches the rim' => [
+            $polar,
+            ['1,1', '1,3', '2,1', '2,2', '2,3'],
+            1,
+            1,
+            6,
+        ];
         yield 'two rings with nothing between' => [$hollow, ['1,*', '3,*'], 2, 2, 0];
         yield 'across the axis' => [$hollow, ['4,12', '4,1'], 1, 0, 4];
         yield 'one sector all around' => [new PolarGrid(new Vec(0, 0), 50, 0.0, 3, 1, 'spoke', 0, 'equal'), ['2,1'], 1, 1, 0];
@@ -64,7 +76,11 @@ final class CellJoinTest extends TestCase
         self::assertSame($holes, count(array_filter($outlines, static fn (Outline $outline): bool => $outline->isHole())), 'holes');
         self::assertSame($pieces, count($outlines) - $holes, 'pieces');
         self::assertSame($nodes, array_sum(array_map(static fn (Outline $outline): int => $outline->nodes(), $outlines)), 'nodes');
-        self::assertEqualsWithDelta(self::area($grid, $cells), array_sum(array_map(static fn (Outline $outline): float => $outline->area(), $outlines)), 1e-9);
+        self::assertEqualsWithDelta(
+            self::area($grid, $cells),
+            array_sum(array_map(static fn (Outline $outline): float => $outline->area(), $outlines)),
+            1e-9,
+        );
     }
 
     public function test_random_joins_keep_their_area_and_their_perimeter(): void
@@ -77,10 +93,20 @@ final class CellJoinTest extends TestCase
             new RectangularGrid(new Vec(0, 0), 5, 4, 10, 7, 3, 0, 2, 0),
         ] as $grid) {
             for ($round = 0; $round < 150; $round++) {
-                $cells = array_values(array_filter(range(0, $grid->cellCount() - 1), static fn (): bool => mt_rand(0, 99) < 20 + $round / 3));
+                $cells = array_values(
+                    array_filter(range(0, $grid->cellCount() - 1), static fn (): bool => mt_rand(0, 99) < 20 + $round / 3),
+                );
                 $outlines = CellJoin::join($grid->mesh(), $cells);
-                self::assertEqualsWithDelta(self::area($grid, $cells), array_sum(array_map(static fn (Outline $outline): float => $outline->area(), $outlines)), 1e-7);
-                self::assertEqualsWithDelta(self::borderLength($grid, $cells), array_sum(array_map(static fn (Outline $outline): float => $outline->perimeter(), $outlines)), 1e-7);
+                self::assertEqualsWithDelta(
+                    self::area($grid, $cells),
+                    array_sum(array_map(static fn (Outline $outline): float => $outline->area(), $outlines)),
+                    1e-7,
+                );
+                self::assertEqualsWithDelta(
+                    self::borderLength($grid, $cells),
+                    array_sum(array_map(static fn (Outline $outline): float => $outline->perimeter(), $outlines)),
+                    1e-7,
+                );
                 foreach ($outlines as $outline) {
                     self::assertIsClosedWithoutStraightJoins($outline);
                 }
@@ -94,7 +120,10 @@ final class CellJoinTest extends TestCase
         $grid = new PolarGrid(new Vec(0, 0), 100, 0.0, 8, 12, 'sector', 0, 'equal');
         $cells = array_values(array_filter(range(0, 95), static fn (int $cell): bool => $cell % 5 !== 0));
         $measure = static function (array $cells) use ($grid): array {
-            $areas = array_map(static fn (Outline $outline): string => sprintf('%.6f %d', $outline->area(), $outline->nodes()), CellJoin::join($grid->mesh(), $cells));
+            $areas = array_map(
+                static fn (Outline $outline): string => sprintf('%.6f %d', $outline->area(), $outline->nodes()),
+                CellJoin::join($grid->mesh(), $cells),
+            );
             sort($areas);
 
             return $areas;
@@ -123,7 +152,10 @@ final class CellJoinTest extends TestCase
     {
         $cells = [];
         foreach ($addresses as $address) {
-            array_push($cells, ...$grid->cellsAt(array_map(static fn (string $part): ?int => $part === '*' ? null : (int) $part, explode(',', $address))));
+            array_push(
+                $cells,
+                ...$grid->cellsAt(array_map(static fn (string $part): ?int => $part === '*' ? null : (int) $part, explode(',', $address))),
+            );
         }
 
         return $cells;
@@ -132,7 +164,13 @@ final class CellJoinTest extends TestCase
     /** @param  list<int>  $cells */
     private static function area(Grid $grid, array $cells): float
     {
-        return array_sum(array_map(static fn (int $cell): float => $grid->cellOutlines($cell)[0]->area() + (($grid->cellOutlines($cell)[1] ?? null)?->area() ?? 0.0), $cells));
+        return array_sum(
+            array_map(
+                static fn (int $cell): float => $grid->cellOutlines($cell)[0]->area() +
+                    (($grid->cellOutlines($cell)[1] ?? null)?->area() ?? 0.0),
+                $cells,
+            ),
+        );
     }
 
     /**
@@ -152,7 +190,10 @@ final class CellJoinTest extends TestCase
         $length = 0.0;
         foreach ($uses as $edge => $count) {
             if ($count === 1) {
-                $chord = hypot($mesh->x[$mesh->to[$edge]] - $mesh->x[$mesh->from[$edge]], $mesh->y[$mesh->to[$edge]] - $mesh->y[$mesh->from[$edge]]);
+                $chord = hypot(
+                    $mesh->x[$mesh->to[$edge]] - $mesh->x[$mesh->from[$edge]],
+                    $mesh->y[$mesh->to[$edge]] - $mesh->y[$mesh->from[$edge]],
+                );
                 $circle = $mesh->circles[$mesh->carrier[$edge]] ?? null;
                 $length += $circle === null ? $chord : 2 * $circle[2] * asin(min(1.0, $chord / (2 * $circle[2])));
             }

@@ -17,12 +17,20 @@ use Sternbild\Core\Tests\Sample;
 
 final class InscribedTest extends TestCase
 {
-    /** @return iterable<string, array{array<string, mixed>, int}> a grid, and sides that each of its cells' circles has to touch at least */
+    /**
+     * @return iterable<string, array{array<string, mixed>, int}> a grid, and sides that each of its cells' circles has to touch at least
+     */
     public static function grids(): iterable
     {
-        yield 'squares' => [['kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 3, 'rows' => 3, 'cell' => [40, 40], 'angle' => 20], 4];
+        yield 'squares' => [
+            ['kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 3, 'rows' => 3, 'cell' => [40, 40], 'angle' => 20],
+            4,
+        ];
         yield 'rectangles' => [['kind' => 'grid.rectangular', 'origin' => [0, 0], 'columns' => 3, 'rows' => 3, 'cell' => [70, 40]], 4];
-        yield 'slanted' => [['kind' => 'grid.twoaxis', 'origin' => [200, 0], 'angles' => [20, 75], 'spacing' => [60, 90], 'columns' => 3, 'rows' => 3], 4];
+        yield 'slanted' => [
+            ['kind' => 'grid.twoaxis', 'origin' => [200, 0], 'angles' => [20, 75], 'spacing' => [60, 90], 'columns' => 3, 'rows' => 3],
+            4,
+        ];
         yield 'triangles' => [['kind' => 'grid.triangular', 'origin' => [0, 0], 'side' => 80, 'columns' => 3, 'rows' => 3], 3];
         yield 'wide ring cells' => [['kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 300, 'rings' => 6, 'sectors' => 5], 2];
         yield 'narrow ring cells' => [['kind' => 'grid.polar', 'center' => [400, 400], 'radius' => 300, 'rings' => 2, 'sectors' => 30], 3];
@@ -39,11 +47,18 @@ final class InscribedTest extends TestCase
             $outlines = CellJoin::join($grid->mesh(), [$cell]);
             $inside = Inscribed::in($outlines, 1.0);
             self::assertNotNull($inside);
-            $places = array_merge(...array_map(static fn (Curve $curve): array => array_map(static fn (int $k): Vec => $curve->pointAt($k / 40), range(0, 40)), $inside->curves));
+            $places = array_merge(
+                ...array_map(
+                    static fn (Curve $curve): array => array_map(static fn (int $k): Vec => $curve->pointAt($k / 40), range(0, 40)),
+                    $inside->curves,
+                ),
+            );
             $touched = 0;
             foreach ($outlines as $outline) {
                 foreach ($outline->curves as $curve) {
-                    $away = min(array_map(static fn (Vec $place): float => $place->distanceTo($curve->pointAt($curve->nearest($place))), $places));
+                    $away = min(
+                        array_map(static fn (Vec $place): float => $place->distanceTo($curve->pointAt($curve->nearest($place))), $places),
+                    );
                     $touched += $away < 0.3 ? 1 : 0;
                 }
             }
@@ -51,7 +66,10 @@ final class InscribedTest extends TestCase
             foreach ($places as $place) {
                 $winds = array_sum(array_map(static fn ($outline): int => $outline->windingsAround($place), $outlines));
                 $sides = array_merge(...array_map(static fn (Outline $outline): array => $outline->curves, $outlines));
-                $edge = min([INF, ...array_map(static fn (Curve $curve): float => $place->distanceTo($curve->pointAt($curve->nearest($place))), $sides)]);
+                $edge = min([
+                    INF,
+                    ...array_map(static fn (Curve $curve): float => $place->distanceTo($curve->pointAt($curve->nearest($place))), $sides),
+                ]);
                 self::assertTrue($winds !== 0 || $edge < 1e-3, "cell $cell");
             }
         }
@@ -65,10 +83,14 @@ final class InscribedTest extends TestCase
         self::assertInstanceOf(Part::class, $part);
         // The incircle of an equilateral triangle of side a has the radius a / (2·√3).
         self::assertEqualsWithDelta(M_PI * (80 / (2 * sqrt(3)) / 2) ** 2, $part->figures()[0]->area(), 1e-8);
-        $lost = Sample::scene(Sample::plan([
-            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 400], 'radius' => 100], ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [400, 400], 'radius' => 100],
-            ['id' => 'o1', 'kind' => 'overlay', 'of' => ['c1', 'c2']], ['id' => 'p1', 'kind' => 'part.inscribed', 'cells' => ['o1~350,400;c1,c2']],
-        ]));
+        $lost = Sample::scene(
+            Sample::plan([
+                ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 400], 'radius' => 100],
+                ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [400, 400], 'radius' => 100],
+                ['id' => 'o1', 'kind' => 'overlay', 'of' => ['c1', 'c2']],
+                ['id' => 'p1', 'kind' => 'part.inscribed', 'cells' => ['o1~350,400;c1,c2']],
+            ]),
+        );
         self::assertStringContainsString('cells of another form', $lost->findings[0]->message);
     }
 }

@@ -30,7 +30,11 @@ final class InsetTest extends TestCase
             foreach ([1.0, 17.5, 300.0] as $distance) {
                 $wide = self::inset([$outline], -$distance, Corner::Round);
                 self::assertCount(1, $wide);
-                self::assertEqualsWithDelta($outline->area() + $outline->perimeter() * $distance + M_PI * $distance ** 2, $wide[0]->area(), 1e-6);
+                self::assertEqualsWithDelta(
+                    $outline->area() + $outline->perimeter() * $distance + M_PI * $distance ** 2,
+                    $wide[0]->area(),
+                    1e-6,
+                );
                 self::assertEqualsWithDelta($outline->perimeter() + 2 * M_PI * $distance, $wide[0]->perimeter(), 1e-8);
             }
         }
@@ -53,7 +57,10 @@ final class InsetTest extends TestCase
     {
         $in = self::inset([self::lens()], 10.0);
         self::assertCount(1, $in);
-        self::assertSame([90.0, 90.0], array_map(static fn (Curve $arc): float => $arc instanceof Arc ? round($arc->radius(), 9) : 0.0, $in[0]->curves));
+        self::assertSame(
+            [90.0, 90.0],
+            array_map(static fn (Curve $arc): float => $arc instanceof Arc ? round($arc->radius(), 9) : 0.0, $in[0]->curves),
+        );
         // Two circles of radius 90 whose centres are 120 apart: the area of their lens.
         self::assertEqualsWithDelta(2 * 90 ** 2 * acos(60 / 90) - 60 * sqrt(4 * 90 ** 2 - 120 ** 2), $in[0]->area(), 1e-7);
     }
@@ -61,7 +68,11 @@ final class InsetTest extends TestCase
     public function test_a_mitre_is_as_long_as_its_angle_says_up_to_its_limit(): void
     {
         // A spike of angle a: its mitre reaches d / sin(a/2) from the corner; SVG's stroke-miterlimit is the same ratio.
-        $spike = static fn (float $degrees): Outline => self::polygon([[100, 200], [500, 200 - 400 * tan(deg2rad($degrees / 2))], [500, 200 + 400 * tan(deg2rad($degrees / 2))]]);
+        $spike = static fn (float $degrees): Outline => self::polygon([
+            [100, 200],
+            [500, 200 - 400 * tan(deg2rad($degrees / 2))],
+            [500, 200 + 400 * tan(deg2rad($degrees / 2))],
+        ]);
         $reach = static fn (Outline $outline): float => 100 - $outline->bounds()->left;
         self::assertEqualsWithDelta(10 / sin(deg2rad(30)), $reach(self::inset([$spike(60)], -10.0, Corner::Miter, 4.0)[0]), 1e-9);
         self::assertEqualsWithDelta(10 * sin(deg2rad(10)), $reach(self::inset([$spike(20)], -10.0, Corner::Miter, 4.0)[0]), 1e-9);
@@ -71,13 +82,30 @@ final class InsetTest extends TestCase
 
     public function test_a_dumbbell_falls_apart_and_a_hole_grows_until_it_meets_the_rim(): void
     {
-        $dumbbell = self::polygon([[100, 100], [200, 100], [200, 140], [300, 140], [300, 100], [400, 100], [400, 200], [300, 200], [300, 160], [200, 160], [200, 200], [100, 200]]);
+        $dumbbell = self::polygon([
+            [100, 100],
+            [200, 100],
+            [200, 140],
+            [300, 140],
+            [300, 100],
+            [400, 100],
+            [400, 200],
+            [300, 200],
+            [300, 160],
+            [200, 160],
+            [200, 200],
+            [100, 200],
+        ]);
         $apart = self::inset([$dumbbell], 12.0);
         self::assertCount(2, $apart);
         self::assertEqualsWithDelta(2 * 76.0 ** 2, array_sum(array_map(static fn (Outline $one): float => $one->area(), $apart)), 1e-7);
         $ring = [self::disc(200, 200, 80), self::disc(200, 200, 30)->reversed()];
         $thin = self::inset($ring, 10.0);
-        self::assertEqualsWithDelta(M_PI * (70 ** 2 - 40 ** 2), array_sum(array_map(static fn (Outline $one): float => $one->area(), $thin)), 1e-7);
+        self::assertEqualsWithDelta(
+            M_PI * (70 ** 2 - 40 ** 2),
+            array_sum(array_map(static fn (Outline $one): float => $one->area(), $thin)),
+            1e-7,
+        );
         self::assertSame([], self::inset($ring, 25.5));
     }
 
@@ -92,7 +120,12 @@ final class InsetTest extends TestCase
             foreach ($left as $one) {
                 foreach ($one->curves as $curve) {
                     foreach ([0.1, 0.35, 0.5, 0.8] as $t) {
-                        self::assertEqualsWithDelta(abs($distance), self::distance($outline, $curve->pointAt($t)), $exact ? 1e-6 : 1.2e-4 * abs($distance), "round $round");
+                        self::assertEqualsWithDelta(
+                            abs($distance),
+                            self::distance($outline, $curve->pointAt($t)),
+                            $exact ? 1e-6 : 1.2e-4 * abs($distance),
+                            "round $round",
+                        );
                     }
                 }
             }
@@ -119,21 +152,37 @@ final class InsetTest extends TestCase
 
     private static function distance(Outline $outline, Vec $place): float
     {
-        return min(array_map(static fn (Curve $curve): float => $place->distanceTo($curve->pointAt($curve->nearest($place))), $outline->curves));
+        return min(
+            array_map(static fn (Curve $curve): float => $place->distanceTo($curve->pointAt($curve->nearest($place))), $outline->curves),
+        );
     }
 
     /** A star-shaped outline of lines, of lines and arcs, or of cubics. */
     private static function lumpy(Randomizer $dice, int $sort): Outline
     {
         $count = $dice->getInt(4, 11);
-        $places = array_map(static fn (int $k): Vec => (new Vec(400, 400))->plus(Vec::heading(360 * $k / $count)->times(self::lot($dice, 70, 260))), range(0, $count - 1));
+        $places = array_map(
+            static fn (int $k): Vec => (new Vec(400, 400))->plus(Vec::heading((360 * $k) / $count)->times(self::lot($dice, 70, 260))),
+            range(0, $count - 1),
+        );
         $curves = [];
         foreach ($places as $k => $from) {
             $to = $places[($k + 1) % $count];
             $way = $to->minus($from);
             $curves[] = match (true) {
-                $sort === 2 => new Cubic($from, $from->plus($way->times(0.3))->plus($way->quarterTurned()->times(self::lot($dice, -0.2, 0.2))), $to->minus($way->times(0.3))->plus($way->quarterTurned()->times(self::lot($dice, -0.2, 0.2))), $to),
-                $sort === 1 && $dice->getInt(1, 2) === 1 => Arc::through($from, $from->towards($to, 0.5)->plus($way->quarterTurned()->times(self::lot($dice, 0.05, 0.15) * ($dice->getInt(0, 1) === 0 ? 1 : -1))), $to),
+                $sort === 2 => new Cubic(
+                    $from,
+                    $from->plus($way->times(0.3))->plus($way->quarterTurned()->times(self::lot($dice, -0.2, 0.2))),
+                    $to->minus($way->times(0.3))->plus($way->quarterTurned()->times(self::lot($dice, -0.2, 0.2))),
+                    $to,
+                ),
+                $sort === 1 && $dice->getInt(1, 2) === 1 => Arc::through(
+                    $from,
+                    $from
+                        ->towards($to, 0.5)
+                        ->plus($way->quarterTurned()->times(self::lot($dice, 0.05, 0.15) * ($dice->getInt(0, 1) === 0 ? 1 : -1))),
+                    $to,
+                ),
                 default => new Line($from, $to),
             };
         }
@@ -155,7 +204,9 @@ final class InsetTest extends TestCase
     {
         $corners = array_map(static fn (array $place): Vec => new Vec((float) $place[0], (float) $place[1]), $places);
 
-        return new Outline(array_map(static fn (int $k): Line => new Line($corners[$k], $corners[($k + 1) % count($corners)]), array_keys($corners)));
+        return new Outline(
+            array_map(static fn (int $k): Line => new Line($corners[$k], $corners[($k + 1) % count($corners)]), array_keys($corners)),
+        );
     }
 
     private static function disc(float $x, float $y, float $radius): Outline
@@ -168,6 +219,9 @@ final class InsetTest extends TestCase
     {
         [$top, $bottom] = [new Vec(400, 400 - 80), new Vec(400, 400 + 80)];
 
-        return new Outline([Arc::around(new Vec(340, 400), 100, $top, $bottom, true), Arc::around(new Vec(460, 400), 100, $bottom, $top, true)]);
+        return new Outline([
+            Arc::around(new Vec(340, 400), 100, $top, $bottom, true),
+            Arc::around(new Vec(460, 400), 100, $bottom, $top, true),
+        ]);
     }
 }

@@ -47,16 +47,26 @@ final class MotifTest extends TestCase
         self::assertStringNotContainsString('M390', SvgDrawing::write($scene), 'What it is made of is in no file.');
         $part = $scene->parts()['q1'];
         self::assertEqualsWithDelta(2 * (400 + 300), $part->area(), 1e-9);
-        self::assertSame(['#000000', '#0f6e84', '#000000', '#0f6e84'], array_map(static fn ($style): string => $style->fill ?? '', $scene->drawing[0]->styles), 'Each part keeps its look.');
+        self::assertSame(
+            ['#000000', '#0f6e84', '#000000', '#0f6e84'],
+            array_map(static fn ($style): string => $style->fill ?? '', $scene->drawing[0]->styles),
+            'Each part keeps its look.',
+        );
     }
 
     public function test_it_is_flipped_then_resized_then_turned_about_its_anchor(): void
     {
-        $scene = self::scene([['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => [[200, 300]], 'flip' => true, 'resize' => 2, 'turn' => 90]]);
+        $scene = self::scene([
+            ['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => [[200, 300]], 'flip' => true, 'resize' => 2, 'turn' => 90],
+        ]);
         // The tip of the flag, 30 to the right of the anchor and 30 above: 30 to the left, twice as far, a quarter turn clockwise.
         $tip = new Vec(200 + 60, 300 - 60);
         $corners = $scene->parts()['q1']->corners();
-        self::assertEqualsWithDelta(0.0, min([INF, ...array_map(static fn (Vec $corner): float => $corner->distanceTo($tip), $corners)]), 1e-9);
+        self::assertEqualsWithDelta(
+            0.0,
+            min([INF, ...array_map(static fn (Vec $corner): float => $corner->distanceTo($tip), $corners)]),
+            1e-9,
+        );
     }
 
     public function test_it_stands_as_the_grid_does_along_a_spoke(): void
@@ -73,23 +83,39 @@ final class MotifTest extends TestCase
             self::assertEqualsWithDelta(0.0, $away->unit()->cross($spoke->unit()), 1e-9);
             self::assertGreaterThan(0.0, $away->dot($spoke));
         }
-        $more = self::scene([['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => ['g1#5,*'], 'with' => 'grid']], [Sample::polar(['sectors' => 14])]);
+        $more = self::scene(
+            [['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => ['g1#5,*'], 'with' => 'grid']],
+            [Sample::polar(['sectors' => 14])],
+        );
         self::assertSame(14, $more->parts()['q1']->copies()?->count(), 'A whole ring follows the number of sectors.');
     }
 
     public function test_it_stands_level_with_the_first_axis_of_other_grids(): void
     {
-        $grid = ['id' => 'g1', 'kind' => 'grid.twoaxis', 'origin' => [400, 100], 'angles' => [45, 135], 'spacing' => [40, 40], 'columns' => 6, 'rows' => 6];
+        $grid = [
+            'id' => 'g1',
+            'kind' => 'grid.twoaxis',
+            'origin' => [400, 100],
+            'angles' => [45, 135],
+            'spacing' => [40, 40],
+            'columns' => 6,
+            'rows' => 6,
+        ];
         $scene = self::scene([['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => ['g1@2,2', [10, 10]], 'with' => 'grid']], [$grid]);
         $part = $scene->parts()['q1'];
-        $way = static fn (int $copy): Vec => ($part->copy($copy, null)?->figures()[0]->map->apply(new Vec(1, 0)) ?? Vec::zero())->minus($part->copy($copy, null)?->figures()[0]->map->apply(new Vec(0, 0)) ?? Vec::zero());
+        $way = static fn (int $copy): Vec => ($part->copy($copy, null)?->figures()[0]->map->apply(new Vec(1, 0)) ?? Vec::zero())->minus(
+            $part->copy($copy, null)?->figures()[0]->map->apply(new Vec(0, 0)) ?? Vec::zero(),
+        );
         self::assertEqualsWithDelta(45.0, rad2deg($way(1)->angle()), 1e-9);
         self::assertEqualsWithDelta(0.0, rad2deg($way(2)->angle()), 1e-9, 'Off grids it stays upright.');
     }
 
     public function test_lost_places_are_left_out_and_said(): void
     {
-        $scene = self::scene([['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => ['g1#5,1', 'g1#9,1', 'g1@2,77']]], [Sample::polar()]);
+        $scene = self::scene(
+            [['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => ['g1#5,1', 'g1#9,1', 'g1@2,77']]],
+            [Sample::polar()],
+        );
         self::assertSame(1, $scene->parts()['q1']->copies()?->count());
         self::assertStringContainsString('2 placements are lost', $scene->findings[0]->message);
         $none = self::scene([['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => ['g1#9,1']]], [Sample::polar()]);
@@ -98,12 +124,22 @@ final class MotifTest extends TestCase
 
     public function test_ten_thousand_placements_of_a_thousand_curves_are_refused_with_the_limit(): void
     {
-        $points = array_map(static fn (int $k): array => [400 + (100 + $k % 2) * cos($k * M_PI / 500), 400 + (100 + $k % 2) * sin($k * M_PI / 500)], range(0, 999));
-        $scene = Sample::scene(Sample::plan([
-            ['id' => 'p1', 'kind' => 'part.outline', 'points' => $points],
-            ['id' => 'f1', 'kind' => 'motif', 'of' => ['p1'], 'anchor' => [400, 400]],
-            ['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => array_map(static fn (int $k): array => [$k % 100, intdiv($k, 100)], range(0, 9999))],
-        ]));
+        $points = array_map(
+            static fn (int $k): array => [400 + (100 + ($k % 2)) * cos(($k * M_PI) / 500), 400 + (100 + ($k % 2)) * sin(($k * M_PI) / 500)],
+            range(0, 999),
+        );
+        $scene = Sample::scene(
+            Sample::plan([
+                ['id' => 'p1', 'kind' => 'part.outline', 'points' => $points],
+                ['id' => 'f1', 'kind' => 'motif', 'of' => ['p1'], 'anchor' => [400, 400]],
+                [
+                    'id' => 'q1',
+                    'kind' => 'place',
+                    'motif' => 'f1',
+                    'at' => array_map(static fn (int $k): array => [$k % 100, intdiv($k, 100)], range(0, 9999)),
+                ],
+            ]),
+        );
         $errors = array_values(array_filter($scene->findings, static fn (Finding $finding): bool => $finding->isError()));
         self::assertSame(['at', 'limit'], [$errors[0]->field, $errors[0]->code]);
         self::assertStringContainsString('200,000', $errors[0]->message);
@@ -112,7 +148,15 @@ final class MotifTest extends TestCase
     public function test_a_motif_that_holds_itself_is_said_and_nothing_else_is_lost(): void
     {
         $disc = ['id' => 'p1', 'kind' => 'part.circle', 'center' => [400, 400], 'radius' => 9];
-        foreach ([[['id' => 'f1', 'kind' => 'motif', 'of' => ['f1', 'p1'], 'anchor' => [0, 0]]], [['id' => 'f1', 'kind' => 'motif', 'of' => ['q1'], 'anchor' => [0, 0]], ['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => [[9, 9]]]]] as $steps) {
+        foreach (
+            [
+                [['id' => 'f1', 'kind' => 'motif', 'of' => ['f1', 'p1'], 'anchor' => [0, 0]]],
+                [
+                    ['id' => 'f1', 'kind' => 'motif', 'of' => ['q1'], 'anchor' => [0, 0]],
+                    ['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => [[9, 9]]],
+                ],
+            ] as $steps
+        ) {
             try {
                 Sample::scene(Sample::plan([$disc, ...$steps]));
                 self::fail('It was let through.');
@@ -131,7 +175,10 @@ final class MotifTest extends TestCase
             ['id' => 's2', 'kind' => 'style', 'of' => ['v1'], 'fill' => 'ink'],
         ]);
         self::assertSame(['q1', 'v1'], self::drawn($scene));
-        self::assertSame([true, true, false, false, true, true], array_map(static fn ($style): bool => $style !== null, $scene->drawing[0]->styles));
+        self::assertSame(
+            [true, true, false, false, true, true],
+            array_map(static fn ($style): bool => $style !== null, $scene->drawing[0]->styles),
+        );
         self::assertSame(['#1b2140', '#1b2140'], array_map(static fn ($style): string => $style->fill ?? '', $scene->drawing[1]->styles));
     }
 }

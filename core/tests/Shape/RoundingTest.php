@@ -25,7 +25,11 @@ final class RoundingTest extends TestCase
         foreach ([30.0, 60.0, 90.0, 135.0] as $degrees) {
             $angle = deg2rad($degrees);
             $outline = self::polygon([[100, 400], [100 + 300 * cos($angle), 400 - 300 * sin($angle)], [400, 400]]);
-            $corner = array_search([100.0, 400.0], array_map(static fn (Vec $at): array => [$at->x, $at->y], Rounding::corners($outline)), true);
+            $corner = array_search(
+                [100.0, 400.0],
+                array_map(static fn (Vec $at): array => [$at->x, $at->y], Rounding::corners($outline)),
+                true,
+            );
             $round = self::rounded($outline, 20.0, [(int) $corner]);
             self::assertEqualsWithDelta(400 * (1 / tan($angle / 2) - (M_PI - $angle) / 2), $outline->area() - $round->area(), 1e-8);
             $reach = 20 / tan($angle / 2);
@@ -36,10 +40,20 @@ final class RoundingTest extends TestCase
 
     public function test_flat_corners_with_room_are_rounded_by_their_reach(): void
     {
-        // Between sides of 300 that turn by 1.1° an arc that reaches 20 has the radius 20 / tan(0.55°) (handbook formula): more than four times the sides.
+        // Between sides of 300 that turn by 1.1° an arc that reaches 20 has the radius 20 / tan(0.55°) (handbook formula): more than four
+        // times the sides.
         foreach ([1.1, 0.3, 5.0, 60.0] as $turn) {
-            $outline = self::polygon([[100, 400], [400, 400], [400 + 300 * cos(deg2rad($turn)), 400 + 300 * sin(deg2rad($turn))], [300, 700]]);
-            $corner = (int) array_search([400.0, 400.0], array_map(static fn (Vec $at): array => [$at->x, $at->y], Rounding::corners($outline)), true);
+            $outline = self::polygon([
+                [100, 400],
+                [400, 400],
+                [400 + 300 * cos(deg2rad($turn)), 400 + 300 * sin(deg2rad($turn))],
+                [300, 700],
+            ]);
+            $corner = (int) array_search(
+                [400.0, 400.0],
+                array_map(static fn (Vec $at): array => [$at->x, $at->y], Rounding::corners($outline)),
+                true,
+            );
             $byReach = static fn (float $reach): Outline => (new Rounding($reach, true, Tolerance::ofSheet(800)))->of($outline, [$corner]);
             $arcs = array_values(array_filter($byReach(20.0)->curves, static fn (Curve $curve): bool => $curve instanceof Arc));
             self::assertCount(1, $arcs);
@@ -75,7 +89,10 @@ final class RoundingTest extends TestCase
         $whole = 0;
         for ($round = 0; $round < 60; $round++) {
             $count = $dice->getInt(3, 8);
-            $places = array_map(static fn (int $k): Vec => (new Vec(400, 400))->plus(Vec::heading(360 * $k / $count)->times($lot(150, 260))), range(0, $count - 1));
+            $places = array_map(
+                static fn (int $k): Vec => (new Vec(400, 400))->plus(Vec::heading((360 * $k) / $count)->times($lot(150, 260))),
+                range(0, $count - 1),
+            );
             $curves = [];
             foreach ($places as $k => $from) {
                 $to = $places[($k + 1) % $count];
@@ -84,7 +101,12 @@ final class RoundingTest extends TestCase
                 $curves[] = match ($round % 3) {
                     0 => new Line($from, $to),
                     1 => Arc::through($from, $from->towards($to, 0.5)->plus($side->times($lot(0.05, 0.2) * ($k % 2 === 0 ? 1 : -1))), $to),
-                    default => new Cubic($from, $from->plus($way->times(0.3))->plus($side->times($lot(-0.2, 0.2))), $to->minus($way->times(0.3))->plus($side->times($lot(-0.2, 0.2))), $to),
+                    default => new Cubic(
+                        $from,
+                        $from->plus($way->times(0.3))->plus($side->times($lot(-0.2, 0.2))),
+                        $to->minus($way->times(0.3))->plus($side->times($lot(-0.2, 0.2))),
+                        $to,
+                    ),
                 };
             }
             $outline = new Outline($curves);
@@ -105,10 +127,24 @@ final class RoundingTest extends TestCase
             foreach ($rounded->curves as $number => $curve) {
                 $next = $rounded->curves[($number + 1) % count($rounded->curves)];
                 self::assertEquals($curve->end(), $next->start());
-                self::assertEqualsWithDelta(0.0, $curve->tangentAt(1.0)->cross($next->tangentAt(0.0)), $round % 3 === 2 ? 2e-3 : 1e-6, "round $round");
+                self::assertEqualsWithDelta(
+                    0.0,
+                    $curve->tangentAt(1.0)->cross($next->tangentAt(0.0)),
+                    $round % 3 === 2 ? 2e-3 : 1e-6,
+                    "round $round",
+                );
                 self::assertGreaterThan(0.0, $curve->tangentAt(1.0)->dot($next->tangentAt(0.0)));
             }
-            self::assertSame([], array_filter($rounded->curves, static fn (Curve $curve): bool => $curve instanceof Arc && abs($curve->sweep()) > M_PI + 1e-9 && abs($curve->radius() - 12.0) < 1e-9), 'The short way round.');
+            self::assertSame(
+                [],
+                array_filter(
+                    $rounded->curves,
+                    static fn (Curve $curve): bool => $curve instanceof Arc &&
+                        abs($curve->sweep()) > M_PI + 1e-9 &&
+                        abs($curve->radius() - 12.0) < 1e-9,
+                ),
+                'The short way round.',
+            );
         }
         self::assertGreaterThan(45, $whole);
     }
@@ -124,6 +160,8 @@ final class RoundingTest extends TestCase
     {
         $corners = array_map(static fn (array $place): Vec => new Vec((float) $place[0], (float) $place[1]), $places);
 
-        return new Outline(array_map(static fn (int $k): Line => new Line($corners[$k], $corners[($k + 1) % count($corners)]), array_keys($corners)));
+        return new Outline(
+            array_map(static fn (int $k): Line => new Line($corners[$k], $corners[($k + 1) % count($corners)]), array_keys($corners)),
+        );
     }
 }

@@ -39,7 +39,10 @@ final class SnapTest extends TestCase
         // The line passes at 3, the intersection lies at 12.
         $found = self::near(300, 408, 13, ['intersection', 'edge']);
         self::assertSame(['intersection', 'g1@2,3'], [$found[0]->kind, $found[0]->raw]);
-        self::assertGreaterThan(min([INF, ...array_map(static fn (Candidate $candidate): float => $candidate->distance, $found)]), $found[0]->distance);
+        self::assertGreaterThan(
+            min([INF, ...array_map(static fn (Candidate $candidate): float => $candidate->distance, $found)]),
+            $found[0]->distance,
+        );
         self::assertSame('a point goes before a place along an edge', Snapper::why($found));
         // A corner within 2 of 14 of an intersection, and one further off, each under the pointer.
         $scene = Sample::scene(Sample::plan([
@@ -59,20 +62,40 @@ final class SnapTest extends TestCase
         $found = self::near(326, 409, 8, ['crossing', 'midpoint', 'edge', 'tangent']);
         self::assertSame(['crossing', 'c3*c2/1'], [$found[0]->kind, $found[0]->raw]);
         self::assertSame('edge', $found[count($found) - 1]->kind);
-        self::assertSame(['edge'], array_unique(array_map(static fn (Candidate $candidate): string => $candidate->kind, self::near(640, 413, 5, ['edge', 'crossing']))));
+        self::assertSame(
+            ['edge'],
+            array_unique(
+                array_map(static fn (Candidate $candidate): string => $candidate->kind, self::near(640, 413, 5, ['edge', 'crossing'])),
+            ),
+        );
     }
 
     public function test_every_kind_is_found_where_it_is_and_only_when_allowed(): void
     {
-        foreach ([
-            'tangent' => [350, 410], 'circle-centre' => [350, 350], 'cell-centre' => [450, 150], 'midpoint' => [400, 410], 'end' => [680, 410], 'crossing' => [325.8, 410],
-            'intersection' => [200, 200], 'edge' => [222, 200], 'quadrant' => [350, 290],
-        ] as $kind => [$x, $y]) {
+        foreach (
+            [
+                'tangent' => [350, 410],
+                'circle-centre' => [350, 350],
+                'cell-centre' => [450, 150],
+                'midpoint' => [400, 410],
+                'end' => [680, 410],
+                'crossing' => [325.8, 410],
+                'intersection' => [200, 200],
+                'edge' => [222, 200],
+                'quadrant' => [350, 290],
+            ] as $kind => [$x, $y]
+        ) {
             $found = self::near($x + 0.2, $y - 0.1, 3, [$kind]);
             self::assertNotSame([], $found, $kind);
             self::assertSame($kind, $found[0]->kind);
             self::assertLessThan(0.5, $found[0]->at->distanceTo(new Vec($x, $y)));
-            self::assertNotContains($kind, array_map(static fn (Candidate $candidate): string => $candidate->kind, self::near($x, $y, 3, array_values(array_diff(Snapper::KINDS, [$kind])))));
+            self::assertNotContains(
+                $kind,
+                array_map(
+                    static fn (Candidate $candidate): string => $candidate->kind,
+                    self::near($x, $y, 3, array_values(array_diff(Snapper::KINDS, [$kind]))),
+                ),
+            );
         }
         self::assertSame([], self::near(60, 60, 5));
         self::assertSame('nothing within reach', Snapper::why([]));
@@ -80,13 +103,28 @@ final class SnapTest extends TestCase
 
     public function test_a_circle_and_a_disc_have_a_highest_and_a_lowest_place_that_follow_them(): void
     {
-        $steps = static fn (float $radius): array => [['id' => 'c1', 'kind' => 'guide.circle', 'center' => [200, 200], 'radius' => $radius], ['id' => 'p1', 'kind' => 'part.circle', 'center' => [500, 300], 'radius' => $radius], ['id' => 'p2', 'kind' => 'part.ellipse', 'center' => [600, 600], 'radii' => [40, 20]]];
-        $found = Sample::scene(Sample::plan($steps(60)))->snapper()->near(new Vec(400, 300), 2000, ['quadrant']);
+        $steps = static fn (float $radius): array => [
+            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [200, 200], 'radius' => $radius],
+            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [500, 300], 'radius' => $radius],
+            ['id' => 'p2', 'kind' => 'part.ellipse', 'center' => [600, 600], 'radii' => [40, 20]],
+        ];
+        $found = Sample::scene(Sample::plan($steps(60)))
+            ->snapper()
+            ->near(new Vec(400, 300), 2000, ['quadrant']);
         $at = array_combine(array_map(static fn (Candidate $one): string => $one->name, $found), $found);
         self::assertCount(8, $at, 'An ellipse has none.');
-        foreach (['the highest place of circle 1' => [200, 140], 'the lowest place of circle 1' => [200, 260], 'the leftmost place of disc 1' => [440, 300], 'the lowest place of disc 1' => [500, 360]] as $name => [$x, $y]) {
+        foreach (
+            [
+                'the highest place of circle 1' => [200, 140],
+                'the lowest place of circle 1' => [200, 260],
+                'the leftmost place of disc 1' => [440, 300],
+                'the lowest place of disc 1' => [500, 360],
+            ] as $name => [$x, $y]
+        ) {
             self::assertEqualsWithDelta([$x, $y], [$at[$name]->at->x, $at[$name]->at->y], 1e-9);
-            $larger = Sample::scene(Sample::plan([...$steps(90), ['id' => 'c9', 'kind' => 'guide.circle', 'center' => $at[$name]->raw, 'radius' => 5]]));
+            $larger = Sample::scene(
+                Sample::plan([...$steps(90), ['id' => 'c9', 'kind' => 'guide.circle', 'center' => $at[$name]->raw, 'radius' => 5]]),
+            );
             $center = str_contains($name, 'disc') ? new Vec(500, 300) : new Vec(200, 200);
             self::assertEqualsWithDelta(90.0, $larger->guides()['c9']->center()->distanceTo($center), 1e-6);
         }
@@ -94,9 +132,26 @@ final class SnapTest extends TestCase
 
     public function test_what_a_candidate_writes_leads_back_to_its_place(): void
     {
-        foreach ([[350, 410], [350, 350], [450, 150], [400, 410], [680, 410], [326, 410], [200, 200], [222, 200], [293, 371], [150, 200], [331, 298]] as [$x, $y]) {
+        foreach (
+            [
+                [350, 410],
+                [350, 350],
+                [450, 150],
+                [400, 410],
+                [680, 410],
+                [326, 410],
+                [200, 200],
+                [222, 200],
+                [293, 371],
+                [150, 200],
+                [331, 298],
+            ] as [$x, $y]
+        ) {
             foreach (self::near($x, $y, 9) as $candidate) {
-                $plan = Sample::plan([...self::steps(), ['id' => 'c9', 'kind' => 'guide.circle', 'center' => $candidate->raw, 'radius' => 7]]);
+                $plan = Sample::plan([
+                    ...self::steps(),
+                    ['id' => 'c9', 'kind' => 'guide.circle', 'center' => $candidate->raw, 'radius' => 7],
+                ]);
                 $scene = Sample::scene($plan);
                 self::assertArrayHasKey('c9', $scene->guides(), json_encode($candidate->raw, JSON_THROW_ON_ERROR));
                 self::assertLessThan(1e-5, $scene->guides()['c9']->center()->distanceTo($candidate->at));
@@ -106,23 +161,35 @@ final class SnapTest extends TestCase
 
     public function test_of_a_motif_its_copies_have_places_and_where_it_was_drawn_there_are_none(): void
     {
-        $plan = (new PlanReader(Kinds::all()))->fromArray(Sample::plan([
-            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [60, 60], 'radius' => 20],
-            ['id' => 'f1', 'kind' => 'motif', 'of' => ['p1'], 'anchor' => 'p1!'],
-            ['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => [[400, 300]]],
-        ]))->withLinesOnly();
-        $found = (new Evaluator(new ArrayCache))->evaluate($plan)->snapper()->near(new Vec(400, 300), 2000, ['part-centre', 'circle-centre']);
+        $plan = (new PlanReader(Kinds::all()))
+            ->fromArray(
+                Sample::plan([
+                    ['id' => 'p1', 'kind' => 'part.circle', 'center' => [60, 60], 'radius' => 20],
+                    ['id' => 'f1', 'kind' => 'motif', 'of' => ['p1'], 'anchor' => 'p1!'],
+                    ['id' => 'q1', 'kind' => 'place', 'motif' => 'f1', 'at' => [[400, 300]]],
+                ]),
+            )
+            ->withLinesOnly();
+        $found = (new Evaluator(new ArrayCache))
+            ->evaluate($plan)
+            ->snapper()
+            ->near(new Vec(400, 300), 2000, ['part-centre', 'circle-centre']);
         self::assertSame([['q1!', 400.0, 300.0]], array_map(static fn ($one): array => [$one->raw, $one->at->x, $one->at->y], $found));
     }
 
     public function test_the_list_of_all_places_holds_what_any_question_finds_and_nothing_else(): void
     {
-        $scene = Sample::scene(Sample::plan([...self::steps(), ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[120, 120], [260, 230]]]]));
+        $scene = Sample::scene(
+            Sample::plan([...self::steps(), ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[120, 120], [260, 230]]]]),
+        );
         $listed = [];
         foreach ((array) $scene->snapPlaces([])['known'] as $groups) {
             foreach ($groups as $group) {
                 foreach ($group['raws'] as $k => $raw) {
-                    $listed[json_encode([$group['kind'], $raw, $group['name']], JSON_THROW_ON_ERROR)] = [$group['places'][2 * $k], $group['places'][2 * $k + 1]];
+                    $listed[json_encode([$group['kind'], $raw, $group['name']], JSON_THROW_ON_ERROR)] = [
+                        $group['places'][2 * $k],
+                        $group['places'][2 * $k + 1],
+                    ];
                 }
             }
         }
@@ -130,7 +197,10 @@ final class SnapTest extends TestCase
         $kinds = array_values(array_diff(Snapper::KINDS, ['edge', 'intersection', 'cell-centre']));
         foreach ($scene->snapper()->near(new Vec(400, 400), 2000, $kinds) as $candidate) {
             if ($candidate->kind !== 'midpoint' || ! is_string($candidate->raw) || ! str_starts_with($candidate->raw, 'g1')) {
-                $found[json_encode([$candidate->kind, $candidate->raw, $candidate->name], JSON_THROW_ON_ERROR)] = [$candidate->at->x, $candidate->at->y];
+                $found[json_encode([$candidate->kind, $candidate->raw, $candidate->name], JSON_THROW_ON_ERROR)] = [
+                    $candidate->at->x,
+                    $candidate->at->y,
+                ];
             }
         }
         ksort($listed);
@@ -173,12 +243,20 @@ final class SnapTest extends TestCase
 
     public function test_a_dragged_circle_settles_where_it_touches_and_says_what(): void
     {
-        $circle = static fn (string $id, float $x, float $y, float $radius): array => ['id' => $id, 'kind' => 'guide.circle', 'center' => [$x, $y], 'radius' => $radius];
-        $scene = Sample::scene(Sample::plan([
-            $circle('c1', 200, 400, 100), $circle('c2', 600, 200, 50),
-            ['id' => 'c3', 'kind' => 'guide.line', 'through' => [[0, 560], [800, 560]]],
-            ['id' => 'c4', 'kind' => 'guide.circle', 'touching' => ['c2'], 'near' => [700, 100]],
-        ]));
+        $circle = static fn (string $id, float $x, float $y, float $radius): array => [
+            'id' => $id,
+            'kind' => 'guide.circle',
+            'center' => [$x, $y],
+            'radius' => $radius,
+        ];
+        $scene = Sample::scene(
+            Sample::plan([
+                $circle('c1', 200, 400, 100),
+                $circle('c2', 600, 200, 50),
+                ['id' => 'c3', 'kind' => 'guide.line', 'through' => [[0, 560], [800, 560]]],
+                ['id' => 'c4', 'kind' => 'guide.circle', 'touching' => ['c2'], 'near' => [700, 100]],
+            ]),
+        );
         $beside = self::settled($scene, new Vec(352, 401));
         self::assertEqualsWithDelta(150.0, $beside->center->distanceTo(new Vec(200, 400)), 1e-9);
         self::assertSame(['c1'], array_column($beside->touches, 'id'));
@@ -251,9 +329,16 @@ final class SnapTest extends TestCase
                 ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 'g1.sectors'],
             ]));
             $bounds = $scene->parts()['r1']->bounds()->center();
-            self::assertGreaterThan(1.0, $bounds->distanceTo(new Vec(...$centre)), 'An odd number of copies is not bounded about its centre.');
+            self::assertGreaterThan(
+                1.0,
+                $bounds->distanceTo(new Vec(...$centre)),
+                'An odd number of copies is not bounded about its centre.',
+            );
             $found = $scene->snapper()->near(new Vec(...$centre), 8.0, ['part-centre']);
-            self::assertSame([['g1@0', 'the centre of repeat 1']], array_map(static fn (Candidate $one): array => [$one->raw, $one->name], $found));
+            self::assertSame(
+                [['g1@0', 'the centre of repeat 1']],
+                array_map(static fn (Candidate $one): array => [$one->raw, $one->name], $found),
+            );
             self::assertSame($centre, [$found[0]->at->x, $found[0]->at->y]);
         }
     }

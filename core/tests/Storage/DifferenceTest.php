@@ -37,10 +37,25 @@ final class DifferenceTest extends TestCase
     {
         $plan = self::plan(400);
         $steps = $plan['steps'];
-        self::assertSmall(400, $plan, [...$plan, 'steps' => [...array_slice($steps, 0, 100), ['id' => 'new', 'kind' => 'circle', 'name' => 'new'], ...array_slice($steps, 100)]]);
+        self::assertSmall(400, $plan, [
+            ...$plan,
+            'steps' => [...array_slice($steps, 0, 100), ['id' => 'new', 'kind' => 'circle', 'name' => 'new'], ...array_slice($steps, 100)],
+        ]);
         self::assertSmall(120, $plan, [...$plan, 'steps' => [...array_slice($steps, 0, 100), ...array_slice($steps, 130)]]);
-        self::assertSmall(200, $plan, [...$plan, 'steps' => [...array_slice($steps, 200, 100), ...array_slice($steps, 0, 200), ...array_slice($steps, 300)]]);
-        self::assertSmall(300, $plan, [...$plan, 'steps' => [...array_slice($steps, 0, 7), [...$steps[7], 'radius' => 3], ...array_slice($steps, 8, 200), [...$steps[208], 'muted' => true], ...array_slice($steps, 209)]]);
+        self::assertSmall(200, $plan, [
+            ...$plan,
+            'steps' => [...array_slice($steps, 200, 100), ...array_slice($steps, 0, 200), ...array_slice($steps, 300)],
+        ]);
+        self::assertSmall(300, $plan, [
+            ...$plan,
+            'steps' => [
+                ...array_slice($steps, 0, 7),
+                [...$steps[7], 'radius' => 3],
+                ...array_slice($steps, 8, 200),
+                [...$steps[208], 'muted' => true],
+                ...array_slice($steps, 209),
+            ],
+        ]);
     }
 
     public function test_the_order_of_fields_says_nothing(): void
@@ -81,9 +96,20 @@ final class DifferenceTest extends TestCase
     /** @return array<string, mixed> */
     private static function plan(int $steps): array
     {
-        return ['format' => 'sternbild-plan', 'steps' => array_map(static fn (int $at): array => [
-            'id' => "c$at", 'kind' => 'circle', 'name' => "rail $at", 'center' => ['x' => $at, 'y' => $at / 3], 'radius' => 7.5, 'note' => str_repeat('a rail of the harbour line ', 8),
-        ], range(0, $steps - 1))];
+        return [
+            'format' => 'sternbild-plan',
+            'steps' => array_map(
+                static fn (int $at): array => [
+                    'id' => "c$at",
+                    'kind' => 'circle',
+                    'name' => "rail $at",
+                    'center' => ['x' => $at, 'y' => $at / 3],
+                    'radius' => 7.5,
+                    'note' => str_repeat('a rail of the harbour line ', 8),
+                ],
+                range(0, $steps - 1),
+            ),
+        ];
     }
 
     /**
@@ -115,7 +141,10 @@ final class DifferenceTest extends TestCase
             4 => 'text '.$dice->getInt(0, 5),
             5 => array_map(static fn (): mixed => self::value($dice, $depth - 1), $items),
             6 => array_map(static fn (int $at): array => ['id' => "s$at", 'in' => self::value($dice, $depth - 1)], $items),
-            default => array_combine(array_map(static fn (int $at): string => "field$at", $items), array_map(static fn (): mixed => self::value($dice, $depth - 1), $items)),
+            default => array_combine(
+                array_map(static fn (int $at): string => "field$at", $items),
+                array_map(static fn (): mixed => self::value($dice, $depth - 1), $items),
+            ),
         };
     }
 

@@ -22,7 +22,9 @@ final class DrawnFileTest extends TestCase
     /** @return array{Scene, list<string>} and what was left out */
     private static function read(string $inside, string $root = 'width="400" height="300"'): array
     {
-        $drawing = DrawnFile::read("<svg xmlns=\"http://www.w3.org/2000/svg\" xmlns:xlink=\"http://www.w3.org/1999/xlink\" $root>\n$inside\n</svg>");
+        $drawing = DrawnFile::read(
+            "<svg xmlns=\"http://www.w3.org/2000/svg\" xmlns:xlink=\"http://www.w3.org/1999/xlink\" $root>\n$inside\n</svg>",
+        );
         $plan = DrawingPlan::written($drawing);
 
         return [Sample::scene(Sample::unchecked($plan)), $drawing->left];
@@ -44,8 +46,21 @@ final class DrawnFileTest extends TestCase
             <rect x="10" y="200" width="80" height="40" rx="10"/>
             SVG);
         self::assertSame([], $left);
-        self::assertSame(['part.rectangle', 'part.circle', 'part.ellipse', 'part.svg', 'part.svg', 'style', 'style', 'style', 'style'], array_values(array_map(static fn ($step): string => $step->kind->name(), $scene->plan->steps)));
-        self::assertEqualsWithDelta([['#0f6e84', 3200.0], ['#ff6347', M_PI * 900], ['#1a334d', M_PI * 800], ['#000000', 2500.0], ['#000000', 3200 - (4 - M_PI) * 100]], self::drawn($scene), 0.02);
+        self::assertSame(
+            ['part.rectangle', 'part.circle', 'part.ellipse', 'part.svg', 'part.svg', 'style', 'style', 'style', 'style'],
+            array_values(array_map(static fn ($step): string => $step->kind->name(), $scene->plan->steps)),
+        );
+        self::assertEqualsWithDelta(
+            [
+                ['#0f6e84', 3200.0],
+                ['#ff6347', M_PI * 900],
+                ['#1a334d', M_PI * 800],
+                ['#000000', 2500.0],
+                ['#000000', 3200 - (4 - M_PI) * 100],
+            ],
+            self::drawn($scene),
+            0.02,
+        );
     }
 
     public function test_transforms_nest_from_the_outermost_in(): void
@@ -84,21 +99,35 @@ final class DrawnFileTest extends TestCase
             SVG);
         self::assertEqualsWithDelta([['#0f6e84', M_PI * 400], ['#000000', 360.0]], self::drawn($scene), 1e-3);
         self::assertEqualsWithDelta([21.0, 0.0, 51.0, 12.0], $scene->parts()['p2']->bounds()->toArray(), 1e-6);
-        self::assertSame(['use, line 5: what it uses, “#nobody”, is not in the file', 'use, line 5: what it uses, “other.svg#dot”, is outside the file, and nothing is fetched', 'use, line 6: it uses itself'], $left);
+        self::assertSame(
+            [
+                'use, line 5: what it uses, “#nobody”, is not in the file',
+                'use, line 5: what it uses, “other.svg#dot”, is outside the file, and nothing is fetched',
+                'use, line 6: it uses itself',
+            ],
+            $left,
+        );
     }
 
     public function test_looks_are_said_by_attributes_sheets_and_at_the_element_in_this_order(): void
     {
         [$scene, $left] = self::read(<<<'SVG'
-            <style>/* a note */ rect { fill: #111111 } .b { fill: #222222 } #c { fill: #333333 } rect.b { opacity: .5 } svg > rect { fill: red }</style>
+            <style>/* a note */ rect { fill: #111111 } .b { fill: #222222 } #c { fill: #333333 }
+            rect.b { opacity: .5 } svg > rect { fill: red }</style>
             <rect width="1" height="1" fill="#999999"/>
             <rect class="a b" width="2" height="1"/>
             <rect id="c" class="b" width="3" height="1"/>
             <rect id="c2" class="b" width="4" height="1" style="fill: currentColor !important; opacity: 1" color="#444444"/>
             <g fill="#555555" fill-opacity=".5"><path d="M0 0h5v1h-5z"/></g>
             <rect width="6" height="1" display="none"/>
-            SVG);
-        self::assertEqualsWithDelta([['#111111', 1.0], ['#222222', 2.0], ['#333333', 3.0], ['#444444', 4.0], ['#555555', 5.0]], self::drawn($scene), 1e-6);
+            SVG
+            ,
+        );
+        self::assertEqualsWithDelta(
+            [['#111111', 1.0], ['#222222', 2.0], ['#333333', 3.0], ['#444444', 4.0], ['#555555', 5.0]],
+            self::drawn($scene),
+            1e-6,
+        );
         self::assertSame([1.0, 0.5, 0.5, 1.0, 0.5], array_map(static fn ($one): ?float => $one->styles[0]?->opacity, $scene->drawing));
         self::assertSame(['style sheet: the selector “svg > rect” was not read'], $left);
     }
@@ -106,8 +135,14 @@ final class DrawnFileTest extends TestCase
     public function test_fill_rules_and_clip_paths_are_geometry(): void
     {
         $path = 'M0 0h100v100h-100z M25 25h50v50h-50z';
-        [$scene] = self::read("<path d=\"$path\"/><path d=\"$path\" fill-rule=\"evenodd\"/><clipPath id=\"half\"><rect width=\"50\" height=\"100\"/><circle cx=\"80\" cy=\"50\" r=\"10\"/></clipPath><g clip-path=\"url(#half)\"><path d=\"$path\"/></g>");
-        self::assertEqualsWithDelta([['#000000', 10_000.0], ['#000000', 7_500.0], ['#000000', 5_000 + M_PI * 100]], self::drawn($scene), 1e-3);
+        [$scene] = self::read(
+            "<path d=\"$path\"/><path d=\"$path\" fill-rule=\"evenodd\"/><clipPath id=\"half\"><rect width=\"50\" height=\"100\"/><circle cx=\"80\" cy=\"50\" r=\"10\"/></clipPath><g clip-path=\"url(#half)\"><path d=\"$path\"/></g>",
+        );
+        self::assertEqualsWithDelta(
+            [['#000000', 10_000.0], ['#000000', 7_500.0], ['#000000', 5_000 + M_PI * 100]],
+            self::drawn($scene),
+            1e-3,
+        );
     }
 
     public function test_a_rectangle_behind_all_else_is_the_ground_of_a_sheet_of_its_own(): void
@@ -115,14 +150,25 @@ final class DrawnFileTest extends TestCase
         $file = static fn (string $ground): DrawnFile => DrawnFile::read("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 80 60\" width=\"160\" height=\"120\">$ground<circle cx=\"20\" cy=\"20\" r=\"5\" fill=\"#0f6e84\"/></svg>");
         $ground = '<g id="ground"><rect width="80" height="60" fill="#f8f5ec"/></g>';
         $plan = DrawingPlan::written($file($ground));
-        self::assertSame(['#f8f5ec', ['part.circle', 'style'], []], [$plan['sheet']['background'], array_column($plan['steps'], 'kind'), $plan['chapters'] ?? []]);
+        self::assertSame(
+            ['#f8f5ec', ['part.circle', 'style'], []],
+            [$plan['sheet']['background'], array_column($plan['steps'], 'kind'), $plan['chapters'] ?? []],
+        );
         self::assertSame('colour 1', DrawingPlan::written($file('<rect width="80" height="60" fill="#0f6e84"/>'))['sheet']['background']);
         // On a sheet that is there already it is a part like any other.
-        self::assertSame(['part.rectangle', 'part.circle', 'style', 'style'], array_column(DrawingPlan::steps($file($ground), [])['steps'], 'kind'));
-        foreach ([
-            '<rect width="80" height="59" fill="#f8f5ec"/>', '<rect width="80" height="60" fill="#f8f5ec" opacity=".5"/>', '<rect width="80" height="60" fill="#f8f5ec" stroke="red"/>', '<rect width="80" height="60" fill="none" stroke="red"/>',
-            '<rect x="15" y="5" width="50" height="50" transform="rotate(45 40 30) scale(1)" fill="#f8f5ec"/>',
-        ] as $other) {
+        self::assertSame(
+            ['part.rectangle', 'part.circle', 'style', 'style'],
+            array_column(DrawingPlan::steps($file($ground), [])['steps'], 'kind'),
+        );
+        foreach (
+            [
+                '<rect width="80" height="59" fill="#f8f5ec"/>',
+                '<rect width="80" height="60" fill="#f8f5ec" opacity=".5"/>',
+                '<rect width="80" height="60" fill="#f8f5ec" stroke="red"/>',
+                '<rect width="80" height="60" fill="none" stroke="red"/>',
+                '<rect x="15" y="5" width="50" height="50" transform="rotate(45 40 30) scale(1)" fill="#f8f5ec"/>',
+            ] as $other
+        ) {
             self::assertNull(DrawingPlan::written($file($other))['sheet']['background'], $other);
         }
     }
@@ -135,23 +181,39 @@ final class DrawnFileTest extends TestCase
             <clipPath id="round" clipPathUnits="objectBoundingBox"><circle cx=".5" cy=".5" r=".5"/></clipPath>
             <rect x="100" y="100" width="80" height="40" fill="#111111" clip-path="url(#quarter)"/>
             <rect x="10" y="20" width="30" height="20" fill="#222222" clip-path="url(#round)" transform="rotate(30) scale(2)"/>
-            <g clip-path="url(#quarter)"><rect x="200" y="0" width="10" height="10" fill="#333333"/><g clip-path="url(#round)"><rect x="290" y="190" width="10" height="10"/></g><circle cx="225" cy="25" r="15" fill="#444444"/></g>
+            <g clip-path="url(#quarter)"><rect x="200" y="0" width="10" height="10" fill="#333333"/>
+            <g clip-path="url(#round)"><rect x="290" y="190" width="10" height="10"/></g>
+            <circle cx="225" cy="25" r="15" fill="#444444"/></g>
             <g clip-path="url(#quarter)"><text>nothing</text></g>
-            SVG);
-        self::assertEqualsWithDelta([
-            ['#111111', 40 * 20.0], ['#222222', 4 * M_PI * 15 * 10], ['#333333', 100.0],
-            // Of the box from (200, 0) to (300, 200) the upper left quarter; the square of the inner group lies outside it.
-            ['#444444', M_PI * 225],
-        ], self::drawn($scene), 0.02);
-        self::assertSame([
-            'g, line 7: its clip path, which is measured by what it clips, and that has no size', 'text, line 7: text “nothing” has to be outlined first', 'rect, line 6: it is clipped away, and is not seen',
-        ], $left);
+            SVG
+            ,
+        );
+        self::assertEqualsWithDelta(
+            [
+                ['#111111', 40 * 20.0],
+                ['#222222', 4 * M_PI * 15 * 10],
+                ['#333333', 100.0],
+                // Of the box from (200, 0) to (300, 200) the upper left quarter; the square of the inner group lies outside it.
+                ['#444444', M_PI * 225],
+            ],
+            self::drawn($scene),
+            0.02,
+        );
+        self::assertSame(
+            [
+                'g, line 9: its clip path, which is measured by what it clips, and that has no size',
+                'text, line 9: text “nothing” has to be outlined first',
+                'rect, line 7: it is clipped away, and is not seen',
+            ],
+            $left,
+        );
     }
 
     public function test_gradients_that_are_seen_through_stay_so_evenly_or_stop_by_stop(): void
     {
         [$scene, $left] = self::read(<<<'SVG'
-            <linearGradient id="even"><stop stop-color="red" stop-opacity="50%"/><stop offset="1" stop-color="blue" style="stop-opacity:.5"/></linearGradient>
+            <linearGradient id="even"><stop stop-color="red" stop-opacity="50%"/>
+            <stop offset="1" stop-color="blue" style="stop-opacity:.5"/></linearGradient>
             <linearGradient id="ends"><stop stop-color="red"/><stop offset="1" stop-color="rgba(0, 0, 255, 0)"/></linearGradient>
             <rect width="10" height="10" fill="url(#even)" fill-opacity=".5"/>
             <rect width="10" height="10" fill="url(#ends)"/>
@@ -172,7 +234,10 @@ final class DrawnFileTest extends TestCase
             <path d="M300 100a20 20 0 0 1 40 0" stroke="#111111" fill="none" transform="scale(1 2)"/>
             SVG);
         self::assertEqualsWithDelta([['#0f6e84', 1500.0], ['#d0683f', 54 * 4.0]], array_slice(self::drawn($scene), 0, 2), 1e-6);
-        self::assertSame(['#111111', 3.0, [4.0, 2.0]], [$scene->drawing[2]->styles[0]?->stroke, $scene->drawing[2]->styles[0]?->strokeWidth, $scene->drawing[2]->styles[0]?->dash]);
+        self::assertSame(
+            ['#111111', 3.0, [4.0, 2.0]],
+            [$scene->drawing[2]->styles[0]?->stroke, $scene->drawing[2]->styles[0]?->strokeWidth, $scene->drawing[2]->styles[0]?->dash],
+        );
         self::assertCount(1, $left);
         self::assertStringContainsString('wider one way than the other', $left[0]);
     }
@@ -192,8 +257,16 @@ final class DrawnFileTest extends TestCase
         self::assertEqualsWithDelta([100.0, 200.0], [$linear?->gradient?->from?->x, $linear?->gradient?->to?->x], 1e-6);
         // In the box of the shape: from a corner, by √½ towards the other one.
         self::assertEqualsWithDelta([10.0, 10.0], [$turned?->gradient?->from?->x, $turned?->gradient?->from?->y], 1e-5);
-        self::assertEqualsWithDelta([10 + 20 * M_SQRT1_2, 10 + 20 * M_SQRT1_2], [$turned?->gradient?->to?->x, $turned?->gradient?->to?->y], 1e-5);
-        self::assertEqualsWithDelta([200.0, 50.0, 190.0], [$radial?->gradient?->from?->x, $radial?->gradient?->radius, $radial?->gradient?->focus?->x], 1e-6);
+        self::assertEqualsWithDelta(
+            [10 + 20 * M_SQRT1_2, 10 + 20 * M_SQRT1_2],
+            [$turned?->gradient?->to?->x, $turned?->gradient?->to?->y],
+            1e-5,
+        );
+        self::assertEqualsWithDelta(
+            [200.0, 50.0, 190.0],
+            [$radial?->gradient?->from?->x, $radial?->gradient?->radius, $radial?->gradient?->focus?->x],
+            1e-6,
+        );
         self::assertSame('#008000', $green?->fill);
         self::assertSame(['rect, line 8: its fill, which the file does not hold; it is green here'], $left);
     }
@@ -230,13 +303,39 @@ final class DrawnFileTest extends TestCase
         yield 'nothing' => ['', 'it is empty'];
         yield 'no XML' => ['<svg><path', 'no SVG: in line 1'];
         yield 'another document' => ['<html/>', 'called “html”'];
-        yield 'a bomb of entities' => [$svg('<text>&a;</text>', '<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]>'), 'declares entities'];
+        yield 'a bomb of entities' => [
+            $svg('<text>&a;</text>', '<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]>'),
+            'declares entities',
+        ];
         yield 'a million elements' => [$svg(str_repeat('<g/>', 1_000_000)), 'at most 100,000 elements'];
-        yield 'groups without end' => [$svg(str_repeat('<g>', 240).'<rect width="1" height="1"/>'.str_repeat('</g>', 240)), 'more than 200 deep'];
+        yield 'groups without end' => [
+            $svg(str_repeat('<g>', 240).'<rect width="1" height="1"/>'.str_repeat('</g>', 240)),
+            'more than 200 deep',
+        ];
         yield 'a picture in a picture' => [$svg('<image href="data:image/svg+xml;base64,PHN2Zy8+"/>'), 'no shape in it'];
-        yield 'uses that double without end' => [$svg('<defs><g id="a0"><rect width="1" height="1"/></g>'.implode('', array_map(static fn (int $k): string => "<g id=\"a$k\"><use href=\"#a".($k - 1).'"/><use href="#a'.($k - 1).'"/></g>', range(1, 18))).'</defs><use href="#a18"/>'), 'more than 10,000 shapes'];
+        yield 'uses that double without end' => [
+            $svg(
+                '<defs><g id="a0"><rect width="1" height="1"/></g>'.
+                    implode(
+                        '',
+                        array_map(
+                            static fn (int $k): string => "<g id=\"a$k\"><use href=\"#a".
+                                ($k - 1).
+                                '"/><use href="#a'.
+                                ($k - 1).
+                                '"/></g>',
+                            range(1, 18),
+                        ),
+                    ).
+                    '</defs><use href="#a18"/>',
+            ),
+            'more than 10,000 shapes',
+        ];
         yield 'too many bytes' => [str_repeat(' ', Document::LARGEST + 1), 'at most 20 MB'];
-        yield 'nothing but numbers that are none' => [$svg('<path d="MNaN 3"/><circle r="1e400"/><rect width="1e308" height="1e308"/>'), 'no shape in it'];
+        yield 'nothing but numbers that are none' => [
+            $svg('<path d="MNaN 3"/><circle r="1e400"/><rect width="1e308" height="1e308"/>'),
+            'no shape in it',
+        ];
     }
 
     #[DataProvider('hostile')]
@@ -260,8 +359,16 @@ final class DrawnFileTest extends TestCase
                 $file = match (mt_rand(0, 9)) {
                     0 => substr($file, 0, $at).chr(mt_rand(32, 126)).substr($file, $at + 1),
                     1 => substr($file, 0, $at).substr($file, $at + mt_rand(1, 20)),
-                    2 => substr($file, 0, $at).['1e99', '-', 'NaN', '"', '>', '#', '0', '%', 'z', '<g>'][mt_rand(0, 9)].substr($file, $at),
-                    3, 4, 5, 6, 7, 8 => (string) preg_replace_callback('/(?<=[ ",(])-?[\d.]+|(?<=")[a-z]+(?=")/', static fn (array $found): string => mt_rand(0, 12) > 0 ? $found[0] : ['-3', '0', '99999', '1e30', '.5', 'NaN', 'none', '50%', ''][mt_rand(0, 8)], $file),
+                    2 => substr($file, 0, $at).
+                        ['1e99', '-', 'NaN', '"', '>', '#', '0', '%', 'z', '<g>'][mt_rand(0, 9)].
+                        substr($file, $at),
+                    3, 4, 5, 6, 7, 8 => (string) preg_replace_callback(
+                        '/(?<=[ ",(])-?[\d.]+|(?<=")[a-z]+(?=")/',
+                        static fn (array $found): string => mt_rand(0, 12) > 0
+                            ? $found[0]
+                            : ['-3', '0', '99999', '1e30', '.5', 'NaN', 'none', '50%', ''][mt_rand(0, 8)],
+                        $file,
+                    ),
                     default => substr($file, 0, $at).substr($file, mt_rand(0, strlen($file) - 1), 30).substr($file, $at),
                 };
             }

@@ -26,8 +26,11 @@ final class PathTextTest extends TestCase
         yield 'level and upright lines, relative' => ['M10 10h40v30h-40z', 1_200.0];
         yield 'numbers without anything between them' => ['M.5.5l1e1-.0.0.5-10.0e0.0z', 5.0];
         yield 'a disk of two arcs' => ['M50 0A50 50 0 0 1 50 100A50 50 0 0 1 50 0z', M_PI * 2_500];
-        yield 'flags with nothing between them' => ['M50 0a50 50 0 0150 50a50 50 0 01-50 50a50 50 0 01-50-50a50 50 0 0150-50z', M_PI * 2_500];
-        yield 'radii too small grow until they reach' => ['M0 0A1 1 0 0 1 100 0z', M_PI * 2_500 / 2];
+        yield 'flags with nothing between them' => [
+            'M50 0a50 50 0 0150 50a50 50 0 01-50 50a50 50 0 01-50-50a50 50 0 0150-50z',
+            M_PI * 2_500,
+        ];
+        yield 'radii too small grow until they reach' => ['M0 0A1 1 0 0 1 100 0z', (M_PI * 2_500) / 2];
         yield 'an ellipse' => ['M0 50A80 50 0 1 1 160 50A80 50 0 1 1 0 50z', M_PI * 80 * 50];
         yield 'a turned ellipse' => ['M100 0 A 80 40 30 1 1 100 0.000001z', M_PI * 80 * 40];
         // A quadratic over its chord encloses two thirds of the triangle with its handle.
@@ -36,7 +39,10 @@ final class PathTextTest extends TestCase
         // A cubic with handles straight up encloses three fifths of its frame, doubled: 0.6 × w × h.
         yield 'a cubic' => ['M0 0C0-100 100-100 100 0z', 0.6 * 10_000];
         yield 'a cubic that goes on' => ['M0 0C0-100 100-100 100 0S200 100 200 0z', 0.0];
-        yield 'a smooth one behind a line has no handle to mirror' => ['M0 0L100 0S100-100 0 0z', self::cubic([100, 0], [100, 0], [100, -100], [0, 0])];
+        yield 'a smooth one behind a line has no handle to mirror' => [
+            'M0 0L100 0S100-100 0 0z',
+            self::cubic([100, 0], [100, 0], [100, -100], [0, 0]),
+        ];
         yield 'two runs, the second from where the first closed' => ['M10 10h10v10h-10z l0 -10 h10 v10z', 100.0 + 100.0];
     }
 
@@ -80,7 +86,18 @@ final class PathTextTest extends TestCase
         [$runs] = PathText::read("M50 0C{$k} 0 50 0 50 0");
         self::assertCount(1, $runs);
         $c = static fn (float $n): string => PathText::number($n);
-        $quarters = 'M150 100C150 '.$c(100 + $k).' '.$c(100 + $k).' 150 100 150S50 '.$c(100 + $k).' 50 100S'.$c(100 - $k).' 50 100 50S150 '.$c(100 - $k).' 150 100z';
+        $quarters =
+            'M150 100C150 '.
+            $c(100 + $k).
+            ' '.
+            $c(100 + $k).
+            ' 150 100 150S50 '.
+            $c(100 + $k).
+            ' 50 100S'.
+            $c(100 - $k).
+            ' 50 100 50S150 '.
+            $c(100 - $k).
+            ' 150 100z';
         [[[$curves, $closed]]] = PathText::read($quarters);
         $found = Recovery::found($curves, $closed);
         self::assertCount(1, $found);
@@ -127,7 +144,20 @@ final class PathTextTest extends TestCase
             $count = ['L' => 2, 'H' => 1, 'V' => 1, 'C' => 6, 'S' => 4, 'Q' => 4, 'T' => 2, 'A' => 0, 'Z' => 0][strtoupper($command)];
             $path .= $command.implode(' ', array_map(static fn (): string => $number(), array_fill(0, $count, 0)));
             if (strtoupper($command) === 'A') {
-                $path .= mt_rand(5, 900) / 10 .' '.mt_rand(5, 900) / 10 .' '.mt_rand(0, 180).' '.mt_rand(0, 1).' '.mt_rand(0, 1).' '.$number().' '.$number();
+                $path .=
+                    mt_rand(5, 900) / 10 .
+                    ' '.
+                    mt_rand(5, 900) / 10 .
+                    ' '.
+                    mt_rand(0, 180).
+                    ' '.
+                    mt_rand(0, 1).
+                    ' '.
+                    mt_rand(0, 1).
+                    ' '.
+                    $number().
+                    ' '.
+                    $number();
             }
         }
 
@@ -159,6 +189,7 @@ final class PathTextTest extends TestCase
     {
         $cross = static fn (array $p, array $q): int => $p[0] * $q[1] - $p[1] * $q[0];
 
-        return (6 * $cross($a, $b) + 3 * $cross($a, $c) + $cross($a, $d) + 3 * $cross($b, $c) + 3 * $cross($b, $d) + 6 * $cross($c, $d)) / 20;
+        return (6 * $cross($a, $b) + 3 * $cross($a, $c) + $cross($a, $d) + 3 * $cross($b, $c) + 3 * $cross($b, $d) + 6 * $cross($c, $d)) /
+            20;
     }
 }

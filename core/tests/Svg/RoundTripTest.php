@@ -21,19 +21,35 @@ final class RoundTripTest extends TestCase
     public static function plans(): iterable
     {
         yield 'a rosette' => [Sample::rosette()];
-        yield 'rings of a grid' => [Sample::plan([Sample::polar(['rings' => 4, 'sectors' => 9]), Sample::part('p1', ['g1#*,1', 'g1#*,3', 'g1#*,5']), ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => '#0f6e84', 'opacity' => 0.5]])];
-        yield 'discs, cuts and rounded corners' => [Sample::plan([
-            ['id' => 'p1', 'kind' => 'part.rectangle', 'origin' => [100, 100], 'size' => [400, 300], 'angle' => 10],
-            ['id' => 'p2', 'kind' => 'part.circle', 'center' => [320, 260], 'radius' => 90],
-            ['id' => 'x1', 'kind' => 'cut', 'from' => 'p1', 'with' => ['p2']],
-            ['id' => 'f1', 'kind' => 'round', 'of' => ['x1'], 'radius' => 30],
-            ['id' => 'p3', 'kind' => 'part.ellipse', 'center' => [600, 600], 'radii' => [120, 60], 'angle' => 20],
-            ['id' => 's1', 'kind' => 'style', 'of' => ['f1'], 'fill' => '#d0683f', 'stroke' => ['color' => '#111111', 'width' => 3, 'join' => 'round']],
-        ])];
-        yield 'a repeat' => [Sample::plan([
-            ['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 200], 'radius' => 60, 'corners' => 5, 'inner' => 30],
-            ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => [400, 400], 'count' => 7],
-        ])];
+        yield 'rings of a grid' => [
+            Sample::plan([
+                Sample::polar(['rings' => 4, 'sectors' => 9]),
+                Sample::part('p1', ['g1#*,1', 'g1#*,3', 'g1#*,5']),
+                ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => '#0f6e84', 'opacity' => 0.5],
+            ]),
+        ];
+        yield 'discs, cuts and rounded corners' => [
+            Sample::plan([
+                ['id' => 'p1', 'kind' => 'part.rectangle', 'origin' => [100, 100], 'size' => [400, 300], 'angle' => 10],
+                ['id' => 'p2', 'kind' => 'part.circle', 'center' => [320, 260], 'radius' => 90],
+                ['id' => 'x1', 'kind' => 'cut', 'from' => 'p1', 'with' => ['p2']],
+                ['id' => 'f1', 'kind' => 'round', 'of' => ['x1'], 'radius' => 30],
+                ['id' => 'p3', 'kind' => 'part.ellipse', 'center' => [600, 600], 'radii' => [120, 60], 'angle' => 20],
+                [
+                    'id' => 's1',
+                    'kind' => 'style',
+                    'of' => ['f1'],
+                    'fill' => '#d0683f',
+                    'stroke' => ['color' => '#111111', 'width' => 3, 'join' => 'round'],
+                ],
+            ]),
+        ];
+        yield 'a repeat' => [
+            Sample::plan([
+                ['id' => 'p1', 'kind' => 'part.polygon', 'center' => [400, 200], 'radius' => 60, 'corners' => 5, 'inner' => 30],
+                ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => [400, 400], 'count' => 7],
+            ]),
+        ];
     }
 
     /** @param  array<string, mixed>  $plan */
@@ -58,13 +74,28 @@ final class RoundTripTest extends TestCase
     public function test_gradients_with_opacities_come_back_as_they_were(): void
     {
         $stops = [[0, '#d0683f', 0.2], [0.4, 'ink', 0.9], [1, 'lagoon']];
-        $first = Sample::scene(Sample::unchecked([...Sample::plan([
-            ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 400], 'radius' => 150], ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [450, 400], 'radius' => 150],
-            ['id' => 'w1', 'kind' => 'weave', 'of' => ['c1', 'c2'], 'width' => 20],
-            ['id' => 'd1', 'kind' => 'shade', 'of' => 'w1'],
-            ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 600], [700, 700]]],
-            ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => ['gradient' => 'linear', 'from' => [100, 600], 'to' => [700, 700], 'stops' => $stops], 'stroke' => ['color' => ['gradient' => 'radial', 'center' => [400, 650], 'radius' => 300, 'stops' => $stops], 'width' => 6]],
-        ]), 'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px', 'background' => null, 'seams' => 'open']]));
+        $first = Sample::scene(
+            Sample::unchecked([
+                ...Sample::plan([
+                    ['id' => 'c1', 'kind' => 'guide.circle', 'center' => [300, 400], 'radius' => 150],
+                    ['id' => 'c2', 'kind' => 'guide.circle', 'center' => [450, 400], 'radius' => 150],
+                    ['id' => 'w1', 'kind' => 'weave', 'of' => ['c1', 'c2'], 'width' => 20],
+                    ['id' => 'd1', 'kind' => 'shade', 'of' => 'w1'],
+                    ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[100, 600], [700, 700]]],
+                    [
+                        'id' => 's1',
+                        'kind' => 'style',
+                        'of' => ['p1'],
+                        'fill' => ['gradient' => 'linear', 'from' => [100, 600], 'to' => [700, 700], 'stops' => $stops],
+                        'stroke' => [
+                            'color' => ['gradient' => 'radial', 'center' => [400, 650], 'radius' => 300, 'stops' => $stops],
+                            'width' => 6,
+                        ],
+                    ],
+                ]),
+                'sheet' => ['width' => 800, 'height' => 800, 'unit' => 'px', 'background' => null, 'seams' => 'open'],
+            ]),
+        );
         self::assertSame([], $first->findings);
         $svg = SvgDrawing::write($first);
         self::assertStringContainsString('stop-color="#d0683f" stop-opacity="0.2"', $svg);
@@ -105,8 +136,14 @@ final class RoundTripTest extends TestCase
         $found = [];
         foreach ($scene->drawing as $drawn) {
             foreach ($drawn->styled() as [$figure, $style]) {
-                $key = json_encode([$style->fill, $style->stroke, $style->strokeWidth, $style->join, round($style->opacity, 3)], JSON_THROW_ON_ERROR);
-                $found[$key] = [($found[$key][0] ?? 0.0) + $figure->area(), ($found[$key][1] ?? 0) + array_sum(array_map(static fn ($outline): int => $outline->nodes(), $figure->outlines()))];
+                $key = json_encode(
+                    [$style->fill, $style->stroke, $style->strokeWidth, $style->join, round($style->opacity, 3)],
+                    JSON_THROW_ON_ERROR,
+                );
+                $found[$key] = [
+                    ($found[$key][0] ?? 0.0) + $figure->area(),
+                    ($found[$key][1] ?? 0) + array_sum(array_map(static fn ($outline): int => $outline->nodes(), $figure->outlines())),
+                ];
             }
         }
         ksort($found);

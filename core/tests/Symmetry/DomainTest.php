@@ -72,7 +72,8 @@ final class DomainTest extends TestCase
     }
 
     /**
-     * Orders of the turning centres that a cell has, and how many mirrors and glides, as the diagrams of the International Tables show them (recalled).
+     * Orders of the turning centres that a cell has, and how many mirrors and glides, as the diagrams of the International Tables show them
+     * (recalled).
      *
      * @return iterable<string, array{string, array<int, int>}>
      */
@@ -104,13 +105,32 @@ final class DomainTest extends TestCase
         $sorts = static function (string $group): array {
             $lines = Elements::ofGroup($group, PlaneGroup::positions($group), false)['lines'];
 
-            return [count(array_filter($lines, static fn (array $line): bool => ! $line[4])) > 0, count(array_filter($lines, static fn (array $line): bool => $line[4])) > 0];
+            return [
+                count(array_filter($lines, static fn (array $line): bool => ! $line[4])) > 0,
+                count(array_filter($lines, static fn (array $line): bool => $line[4])) > 0,
+            ];
         };
-        foreach (['p1' => [false, false], 'p4' => [false, false], 'pm' => [true, false], 'pg' => [false, true], 'cm' => [true, true], 'pmm' => [true, false], 'pmg' => [true, true], 'pgg' => [false, true], 'p4g' => [true, true], 'p6m' => [true, true]] as $group => $wanted) {
+        foreach (
+            [
+                'p1' => [false, false],
+                'p4' => [false, false],
+                'pm' => [true, false],
+                'pg' => [false, true],
+                'cm' => [true, true],
+                'pmm' => [true, false],
+                'pmg' => [true, true],
+                'pgg' => [false, true],
+                'p4g' => [true, true],
+                'p6m' => [true, true],
+            ] as $group => $wanted
+        ) {
             self::assertSame($wanted, $sorts($group), $group);
         }
         // Through the origin of p3m1 run no mirrors along its ways, through that of p31m they do.
-        $along = static fn (string $group): bool => array_filter(Elements::ofGroup($group, PlaneGroup::positions($group), false)['lines'], static fn (array $line): bool => ! $line[4] && abs($line[3]) < 1e-9) !== [];
+        $along = static fn (string $group): bool => array_filter(
+            Elements::ofGroup($group, PlaneGroup::positions($group), false)['lines'],
+            static fn (array $line): bool => ! $line[4] && abs($line[3]) < 1e-9,
+        ) !== [];
         self::assertFalse($along('p3m1'));
         self::assertTrue($along('p31m'));
     }
@@ -119,8 +139,22 @@ final class DomainTest extends TestCase
     public function test_what_is_drawn_anywhere_lies_in_the_cell_of_the_motif(string $group): void
     {
         $free = in_array(PlaneGroup::lattice($group), ['oblique', 'rectangular'], true);
-        $pattern = ['id' => 'w1', 'kind' => 'pattern', 'of' => ['a1'], 'group' => $group, 'origin' => [300, 300], 'a' => [90, 0], ...($free ? ['b' => [0, 70]] : []), 'across' => 3, 'down' => 3];
-        $scene = Sample::scene(Sample::unchecked(Sample::plan([['id' => 'a1', 'kind' => 'part.outline', 'points' => [[412, 303], [418, 305], [415, 309]]], $pattern])));
+        $pattern = [
+            'id' => 'w1',
+            'kind' => 'pattern',
+            'of' => ['a1'],
+            'group' => $group,
+            'origin' => [300, 300],
+            'a' => [90, 0],
+            ...$free ? ['b' => [0, 70]] : [],
+            'across' => 3,
+            'down' => 3,
+        ];
+        $scene = Sample::scene(
+            Sample::unchecked(
+                Sample::plan([['id' => 'a1', 'kind' => 'part.outline', 'points' => [[412, 303], [418, 305], [415, 309]]], $pattern]),
+            ),
+        );
         $domain = CellDomain::ofPattern($scene->known, $scene->plan->steps['w1']);
         self::assertNotNull($domain);
         /** @var list<array{float, float}> $corners */
@@ -139,7 +173,8 @@ final class DomainTest extends TestCase
             $fits = array_filter(PlaneGroup::positions($group), static function (Affine $position) use ($one): bool {
                 $there = $position->apply(Vec::zero());
 
-                return abs(fmod(abs($there->x - $one->x) + 0.5, 1.0) - 0.5) < 1e-6 && abs(fmod(abs($there->y - $one->y) + 0.5, 1.0) - 0.5) < 1e-6;
+                return abs(fmod(abs($there->x - $one->x) + 0.5, 1.0) - 0.5) < 1e-6 &&
+                    abs(fmod(abs($there->y - $one->y) + 0.5, 1.0) - 0.5) < 1e-6;
             });
             self::assertNotEmpty($fits);
         }
@@ -149,13 +184,25 @@ final class DomainTest extends TestCase
     {
         $steps = [
             ['id' => 'a1', 'kind' => 'part.outline', 'points' => [[312, 303], [318, 305], [315, 309]]],
-            ['id' => 'w1', 'kind' => 'pattern', 'of' => ['a1'], 'group' => 'pm', 'origin' => [300, 300], 'a' => [100, 0], 'b' => [0, 80], 'across' => 2],
+            [
+                'id' => 'w1',
+                'kind' => 'pattern',
+                'of' => ['a1'],
+                'group' => 'pm',
+                'origin' => [300, 300],
+                'a' => [100, 0],
+                'b' => [0, 80],
+                'across' => 2,
+            ],
             ['id' => 'n1', 'kind' => 'part.outline', 'points' => [[470, 310], [460, 310], [465, 330]]],
         ];
         $scene = Sample::scene(Sample::unchecked(Sample::plan($steps)));
         $operations = DrawingIn::operations($scene, 'n1', ['op' => 'add', 'step' => $steps[2], 'into' => 'w1'], '/0');
         // The mirror of the second cell lies at 400: 470 comes to 330.
-        self::assertSame([[330.0, 310.0], [340.0, 310.0], [335.0, 330.0]], is_array($operations[0]['step']) ? $operations[0]['step']['points'] : null);
+        self::assertSame(
+            [[330.0, 310.0], [340.0, 310.0], [335.0, 330.0]],
+            is_array($operations[0]['step']) ? $operations[0]['step']['points'] : null,
+        );
         self::assertSame('w1', $operations[0]['before']);
         self::assertSame(['a1', 'n1'], $operations[1]['value']);
     }
@@ -163,10 +210,22 @@ final class DomainTest extends TestCase
     public function test_friezes_have_cells_too(): void
     {
         foreach (PlaneGroup::friezes() as $group) {
-            $scene = Sample::scene(Sample::unchecked(Sample::plan([
-                ['id' => 'a1', 'kind' => 'part.outline', 'points' => [[312, 303], [318, 305], [315, 309]]],
-                ['id' => 'w1', 'kind' => 'frieze', 'of' => ['a1'], 'group' => $group, 'origin' => [300, 300], 'by' => [60, 0], 'count' => 4],
-            ])));
+            $scene = Sample::scene(
+                Sample::unchecked(
+                    Sample::plan([
+                        ['id' => 'a1', 'kind' => 'part.outline', 'points' => [[312, 303], [318, 305], [315, 309]]],
+                        [
+                            'id' => 'w1',
+                            'kind' => 'frieze',
+                            'of' => ['a1'],
+                            'group' => $group,
+                            'origin' => [300, 300],
+                            'by' => [60, 0],
+                            'count' => 4,
+                        ],
+                    ]),
+                ),
+            );
             $domain = CellDomain::ofPattern($scene->known, $scene->plan->steps['w1']);
             self::assertNotNull($domain);
             $home = $domain->home([new Vec(433, 297)])->apply(new Vec(433, 297));

@@ -32,13 +32,17 @@ final class LapTest extends TestCase
     {
         $operands = array_map(static fn ($figure): array => $figure->outlines(), $part->figures());
 
-        return $operands === [] ? 0.0 : self::area(Combination::join(array_values($operands), Sample::scene(Sample::plan([]))->plan->tolerance()));
+        return $operands === []
+            ? 0.0
+            : self::area(Combination::join(array_values($operands), Sample::scene(Sample::plan([]))->plan->tolerance()));
     }
 
     /** @param  list<Outline>  $outlines */
     private static function area(array $outlines): float
     {
-        return array_sum(array_map(static fn (Outline $outline): float => ($outline->isHole() ? -1 : 1) * abs($outline->area()), $outlines));
+        return array_sum(
+            array_map(static fn (Outline $outline): float => ($outline->isHole() ? -1 : 1) * abs($outline->area()), $outlines),
+        );
     }
 
     public function test_neighbours_are_cut_by_the_lens_that_they_have_in_common(): void
@@ -95,10 +99,40 @@ final class LapTest extends TestCase
 
     public function test_what_is_turned_from_one_copy_to_the_others_is_what_each_would_come_to(): void
     {
-        $petal = ['id' => 'a1', 'kind' => 'part.outline', 'points' => [[400, 330], [450, 200], [400, 100]], 'bends' => [['bulge' => 0.2], ['bulge' => 0.3], ['bulge' => -0.2]]];
-        foreach ([[['gap' => 0], 330], [['gap' => 3], 330], [['gap' => 0, 'mirror' => true], 330], [['gap' => 2, 'mirror' => true], 330], [['gap' => 0], 440], [['gap' => 2], 440]] as [$more, $y]) {
+        $petal = [
+            'id' => 'a1',
+            'kind' => 'part.outline',
+            'points' => [[400, 330], [450, 200], [400, 100]],
+            'bends' => [['bulge' => 0.2], ['bulge' => 0.3], ['bulge' => -0.2]],
+        ];
+        foreach (
+            [
+                [['gap' => 0], 330],
+                [['gap' => 3], 330],
+                [['gap' => 0, 'mirror' => true], 330],
+                [['gap' => 2, 'mirror' => true], 330],
+                [['gap' => 0], 440],
+                [['gap' => 2], 440],
+            ] as [$more, $y]
+        ) {
             $petal['points'][0][1] = $y;
-            $around = static fn (array $said): Part => Sample::scene(Sample::unchecked(Sample::plan([$petal, ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['a1'], 'center' => [400, 400], 'count' => 12, 'lap' => 'clockwise', ...$more, ...$said]])))->parts()['r1'];
+            $around = static fn (array $said): Part => Sample::scene(
+                Sample::unchecked(
+                    Sample::plan([
+                        $petal,
+                        [
+                            'id' => 'r1',
+                            'kind' => 'repeat.around',
+                            'of' => ['a1'],
+                            'center' => [400, 400],
+                            'count' => 12,
+                            'lap' => 'clockwise',
+                            ...$more,
+                            ...$said,
+                        ],
+                    ]),
+                ),
+            )->parts()['r1'];
             // A hair smaller from copy to copy, so that each is worked out by itself.
             [$turned, $each] = [$around([]), $around(['factor' => 1 - 1e-8])];
             self::assertSame($each->count(), $turned->count());
@@ -113,10 +147,29 @@ final class LapTest extends TestCase
     {
         foreach ([0, 3] as $gap) {
             $budget = Budget::large();
-            $scene = Sample::scene(Sample::unchecked(Sample::plan([
-                ['id' => 'a1', 'kind' => 'part.outline', 'points' => [[400, 380], [440, 120], [400, 60]], 'bends' => [['bulge' => 0.2], ['bulge' => 0.2], ['bulge' => -0.1]]],
-                ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['a1'], 'center' => [400, 400], 'count' => 60, 'mirror' => true, 'lap' => 'clockwise', 'gap' => $gap],
-            ])), budget: $budget);
+            $scene = Sample::scene(
+                Sample::unchecked(
+                    Sample::plan([
+                        [
+                            'id' => 'a1',
+                            'kind' => 'part.outline',
+                            'points' => [[400, 380], [440, 120], [400, 60]],
+                            'bends' => [['bulge' => 0.2], ['bulge' => 0.2], ['bulge' => -0.1]],
+                        ],
+                        [
+                            'id' => 'r1',
+                            'kind' => 'repeat.around',
+                            'of' => ['a1'],
+                            'center' => [400, 400],
+                            'count' => 60,
+                            'mirror' => true,
+                            'lap' => 'clockwise',
+                            'gap' => $gap,
+                        ],
+                    ]),
+                ),
+                budget: $budget,
+            );
             self::assertSame(120, $scene->parts()['r1']->count());
             self::assertLessThan(1e5, $budget->spent());
         }
@@ -146,13 +199,18 @@ final class LapTest extends TestCase
 
     public function test_copies_can_be_named_and_looks_reach_them(): void
     {
-        $scene = Sample::scene(Sample::plan([
-            ['id' => 'a1', 'kind' => 'part.circle', 'center' => [400, 250], 'radius' => 90],
-            ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['a1'], 'center' => [400, 400], 'count' => 6, 'lap' => 'clockwise'],
-            ['id' => 's1', 'kind' => 'style', 'of' => ['a1'], 'fill' => 'lagoon'],
-            ['id' => 's2', 'kind' => 'style', 'of' => ['r1[3]'], 'fill' => 'ink'],
-        ]));
-        self::assertSame(['#0f6e84', '#0f6e84', '#1b2140', '#0f6e84', '#0f6e84', '#0f6e84'], array_map(static fn ($style): string => $style->fill ?? '', $scene->drawing[0]->styles));
+        $scene = Sample::scene(
+            Sample::plan([
+                ['id' => 'a1', 'kind' => 'part.circle', 'center' => [400, 250], 'radius' => 90],
+                ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['a1'], 'center' => [400, 400], 'count' => 6, 'lap' => 'clockwise'],
+                ['id' => 's1', 'kind' => 'style', 'of' => ['a1'], 'fill' => 'lagoon'],
+                ['id' => 's2', 'kind' => 'style', 'of' => ['r1[3]'], 'fill' => 'ink'],
+            ]),
+        );
+        self::assertSame(
+            ['#0f6e84', '#0f6e84', '#1b2140', '#0f6e84', '#0f6e84', '#0f6e84'],
+            array_map(static fn ($style): string => $style->fill ?? '', $scene->drawing[0]->styles),
+        );
     }
 
     public function test_guides_do_not_lie_over_one_another(): void

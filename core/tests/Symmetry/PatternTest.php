@@ -24,9 +24,23 @@ final class PatternTest extends TestCase
      * @var array<string, array{int, list<string>}>
      */
     private const GROUPS = [
-        'p1' => [1, []], 'p2' => [2, ['2']], 'pm' => [2, ['m']], 'pg' => [2, ['g']], 'cm' => [4, ['m', 'c']], 'pmm' => [4, ['2', 'm']], 'pmg' => [4, ['2', 'mg']], 'pgg' => [4, ['2', 'gg']],
-        'cmm' => [8, ['2', 'm', 'c']], 'p4' => [4, ['4']], 'p4m' => [8, ['4', 'm']], 'p4g' => [8, ['4', 'gg']], 'p3' => [3, ['3']], 'p3m1' => [6, ['3', 'm1']], 'p31m' => [6, ['3', '1m']],
-        'p6' => [6, ['6']], 'p6m' => [12, ['6', 'm1']],
+        'p1' => [1, []],
+        'p2' => [2, ['2']],
+        'pm' => [2, ['m']],
+        'pg' => [2, ['g']],
+        'cm' => [4, ['m', 'c']],
+        'pmm' => [4, ['2', 'm']],
+        'pmg' => [4, ['2', 'mg']],
+        'pgg' => [4, ['2', 'gg']],
+        'cmm' => [8, ['2', 'm', 'c']],
+        'p4' => [4, ['4']],
+        'p4m' => [8, ['4', 'm']],
+        'p4g' => [8, ['4', 'gg']],
+        'p3' => [3, ['3']],
+        'p3m1' => [6, ['3', 'm1']],
+        'p31m' => [6, ['3', '1m']],
+        'p6' => [6, ['6']],
+        'p6m' => [12, ['6', 'm1']],
     ];
 
     private static function generator(string $name): Affine
@@ -52,7 +66,17 @@ final class PatternTest extends TestCase
     {
         [$a, $b, $c, $d, $e, $f] = $map->toArray();
 
-        return implode(' ', array_map(static fn (float $one): string => sprintf('%.6F', round($one, 6) + 0.0), [$a, $b, $c, $d, $e - floor($e + 1e-9), $f - floor($f + 1e-9)]));
+        return implode(
+            ' ',
+            array_map(static fn (float $one): string => sprintf('%.6F', round($one, 6) + 0.0), [
+                $a,
+                $b,
+                $c,
+                $d,
+                $e - floor($e + 1e-9),
+                $f - floor($f + 1e-9),
+            ]),
+        );
     }
 
     /** @return iterable<string, array{string}> */
@@ -106,13 +130,27 @@ final class PatternTest extends TestCase
     {
         $free = in_array(PlaneGroup::lattice($group), ['oblique', 'rectangular'], true);
 
-        return ['id' => 'w1', 'kind' => 'pattern', 'of' => ['a1'], 'group' => $group, 'origin' => [300, 300], 'a' => [90, 0], ...($free ? ['b' => [0, 70]] : []), 'across' => 3, 'down' => 3];
+        return [
+            'id' => 'w1',
+            'kind' => 'pattern',
+            'of' => ['a1'],
+            'group' => $group,
+            'origin' => [300, 300],
+            'a' => [90, 0],
+            ...$free ? ['b' => [0, 70]] : [],
+            'across' => 3,
+            'down' => 3,
+        ];
     }
 
     /** @param  array<string, mixed>  $more */
     private static function scene(array $more): Scene
     {
-        return Sample::scene(Sample::unchecked(Sample::plan([['id' => 'a1', 'kind' => 'part.outline', 'points' => [[312, 303], [318, 305], [315, 309]]], $more])));
+        return Sample::scene(
+            Sample::unchecked(
+                Sample::plan([['id' => 'a1', 'kind' => 'part.outline', 'points' => [[312, 303], [318, 305], [315, 309]]], $more]),
+            ),
+        );
     }
 
     #[DataProvider('plane')]
@@ -126,9 +164,19 @@ final class PatternTest extends TestCase
         self::assertSame((float) ($order / ($isCentred ? 2 : 1)), $part->facts['orbit']);
         self::assertCount(9 * $order, $part->figures());
         $motif = $scene->parts()['a1']->area();
-        self::assertEqualsWithDelta(9 * $order * $motif, array_sum(array_map(static fn (Figure $figure): float => $figure->area(), $part->figures())), 1e-6, 'Nothing is lost at the edges of cells.');
+        self::assertEqualsWithDelta(
+            9 * $order * $motif,
+            array_sum(array_map(static fn (Figure $figure): float => $figure->area(), $part->figures())),
+            1e-6,
+            'Nothing is lost at the edges of cells.',
+        );
         // In the middle of the block every copy has its image under every generator.
-        $b = PlaneGroup::lattice($group) === 'hexagonal' ? new Vec(-45.0, 45 * sqrt(3)) : (PlaneGroup::lattice($group) === 'square' ? new Vec(0.0, 90.0) : new Vec(0.0, 70.0));
+        $b =
+            PlaneGroup::lattice($group) === 'hexagonal'
+                ? new Vec(-45.0, 45 * sqrt(3))
+                : (PlaneGroup::lattice($group) === 'square'
+                    ? new Vec(0.0, 90.0)
+                    : new Vec(0.0, 70.0));
         $lattice = new Lattice(new Vec(300.0, 300.0), new Vec(90.0, 0.0), $b);
         $corners = [];
         foreach ($part->figures() as $figure) {
@@ -140,7 +188,11 @@ final class PatternTest extends TestCase
             $map = $lattice->onSheet(self::generator($name));
             foreach (array_slice($corners, 0, 12) as $corner) {
                 $image = $lattice->origin->plus(self::folded($lattice, $map->apply($corner)));
-                self::assertLessThan(1e-6, min(INF, ...array_map(static fn (Vec $other): float => min($other->distanceTo($image), 90.0), $corners)), "$name of $group");
+                self::assertLessThan(
+                    1e-6,
+                    min(INF, ...array_map(static fn (Vec $other): float => min($other->distanceTo($image), 90.0), $corners)),
+                    "$name of $group",
+                );
             }
         }
     }
@@ -148,7 +200,9 @@ final class PatternTest extends TestCase
     /** A place brought into the first cell. */
     private static function folded(Lattice $lattice, Vec $place): Vec
     {
-        $back = Affine::ofMatrix($lattice->a->x, $lattice->a->y, $lattice->b->x, $lattice->b->y, $lattice->origin->x, $lattice->origin->y)->inverse()->apply($place);
+        $back = Affine::ofMatrix($lattice->a->x, $lattice->a->y, $lattice->b->x, $lattice->b->y, $lattice->origin->x, $lattice->origin->y)
+            ->inverse()
+            ->apply($place);
 
         return $lattice->a->times($back->x - floor($back->x + 1e-9))->plus($lattice->b->times($back->y - floor($back->y + 1e-9)));
     }
@@ -182,10 +236,16 @@ final class PatternTest extends TestCase
             self::assertSame('b', $finding->field);
             self::assertStringContainsString("$group needs a $wanted cell", $finding->message);
         }
-        self::assertStringContainsString('run along one another', self::scene([...self::pattern('p1'), 'b' => [180, 0]])->findings[0]->message);
+        self::assertStringContainsString(
+            'run along one another',
+            self::scene([...self::pattern('p1'), 'b' => [180, 0]])->findings[0]->message,
+        );
         self::assertStringContainsString('has no size', self::scene([...self::pattern('p1'), 'b' => [0, 0]])->findings[0]->message);
         self::assertSame([90.0, 90.0], self::tile('pm', ['b' => null]), 'Left open, the second way is as long as the first.');
-        self::assertStringContainsString('at most 100,000', self::scene([...self::pattern('p6m'), 'across' => 100, 'down' => 100])->findings[0]->message);
+        self::assertStringContainsString(
+            'at most 100,000',
+            self::scene([...self::pattern('p6m'), 'across' => 100, 'down' => 100])->findings[0]->message,
+        );
     }
 
     public function test_all_over_the_sheet_it_reaches_every_edge(): void
@@ -200,9 +260,24 @@ final class PatternTest extends TestCase
 
     public function test_a_grid_gives_its_lattice(): void
     {
-        $part = Sample::scene(Sample::unchecked(Sample::plan([
-            Sample::rectangular(['cell' => [40, 40]]), ['id' => 'a1', 'kind' => 'part.circle', 'center' => [112, 60], 'radius' => 4], ['id' => 'w1', 'kind' => 'pattern', 'of' => ['a1'], 'group' => 'p4', 'on' => 'g1', 'columns' => 2, 'rows' => 2, 'across' => 2],
-        ])))->parts()['w1'];
+        $part = Sample::scene(
+            Sample::unchecked(
+                Sample::plan([
+                    Sample::rectangular(['cell' => [40, 40]]),
+                    ['id' => 'a1', 'kind' => 'part.circle', 'center' => [112, 60], 'radius' => 4],
+                    [
+                        'id' => 'w1',
+                        'kind' => 'pattern',
+                        'of' => ['a1'],
+                        'group' => 'p4',
+                        'on' => 'g1',
+                        'columns' => 2,
+                        'rows' => 2,
+                        'across' => 2,
+                    ],
+                ]),
+            ),
+        )->parts()['w1'];
         self::assertSame([80.0, 80.0, 6400.0], [$part->facts['wide'], $part->facts['high'], $part->facts['area']]);
     }
 }

@@ -25,7 +25,8 @@ final class SectorTest extends TestCase
     private static function plan(array $more): array
     {
         return Sample::plan([
-            Sample::polar(['sectors' => 12, 'axis' => 'spoke']), ['id' => 'p1', 'kind' => 'part.circle', 'center' => [440, 200], 'radius' => 8],
+            Sample::polar(['sectors' => 12, 'axis' => 'spoke']),
+            ['id' => 'p1', 'kind' => 'part.circle', 'center' => [440, 200], 'radius' => 8],
             ['id' => 'r1', 'kind' => 'repeat.around', 'of' => ['p1'], 'center' => 'g1@0', 'count' => 6, ...$more],
         ]);
     }
@@ -40,7 +41,12 @@ final class SectorTest extends TestCase
     private static function drawn(array $plan, array $step): array
     {
         $edit = PlanEdit::apply($plan, [['op' => 'add', 'step' => $step]], Kinds::all());
-        $operations = DrawingIn::operations(Sample::scene($edit->plan()), $edit->added()[0], ['op' => 'add', 'step' => $step, 'into' => 'r1'], '/operations/0');
+        $operations = DrawingIn::operations(
+            Sample::scene($edit->plan()),
+            $edit->added()[0],
+            ['op' => 'add', 'step' => $step, 'into' => 'r1'],
+            '/operations/0',
+        );
 
         return PlanEdit::apply($plan, $operations, Kinds::all())->plan();
     }
@@ -61,7 +67,10 @@ final class SectorTest extends TestCase
         foreach (range(0, 5) as $k) {
             yield "turned, sector $k" => [[], Affine::turn(60.0 * $k, $center)];
             yield "mirrored, sector $k" => [['mirror' => true], Affine::turn(60.0 * $k, $center)];
-            yield "mirrored, the image in sector $k" => [['mirror' => true], Affine::mirrorUpright($center)->then(Affine::turn(60.0 * $k, $center))];
+            yield "mirrored, the image in sector $k" => [
+                ['mirror' => true],
+                Affine::mirrorUpright($center)->then(Affine::turn(60.0 * $k, $center)),
+            ];
         }
     }
 
@@ -70,7 +79,11 @@ final class SectorTest extends TestCase
     public function test_a_drawing_in_any_sector_lands_in_the_first(array $more, Affine $there): void
     {
         $points = [new Vec(420.0, 260.0), new Vec(470.0, 250.0), new Vec(450.0, 320.0)];
-        $drawn = self::drawn(self::plan($more), ['kind' => 'part.outline', 'points' => array_map(static fn (Vec $at): array => [$there->apply($at)->x, $there->apply($at)->y], $points), 'bends' => [null, ['bulge' => $there->isMirrored() ? -0.3 : 0.3], null]]);
+        $drawn = self::drawn(self::plan($more), [
+            'kind' => 'part.outline',
+            'points' => array_map(static fn (Vec $at): array => [$there->apply($at)->x, $there->apply($at)->y], $points),
+            'bends' => [null, ['bulge' => $there->isMirrored() ? -0.3 : 0.3], null],
+        ]);
         self::assertSame(['g1', 'p1', 'p2', 'r1'], array_column($drawn['steps'], 'id'));
         self::assertSame(['p1', 'p2'], $drawn['steps'][3]['of']);
         foreach ($points as $number => $at) {
@@ -109,7 +122,15 @@ final class SectorTest extends TestCase
         $plan['steps'][] = ['id' => 's1', 'kind' => 'style', 'of' => ['p1'], 'fill' => 'ink'];
         $inset = ['kind' => 'inset', 'of' => ['p1'], 'distance' => 2];
         $edit = PlanEdit::apply($plan, [['op' => 'add', 'step' => $inset]], Kinds::all());
-        self::assertSame([['op' => 'add', 'step' => $inset]], DrawingIn::operations(Sample::scene($edit->plan()), $edit->added()[0], ['op' => 'add', 'step' => $inset, 'into' => 'r1'], '/operations/0'));
+        self::assertSame(
+            [['op' => 'add', 'step' => $inset]],
+            DrawingIn::operations(
+                Sample::scene($edit->plan()),
+                $edit->added()[0],
+                ['op' => 'add', 'step' => $inset, 'into' => 'r1'],
+                '/operations/0',
+            ),
+        );
     }
 
     public function test_only_a_repeat_all_the_way_around_has_sectors(): void

@@ -32,12 +32,16 @@ final class SketchFitTest extends TestCase
 
     public function test_six_points_of_the_paper_lie_about_its_circle(): void
     {
-        // W. Gander, G. Golub, R. Strebel, Least-Squares Fitting of Circles and Ellipses, BIT 34 (1994), section 2: centre 4.7398, 2.9835, radius 4.7142 (recalled).
+        // W. Gander, G. Golub, R. Strebel, Least-Squares Fitting of Circles and Ellipses, BIT 34 (1994), section 2: centre 4.7398, 2.9835,
+        // radius 4.7142 (recalled).
         $circle = CircleFit::to([new Vec(1, 7), new Vec(2, 6), new Vec(5, 8), new Vec(7, 7), new Vec(9, 5), new Vec(3, 7)]);
         self::assertEqualsWithDelta([4.7398, 2.9835, 4.7142], [$circle->center->x, $circle->center->y, $circle->radius], 1e-3);
     }
 
-    /** @return iterable<string, array{float, int, float}> how the line is drawn, from where to where it is seen, and what the radius may be off by */
+    /**
+     * @return iterable<string, array{float, int, float}> how the line is drawn, from where to where it is seen, and what the radius may be
+     *   off by
+     */
     public static function drawn(): iterable
     {
         yield 'a pencil line, all round' => [4.0, 360, 0.1];
@@ -58,7 +62,10 @@ final class SketchFitTest extends TestCase
             $way = [];
             for ($degrees = 0; $degrees <= $turn; $degrees += 10) {
                 $angle = deg2rad($start + $degrees);
-                $way[] = new Vec($x + ($radius + mt_rand(-40, 40) / 10) * cos($angle), $y + ($radius + mt_rand(-40, 40) / 10) * sin($angle));
+                $way[] = new Vec(
+                    $x + ($radius + mt_rand(-40, 40) / 10) * cos($angle),
+                    $y + ($radius + mt_rand(-40, 40) / 10) * sin($angle),
+                );
             }
             $fit = SketchFit::circle($picture, $way, 12.0);
             self::assertNotNull($fit->circle);
@@ -79,7 +86,10 @@ final class SketchFitTest extends TestCase
 
             return $crossed ? 40.0 : $ring($x, $y);
         });
-        $way = array_map(static fn (int $degrees): Vec => new Vec(300 + 152 * cos(deg2rad($degrees)), 300 + 152 * sin(deg2rad($degrees))), range(0, 360, 15));
+        $way = array_map(
+            static fn (int $degrees): Vec => new Vec(300 + 152 * cos(deg2rad($degrees)), 300 + 152 * sin(deg2rad($degrees))),
+            range(0, 360, 15),
+        );
         $fit = SketchFit::circle($picture, $way, 15.0);
         self::assertEqualsWithDelta(150.0, $fit->circle?->radius, 0.15);
         self::assertLessThan(0.15, $fit->circle?->center->distanceTo(new Vec(300, 300)));
@@ -88,7 +98,9 @@ final class SketchFitTest extends TestCase
     public function test_straight_lines_come_out_straight_and_where_they_are(): void
     {
         $slope = tan(deg2rad(17));
-        $picture = $this->picture(static fn (int $x, int $y): float => abs($y + 0.5 - 120 - $slope * ($x + 0.5)) * cos(deg2rad(17)) < 1.5 ? 60.0 : 220.0);
+        $picture = $this->picture(
+            static fn (int $x, int $y): float => abs($y + 0.5 - 120 - $slope * ($x + 0.5)) * cos(deg2rad(17)) < 1.5 ? 60.0 : 220.0,
+        );
         $fit = SketchFit::line($picture, [new Vec(60, 142), new Vec(300, 209), new Vec(540, 281)], 12.0);
         foreach ($fit->line as $end) {
             self::assertEqualsWithDelta(120 + $slope * $end->x, $end->y, 0.15);
@@ -101,7 +113,10 @@ final class SketchFitTest extends TestCase
         $picture = $this->picture(self::ring(300, 280, 140, 4.0), new Vec(50, 80), 300.0, 25.0);
         $map = $picture->map();
         $center = $map->apply(new Vec(300, 280));
-        $way = array_map(static fn (int $degrees): Vec => $center->plus((new Vec(cos(deg2rad($degrees)), sin(deg2rad($degrees))))->times(71)), range(0, 350, 10));
+        $way = array_map(
+            static fn (int $degrees): Vec => $center->plus((new Vec(cos(deg2rad($degrees)), sin(deg2rad($degrees))))->times(71)),
+            range(0, 350, 10),
+        );
         $fit = SketchFit::circle($picture, $way, 6.0);
         self::assertEqualsWithDelta(70.0, $fit->circle?->radius, 0.05);
         self::assertLessThan(0.05, $fit->circle?->center->distanceTo($center));
@@ -112,7 +127,9 @@ final class SketchFitTest extends TestCase
         // An S of two half circles: about 200, 300 from the left over the top, then about 400, 300 through the bottom.
         $upper = self::ring(200, 300, 100, 4.0);
         $lower = self::ring(400, 300, 100, 4.0);
-        $picture = $this->picture(static fn (int $x, int $y): float => $y < 300 && $x <= 305 ? $upper($x, $y) : ($y >= 300 && $x >= 295 ? $lower($x, $y) : 225.0));
+        $picture = $this->picture(
+            static fn (int $x, int $y): float => $y < 300 && $x <= 305 ? $upper($x, $y) : ($y >= 300 && $x >= 295 ? $lower($x, $y) : 225.0),
+        );
         $way = [];
         for ($degrees = 180; $degrees <= 360; $degrees += 10) {
             $way[] = new Vec(200 + 102 * cos(deg2rad($degrees)), 300 + 102 * sin(deg2rad($degrees)));
@@ -157,7 +174,9 @@ final class SketchFitTest extends TestCase
             ['id' => 'c4', 'kind' => 'guide.line', 'sketch' => 'k1', 'along' => [[10, 10], [90, 10]]],
             ['id' => 'c5', 'kind' => 'guide.circle', 'center' => 'c1!', 'radius' => 'c1.radius - c1.farthest'],
         ]);
-        $scene = (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()->withPictures($pictures)))->fromArray(Sample::unchecked($plan)));
+        $scene = (new Evaluator(new ArrayCache))->evaluate(
+            (new PlanReader(Kinds::all()->withPictures($pictures)))->fromArray(Sample::unchecked($plan)),
+        );
         self::assertEqualsWithDelta(150.0, $scene->known['c1']->number('radius'), 0.1);
         self::assertLessThan(0.6, $scene->known['c1']->number('deviation'));
         self::assertLessThan($scene->known['c1']->number('radius'), $scene->known['c5']->number('radius'));
@@ -174,7 +193,10 @@ final class SketchFitTest extends TestCase
     public function test_circles_settle_on_a_centre_and_a_radius_where_that_costs_little_and_say_what(): void
     {
         $picture = $this->picture(self::ring(300.6, 299.5, 150.4, 4.0));
-        $way = array_map(static fn (int $degrees): Vec => new Vec(300 + 151 * cos(deg2rad($degrees)), 300 + 151 * sin(deg2rad($degrees))), range(0, 360, 15));
+        $way = array_map(
+            static fn (int $degrees): Vec => new Vec(300 + 151 * cos(deg2rad($degrees)), 300 + 151 * sin(deg2rad($degrees))),
+            range(0, 360, 15),
+        );
         $fit = SketchFit::circle($picture, $way, 10.0);
         $both = $fit->settled(new Vec(300, 300), [90.0, 150.0, 400.0], 1.0);
         self::assertEquals([new Vec(300, 300), 150.0], [$both->circle?->center, $both->circle?->radius]);
@@ -194,7 +216,11 @@ final class SketchFitTest extends TestCase
     {
         mt_srand(46);
         $picture = $this->picture(static fn (): float => 200.0);
-        foreach ([[new Vec(100, 100), new Vec(200, 120), new Vec(300, 180)], [new Vec(5000, 5000), new Vec(6000, 5000), new Vec(6000, 6000)]] as $way) {
+        $those = [
+            [new Vec(100, 100), new Vec(200, 120), new Vec(300, 180)],
+            [new Vec(5000, 5000), new Vec(6000, 5000), new Vec(6000, 6000)],
+        ];
+        foreach ($those as $way) {
             try {
                 SketchFit::circle($picture, $way, 10.0);
                 self::fail('There is none.');
@@ -231,6 +257,15 @@ final class SketchFitTest extends TestCase
         file_put_contents($path, "P5\n600 600\n255\n$bytes");
         $this->files[] = $path;
 
-        return new PlacedPicture(new PictureFile($path, 600, 600, hash('sha256', $bytes)), $at ?? new Vec(0, 0), $width, $turn, 0.0, 'drawn', [600, 600], new Vec(0, 0));
+        return new PlacedPicture(
+            new PictureFile($path, 600, 600, hash('sha256', $bytes)),
+            $at ?? new Vec(0, 0),
+            $width,
+            $turn,
+            0.0,
+            'drawn',
+            [600, 600],
+            new Vec(0, 0),
+        );
     }
 }

@@ -13,13 +13,21 @@ final class Band extends KindDesk
 {
     public function offers(): array
     {
-        $nib = array_map(static fn (string $from): Offer => new Offer(
-            label: 'Broad nib…', from: $from, family: Family::Shape, key: 7,
-            words: 'calligraphy, pen angle, flat pen, quill, thick and thin, marker, lettering',
-            says: 'Draws lines with a broad nib held at an angle, thick one way and thin the other, as a shape.',
-            picture: 'M6 30C10 12 20 12 24 24S36 38 42 18L38 12C34 28 30 26 26 16S8 6 2 24Z',
-            takes: 'of', preset: ['width' => '{share:27}', 'nib' => ['angle' => -40, 'thin' => '{share:200}']], asks: ['width', 'nib.thin', 'nib.angle'],
-        ), ['guides', 'parts']);
+        $nib = array_map(
+            static fn (string $from): Offer => new Offer(
+                label: 'Broad nib…',
+                from: $from,
+                family: Family::Shape,
+                key: 7,
+                words: 'calligraphy, pen angle, flat pen, quill, thick and thin, marker, lettering',
+                says: 'Draws lines with a broad nib held at an angle, thick one way and thin the other, as a shape.',
+                picture: 'M6 30C10 12 20 12 24 24S36 38 42 18L38 12C34 28 30 26 26 16S8 6 2 24Z',
+                takes: 'of',
+                preset: ['width' => '{share:27}', 'nib' => ['angle' => -40, 'thin' => '{share:200}']],
+                asks: ['width', 'nib.thin', 'nib.angle'],
+            ),
+            ['guides', 'parts'],
+        );
 
         $edge = new Offer(
             label: 'Bands around the edge…', from: 'parts', family: Family::Shape, key: 11,

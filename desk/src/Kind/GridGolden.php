@@ -19,7 +19,11 @@ final class GridGolden extends KindDesk
 
         return [
             new Offer(
-                label: 'Golden grid', from: 'ground', family: Family::Make, key: 5, words: 'golden ratio, phi, proportion, sections, spiral, golden section',
+                label: 'Golden grid',
+                from: 'ground',
+                family: Family::Make,
+                key: 5,
+                words: 'golden ratio, phi, proportion, sections, spiral, golden section',
                 says: 'Sections or squares in the golden ratio.',
                 preset: [...$filling, 'form' => 'sections', 'depth' => 1],
                 asks: ['form', 'from', 'depth', 'turn', 'circles'],
@@ -27,7 +31,11 @@ final class GridGolden extends KindDesk
                 picture: 'M6 6H42V42H6ZM19.75 6V42M28.25 6V42M6 19.75H42M6 28.25H42',
             ),
             new Offer(
-                label: 'Golden squares', from: 'ground', family: Family::Make, key: 12, words: 'golden spiral, golden circles, golden rectangle, nested squares, fibonacci, phi',
+                label: 'Golden squares',
+                from: 'ground',
+                family: Family::Make,
+                key: 12,
+                words: 'golden spiral, golden circles, golden rectangle, nested squares, fibonacci, phi',
                 says: 'Squares in the golden ratio, one in what the one before leaves, with a circle in each.',
                 preset: [...$filling, 'form' => 'squares', 'depth' => 6, 'circles' => true],
                 asks: ['depth', 'turn', 'circles'],

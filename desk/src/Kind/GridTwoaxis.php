@@ -15,20 +15,37 @@ final class GridTwoaxis extends KindDesk
     {
         return [
             new Offer(
-                label: 'Two-axis grid', from: 'ground', family: Family::Make, key: 3, words: 'isometric, axonometric, slanted, oblique, lozenges, angled',
+                label: 'Two-axis grid',
+                from: 'ground',
+                family: Family::Make,
+                key: 3,
+                words: 'isometric, axonometric, slanted, oblique, lozenges, angled',
                 says: 'Cells along two directions, as for isometric drawings.',
                 // Isometric axes stand at 30° to the horizontal (ISO 5456-3).
-                preset: ['origin' => ['sheet.width/2', 'sheet.height/4'], 'angles' => [30, 150], 'spacing' => ['min(sheet.width, sheet.height)/16', 'min(sheet.width, sheet.height)/16'], 'columns' => 8, 'rows' => 8],
+                preset: [
+                    'origin' => ['sheet.width/2', 'sheet.height/4'],
+                    'angles' => [30, 150],
+                    'spacing' => ['min(sheet.width, sheet.height)/16', 'min(sheet.width, sheet.height)/16'],
+                    'columns' => 8,
+                    'rows' => 8,
+                ],
                 asks: ['columns', 'rows', 'show'],
                 spans: self::spans(30, false, null),
                 picture: 'M24 6L42 15L24 24L6 15ZM33 10.5L15 19.5M15 10.5L33 19.5M6 24L24 33L42 24M6 33L24 42L42 33',
             ),
             new Offer(
-                label: 'Diagonal grid', from: 'ground', family: Family::Make, key: 11, words: '45°, 45 degrees, diamonds, slanted, crosswise, on edge',
+                label: 'Diagonal grid',
+                from: 'ground',
+                family: Family::Make,
+                key: 11,
+                words: '45°, 45 degrees, diamonds, slanted, crosswise, on edge',
                 says: 'Squares on edge: over a rectangular grid of as many, their crossings lie on its corners and in its middles.',
                 preset: [
-                    'origin' => ['sheet.width/2-min(sheet.width, sheet.height)*0.4', 'sheet.height/2'], 'angles' => [45, -45],
-                    'spacing' => ['min(sheet.width, sheet.height)*0.4*sqrt(2)/8', 'min(sheet.width, sheet.height)*0.4*sqrt(2)/8'], 'columns' => 8, 'rows' => 8,
+                    'origin' => ['sheet.width/2-min(sheet.width, sheet.height)*0.4', 'sheet.height/2'],
+                    'angles' => [45, -45],
+                    'spacing' => ['min(sheet.width, sheet.height)*0.4*sqrt(2)/8', 'min(sheet.width, sheet.height)*0.4*sqrt(2)/8'],
+                    'columns' => 8,
+                    'rows' => 8,
                 ],
                 asks: ['columns', 'rows', 'show'],
                 spans: self::spans(45, true, 0.1),
@@ -38,7 +55,8 @@ final class GridTwoaxis extends KindDesk
     }
 
     /**
-     * Of axes as far below the horizontal to either side, the second one the other way round where it begins at the left: each cell along either of them
+     * Of axes as far below the horizontal to either side, the second one the other way round where it begins at the left: each cell along
+     * either of them
      * goes as far to a side as the cosine says, and as far down as the sine.
      *
      * @return array{counts: list<string>, wide: float, high: float, leaves: float|null, cell: array{name: string, label: string, sets: array<string, mixed>}, margin: array<string, mixed>}

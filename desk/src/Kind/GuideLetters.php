@@ -23,7 +23,10 @@ final class GuideLetters extends KindDesk
 
         return [
             $offer('points', ['takes' => 'baseline', 'preset' => $preset, 'most' => 1]),
-            $offer('ground', ['preset' => ['baseline' => [0, 'sheet.height*7/10'], ...$preset], 'asks' => ['x', 'cap', 'overshoot', 'baseline']]),
+            $offer('ground', [
+                'preset' => ['baseline' => [0, 'sheet.height*7/10'], ...$preset],
+                'asks' => ['x', 'cap', 'overshoot', 'baseline'],
+            ]),
         ];
     }
 }

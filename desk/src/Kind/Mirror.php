@@ -22,6 +22,17 @@ final class Mirror extends KindDesk
             next: [['kind' => 'join', 'of' => ['{of*}', '+new']]],
         );
 
-        return [$whole, ...ForBoth::offers('Mirror…', 4, 'flip, reflect, reflection, symmetry, flop, reverse', 'Mirrors what is picked in a line.', ['axis' => [['sheet.width/2', 0], ['sheet.width/2', 'sheet.height']], 'copy' => true], ['axis'], 'M24 4V44M18 12L6 36H18ZM30 12L42 36H30Z')];
+        return [
+            $whole,
+            ...ForBoth::offers(
+                'Mirror…',
+                4,
+                'flip, reflect, reflection, symmetry, flop, reverse',
+                'Mirrors what is picked in a line.',
+                ['axis' => [['sheet.width/2', 0], ['sheet.width/2', 'sheet.height']], 'copy' => true],
+                ['axis'],
+                'M24 4V44M18 12L6 36H18ZM30 12L42 36H30Z',
+            ),
+        ];
     }
 }

@@ -38,7 +38,11 @@ final class Move extends KindDesk
                 label: 'Spread evenly', from: 'parts', family: Family::Order, key: 7, each: 'between', least: 3,
                 words: 'distribute, equal spacing, space out, even gaps, justify, rhythm',
                 says: 'The first and the last along the way stay; the middles of the others are spread evenly between them.',
-                takes: 'of', preset: ['from' => '{this}!', 'to' => ['column' => ['between' => ['{first}!', '{last}!'], 'share' => '{share}'], 'row' => '{this}!']],
+                takes: 'of',
+                preset: [
+                    'from' => '{this}!',
+                    'to' => ['column' => ['between' => ['{first}!', '{last}!'], 'share' => '{share}'], 'row' => '{this}!'],
+                ],
             ),
             new Offer(
                 label: 'Centre on…', from: 'parts', family: Family::Order, key: 8,
@@ -55,6 +59,27 @@ final class Move extends KindDesk
             takes: 'of', preset: ['by' => ['{first}.wide', 0], 'copy' => true],
         );
 
-        return [$release, $beside, ...$aligned, ...ForBoth::offers('Move by…', 1, 'shift, nudge, translate, offset, slide, displace', 'Moves what is picked by a way, across and down.', ['by' => ['{share:10}', 0]], ['by'], 'M6 26h14v14h-14zM28 8h14v14h-14zM20 26L28 22'), ...ForBoth::offers('Move to…', 2, 'snap to, position, place at, bring to, translate, align', 'Moves what is picked so that one place of it comes to lie on another.', ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']], ['from', 'to'])];
+        return [
+            $release,
+            $beside,
+            ...$aligned,
+            ...ForBoth::offers(
+                'Move by…',
+                1,
+                'shift, nudge, translate, offset, slide, displace',
+                'Moves what is picked by a way, across and down.',
+                ['by' => ['{share:10}', 0]],
+                ['by'],
+                'M6 26h14v14h-14zM28 8h14v14h-14zM20 26L28 22',
+            ),
+            ...ForBoth::offers(
+                'Move to…',
+                2,
+                'snap to, position, place at, bring to, translate, align',
+                'Moves what is picked so that one place of it comes to lie on another.',
+                ['from' => '{centre}', 'to' => ['sheet.width/2', 'sheet.height/2']],
+                ['from', 'to'],
+            ),
+        ];
     }
 }

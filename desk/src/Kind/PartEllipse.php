@@ -13,19 +13,30 @@ final class PartEllipse extends KindDesk
 {
     public function offers(): array
     {
-        return [new Offer(
-            label: 'Ellipse', from: 'points', family: Family::Make, key: 7, words: 'oval, squashed circle, egg, round, ovoid',
-            says: 'An oval around a centre, by two radii.',
-            takes: 'center',
-            preset: ['radii' => ['{share:6}', '{share:9}']],
-            asks: ['radii', 'angle'],
-            most: 1,
-        ), new Offer(
-            label: 'Ellipse, centre and corner', from: 'points', family: Family::Make, key: 7, words: 'oval, squashed circle, egg, round, ovoid',
-            says: 'An oval around a centre, in a box with a corner at a place.',
-            takes: 'center+corner',
-            least: 2,
-            most: 2,
-        )];
+        return [
+            new Offer(
+                label: 'Ellipse',
+                from: 'points',
+                family: Family::Make,
+                key: 7,
+                words: 'oval, squashed circle, egg, round, ovoid',
+                says: 'An oval around a centre, by two radii.',
+                takes: 'center',
+                preset: ['radii' => ['{share:6}', '{share:9}']],
+                asks: ['radii', 'angle'],
+                most: 1,
+            ),
+            new Offer(
+                label: 'Ellipse, centre and corner',
+                from: 'points',
+                family: Family::Make,
+                key: 7,
+                words: 'oval, squashed circle, egg, round, ovoid',
+                says: 'An oval around a centre, in a box with a corner at a place.',
+                takes: 'center+corner',
+                least: 2,
+                most: 2,
+            ),
+        ];
     }
 }

@@ -44,7 +44,11 @@ final class PartPolygon extends KindDesk
                 most: 1,
             ),
             new Offer(
-                label: 'Star, centre and tip', from: 'points', family: Family::Make, key: 9, words: 'rays, sparkle, asterisk, burst, points, badge',
+                label: 'Star, centre and tip',
+                from: 'points',
+                family: Family::Make,
+                key: 9,
+                words: 'rays, sparkle, asterisk, burst, points, badge',
                 says: 'Rays around a centre, the first up to a place, with corners between them.',
                 takes: 'center+on',
                 preset: ['corners' => 5, 'inner' => '{span}/2'],

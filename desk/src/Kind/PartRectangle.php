@@ -23,7 +23,11 @@ final class PartRectangle extends KindDesk
                 most: 2,
             ),
             new Offer(
-                label: 'Rectangle of a size', from: 'points', family: Family::Make, key: 3, words: 'box, square, bar, block, width and height, sized box',
+                label: 'Rectangle of a size',
+                from: 'points',
+                family: Family::Make,
+                key: 3,
+                words: 'box, square, bar, block, width and height, sized box',
                 says: 'A rectangle from a corner, so wide and so high.',
                 takes: 'origin',
                 preset: ['size' => ['{share:4}', '{share:6}']],

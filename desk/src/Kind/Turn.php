@@ -15,7 +15,15 @@ final class Turn extends KindDesk
     public function offers(): array
     {
         return [
-            ...ForBoth::offers('Turn…', 3, 'rotate, spin, pivot, tilt, swing, angle', 'Turns what is picked about a place.', ['about' => '{centre}', 'angle' => 90], ['angle', 'about'], 'M24 10a14 14 0 1 1-14 14M24 4v12l-7-6z'),
+            ...ForBoth::offers(
+                'Turn…',
+                3,
+                'rotate, spin, pivot, tilt, swing, angle',
+                'Turns what is picked about a place.',
+                ['about' => '{centre}', 'angle' => 90],
+                ['angle', 'about'],
+                'M24 10a14 14 0 1 1-14 14M24 4v12l-7-6z',
+            ),
             new Offer(
                 label: 'Shadow…', from: 'parts', family: Family::Look, key: 8,
                 words: 'drop shadow, inner shadow, depth, darken, overlap, multiply',

@@ -8,7 +8,17 @@ import { useOrder } from '../files/useOrder';
 type Person = NonNullable<Session['person']>;
 
 /** What people do with their own account: another password, signing out everywhere, taking everything home, leaving. */
-export function Account({ person, open, onOpenChange, onLeft }: { person: Person; open: boolean; onOpenChange: (open: boolean) => void; onLeft: () => void }) {
+export function Account({
+    person,
+    open,
+    onOpenChange,
+    onLeft,
+}: {
+    person: Person;
+    open: boolean;
+    onOpenChange: (open: boolean) => void;
+    onLeft: () => void;
+}) {
     return (
         <Dialog.Root open={open} onOpenChange={onOpenChange}>
             <Dialog.Portal>
@@ -42,7 +52,21 @@ function Part({ title, says, children }: { title: string; says: string; children
     );
 }
 
-function Secret({ label, name, complete, value, wrong, onChange }: { label: string; name: string; complete: string; value: string; wrong: string | undefined; onChange: (value: string) => void }) {
+function Secret({
+    label,
+    name,
+    complete,
+    value,
+    wrong,
+    onChange,
+}: {
+    label: string;
+    name: string;
+    complete: string;
+    value: string;
+    wrong: string | undefined;
+    onChange: (value: string) => void;
+}) {
     const note = useId();
     return (
         <label className="flex flex-1 flex-col gap-1.5 font-medium">
@@ -72,7 +96,9 @@ function Trouble({ error }: { error: Error | null }) {
     }
     return (
         <p role="alert" className="mt-2 text-brick">
-            {error instanceof Problem && error.status === 429 ? 'That was too often in one minute. Please wait a little and try again.' : error.message}
+            {error instanceof Problem && error.status === 429
+                ? 'That was too often in one minute. Please wait a little and try again.'
+                : error.message}
         </p>
     );
 }
@@ -95,8 +121,22 @@ function OtherPassword() {
         <Part title="Password" says="At least 10 characters. Other devices that are signed in will have to give it.">
             <form onSubmit={submit}>
                 <div className="flex gap-4">
-                    <Secret label="Password so far" name="current" complete="current-password" value={given.current} wrong={wrongIn(change.error, 'current')} onChange={(current) => setGiven({ ...given, current })} />
-                    <Secret label="New password" name="password" complete="new-password" value={given.password} wrong={wrongIn(change.error, 'password')} onChange={(password) => setGiven({ ...given, password })} />
+                    <Secret
+                        label="Password so far"
+                        name="current"
+                        complete="current-password"
+                        value={given.current}
+                        wrong={wrongIn(change.error, 'current')}
+                        onChange={(current) => setGiven({ ...given, current })}
+                    />
+                    <Secret
+                        label="New password"
+                        name="password"
+                        complete="new-password"
+                        value={given.password}
+                        wrong={wrongIn(change.error, 'password')}
+                        onChange={(password) => setGiven({ ...given, password })}
+                    />
                 </div>
                 <div className="mt-1.5 flex items-center gap-3">
                     <button className="verb inline-flex" disabled={change.isPending}>
@@ -118,7 +158,11 @@ function Sheets() {
     return (
         <Part title="Your sheets" says="The plan of each, in one archive. Each can be opened again as a new sheet.">
             <div className="flex min-h-9 items-center gap-3">
-                <button className="verb inline-flex" disabled={order.isMaking} onClick={() => order.begin(() => answer(api.POST('/api/account/exports')))}>
+                <button
+                    className="verb inline-flex"
+                    disabled={order.isMaking}
+                    onClick={() => order.begin(() => answer(api.POST('/api/account/exports')))}
+                >
                     Take all sheets home
                 </button>
                 {order.order !== null && <Making order={order.order} />}
@@ -139,8 +183,18 @@ function Room({ kept, onForget, forgotten }: { kept: Schemas['Kept']; onForget: 
     const megabytes = (bytes: number) => (Math.ceil(bytes / 1e5) / 10).toLocaleString('en', { maximumFractionDigits: bytes < 1e7 ? 1 : 0 });
     return (
         <dl className="mt-2.5 grid grid-cols-[auto_1fr_auto] items-center gap-x-4 gap-y-1.5">
-            <Measure name="Sheets" value={kept.sheets} most={kept.most_sheets} says={`${String(kept.sheets)} of ${String(kept.most_sheets)}`} />
-            <Measure name="Room" value={kept.bytes} most={kept.most_bytes} says={`${megabytes(kept.bytes)} of ${megabytes(kept.most_bytes)} MB`} />
+            <Measure
+                name="Sheets"
+                value={kept.sheets}
+                most={kept.most_sheets}
+                says={`${String(kept.sheets)} of ${String(kept.most_sheets)}`}
+            />
+            <Measure
+                name="Room"
+                value={kept.bytes}
+                most={kept.most_bytes}
+                says={`${megabytes(kept.bytes)} of ${megabytes(kept.most_bytes)} MB`}
+            />
             <dt>Pictures</dt>
             <dd className="col-span-2 flex items-baseline gap-3 tabular-nums">
                 {kept.pictures.toLocaleString('en')}, {megabytes(kept.picture_bytes)} MB of it
@@ -153,7 +207,8 @@ function Room({ kept, onForget, forgotten }: { kept: Schemas['Kept']; onForget: 
             </dd>
             <dt className="self-start">Changes</dt>
             <dd className="col-span-2 text-slate">
-                The last {kept.revisions.toLocaleString('en')} of a sheet are kept, and all of {kept.days} days that led to it; of the days before, the last of each.
+                The last {kept.revisions.toLocaleString('en')} of a sheet are kept, and all of {kept.days} days that led to it; of the days
+                before, the last of each.
             </dd>
         </dl>
     );
@@ -164,7 +219,10 @@ function Measure({ name, value, most, says }: { name: string; value: number; mos
         <>
             <dt>{name}</dt>
             <dd aria-hidden className="h-1.5 overflow-hidden rounded-full bg-hairline">
-                <div className={`h-full ${value > 0.9 * most ? 'bg-brick' : 'bg-amber'}`} style={{ width: `${String(Math.min(100, Math.max(value > 0 ? 1 : 0, (100 * value) / most)))}%` }} />
+                <div
+                    className={`h-full ${value > 0.9 * most ? 'bg-brick' : 'bg-amber'}`}
+                    style={{ width: `${String(Math.min(100, Math.max(value > 0 ? 1 : 0, (100 * value) / most)))}%` }}
+                />
             </dd>
             <dd className="text-right text-slate tabular-nums">{says}</dd>
         </>
@@ -197,7 +255,14 @@ function Leave({ onLeft }: { onLeft: () => void }) {
         <Part title="Leave" says="Deletes the account and every sheet in it, for good. Take your sheets home first.">
             {asked ? (
                 <form className="flex items-start gap-3" onSubmit={submit}>
-                    <Secret label="Your password, to be sure" name="leaving" complete="current-password" value={current} wrong={wrongIn(leave.error, 'current')} onChange={setCurrent} />
+                    <Secret
+                        label="Your password, to be sure"
+                        name="leaving"
+                        complete="current-password"
+                        value={current}
+                        wrong={wrongIn(leave.error, 'current')}
+                        onChange={setCurrent}
+                    />
                     <button className="verb mt-[27px] text-brick" disabled={leave.isPending}>
                         Delete everything
                     </button>

@@ -45,7 +45,14 @@ export function Reset() {
     return (
         <DoorPage title="Another password" says="All devices that are signed in will have to give it.">
             <Form onSubmit={() => enter.mutate()}>
-                <Given kind="new-password" label="New password" value={password} error={enter.error} hint="At least 10 characters." onChange={setPassword} />
+                <Given
+                    kind="new-password"
+                    label="New password"
+                    value={password}
+                    error={enter.error}
+                    hint="At least 10 characters."
+                    onChange={setPassword}
+                />
                 <Otherwise error={enter.error} />
                 <button className="solid mt-1 self-start text-[15px]" disabled={enter.isPending}>
                     Set it and come in

@@ -19,7 +19,12 @@ export function SignIn() {
         <DoorPage title="Sign in" says={LEAD}>
             <Form onSubmit={() => enter.mutate()}>
                 <Given kind="email" value={given.email} error={enter.error} onChange={(email) => setGiven({ ...given, email })} />
-                <Given kind="password" value={given.password} error={enter.error} onChange={(password) => setGiven({ ...given, password })} />
+                <Given
+                    kind="password"
+                    value={given.password}
+                    error={enter.error}
+                    onChange={(password) => setGiven({ ...given, password })}
+                />
                 <Otherwise error={enter.error} />
                 <button className="solid mt-1 self-start text-[15px]" disabled={enter.isPending}>
                     Sign in
@@ -55,7 +60,13 @@ export function Register() {
             <Form onSubmit={() => ask.mutate()}>
                 <Given kind="name" value={given.name} error={ask.error} onChange={(name) => setGiven({ ...given, name })} />
                 <Given kind="email" value={given.email} error={ask.error} onChange={(email) => setGiven({ ...given, email })} />
-                <Given kind="new-password" value={given.password} error={ask.error} hint="At least 10 characters." onChange={(password) => setGiven({ ...given, password })} />
+                <Given
+                    kind="new-password"
+                    value={given.password}
+                    error={ask.error}
+                    hint="At least 10 characters."
+                    onChange={(password) => setGiven({ ...given, password })}
+                />
                 <Otherwise error={ask.error} />
                 <button className="solid mt-1 self-start text-[15px]" disabled={ask.isPending}>
                     Open the account
@@ -72,7 +83,9 @@ export function Forgot() {
     if (ask.isSuccess) {
         return (
             <DoorPage title="Look into your mail" says="The password so far stays until then.">
-                <OnItsWay email={email}>If {email} has an account, a letter is on its way to it. Follow the link in it within the hour.</OnItsWay>
+                <OnItsWay email={email}>
+                    If {email} has an account, a letter is on its way to it. Follow the link in it within the hour.
+                </OnItsWay>
             </DoorPage>
         );
     }

@@ -56,7 +56,9 @@ export function Mailbox() {
                     {letters.data.letters.map(({ subject, body, at }) => (
                         <li key={at + subject} className="rounded border border-rule bg-card px-5 py-4">
                             <h2 className="font-serif text-[17px] leading-snug font-semibold">{subject}</h2>
-                            <p className="mt-0.5 text-[12.5px] text-slate">{new Date(at).toLocaleTimeString('en', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })}</p>
+                            <p className="mt-0.5 text-[12.5px] text-slate">
+                                {new Date(at).toLocaleTimeString('en', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })}
+                            </p>
                             <Body text={body} />
                         </li>
                     ))}

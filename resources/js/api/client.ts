@@ -34,7 +34,14 @@ export type Export = Schemas['Export'];
 export type Construction = Schemas['Construction'];
 
 /** As answers say them, with what was said by its hash alone put in. */
-export type Scene = Omit<Schemas['Scene'], 'steps' | 'drawing' | 'inside' | 'cells' | 'seams' | 'said'> & { steps: Step[]; drawing: Drawn[]; inside: Drawn[]; cells: Drawn[]; seams: Seams; said: SheetSentences };
+export type Scene = Omit<Schemas['Scene'], 'steps' | 'drawing' | 'inside' | 'cells' | 'seams' | 'said'> & {
+    steps: Step[];
+    drawing: Drawn[];
+    inside: Drawn[];
+    cells: Drawn[];
+    seams: Seams;
+    said: SheetSentences;
+};
 export type Plan = Omit<Schemas['Plan'], 'steps'> & { steps: PlanStep[] };
 export type SheetPage = Omit<Schemas['SheetPage'], 'plan' | 'scene'> & { plan: Plan; scene: Scene };
 
@@ -99,12 +106,15 @@ const MOST_TURNS = 6;
 const SOON = 5;
 
 /**
- * One request, with the token of the session; once more where that was another one than when the page was opened, and again where the server
+ * One request, with the token of the session; once more where that was another one than when the page was opened, and again where the
+ * server
  * says that its turn is soon.
  */
 export async function reach(request: Request): Promise<Response> {
     const send = (): Promise<Response> => {
-        const sent = new Request(request.clone(), { headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': csrfToken() } });
+        const sent = new Request(request.clone(), {
+            headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': csrfToken() },
+        });
         return fetch(sent);
     };
     try {

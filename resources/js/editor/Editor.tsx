@@ -62,7 +62,13 @@ export function Editor() {
     }, keyboard);
 
     const known = kinds.data;
-    const sheet = useMemo(() => (page === undefined || scene === undefined || known === undefined ? null : { ...changing, page, scene, kinds: known.kinds, properties: known.sheet }), [changing, page, scene, known]);
+    const sheet = useMemo(
+        () =>
+            page === undefined || scene === undefined || known === undefined
+                ? null
+                : { ...changing, page, scene, kinds: known.kinds, properties: known.sheet },
+        [changing, page, scene, known],
+    );
     const selected = page?.scene.steps.some((step) => step.id === chosen) === true ? chosen : null;
     const pick = useMemo(() => ({ ...picks, selected }), [picks, selected]);
     useEffect(() => {
@@ -93,13 +99,18 @@ export function Editor() {
     }
     return (
         <Shared sheet={sheet} pick={pick} view={view} asking={asking} brush={brush} keyboard={keyboard}>
-            <div className="grid h-full grid-rows-[auto_minmax(0,1fr)]" style={{ gridTemplateColumns: `${folded.plan ? '14px' : '320px'} minmax(0, 1fr) ${folded.proofs ? '14px' : '236px'}` }}>
+            <div
+                className="grid h-full grid-rows-[auto_minmax(0,1fr)]"
+                style={{ gridTemplateColumns: `${folded.plan ? '14px' : '320px'} minmax(0, 1fr) ${folded.proofs ? '14px' : '236px'}` }}
+            >
                 <header data-keys className="col-span-3 border-b border-rule bg-paper">
                     <Header saving={work.kept !== null ? 'Not saved' : late ? 'Saving …' : null}>
                         <Variations bring={bring} />
                         <HandOver bring={bring} />
                     </Header>
-                    {work.kept !== null && <KeptBanner kept={work.kept} busy={work.busy} onRetry={() => void work.retry()} onDrop={work.drop} />}
+                    {work.kept !== null && (
+                        <KeptBanner kept={work.kept} busy={work.busy} onRetry={() => void work.retry()} onDrop={work.drop} />
+                    )}
                 </header>
                 <Foldable side="plan" what="the plan">
                     <PlanPanel />
@@ -111,7 +122,10 @@ export function Editor() {
                     <VerbBar onDone={toSheet} />
                 </main>
                 <Foldable side="proofs" what="proofs and palette">
-                    <aside aria-label="Proofs, measures, findings and palette" className="flex min-h-0 flex-col gap-7 overflow-y-auto border-l border-rule bg-paper px-4 py-5">
+                    <aside
+                        aria-label="Proofs, measures, findings and palette"
+                        className="flex min-h-0 flex-col gap-7 overflow-y-auto border-l border-rule bg-paper px-4 py-5"
+                    >
                         <FrameStrip />
                         <PaintProof />
                         <Proofs />
@@ -130,7 +144,11 @@ function NotOpened({ error, onRetry }: { error: Error; onRetry: () => void }) {
     const gone = error instanceof Problem && error.status === 404;
     return (
         <FullPage title={gone ? 'No such sheet' : 'The sheet could not be opened'}>
-            <p>{gone ? 'It does not exist, was deleted, or belongs to someone else.' : 'The server does not answer. The sheet is safe there.'}</p>
+            <p>
+                {gone
+                    ? 'It does not exist, was deleted, or belongs to someone else.'
+                    : 'The server does not answer. The sheet is safe there.'}
+            </p>
             {!gone && (
                 <button className="solid" onClick={onRetry}>
                     Try again

@@ -23,11 +23,13 @@ export function useOrder(onSaved?: () => void) {
                 setOrder(now);
                 await new Promise((go) => setTimeout(go, wait));
                 if (wanted.current !== now.id) return false;
-                const told = await answer(api.GET('/api/exports/{export}', { params: { path: { export: now.id } } })).catch((fault: unknown) => {
-                    silent += wait;
-                    if (fault instanceof Problem && fault.isOutage && silent < PATIENCE) return null;
-                    throw fault;
-                });
+                const told = await answer(api.GET('/api/exports/{export}', { params: { path: { export: now.id } } })).catch(
+                    (fault: unknown) => {
+                        silent += wait;
+                        if (fault instanceof Problem && fault.isOutage && silent < PATIENCE) return null;
+                        throw fault;
+                    },
+                );
                 if (told !== null) [now, silent] = [told, 0];
             }
             if (now.state === 'failed') throw new Problem(422, { message: now.message ?? '' });
@@ -52,7 +54,8 @@ export function useOrder(onSaved?: () => void) {
             const id = wanted.current;
             wanted.current = null;
             // Where this does not arrive, the file is made for nobody, and goes within the hour.
-            if (id !== null && making.isPending) void done(api.DELETE('/api/exports/{export}', { params: { path: { export: id } } })).catch(() => undefined);
+            if (id !== null && making.isPending)
+                void done(api.DELETE('/api/exports/{export}', { params: { path: { export: id } } })).catch(() => undefined);
         },
     };
 }

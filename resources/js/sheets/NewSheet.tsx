@@ -50,21 +50,38 @@ export function NewSheet({ open, onOpenChange }: { open: boolean; onOpenChange: 
                     <form className="mt-6 flex flex-col gap-5" onSubmit={submit}>
                         <label className="flex flex-col gap-1.5 font-medium">
                             Name
-                            <input className="boxed text-[15px] font-normal" autoFocus maxLength={80} placeholder="Untitled sheet" value={given.name} onChange={(event) => setGiven({ ...given, name: event.target.value })} />
+                            <input
+                                className="boxed text-[15px] font-normal"
+                                autoFocus
+                                maxLength={80}
+                                placeholder="Untitled sheet"
+                                value={given.name}
+                                onChange={(event) => setGiven({ ...given, name: event.target.value })}
+                            />
                             {problem?.for('name') && <span className="font-normal text-brick">{problem.for('name')}</span>}
                         </label>
                         <fieldset disabled={file !== null} className="flex flex-col gap-3 disabled:opacity-50">
                             <legend className="mb-1.5 font-medium">Size</legend>
                             <div className="grid grid-cols-3 gap-2">
                                 {PRESETS.map((preset) => {
-                                    const chosen = given.width === String(preset.width) && given.height === String(preset.height) && given.unit === preset.unit;
+                                    const chosen =
+                                        given.width === String(preset.width) &&
+                                        given.height === String(preset.height) &&
+                                        given.unit === preset.unit;
                                     return (
                                         <button
                                             key={preset.name}
                                             type="button"
                                             aria-pressed={chosen}
                                             className={`flex flex-col items-start gap-1 rounded border px-3 py-2.5 text-left ${chosen ? 'border-amber bg-honey' : 'border-rule bg-card hover:border-amber'}`}
-                                            onClick={() => setGiven({ ...given, width: String(preset.width), height: String(preset.height), unit: preset.unit })}
+                                            onClick={() =>
+                                                setGiven({
+                                                    ...given,
+                                                    width: String(preset.width),
+                                                    height: String(preset.height),
+                                                    unit: preset.unit,
+                                                })
+                                            }
                                         >
                                             <span className="leading-none font-medium">{preset.name}</span>
                                             <span className="text-[12.5px] leading-none text-slate tabular-nums">
@@ -75,16 +92,35 @@ export function NewSheet({ open, onOpenChange }: { open: boolean; onOpenChange: 
                                 })}
                             </div>
                             <div className="flex items-center gap-2">
-                                <input className="boxed w-28" aria-label="Width" inputMode="decimal" value={given.width} onChange={(event) => setGiven({ ...given, width: event.target.value })} />
+                                <input
+                                    className="boxed w-28"
+                                    aria-label="Width"
+                                    inputMode="decimal"
+                                    value={given.width}
+                                    onChange={(event) => setGiven({ ...given, width: event.target.value })}
+                                />
                                 ×
-                                <input className="boxed w-28" aria-label="Height" inputMode="decimal" value={given.height} onChange={(event) => setGiven({ ...given, height: event.target.value })} />
-                                <select className="boxed" aria-label="Unit" value={given.unit} onChange={(event) => setGiven({ ...given, unit: event.target.value })}>
+                                <input
+                                    className="boxed w-28"
+                                    aria-label="Height"
+                                    inputMode="decimal"
+                                    value={given.height}
+                                    onChange={(event) => setGiven({ ...given, height: event.target.value })}
+                                />
+                                <select
+                                    className="boxed"
+                                    aria-label="Unit"
+                                    value={given.unit}
+                                    onChange={(event) => setGiven({ ...given, unit: event.target.value })}
+                                >
                                     {UNITS.map((unit) => (
                                         <option key={unit}>{unit}</option>
                                     ))}
                                 </select>
                             </div>
-                            {(problem?.for('width') ?? problem?.for('height')) && <p className="text-brick">{problem?.for('width') ?? problem?.for('height')}</p>}
+                            {(problem?.for('width') ?? problem?.for('height')) && (
+                                <p className="text-brick">{problem?.for('width') ?? problem?.for('height')}</p>
+                            )}
                         </fieldset>
                         <label className="flex items-center gap-3">
                             <span className="font-medium">Or bring a plan, or an SVG drawing</span>
@@ -106,7 +142,13 @@ export function NewSheet({ open, onOpenChange }: { open: boolean; onOpenChange: 
                                 Leave
                             </Dialog.Close>
                             <button className="solid" disabled={create.isPending}>
-                                {file === null ? 'Make the sheet' : read !== null ? 'Bring in the rest' : isDrawing(file) ? 'Bring in the drawing' : 'Bring in the plan'}
+                                {file === null
+                                    ? 'Make the sheet'
+                                    : read !== null
+                                      ? 'Bring in the rest'
+                                      : isDrawing(file)
+                                        ? 'Bring in the drawing'
+                                        : 'Bring in the plan'}
                             </button>
                         </div>
                     </form>

@@ -20,13 +20,21 @@ export function SheetCard({ sheet, onChanged, onDeleted }: { sheet: SheetEntry; 
 
     return (
         <li className="group flex flex-col gap-3">
-            <Link to={`/sheets/${sheet.id}`} aria-label={`Open ${sheet.name}`} className="relative block aspect-[4/3] rounded border border-hairline bg-ground transition-colors hover:border-amber">
+            <Link
+                to={`/sheets/${sheet.id}`}
+                aria-label={`Open ${sheet.name}`}
+                className="relative block aspect-[4/3] rounded border border-hairline bg-ground transition-colors hover:border-amber"
+            >
                 <Thumbnail sheet={sheet.id} revision={sheet.revision} />
             </Link>
             <div className="flex items-start gap-1">
                 <div className="min-w-0 flex-1">
                     {name === null ? (
-                        <Link to={`/sheets/${sheet.id}`} tabIndex={-1} className="block truncate font-serif text-[17px] leading-snug italic">
+                        <Link
+                            to={`/sheets/${sheet.id}`}
+                            tabIndex={-1}
+                            className="block truncate font-serif text-[17px] leading-snug italic"
+                        >
                             {sheet.name}
                         </Link>
                     ) : (
@@ -45,7 +53,8 @@ export function SheetCard({ sheet, onChanged, onDeleted }: { sheet: SheetEntry; 
                         />
                     )}
                     <p className="text-[12.5px] text-slate">
-                        Changed {new Date(sheet.changed).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}, revision {sheet.revision}
+                        Changed {new Date(sheet.changed).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}, revision{' '}
+                        {sheet.revision}
                     </p>
                     {act.isError && (
                         <p role="alert" className="text-[12.5px] text-brick">
@@ -58,14 +67,26 @@ export function SheetCard({ sheet, onChanged, onDeleted }: { sheet: SheetEntry; 
                         More
                     </DropdownMenu.Trigger>
                     <DropdownMenu.Portal>
-                        <DropdownMenu.Content className="menu" align="end" onCloseAutoFocus={(event) => name !== null && event.preventDefault()}>
+                        <DropdownMenu.Content
+                            className="menu"
+                            align="end"
+                            onCloseAutoFocus={(event) => name !== null && event.preventDefault()}
+                        >
                             <DropdownMenu.Item className="menu-item" onSelect={() => setName(sheet.name)}>
                                 Rename
                             </DropdownMenu.Item>
-                            <DropdownMenu.Item className="menu-item" onSelect={() => act.mutate(() => answer(api.POST('/api/sheets/{sheet}/duplicate', { params })))}>
+                            <DropdownMenu.Item
+                                className="menu-item"
+                                onSelect={() => act.mutate(() => answer(api.POST('/api/sheets/{sheet}/duplicate', { params })))}
+                            >
                                 Duplicate
                             </DropdownMenu.Item>
-                            <DropdownMenu.Item className="menu-item text-brick" onSelect={() => act.mutate(() => done(api.DELETE('/api/sheets/{sheet}', { params })), { onSuccess: onDeleted })}>
+                            <DropdownMenu.Item
+                                className="menu-item text-brick"
+                                onSelect={() =>
+                                    act.mutate(() => done(api.DELETE('/api/sheets/{sheet}', { params })), { onSuccess: onDeleted })
+                                }
+                            >
                                 Delete
                             </DropdownMenu.Item>
                         </DropdownMenu.Content>

@@ -55,7 +55,12 @@ export function SheetList({ person }: { person: NonNullable<Session['person']> }
                     {sheets.isSuccess && (
                         <span className="pb-0.5 text-slate">
                             {listed.length === 1 ? '1 sheet' : `${listed.length}${sheets.hasNextPage ? ' of more' : ''} sheets`},{' '}
-                            <select className="live font-serif text-[15px] text-ink" aria-label="Order of the sheets" value={sort} onChange={(event) => setSort(event.target.value === 'name' ? 'name' : 'changed')}>
+                            <select
+                                className="live font-serif text-[15px] text-ink"
+                                aria-label="Order of the sheets"
+                                value={sort}
+                                onChange={(event) => setSort(event.target.value === 'name' ? 'name' : 'changed')}
+                            >
                                 <option value="changed">last changed first</option>
                                 <option value="name">by name</option>
                             </select>
@@ -94,7 +99,11 @@ export function SheetList({ person }: { person: NonNullable<Session['person']> }
                     </ul>
                 )}
                 {sheets.hasNextPage && (
-                    <button className="quiet mx-auto mt-8 block" disabled={sheets.isFetchingNextPage} onClick={() => void sheets.fetchNextPage()}>
+                    <button
+                        className="quiet mx-auto mt-8 block"
+                        disabled={sheets.isFetchingNextPage}
+                        onClick={() => void sheets.fetchNextPage()}
+                    >
                         Show more
                     </button>
                 )}
@@ -102,7 +111,10 @@ export function SheetList({ person }: { person: NonNullable<Session['person']> }
             {deleted !== null && (
                 <div role="status" className="appear fixed bottom-6 left-1/2 flex -translate-x-1/2 items-center gap-2 rounded-md bg-ink py-2 pr-2 pl-4 text-paper shadow-lg">
                     “{deleted.name}” is deleted.
-                    <button className="rounded px-3 py-1.5 font-semibold text-[#f5cf7a] hover:bg-white/10" onClick={() => restore.mutate(deleted)}>
+                    <button
+                        className="rounded px-3 py-1.5 font-semibold text-[#f5cf7a] hover:bg-white/10"
+                        onClick={() => restore.mutate(deleted)}
+                    >
                         Undo
                     </button>
                     <button className="rounded px-2 py-1.5 hover:bg-white/10" onClick={() => setDeleted(null)}>

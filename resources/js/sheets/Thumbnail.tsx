@@ -3,7 +3,9 @@ import { inTurn } from './inTurn';
 
 const MOST_TRIES = 4;
 
-/** The drawing of a sheet as it is now. Of a list of many the pictures are asked for one after another, so that none is told to come back. */
+/**
+ * The drawing of a sheet as it is now. Of a list of many the pictures are asked for one after another, so that none is told to come back.
+ */
 export function Thumbnail({ sheet, revision }: { sheet: string; revision: number }) {
     const [source, setSource] = useState<string | undefined>();
     /** How often it was asked for again: a line that breaks is no reason to show nothing. */

@@ -8,7 +8,20 @@ type Page = Schemas['SheetPage'];
 
 function scene(note: string): Page['scene'] {
     const said = { hash: `step ${note}`, id: 'g1' } as unknown as Schemas['Step'];
-    return { sheet: {}, values: {}, chapters: [], steps: [said], geometries: [null], drawing: [], inside: [], cells: [], seams: { hash: 'none', strokes: [] }, said: { hash: 'sheet', ground: [], colours: [], checks: [] }, geometry: {}, findings: [] } as unknown as Page['scene'];
+    return {
+        sheet: {},
+        values: {},
+        chapters: [],
+        steps: [said],
+        geometries: [null],
+        drawing: [],
+        inside: [],
+        cells: [],
+        seams: { hash: 'none', strokes: [] },
+        said: { hash: 'sheet', ground: [], colours: [], checks: [] },
+        geometry: {},
+        findings: [],
+    } as unknown as Page['scene'];
 }
 
 function page(revision: number, note = String(revision)): Page {
@@ -18,7 +31,13 @@ function page(revision: number, note = String(revision)): Page {
 
 /** A server whose answers come when the test says so, in any order. */
 class Server {
-    readonly asked: { call: string; body: unknown; tell: (given: unknown) => void; fail: (fault: unknown) => void; signal?: AbortSignal }[] = [];
+    readonly asked: {
+        call: string;
+        body: unknown;
+        tell: (given: unknown) => void;
+        fail: (fault: unknown) => void;
+        signal?: AbortSignal;
+    }[] = [];
 
     readonly calls: Calls = {
         change: (body) => this.ask('change', body),
@@ -110,7 +129,12 @@ describe('changes', () => {
             server.asked[k]?.tell(page(k + 2));
         }
         await Promise.all(all);
-        expect(server.asked.map(({ call, body }) => [call, (body as { base: number }).base])).toEqual([['change', 1], ['change', 2], ['undo', 3], ['replace', 4]]);
+        expect(server.asked.map(({ call, body }) => [call, (body as { base: number }).base])).toEqual([
+            ['change', 1],
+            ['change', 2],
+            ['undo', 3],
+            ['replace', 4],
+        ]);
         expect(revision()).toBe(5);
         expect(changes.get().pending).toBe(0);
     });
@@ -169,7 +193,10 @@ describe('answers', () => {
     it('give the same sentence as the same thing, whether it is said again or by its hash', () => {
         const answers = new Answers();
         const first = answers.page(page(1, 'a'));
-        const again = answers.page({ ...page(2, 'a'), scene: { ...scene('a'), steps: [1] }, plan: { ...page(2).plan, steps: [0] } }, ['written a', 'step a']);
+        const again = answers.page({ ...page(2, 'a'), scene: { ...scene('a'), steps: [1] }, plan: { ...page(2).plan, steps: [0] } }, [
+            'written a',
+            'step a',
+        ]);
         expect(again.scene.steps[0]).toBe(first.scene.steps[0]);
         // About another geometry it is the same sentence, and another step.
         const moved = answers.scene({ ...scene('a'), steps: [0], geometries: ['there'] }, 'preview', ['step a']);

@@ -13,8 +13,15 @@ describe('colours', () => {
     it('are said by hue, saturation and brightness', () => {
         // The corners of the colour hexagon, by definition.
         const corners: [string, number, number, number][] = [
-            ['#ff0000', 0, 100, 100], ['#ffff00', 60, 100, 100], ['#00ff00', 120, 100, 100], ['#00ffff', 180, 100, 100], ['#0000ff', 240, 100, 100], ['#ff00ff', 300, 100, 100],
-            ['#ffffff', 0, 0, 100], ['#000000', 0, 0, 0], ['#804040', 0, 50, 50.196],
+            ['#ff0000', 0, 100, 100],
+            ['#ffff00', 60, 100, 100],
+            ['#00ff00', 120, 100, 100],
+            ['#00ffff', 180, 100, 100],
+            ['#0000ff', 240, 100, 100],
+            ['#ff00ff', 300, 100, 100],
+            ['#ffffff', 0, 0, 100],
+            ['#000000', 0, 0, 0],
+            ['#804040', 0, 50, 50.196],
         ];
         for (const [hex, hue, saturation, brightness] of corners) {
             const said = toHsb(hex);

@@ -14,5 +14,12 @@ export const EVALUATED = `
 `;
 
 export function plan(steps: Record<string, unknown>[], more: Record<string, unknown> = {}): Record<string, unknown> {
-    return { format: 'sternbild-plan', version: 1, sheet: { width: 800, height: 800, unit: 'px', background: null }, palette: { ink: '#1b2140' }, ...more, steps };
+    return {
+        format: 'sternbild-plan',
+        version: 1,
+        sheet: { width: 800, height: 800, unit: 'px', background: null },
+        palette: { ink: '#1b2140' },
+        ...more,
+        steps,
+    };
 }

@@ -15,7 +15,8 @@ describe('lines and rings of cells', () => {
             // No cell is farther than half a cell from the line that it stands for.
             for (const [x, y] of cells) {
                 const [wide, high] = [to[0] - 1, to[1] - 1];
-                if (wide !== 0 && Math.abs(wide) >= Math.abs(high)) expect(Math.abs(y - 1 - ((x - 1) * high) / wide)).toBeLessThanOrEqual(0.5);
+                if (wide !== 0 && Math.abs(wide) >= Math.abs(high))
+                    expect(Math.abs(y - 1 - ((x - 1) * high) / wide)).toBeLessThanOrEqual(0.5);
             }
         }
     });
@@ -62,7 +63,8 @@ describe('dither', () => {
             const side = Number(matrix);
             for (let level = 0; level <= side * side; level++) {
                 let count = 0;
-                for (let row = 1; row <= side; row++) for (let column = 1; column <= side; column++) count += isSecond(matrix, [column, row], level / side ** 2) ? 1 : 0;
+                for (let row = 1; row <= side; row++)
+                    for (let column = 1; column <= side; column++) count += isSecond(matrix, [column, row], level / side ** 2) ? 1 : 0;
                 expect(count).toBe(level);
             }
         }
@@ -78,7 +80,10 @@ describe('a block of cells', () => {
     it('is moved with what is painted in it, and turned about its corner', () => {
         expect(within(block, [3, 4])).toBe(true);
         expect(within(block, [5, 4])).toBe(false);
-        expect([...blockMoved(block, shape, picture, new Map([['#ff0000', 'brick']]), ([x, y]) => [x + 1, y], false)]).toEqual([[23, 'none'], [33, 'brick']]);
+        expect([...blockMoved(block, shape, picture, new Map([['#ff0000', 'brick']]), ([x, y]) => [x + 1, y], false)]).toEqual([
+            [23, 'none'],
+            [33, 'brick'],
+        ]);
         expect([...blockMoved(block, shape, picture, new Map(), ([x, y]) => [x, y + 2], true)]).toEqual([[25, '#ff0000']]);
         const turned = laidAnew({ ...block, to: [3, 3] as const }, 'turned');
         expect(turned.way([3, 3])).toEqual([5, 3]);

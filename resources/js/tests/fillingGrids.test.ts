@@ -16,19 +16,33 @@ function grid(label: string, width = 800, height = 800) {
     const picking = new Picking();
     const scene = { steps: [] as Step[], sheet } as unknown as Scene;
     const page = { plan: { palette: {}, steps: [] } } as unknown as SheetPage;
-    const verb = verbsFor({ page, scene, kinds, picking, pick: picking.get(), selected: null, colour: null }).find((one) => one.label === label);
+    const verb = verbsFor({ page, scene, kinds, picking, pick: picking.get(), selected: null, colour: null }).find(
+        (one) => one.label === label,
+    );
     if (verb === undefined) throw new Error(label);
     return {
         verb,
-        answered: (...given: Record<string, unknown>[]) => given.reduce<Record<string, unknown>>((before, one) => ({ ...before, ...one, ...verb.follow?.(before, { ...before, ...one }) }), verb.start),
+        answered: (...given: Record<string, unknown>[]) =>
+            given.reduce<Record<string, unknown>>(
+                (before, one) => ({ ...before, ...one, ...verb.follow?.(before, { ...before, ...one }) }),
+                verb.start,
+            ),
         /** The box and the number of cells that the core makes of it. */
         laid: (answers: Record<string, unknown>) => {
             const [operation] = verb.operations(answers);
             const step = operation?.op === 'add' ? { id: 'g1', ...operation.step } : {};
             const code = `${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`;
-            const told = new Answers().scene(asked<Schemas['Scene']>(code, { plan: plan([step], { sheet: { ...sheet, unit: 'px', background: null } }) }), 'page');
+            const told = new Answers().scene(
+                asked<Schemas['Scene']>(code, { plan: plan([step], { sheet: { ...sheet, unit: 'px', background: null } }) }),
+                'page',
+            );
             const shape = gridShape(told.steps[0]?.geometry);
-            return { step, findings: told.findings.length, cells: shape?.count, box: shape?.bounds().map((one) => Math.round(one * 1000) / 1000) };
+            return {
+                step,
+                findings: told.findings.length,
+                cells: shape?.count,
+                box: shape?.bounds().map((one) => Math.round(one * 1000) / 1000),
+            };
         },
     };
 }
@@ -53,7 +67,12 @@ describe('a grid on an empty sheet', () => {
 
     it('fills what the margin leaves where its count is said; what was said of the cell stays so', () => {
         const { answered, laid } = grid('Rectangular grid');
-        expect(laid(answered({ margin: 40 }))).toMatchObject({ findings: 0, cells: 64, box: [40, 40, 760, 760], step: { origin: [40, 40], size: ['sheet.width-2*(40)', 'sheet.height-2*(40)'] } });
+        expect(laid(answered({ margin: 40 }))).toMatchObject({
+            findings: 0,
+            cells: 64,
+            box: [40, 40, 760, 760],
+            step: { origin: [40, 40], size: ['sheet.width-2*(40)', 'sheet.height-2*(40)'] },
+        });
         expect(laid(answered({ margin: 0 }, { columns: 10 }, { rows: 10 }))).toMatchObject({ cells: 100, box: [0, 0, 800, 800] });
         const answers = answered({ cell: 50 }, { columns: 10 });
         expect(answers).toMatchObject({ cell: 50, columns: 10, rows: 12 });
@@ -62,7 +81,10 @@ describe('a grid on an empty sheet', () => {
         expect(laid(answered({ columns: 12 }))).toMatchObject({ cells: 96, box: [80, 80, 720, 720] });
     });
 
-    it.each([['Triangular grid', 'columns', 'rows', 1, Math.sqrt(3) / 2], ['Isometric grid', 'rows', 'columns', Math.sqrt(3) / 2, 1]] as const)('of triangles fills the sheet as well: %s', (label, across, down, wide, high) => {
+    it.each([
+        ['Triangular grid', 'columns', 'rows', 1, Math.sqrt(3) / 2],
+        ['Isometric grid', 'rows', 'columns', Math.sqrt(3) / 2, 1],
+    ] as const)('of triangles fills the sheet as well: %s', (label, across, down, wide, high) => {
         const { answered, laid } = grid(label);
         const bySide = answered({ side: 50 }, { margin: 0 });
         expect(bySide).toMatchObject({ [across]: Math.floor(800 / (50 * wide) + 1e-9), [down]: Math.floor(800 / (50 * high) + 1e-9) });
@@ -77,7 +99,10 @@ describe('a grid on an empty sheet', () => {
     it('of pixels has them as large as whole ones can be', () => {
         const { answered, laid, verb } = grid('Pixel grid', 800, 640);
         expect(verb.start).toMatchObject({ columns: 40, rows: 32, cell: 20 });
-        expect(laid(answered({ columns: 15 }, { rows: 14 }))).toMatchObject({ findings: 0, step: { columns: 15, rows: 14, cell: 45, origin: [0, 0] } });
+        expect(laid(answered({ columns: 15 }, { rows: 14 }))).toMatchObject({
+            findings: 0,
+            step: { columns: 15, rows: 14, cell: 45, origin: [0, 0] },
+        });
         expect(answered({ cell: 7 })).toMatchObject({ columns: 114, rows: 91 });
         expect(laid(verb.start)).toMatchObject({ step: { columns: 40, rows: 32, cell: 20 } });
     });
@@ -88,7 +113,10 @@ describe('a grid on an empty sheet', () => {
         // A spoke lies level to either side.
         const across = ({ box = [], ...rest }: ReturnType<typeof laid>): Record<string, unknown> => ({ ...rest, across: [box[0], box[2]] });
         expect(across(laid(verb.start))).toMatchObject({ findings: 0, across: [180, 820] });
-        expect(across(laid(answered({ margin: 0 })))).toMatchObject({ across: [100, 900], step: { radius: 'min(sheet.width, sheet.height)/2-(0)' } });
+        expect(across(laid(answered({ margin: 0 })))).toMatchObject({
+            across: [100, 900],
+            step: { radius: 'min(sheet.width, sheet.height)/2-(0)' },
+        });
         const answers = answered({ ring: 50 });
         expect(answers).toMatchObject({ rings: 6 });
         expect(across(laid(answers))).toMatchObject({ findings: 0, across: [200, 800], step: { radius: '6*(50)' } });
@@ -98,7 +126,10 @@ describe('a grid on an empty sheet', () => {
 
     it('along two axes lies in the middle of the sheet, within the margin', () => {
         const { answered, laid, verb } = grid('Two-axis grid', 1000, 800);
-        expect(laid(verb.start)).toMatchObject({ findings: 0, step: { columns: 8, rows: 8, spacing: ['min(sheet.width, sheet.height)/16', 'min(sheet.width, sheet.height)/16'] } });
+        expect(laid(verb.start)).toMatchObject({
+            findings: 0,
+            step: { columns: 8, rows: 8, spacing: ['min(sheet.width, sheet.height)/16', 'min(sheet.width, sheet.height)/16'] },
+        });
         const { box = [] } = laid(answered({ margin: 60 }));
         expect([box[0], box[2]]).toEqual([60, 940]);
         expect((box[1] ?? 0) + (box[3] ?? 0)).toBeCloseTo(800, 2);

@@ -7,7 +7,13 @@ const NONE = { steps: [] } as unknown as Scene;
 
 /** A scene of a polar grid, a rectangular one and a part, in this order. */
 function withGrids(): Scene {
-    const grid = (topology: string): Record<string, unknown> => ({ topology, places: [0, 0, 1, 0, 1, 1], circles: [], bends: [], lines: '' });
+    const grid = (topology: string): Record<string, unknown> => ({
+        topology,
+        places: [0, 0, 1, 0, 1, 1],
+        circles: [],
+        bends: [],
+        lines: '',
+    });
     const topology = (about: unknown): Record<string, unknown> => ({
         outlines: [1, 2, 3, 0], from: [0, 1, 2], to: [1, 2, 0], carriers: [], cells: ['1,1'], points: ['0,0', '1,0', '1,1'],
         cellWords: ['ring', 'sector'], pointWords: ['ring', 'spoke'], arrows: null, about,
@@ -31,7 +37,8 @@ describe('folds that are offered', () => {
         expect(own(8)).toEqual([4, 16, 32]);
         expect(own(12)).toEqual([6, 24, 48]);
         for (let count = 2; count <= 360; count++) {
-            for (const fold of own(count)) expect(Number(fold) % count === 0 || count % Number(fold) === 0, `${fold} of ${count}`).toBe(true);
+            for (const fold of own(count))
+                expect(Number(fold) % count === 0 || count % Number(fold) === 0, `${fold} of ${count}`).toBe(true);
         }
     });
 

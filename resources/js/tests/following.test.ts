@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { alsoSet, following } from '../editor/ask/fields/PicturedChoice';
 import { describedKinds } from './kinds';
 
-const withWays = describedKinds().find((kind) => kind.fields.some((field) => field.choices?.some((choice) => choice.text.includes('hexagonal') && choice.also !== undefined)));
+const withWays = describedKinds().find((kind) =>
+    kind.fields.some((field) => field.choices?.some((choice) => choice.text.includes('hexagonal') && choice.also !== undefined)),
+);
 const fields = withWays?.fields ?? [];
 const field = fields.find((one) => one.choices?.some((choice) => choice.also !== undefined));
 const hexagonal = field?.choices?.find((choice) => choice.text.includes('hexagonal') && choice.also !== undefined);

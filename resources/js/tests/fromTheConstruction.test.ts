@@ -14,10 +14,24 @@ import { describedKinds } from './kinds';
 const kinds = describedKinds();
 
 function benchOf(steps: Record<string, unknown>[], mode: PickMode = 'parts'): Bench {
-    const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`, { plan: plan(steps) }), 'page');
+    const scene = new Answers().scene(
+        asked<Schemas['Scene']>(
+            `${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`,
+            { plan: plan(steps) },
+        ),
+        'page',
+    );
     const picking = new Picking();
     picking.setMode(mode);
-    return { scene, page: { plan: plan(steps) } as unknown as SheetPage, kinds, picking, pick: picking.get(), selected: null, colour: null };
+    return {
+        scene,
+        page: { plan: plan(steps) } as unknown as SheetPage,
+        kinds,
+        picking,
+        pick: picking.get(),
+        selected: null,
+        colour: null,
+    };
 }
 
 const GRID = { id: 'g1', kind: 'grid.rectangular', origin: [100, 100], columns: 6, rows: 6, cell: [100, 100] };
@@ -34,13 +48,21 @@ describe('what a repeat begins with', () => {
     it('is nothing of a shape elsewhere, or of one that it is made of', () => {
         const away = { ...petal, corners: [[600, 600], [620, 660]] };
         expect(turnsAbout(benchOf([GRID, hexagon, away]), 'p2')).toEqual({});
-        const cut = [GRID, hexagon, { id: 'p2', kind: 'part.circle', center: 'g1@3,3', radius: 50 }, { id: 'k1', kind: 'cut', from: 'p1', with: ['p2'] }];
+        const cut = [
+            GRID,
+            hexagon,
+            { id: 'p2', kind: 'part.circle', center: 'g1@3,3', radius: 50 },
+            { id: 'k1', kind: 'cut', from: 'p1', with: ['p2'] },
+        ];
         expect(turnsAbout(benchOf(cut), 'k1')).toEqual({});
     });
 
     it('is what was turned around last, where there is one', () => {
         const around = { id: 'r1', kind: 'repeat.around', of: ['p2'], center: [350, 350], count: 9 };
-        expect(turnsAbout(benchOf([GRID, hexagon, petal, around, { ...petal, id: 'p3' }]), 'p3')).toMatchObject({ center: [350, 350], count: 9 });
+        expect(turnsAbout(benchOf([GRID, hexagon, petal, around, { ...petal, id: 'p3' }]), 'p3')).toMatchObject({
+            center: [350, 350],
+            count: 9,
+        });
     });
 });
 
@@ -54,7 +76,8 @@ describe('what is split along', () => {
 
 describe('a verb that takes a grid of its kind', () => {
     const pixels = (id: string) => ({ id, kind: 'grid.pixel', origin: [0, 0], columns: 40, rows: 20, cell: 20 });
-    const frames = (steps: Record<string, unknown>[]) => verbsFor({ ...benchOf(steps, 'cells'), asked: 'frames Frames…' }).find(({ label }) => label === 'Frames…');
+    const frames = (steps: Record<string, unknown>[]) =>
+        verbsFor({ ...benchOf(steps, 'cells'), asked: 'frames Frames…' }).find(({ label }) => label === 'Frames…');
 
     it('takes the only one, and makes frames as high as that', () => {
         const verb = frames([GRID, pixels('g2')]);
@@ -62,7 +85,9 @@ describe('a verb that takes a grid of its kind', () => {
         expect(verb?.needs).toBe(1);
         const only = frames([pixels('g1')]);
         expect(only?.needs).toBe(0);
-        expect(only?.operations(only.start)).toMatchObject([{ op: 'add', step: { kind: 'frames', on: 'g1', size: ['min(g1.columns, g1.rows)', 'g1.rows'], count: 1 } }]);
+        expect(only?.operations(only.start)).toMatchObject([
+            { op: 'add', step: { kind: 'frames', on: 'g1', size: ['min(g1.columns, g1.rows)', 'g1.rows'], count: 1 } },
+        ]);
     });
 
     it('asks for it where there are two, or none', () => {

@@ -43,7 +43,9 @@ describe('gradients', () => {
         for (let k = 0; k <= 200; k++) {
             const right = rgb(mixed(k / 200));
             [right.r, right.g, right.b].forEach((channel, index) => {
-                expect(Math.abs(255 * Math.min(1, Math.max(0, channel)) - (shown(stops, k / 200)[index] ?? NaN))).toBeLessThanOrEqual(1.001);
+                expect(Math.abs(255 * Math.min(1, Math.max(0, channel)) - (shown(stops, k / 200)[index] ?? NaN))).toBeLessThanOrEqual(
+                    1.001,
+                );
             });
         }
         expect(stops.length).toBeLessThan(40);

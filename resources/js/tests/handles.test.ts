@@ -1,7 +1,22 @@
 import './browser';
 import { describe, expect, it } from 'vitest';
 import type { Handles, Kind, Plan, Schemas, Step } from '../api/client';
-import { frameSaid, type Handle, handlesOf, hasRoom, moved, movedBy, type Pull, roughly, said as saidIn, sideTaken, valueAt, withIn, withoutPoint, withPoint } from '../editor/model/handles';
+import {
+    frameSaid,
+    type Handle,
+    handlesOf,
+    hasRoom,
+    moved,
+    movedBy,
+    type Pull,
+    roughly,
+    said as saidIn,
+    sideTaken,
+    valueAt,
+    withIn,
+    withoutPoint,
+    withPoint,
+} from '../editor/model/handles';
 import { shifted } from '../editor/model/scene/addresses';
 import { Answers } from '../editor/model/scene/answers';
 import { handleShape } from '../editor/model/scene/geometry';
@@ -24,8 +39,17 @@ const at = (places: Record<string, number[]>) => ({ at: places, pulls: [] });
 const plan = (said: Record<string, unknown>) => ({ steps: [{ id: 's1', ...said }] }) as unknown as Plan;
 
 /** The steps of a plan as the core describes them, with their kinds. */
-function described(steps: Record<string, unknown>[]): { plan: Plan; of: (id: string) => { step: Step; grips: Handles; kind: Kind | undefined; handles: Handle[] } } {
-    const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`, { plan: planOf(steps) }), 'page');
+function described(steps: Record<string, unknown>[]): {
+    plan: Plan;
+    of: (id: string) => { step: Step; grips: Handles; kind: Kind | undefined; handles: Handle[] };
+} {
+    const scene = new Answers().scene(
+        asked<Schemas['Scene']>(
+            `${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`,
+            { plan: planOf(steps) },
+        ),
+        'page',
+    );
     return {
         plan: { steps } as unknown as Plan,
         of: (id) => {
@@ -54,8 +78,15 @@ describe('handles', () => {
         expect(new Set(handles.map(({ label }) => label)).size).toBe(3);
         const [first, second] = handles as [Handle, Handle];
         const before = plan({ [field.name]: ['g1@0,0', [4, 0], 'g1@2,2'] });
-        expect(moved(before, step, kind, [[second, 'g1@5,5']])).toEqual([{ op: 'set', id: 's1', field: field.name, value: ['g1@0,0', 'g1@5,5', 'g1@2,2'] }]);
-        expect(moved(before, step, kind, [[first, 'g1@1,1'], [second, [9, 9]]])).toEqual([{ op: 'set', id: 's1', field: field.name, value: ['g1@1,1', [9, 9], 'g1@2,2'] }]);
+        expect(moved(before, step, kind, [[second, 'g1@5,5']])).toEqual([
+            { op: 'set', id: 's1', field: field.name, value: ['g1@0,0', 'g1@5,5', 'g1@2,2'] },
+        ]);
+        expect(
+            moved(before, step, kind, [
+                [first, 'g1@1,1'],
+                [second, [9, 9]],
+            ]),
+        ).toEqual([{ op: 'set', id: 's1', field: field.name, value: ['g1@1,1', [9, 9], 'g1@2,2'] }]);
     });
 
     it('move by a way what goes with them, and leave what they were said by', () => {
@@ -78,9 +109,31 @@ describe('handles', () => {
             const across = number % 2 === 0;
             const share = [left, top, left + width, top + height][number] ?? 0;
             // 200 wide and 100 high, from (50, 50).
-            const [from, to] = across ? [[50, 50 + 100 * (top + height / 2)], [250, 50 + 100 * (top + height / 2)]] : [[50 + 200 * (left + width / 2), 50], [50 + 200 * (left + width / 2), 150]];
+            const [from, to] = across
+                ? [
+                      [50, 50 + 100 * (top + height / 2)],
+                      [250, 50 + 100 * (top + height / 2)],
+                  ]
+                : [
+                      [50 + 200 * (left + width / 2), 50],
+                      [50 + 200 * (left + width / 2), 150],
+                  ];
             const at = [0, 1].map((k) => (from[k] ?? 0) + share * ((to[k] ?? 0) - (from[k] ?? 0)));
-            return { field: 'x', path: [], sort: 'side', at, from, to, zero: 0, between: null, called: null, colour: null, step: null, frame, side: number };
+            return {
+                field: 'x',
+                path: [],
+                sort: 'side',
+                at,
+                from,
+                to,
+                zero: 0,
+                between: null,
+                called: null,
+                colour: null,
+                step: null,
+                frame,
+                side: number,
+            };
         };
         const handle = (pull: Pull): Handle => ({ key: '', field: 'x', path: [], label: '', what: '', at: [0, 0], pull });
         const whole = [0, 0, 1, 1];
@@ -116,7 +169,28 @@ describe('handles', () => {
 
     it('give numbers as the core says that they follow: whole and short for a free place, exact for one that is snapped to', () => {
         const pull = (sort: Schemas['Pull']['sort'], more: Partial<Schemas['Pull']> = {}): Handle => ({
-            key: '', field: 'x', path: [], label: '', what: '', at: [0, 0], pull: { field: 'x', path: [], sort, at: [0, 0], from: [0, 0], to: [10, 0], zero: 0, between: null, called: null, colour: null, step: null, frame: null, side: null, ...more },
+            key: '',
+            field: 'x',
+            path: [],
+            label: '',
+            what: '',
+            at: [0, 0],
+            pull: {
+                field: 'x',
+                path: [],
+                sort,
+                at: [0, 0],
+                from: [0, 0],
+                to: [10, 0],
+                zero: 0,
+                between: null,
+                called: null,
+                colour: null,
+                step: null,
+                frame: null,
+                side: null,
+                ...more,
+            },
         });
         const free = (x: number, y: number) => ({ raw: [x, y], at: [x, y] as [number, number] });
         const snapped = (x: number, y: number) => ({ raw: 'g1@1,1', at: [x, y] as [number, number] });
@@ -134,7 +208,18 @@ describe('handles', () => {
     });
 
     it('show roughly what comes of them before any answer', () => {
-        const { of } = described([{ id: 'p1', kind: 'part.outline', points: [[0, 0], [100, 0], [100, 100]] }, { id: 'c1', kind: 'guide.circle', center: [50, 50], radius: 20 }]);
+        const { of } = described([
+            {
+                id: 'p1',
+                kind: 'part.outline',
+                points: [
+                    [0, 0],
+                    [100, 0],
+                    [100, 100],
+                ],
+            },
+            { id: 'c1', kind: 'guide.circle', center: [50, 50], radius: 20 },
+        ]);
         const seen = ([x, y]: [number, number]): [number, number] => [2 * x, 2 * y];
         const { handles } = of('p1');
         expect(roughly(handles[1] as Handle, handles, [120, 10], seen)).toBe('M0 0L240 20M200 200L240 20');
@@ -155,7 +240,18 @@ describe('handles', () => {
 });
 
 describe('points of an outline', () => {
-    const { plan: said, of } = described([{ id: 'p1', kind: 'part.outline', points: [[100, 100], [300, 100], [300, 300]], bends: [{ bulge: 1 }] }]);
+    const { plan: said, of } = described([
+        {
+            id: 'p1',
+            kind: 'part.outline',
+            points: [
+                [100, 100],
+                [300, 100],
+                [300, 300],
+            ],
+            bends: [{ bulge: 1 }],
+        },
+    ]);
     const { step: outline, grips, kind, handles } = of('p1');
     const ways = handles.filter(({ pull }) => pull?.between !== null && pull !== null);
 
@@ -176,7 +272,17 @@ describe('points of an outline', () => {
             { op: 'set', id: 'p1', field: 'bends', value: null },
             { op: 'set', id: 'p1', field: 'points', value: [[300, 100], [300, 300]] },
         ]);
-        expect(withoutPoint(said, outline, grips, kind, handles[2] as Handle)).toEqual([{ op: 'set', id: 'p1', field: 'points', value: [[100, 100], [300, 100]] }]);
+        expect(withoutPoint(said, outline, grips, kind, handles[2] as Handle)).toEqual([
+            {
+                op: 'set',
+                id: 'p1',
+                field: 'points',
+                value: [
+                    [100, 100],
+                    [300, 100],
+                ],
+            },
+        ]);
         expect(withoutPoint(said, outline, grips, kind, ways[0] as Handle)).toBeNull();
     });
 
@@ -212,8 +318,16 @@ describe('points of an outline', () => {
 
 describe('what is drawn while a repeat is worked on', () => {
     it('comes into it, where it has no place of its own', () => {
-        expect(inRepeat({ op: 'add', step: { kind: 'part.circle' } }, 'r1')).toEqual({ op: 'add', step: { kind: 'part.circle' }, into: 'r1' });
-        expect(inRepeat({ op: 'add', step: { kind: 'style' }, before: 'p2' }, 'r1')).toEqual({ op: 'add', step: { kind: 'style' }, before: 'p2' });
+        expect(inRepeat({ op: 'add', step: { kind: 'part.circle' } }, 'r1')).toEqual({
+            op: 'add',
+            step: { kind: 'part.circle' },
+            into: 'r1',
+        });
+        expect(inRepeat({ op: 'add', step: { kind: 'style' }, before: 'p2' }, 'r1')).toEqual({
+            op: 'add',
+            step: { kind: 'style' },
+            before: 'p2',
+        });
         expect(inRepeat({ op: 'remove', ids: ['p1'] }, 'r1')).toEqual({ op: 'remove', ids: ['p1'] });
     });
 });

@@ -15,7 +15,15 @@ function verbsWith(parts: string[]): Verb[] {
     const steps = ['p1', 'p2'].map((id) => ({ id, role: 'part', label: id, of: [], geometry: null, numbers: {} })) as unknown as Step[];
     const picking = new Picking();
     if (parts.length > 0) picking.pickParts(parts);
-    return verbsFor({ page: { plan: { palette: {}, steps: [] } } as unknown as SheetPage, scene: { steps, sheet: { width: 800, height: 800 } } as unknown as Scene, kinds, pick: picking.get(), picking, selected: null, colour: null });
+    return verbsFor({
+        page: { plan: { palette: {}, steps: [] } } as unknown as SheetPage,
+        scene: { steps, sheet: { width: 800, height: 800 } } as unknown as Scene,
+        kinds,
+        pick: picking.get(),
+        picking,
+        selected: null,
+        colour: null,
+    });
 }
 
 function verb(label: string, parts: string[] = ['p1']): Verb {

@@ -17,7 +17,13 @@ const STEPS = [
     { id: 'c1', kind: 'guide.line', through: [[0, 700], [800, 700]] },
 ];
 
-const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`, { plan: plan(STEPS) }), 'page');
+const scene = new Answers().scene(
+    asked<Schemas['Scene']>(
+        `${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`,
+        { plan: plan(STEPS) },
+    ),
+    'page',
+);
 /** Takes a place to be in whatever the boxes let through. */
 const inside = { isPointInPath: () => true, isPointInStroke: () => true, lineWidth: 1 } as unknown as CanvasRenderingContext2D;
 const nowhere = { isPointInPath: () => false, isPointInStroke: () => false, lineWidth: 1 } as unknown as CanvasRenderingContext2D;
@@ -69,6 +75,10 @@ describe('names of copies and pieces', () => {
         expect(['r1[3]', 'p1~30,-4.5', 'p1'].map(stepIn)).toEqual(['r1', 'p1', 'p1']);
         expect(['r1[3]', 'p1~30,-4.5', 'p1'].map(copyIn)).toEqual([3, null, null]);
         expect(['r1[3]', 'p1~30,-4.5', 'p1'].map(placeIn)).toEqual([null, [30, -4.5], null]);
-        expect(['r1[3]', 'p1~30,-4.5', 'p1'].map((name) => memberLabel(name, (id) => `the ${id}`))).toEqual(['copy 3 of the r1', 'a piece of the p1', 'the p1']);
+        expect(['r1[3]', 'p1~30,-4.5', 'p1'].map((name) => memberLabel(name, (id) => `the ${id}`))).toEqual([
+            'copy 3 of the r1',
+            'a piece of the p1',
+            'the p1',
+        ]);
     });
 });

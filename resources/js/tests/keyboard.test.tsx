@@ -6,7 +6,17 @@ import { Picking } from '../editor/model/pick/Picking';
 
 afterEach(cleanup);
 
-function Bench({ keyboard, picking, acts, others = {} }: { keyboard: Keyboard; picking: Picking; acts: Parameters<typeof useKeys>[0]; others?: Parameters<typeof useKeys>[0] }) {
+function Bench({
+    keyboard,
+    picking,
+    acts,
+    others = {},
+}: {
+    keyboard: Keyboard;
+    picking: Picking;
+    acts: Parameters<typeof useKeys>[0];
+    others?: Parameters<typeof useKeys>[0];
+}) {
     useHearing(keyboard, picking);
     return (
         <KeyboardContext value={keyboard}>

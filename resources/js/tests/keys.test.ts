@@ -5,7 +5,13 @@ const rows: readonly Row[] = TABLE;
 
 /** Places where both are heard. */
 function meet(one: Where, other: Where): boolean {
-    const within: Record<Where, Where[]> = { sheet: ['sheet'], verbs: ['sheet', 'verbs'], pick: ['sheet', 'verbs', 'pick'], fieldless: ['sheet', 'verbs', 'pick', 'fieldless'], anywhere: ['sheet', 'verbs', 'pick', 'fieldless', 'anywhere'] };
+    const within: Record<Where, Where[]> = {
+        sheet: ['sheet'],
+        verbs: ['sheet', 'verbs'],
+        pick: ['sheet', 'verbs', 'pick'],
+        fieldless: ['sheet', 'verbs', 'pick', 'fieldless'],
+        anywhere: ['sheet', 'verbs', 'pick', 'fieldless', 'anywhere'],
+    };
     return within[one].some((place) => within[other].includes(place));
 }
 
@@ -15,7 +21,8 @@ describe('the table of keys', () => {
         rows.forEach((one, k) => {
             for (const other of rows.slice(k + 1)) {
                 const together = one.when === 'always' || other.when === 'always' || one.when === other.when;
-                for (const combo of together && meet(one.where, other.where) ? one.combos.filter((c) => other.combos.includes(c)) : []) doubled.push(`${combo}: ${one.id}, ${other.id}`);
+                for (const combo of together && meet(one.where, other.where) ? one.combos.filter((c) => other.combos.includes(c)) : [])
+                    doubled.push(`${combo}: ${one.id}, ${other.id}`);
             }
         });
         // Whoever waits for a place lets Escape go on where nobody does.
@@ -31,7 +38,8 @@ describe('the table of keys', () => {
     });
 
     it('knows what is pressed in one way of writing', () => {
-        const pressed = (key: string, more: Partial<KeyboardEvent> = {}): string => comboOf({ key, ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...more });
+        const pressed = (key: string, more: Partial<KeyboardEvent> = {}): string =>
+            comboOf({ key, ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...more });
         expect(pressed('z', { metaKey: true })).toBe('Ctrl+Z');
         expect(pressed('Z', { ctrlKey: true, shiftKey: true })).toBe('Ctrl+Shift+Z');
         expect(pressed(' ')).toBe('Space');
@@ -39,7 +47,8 @@ describe('the table of keys', () => {
     });
 
     it('hears single keys where nothing is typed, and with the brush its own', () => {
-        const heard = (combo: string, places: Where[], when: When = 'verbs'): string[] => rowsOf(combo, (where) => places.includes(where), when).map(({ id }) => id);
+        const heard = (combo: string, places: Where[], when: When = 'verbs'): string[] =>
+            rowsOf(combo, (where) => places.includes(where), when).map(({ id }) => id);
         expect(heard('3', ['sheet', 'verbs', 'pick', 'fieldless', 'anywhere'])).toEqual(['verb']);
         expect(heard('3', ['sheet', 'verbs', 'pick', 'fieldless', 'anywhere'], 'paint')).toEqual(['colour']);
         expect(heard('0', ['sheet', 'verbs'])).toEqual(['families']);

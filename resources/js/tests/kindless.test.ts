@@ -7,7 +7,9 @@ const kinds = describedKinds();
 const ROOT = join(import.meta.dirname, '..');
 
 /** Written by hand, and part of what the browser gets. */
-const files = readdirSync(ROOT, { recursive: true, encoding: 'utf8' }).filter((file) => /\.tsx?$/.test(file) && !file.startsWith('tests') && !file.endsWith('schema.ts'));
+const files = readdirSync(ROOT, { recursive: true, encoding: 'utf8' }).filter(
+    (file) => /\.tsx?$/.test(file) && !file.startsWith('tests') && !file.endsWith('schema.ts'),
+);
 
 describe('the interface', () => {
     it.each(files)('%s names no kind of step', (file) => {

@@ -24,7 +24,13 @@ function number(raw: unknown) {
 }
 
 describe('a number of a sentence', () => {
-    it.each([['0.25', 0.25], ['.25', 0.25], ['20%', '20%'], ['2*3', '2*3'], ['45°', 45]])('typed as %s is given on so', async (text, value) => {
+    it.each([
+        ['0.25', 0.25],
+        ['.25', 0.25],
+        ['20%', '20%'],
+        ['2*3', '2*3'],
+        ['45°', 45],
+    ])('typed as %s is given on so', async (text, value) => {
         const { input, commit } = number(40);
         typed(input, text);
         expect(input.value).toBe(text);

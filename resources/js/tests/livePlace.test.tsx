@@ -25,7 +25,13 @@ const STEPS = [
     { id: 't1', kind: 'turn', of: ['p2'], about: [400, 400], angle: 30 },
 ];
 const written = plan(STEPS);
-const scene = new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`, { plan: written }), 'page');
+const scene = new Answers().scene(
+    asked<Schemas['Scene']>(
+        `${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`,
+        { plan: written },
+    ),
+    'page',
+);
 
 function place(refused: Problem | null = null) {
     const commit = vi.fn(() => Promise.resolve(refused));
@@ -68,7 +74,10 @@ describe('a place of a sentence', () => {
     });
 
     it('is typed, and what is refused is told there, in words of the field', async () => {
-        const { commit, open } = place({ message: 'It cannot be.', body: { problem: 'invalid', pointer: '/operations/0/value', expected: 'a place for about: [x, y] or an address' } } as unknown as Problem);
+        const { commit, open } = place({
+            message: 'It cannot be.',
+            body: { problem: 'invalid', pointer: '/operations/0/value', expected: 'a place for about: [x, y] or an address' },
+        } as unknown as Problem);
         open();
         const across = screen.getByLabelText<HTMLInputElement>('Across');
         across.focus();

@@ -27,7 +27,13 @@ function shown(sentence: keyof Omit<SheetSentences, 'hash'>, of: ReturnType<type
         return Promise.resolve(null);
     };
     const scene = { steps: [], drawing: [], sheet: { unit: 'px' } };
-    const state = { page: { plan: { steps: [], palette: {}, values: {} } }, scene, properties: of.properties, change, preview: () => Promise.resolve(null) } as unknown as SheetState;
+    const state = {
+        page: { plan: { steps: [], palette: {}, values: {} } },
+        scene,
+        properties: of.properties,
+        change,
+        preview: () => Promise.resolve(null),
+    } as unknown as SheetState;
     const { container } = render(
         <ActsContext value={{ now: () => state } as unknown as Acts}>
             <SheetContext value={state}>
@@ -74,7 +80,10 @@ describe('the sentence of the sheet', () => {
 
     it('has every limit of the checks, and says which never speaks', () => {
         const { text } = shown('checks', said([disc], { checks: { small: 0 } }));
-        expect(text()).toMatch(/^Named are cells thinner than .* px, misses below .* px, corners sharper than .* and details lost at .* px \(never\)\.$/);
-        for (const limit of ['thinnest cell', 'widest miss', 'sharpest corner', 'smallest size in pixels']) expect(screen.getByLabelText(`${limit} of the sheet`)).toBeTruthy();
+        expect(text()).toMatch(
+            /^Named are cells thinner than .* px, misses below .* px, corners sharper than .* and details lost at .* px \(never\)\.$/,
+        );
+        for (const limit of ['thinnest cell', 'widest miss', 'sharpest corner', 'smallest size in pixels'])
+            expect(screen.getByLabelText(`${limit} of the sheet`)).toBeTruthy();
     });
 });

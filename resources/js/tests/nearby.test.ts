@@ -20,7 +20,10 @@ describe('walking with the arrow keys', () => {
             const from = places[0] ?? [0, 0];
             for (const [arrow, [dx, dy]] of Object.entries(ARROWS) as [Arrow, [number, number]][]) {
                 const found = nearestTowards(arrow, from, places.length, (number) => places[number] ?? [0, 0]);
-                const ahead = places.map(([x, y]) => ({ along: (x - from[0]) * dx + (y - from[1]) * dy, aside: Math.abs((x - from[0]) * dy) + Math.abs((y - from[1]) * dx) }));
+                const ahead = places.map(([x, y]) => ({
+                    along: (x - from[0]) * dx + (y - from[1]) * dy,
+                    aside: Math.abs((x - from[0]) * dy) + Math.abs((y - from[1]) * dx),
+                }));
                 const possible = ahead.filter(({ along, aside }) => along > 0 && aside <= along);
                 if (found === undefined) {
                     expect(possible).toEqual([]);
@@ -40,7 +43,11 @@ describe('what is near', () => {
     it('is the place on a chord that no other place on it is nearer than', () => {
         const lot = dice(11);
         for (let round = 0; round < 200; round++) {
-            const [a, b, p] = [0, 1, 2].map((): [number, number] => [lot() * 100, lot() * 100]) as [[number, number], [number, number], [number, number]];
+            const [a, b, p] = [0, 1, 2].map((): [number, number] => [lot() * 100, lot() * 100]) as [
+                [number, number],
+                [number, number],
+                [number, number],
+            ];
             const [x, y] = nearestOnChord(a, b, ...p);
             const far = Math.hypot(x - p[0], y - p[1]);
             for (let t = 0; t <= 1; t += 0.05) {
@@ -56,7 +63,10 @@ describe('what is near', () => {
     });
 
     it('lies inside of a star just where a way outwards crosses it an odd number of times', () => {
-        const star = Array.from({ length: 10 }, (_, k): [number, number] => [50 + (k % 2 ? 20 : 45) * Math.cos((k * Math.PI) / 5), 50 + (k % 2 ? 20 : 45) * Math.sin((k * Math.PI) / 5)]);
+        const star = Array.from({ length: 10 }, (_, k): [number, number] => [
+            50 + (k % 2 ? 20 : 45) * Math.cos((k * Math.PI) / 5),
+            50 + (k % 2 ? 20 : 45) * Math.sin((k * Math.PI) / 5),
+        ]);
         const lot = dice(3);
         for (let round = 0; round < 500; round++) {
             const [x, y] = [lot() * 100, lot() * 100];

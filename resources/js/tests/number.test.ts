@@ -3,12 +3,31 @@ import { isUnfinished, readNumber, readNumbers, withPoints, writesComma } from '
 
 describe('a number that is typed', () => {
     it.each([
-        ['12.5', 12.5], ['0.25', 0.25], ['.25', 0.25], ['-3', -3], ['1e3', 1000], ['20%', '20%'], ['2*3', '2*3'], [' 45° ', 45], ['disc 1.wide', 'disc 1.wide'], ['', null], ['  ', null],
+        ['12.5', 12.5],
+        ['0.25', 0.25],
+        ['.25', 0.25],
+        ['-3', -3],
+        ['1e3', 1000],
+        ['20%', '20%'],
+        ['2*3', '2*3'],
+        [' 45° ', 45],
+        ['disc 1.wide', 'disc 1.wide'],
+        ['', null],
+        ['  ', null],
     ])('as %s is read so in every language', (text, value) => {
         for (const language of ['en', 'en-GB', 'de', 'fr']) expect(readNumber(text, language), language).toBe(value);
     });
 
-    it.each([['1,5', 1.5], [',5', ',5'], ['-0,25', -0.25], ['2,5*3', '2.5*3'], ['(1,5+2)*2', '(1.5+2)*2'], ['max(1,5)', 'max(1,5)'], ['max(1, 5)', 'max(1, 5)'], ['12,', '12,']])('as %s is read with a comma where people write so', (text, value) => {
+    it.each([
+        ['1,5', 1.5],
+        [',5', ',5'],
+        ['-0,25', -0.25],
+        ['2,5*3', '2.5*3'],
+        ['(1,5+2)*2', '(1.5+2)*2'],
+        ['max(1,5)', 'max(1,5)'],
+        ['max(1, 5)', 'max(1, 5)'],
+        ['12,', '12,'],
+    ])('as %s is read with a comma where people write so', (text, value) => {
         expect(readNumber(text, 'de')).toBe(value);
     });
 

@@ -2,9 +2,16 @@ import { describe, expect, it } from 'vitest';
 import type { Field } from '../api/client';
 import { answered, asking, sent } from '../editor/model/handover/options';
 
-const field = (name: string, type: Field['type'], more: Partial<Field> = {}) => ({ name, type, label: name, default: null, when: null, ...more }) as unknown as Field;
+const field = (name: string, type: Field['type'], more: Partial<Field> = {}) =>
+    ({ name, type, label: name, default: null, when: null, ...more }) as unknown as Field;
 const form = {
-    options: [field('as', 'choice', { default: 'svg' }), field('width', 'number', { when: { field: 'as', is: 'png' } }), field('sizes', 'sizes', { default: [16, 24] }), field('ground', 'switch', { default: false }), field('scale', 'number', { default: 1 })],
+    options: [
+        field('as', 'choice', { default: 'svg' }),
+        field('width', 'number', { when: { field: 'as', is: 'png' } }),
+        field('sizes', 'sizes', { default: [16, 24] }),
+        field('ground', 'switch', { default: false }),
+        field('scale', 'number', { default: 1 }),
+    ],
     proposed: { scale: 2 },
 };
 
@@ -19,7 +26,13 @@ describe('the options of a file', () => {
     });
 
     it('are sent as numbers and lists where they were typed, arithmetic as it is, and not at all where nothing stands', () => {
-        expect(sent(form, answered(form, { as: 'png', width: ' 209 ', sizes: '16, 2x', scale: '2*3' }))).toEqual({ as: 'png', width: 209, sizes: [16, '2x'], ground: false, scale: '2*3' });
+        expect(sent(form, answered(form, { as: 'png', width: ' 209 ', sizes: '16, 2x', scale: '2*3' }))).toEqual({
+            as: 'png',
+            width: 209,
+            sizes: [16, '2x'],
+            ground: false,
+            scale: '2*3',
+        });
         expect(sent(form, answered(form, { as: 'png', width: '' }))).not.toHaveProperty('width');
     });
 

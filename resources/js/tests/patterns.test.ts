@@ -62,7 +62,23 @@ describe('what repeats cell by cell', () => {
     });
 });
 
-const cell: Cell = { origin: [100, 100], a: [50, 0], b: [0, 40], flat: false, domain: [], centres: [[0, 0, 2], [0.5, 0.5, 2]], lines: [[0, 0, 0, 1, false], [0.5, 0, 0, 1, false], [0.25, 0, 0, 1, true], [0, 0, 0, 1, true]] };
+const cell: Cell = {
+    origin: [100, 100],
+    a: [50, 0],
+    b: [0, 40],
+    flat: false,
+    domain: [],
+    centres: [
+        [0, 0, 2],
+        [0.5, 0.5, 2],
+    ],
+    lines: [
+        [0, 0, 0, 1, false],
+        [0.5, 0, 0, 1, false],
+        [0.25, 0, 0, 1, true],
+        [0, 0, 0, 1, true],
+    ],
+};
 
 describe('what a pattern is made of', () => {
     it('lies in lattice coordinates', () => {
@@ -92,6 +108,9 @@ describe('choices that set more than themselves', () => {
     it('take the size that is there', () => {
         expect(alsoSet(halfDrop, { a: [60, 0], b: [0, 40] })).toEqual({ a: [60, 20], b: [0, 40], on: null });
         expect(alsoSet(halfDrop, { a: ['p1.wide', 0] })).toEqual({ a: ['p1.wide', '(p1.wide)/2'], b: [0, 'p1.wide'], on: null });
-        expect(alsoSet({ ...halfDrop, also: { a: ['{w}', 0], b: ['{w}/2', '{w}*sqrt(3)/2'] } }, { a: [60, 0] })).toEqual({ a: [60, 0], b: [30, '60*sqrt(3)/2'] });
+        expect(alsoSet({ ...halfDrop, also: { a: ['{w}', 0], b: ['{w}/2', '{w}*sqrt(3)/2'] } }, { a: [60, 0] })).toEqual({
+            a: [60, 0],
+            b: [30, '60*sqrt(3)/2'],
+        });
     });
 });

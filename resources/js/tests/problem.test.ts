@@ -28,7 +28,9 @@ describe('what was expected', () => {
 
     it('never speaks of addresses, ids or coordinates in brackets where a place, a step or a cell was', () => {
         expect(PHRASES.length).toBeGreaterThan(40);
-        const about = PHRASES.filter((phrase) => /^(a place|the id of|ids of|a list of|the address|addresses|two numbers|a composed)/.test(phrase));
+        const about = PHRASES.filter((phrase) =>
+            /^(a place|the id of|ids of|a list of|the address|addresses|two numbers|a composed)/.test(phrase),
+        );
         expect(about.length).toBeGreaterThan(8);
         for (const phrase of about) expect(inWords(phrase), phrase).not.toMatch(/\[x, y\]|\bids?\b|\baddress|g1[@#]/);
     });

@@ -48,7 +48,14 @@ describe('cells by lot', () => {
                     expect(keys(mirrored(once, way, at))).toEqual(keys(once));
                 }
                 const all = new Set(keys(mirrored(cells, 'both', at)));
-                for (const [x, y] of cells) for (const [mx, my] of [[x, y], [2 * at[0] - x, y], [x, 2 * row - y], [2 * at[0] - x, 2 * row - y]]) expect(all.has(`${String(mx)},${String(my)}`)).toBe(true);
+                for (const [x, y] of cells)
+                    for (const [mx, my] of [
+                        [x, y],
+                        [2 * at[0] - x, y],
+                        [x, 2 * row - y],
+                        [2 * at[0] - x, 2 * row - y],
+                    ])
+                        expect(all.has(`${String(mx)},${String(my)}`)).toBe(true);
             }),
         );
     });
@@ -63,7 +70,10 @@ describe('cells by lot', () => {
             fc.property(dot, fc.integer({ min: 2, max: 20 }), ([x, y], reach) => {
                 const inside = new Set(keys(filled(ring([x, y], [x + reach, y]))));
                 for (let row = y - reach; row <= y + reach; row++) {
-                    const columns = [...inside].map((key) => key.split(',').map(Number)).filter(([, at]) => at === row).map(([at = 0]) => at);
+                    const columns = [...inside]
+                        .map((key) => key.split(',').map(Number))
+                        .filter(([, at]) => at === row)
+                        .map(([at = 0]) => at);
                     expect(Math.max(...columns) - Math.min(...columns) + 1).toBe(columns.length);
                 }
             }),

@@ -35,7 +35,15 @@ function Editor({ children }: { children: ReactNode }) {
     return (
         <SheetContext value={{ page, scene, kinds, snapPlaces: null } as unknown as SheetState}>
             <PickContext value={{ picking, selected: null, pointed: new Store(null) } as unknown as PickState}>
-                <ActsContext value={{ askPlace: () => undefined, toSheet: () => undefined, now: () => ({ page, scene, asking: null }) } as unknown as Acts}>
+                <ActsContext
+                    value={
+                        {
+                            askPlace: () => undefined,
+                            toSheet: () => undefined,
+                            now: () => ({ page, scene, asking: null }),
+                        } as unknown as Acts
+                    }
+                >
                     <PaletteContext value={{ ink: '#1b2140', lagoon: '#0f6e84' }}>{children}</PaletteContext>
                 </ActsContext>
             </PickContext>
@@ -45,7 +53,14 @@ function Editor({ children }: { children: ReactNode }) {
 
 /** Every verb that there is, whatever is to be picked for it. */
 function everyVerb(): Verb[] {
-    return [...new Map(kinds.flatMap((kind) => kind.offers.map((offer) => `${kind.kind} ${offer.label}`)).flatMap((asked) => verbsFor({ page, scene, kinds, pick: picking.get(), picking, selected: null, colour: null, asked })).map((verb) => [verb.name, verb])).values()];
+    return [
+        ...new Map(
+            kinds
+                .flatMap((kind) => kind.offers.map((offer) => `${kind.kind} ${offer.label}`))
+                .flatMap((asked) => verbsFor({ page, scene, kinds, pick: picking.get(), picking, selected: null, colour: null, asked }))
+                .map((verb) => [verb.name, verb]),
+        ).values(),
+    ];
 }
 
 function Asked({ verb }: { verb: Verb }) {
@@ -59,7 +74,9 @@ function Asked({ verb }: { verb: Verb }) {
 }
 
 const NUMBERS = new Set(['number', 'pair', 'span', 'lengths']);
-const asking = everyVerb().filter((verb) => verb.asks.some((name) => NUMBERS.has(verb.kind?.fields.find((field) => field.name === name)?.type ?? '')));
+const asking = everyVerb().filter((verb) =>
+    verb.asks.some((name) => NUMBERS.has(verb.kind?.fields.find((field) => field.name === name)?.type ?? '')),
+);
 
 describe('every verb that asks for numbers', () => {
     it('is looked at', () => {
@@ -72,7 +89,8 @@ describe('every verb that asks for numbers', () => {
         const answer = (): Record<string, unknown> => JSON.parse(screen.getByRole('status').textContent) as Record<string, unknown>;
         for (const name of verb.asks) {
             const field = verb.kind?.fields.find((one) => one.name === name);
-            if (field === undefined || !NUMBERS.has(field.type) || (field.when !== null && answer()[field.when.field] !== field.when.is)) continue;
+            if (field === undefined || !NUMBERS.has(field.type) || (field.when !== null && answer()[field.when.field] !== field.when.is))
+                continue;
             const label = field.type === 'pair' ? `${field.label}, across` : field.type === 'span' ? `${field.label}, column` : field.label;
             const [input] = screen.queryAllByLabelText<HTMLInputElement>(label, { exact: true }).filter((one) => one.tagName === 'INPUT');
             typedInto += 1;

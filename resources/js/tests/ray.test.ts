@@ -5,11 +5,15 @@ import type { GridShape } from '../editor/model/scene/GridShape';
 import { blockOf, cellsIn } from '../editor/model/pick/blockOf';
 import { mapOf, pulledTo, rayOperations, type Turners } from '../editor/model/ray';
 
-const around = (degrees: number, far: number): [number, number] => [100 + far * Math.cos((degrees * Math.PI) / 180), 50 + far * Math.sin((degrees * Math.PI) / 180)];
+const around = (degrees: number, far: number): [number, number] => [
+    100 + far * Math.cos((degrees * Math.PI) / 180),
+    50 + far * Math.sin((degrees * Math.PI) / 180),
+];
 
 describe('the ring of a ray', () => {
     it('settles on the angles of the grid and on quarters of the size, and stays between them where it is far off', () => {
-        const pull = (degrees: number, factor: number, step = 15, isFree = false) => pulledTo([100, 50], around(-37, 80), around(-37 + degrees, 80 * factor), step, isFree);
+        const pull = (degrees: number, factor: number, step = 15, isFree = false) =>
+            pulledTo([100, 50], around(-37, 80), around(-37 + degrees, 80 * factor), step, isFree);
         expect(pull(0, 1)).toEqual({ angle: 0, factor: 1 });
         expect(pull(31.6, 1.02)).toEqual({ angle: 30, factor: 1 });
         expect(pull(-178, 2)).toEqual({ angle: -180, factor: 2 });
@@ -27,21 +31,40 @@ describe('the ring of a ray', () => {
     });
 
     const turners = {
-        turn: { kind: { kind: 'turns' } as Kind, field: 'angle', operations: (answers: Record<string, unknown>): Operation[] => [{ op: 'add', step: { kind: 'turns', id: '+new', ...answers } }] },
-        resize: { kind: { kind: 'grows' } as Kind, field: 'factor', operations: (answers: Record<string, unknown>): Operation[] => [{ op: 'add', step: { kind: 'grows', id: '+new', ...answers } }] },
+        turn: {
+            kind: { kind: 'turns' } as Kind,
+            field: 'angle',
+            operations: (answers: Record<string, unknown>): Operation[] => [{ op: 'add', step: { kind: 'turns', id: '+new', ...answers } }],
+        },
+        resize: {
+            kind: { kind: 'grows' } as Kind,
+            field: 'factor',
+            operations: (answers: Record<string, unknown>): Operation[] => [{ op: 'add', step: { kind: 'grows', id: '+new', ...answers } }],
+        },
     } satisfies Turners;
-    const plan = { steps: [{ id: 'v1', kind: 'turns', about: 'p1!', angle: 30 }, { id: 'v2', kind: 'grows', about: 'p1!', factor: 2 }, { id: 'v3', kind: 'turns', about: 'p1!', angle: 'g1.sector' }] } as unknown as Plan;
-    const does = (name: string, angle: number, factor: number, about = 'p1!', isCopy = false) => rayOperations(plan, [name], about, { angle, factor }, isCopy, turners);
+    const plan = {
+        steps: [
+            { id: 'v1', kind: 'turns', about: 'p1!', angle: 30 },
+            { id: 'v2', kind: 'grows', about: 'p1!', factor: 2 },
+            { id: 'v3', kind: 'turns', about: 'p1!', angle: 'g1.sector' },
+        ],
+    } as unknown as Plan;
+    const does = (name: string, angle: number, factor: number, about = 'p1!', isCopy = false) =>
+        rayOperations(plan, [name], about, { angle, factor }, isCopy, turners);
 
     it('goes on with what was turned, or resized, about the same place', () => {
         expect(does('v1', 15, 1)).toEqual([{ op: 'set', id: 'v1', field: 'angle', value: 45 }]);
         expect(does('v2', 0, 1.5)).toEqual([{ op: 'set', id: 'v2', field: 'factor', value: 3 }]);
         // About another place, as a copy, or by a number that is worked out, there is a step more.
-        for (const made of [does('v1', 15, 1, 'g1@2,2'), does('v1', 15, 1, 'p1!', true), does('v3', 15, 1)]) expect(made).toMatchObject([{ op: 'add', step: { kind: 'turns', angle: 15 } }]);
+        for (const made of [does('v1', 15, 1, 'g1@2,2'), does('v1', 15, 1, 'p1!', true), does('v3', 15, 1)])
+            expect(made).toMatchObject([{ op: 'add', step: { kind: 'turns', angle: 15 } }]);
     });
 
     it('turns first, then resizes what was turned; as it was it does nothing', () => {
-        expect(does('p9', 30, 2)).toEqual([{ op: 'add', step: { kind: 'turns', id: '+new', angle: 30, about: 'p1!' } }, { op: 'add', step: { kind: 'grows', of: ['+new'], about: 'p1!', factor: 2 } }]);
+        expect(does('p9', 30, 2)).toEqual([
+            { op: 'add', step: { kind: 'turns', id: '+new', angle: 30, about: 'p1!' } },
+            { op: 'add', step: { kind: 'grows', of: ['+new'], about: 'p1!', factor: 2 } },
+        ]);
         expect(does('p9', 0, 1)).toEqual([]);
     });
 });

@@ -22,7 +22,8 @@ describe('a request', () => {
         vi.unstubAllGlobals();
     });
 
-    const post = (signal?: AbortSignal) => new Request('http://sternbild.test/api/x', { method: 'POST', body: '{"a":1}', ...(signal === undefined ? {} : { signal }) });
+    const post = (signal?: AbortSignal) =>
+        new Request('http://sternbild.test/api/x', { method: 'POST', body: '{"a":1}', ...(signal === undefined ? {} : { signal }) });
     const later = (seconds: string) => new Response('', { status: 429, headers: { 'Retry-After': seconds } });
 
     async function settled(sent: Promise<Response>): Promise<Response> {

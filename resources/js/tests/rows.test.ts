@@ -24,22 +24,41 @@ const STEPS = [
 const CHAPTERS = [{ name: 'Wing', from: 'p1' }, { name: 'Colour', from: 's1' }];
 
 function scene(chapters: object[] = CHAPTERS): Scene {
-    return new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`, { plan: plan(STEPS, { chapters }) }), 'page');
+    return new Answers().scene(
+        asked<Schemas['Scene']>(
+            `${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`,
+            { plan: plan(STEPS, { chapters }) },
+        ),
+        'page',
+    );
 }
 
 const wing = scene();
-const rows = (folds: Partial<Parameters<typeof rowsOf>[1]> = {}, of = wing): Row[] => rowsOf(of, { turned: new Set(), sought: '', selected: null, kinds, working: null, ...folds });
+const rows = (folds: Partial<Parameters<typeof rowsOf>[1]> = {}, of = wing): Row[] =>
+    rowsOf(of, { turned: new Set(), sought: '', selected: null, kinds, working: null, ...folds });
 const keys = (of: Row[]): string[] => of.map((row) => row.key);
 
 describe('lines of the plan', () => {
     it('stand under their chapters, and like ones in a row are told in one', () => {
         expect(keys(rows())).toEqual(['chapter g1', 'g1', 'alike c1', 'c5', 'c6', 'chapter p1', 'p1', 'p2', 'j1', 'chapter s1', 's1']);
         expect(rows().find((row) => row.type === 'alike')).toMatchObject({ text: '4 circles on grid 1', at: 1 });
-        expect(rows().filter((row) => row.type === 'chapter').map((row) => [row.section.name, row.section.named, row.section.steps])).toEqual([['Ground', false, 7], ['Wing', true, 3], ['Colour', true, 1]]);
+        expect(
+            rows()
+                .filter((row) => row.type === 'chapter')
+                .map((row) => [row.section.name, row.section.named, row.section.steps]),
+        ).toEqual([
+            ['Ground', false, 7],
+            ['Wing', true, 3],
+            ['Colour', true, 1],
+        ]);
     });
 
     it('stand under what they are for where no chapter is named', () => {
-        expect(rows({}, scene([])).filter((row) => row.type === 'chapter').map((row) => row.section.name)).toEqual(['Ground', 'Construction', 'Look']);
+        expect(
+            rows({}, scene([]))
+                .filter((row) => row.type === 'chapter')
+                .map((row) => row.section.name),
+        ).toEqual(['Ground', 'Construction', 'Look']);
     });
 
     it('are folded and unfolded, but never hide what is picked', () => {
@@ -69,7 +88,14 @@ describe('lines of the plan', () => {
 
     it('have words for many', () => {
         expect(['circle', 'copy', 'run', 'arch', 'ray'].map(plural)).toEqual(['circles', 'copies', 'runs', 'arches', 'rays']);
-        expect(['part from cells', 'in-betweens', 'discs in cells', 'frames', 'cross of rays', 'repeat around'].map(plural)).toEqual(['parts from cells', 'in-betweens', 'discs in cells', 'frames', 'crosses of rays', 'repeats around']);
+        expect(['part from cells', 'in-betweens', 'discs in cells', 'frames', 'cross of rays', 'repeat around'].map(plural)).toEqual([
+            'parts from cells',
+            'in-betweens',
+            'discs in cells',
+            'frames',
+            'crosses of rays',
+            'repeats around',
+        ]);
     });
 });
 

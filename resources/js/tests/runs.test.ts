@@ -19,7 +19,8 @@ describe('painted cells as plans write them', () => {
         for (let round = 0; round < 60; round++) {
             const along = round % 2 === 0 ? 0 : 1;
             const cells = Array.from({ length: 40 }, (): [number, number] => [1 + next(9), 1 + next(9)]);
-            const keys = (those: Iterable<readonly [number, number]>): string[] => [...new Set([...those].map(([column, row]) => `${column},${row}`))].sort();
+            const keys = (those: Iterable<readonly [number, number]>): string[] =>
+                [...new Set([...those].map(([column, row]) => `${column},${row}`))].sort();
             expect(keys(readRuns(written(cells, along), along))).toEqual(keys(cells));
         }
     });

@@ -20,7 +20,10 @@ function grid(hash: string, topology: string, has: readonly string[] = []): Give
         outlines: [1, 2, 3, 4, 0], from: [0, 1, 2, 3], to: [1, 2, 3, 0], carriers: [], cells: ['1,1'], points: ['0,0', '1,0', '1,1', '0,1'],
         cellWords: ['column', 'row'], pointWords: ['column', 'row'], arrows: null,
     };
-    const geometry: Record<string, unknown> = { [hash]: { topology, places: [0, 0, 1, 0, 1, 1, 0, 1], circles: [], bends: [], lines: '' }, ...(has.includes(topology) ? {} : { [topology]: square }) };
+    const geometry: Record<string, unknown> = {
+        [hash]: { topology, places: [0, 0, 1, 0, 1, 1, 0, 1], circles: [], bends: [], lines: '' },
+        ...(has.includes(topology) ? {} : { [topology]: square }),
+    };
     return { geometry: geometry as unknown as Scene['geometry'], steps: [{ id: 'g1', geometry: hash }] as unknown as Scene['steps'] };
 }
 

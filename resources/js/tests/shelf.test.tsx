@@ -12,18 +12,54 @@ import { SheetContext, type SheetState } from '../editor/state/sheet';
 
 afterEach(cleanup);
 
-const verb = (key: number, label: string, picture: string | null = null): Verb => ({ name: label, label, family: 'copy', key, picture, says: '', asks: [], start: {}, operations: () => [], from: 'parts', needs: 0, wants: null, full: false, bends: null, places: [] });
+const verb = (key: number, label: string, picture: string | null = null): Verb => ({
+    name: label,
+    label,
+    family: 'copy',
+    key,
+    picture,
+    says: '',
+    asks: [],
+    start: {},
+    operations: () => [],
+    from: 'parts',
+    needs: 0,
+    wants: null,
+    full: false,
+    bends: null,
+    places: [],
+});
 
 function shelf(shown: Verb[], more: Partial<Shelf> = {}, doing: Partial<Doing> = {}) {
     const begin = vi.fn();
     const turnToRest = vi.fn();
     const picking = new Picking();
     picking.pickParts(['p1']);
-    const given = { verbs: shown, count: 1, groups: ['shape', 'copy'], group: 'copy', shown, hasRest: false, inRest: false, turnToRest, draws: false, open: vi.fn(), turnToDrawing: vi.fn(), verbOf: () => undefined, ...more } as unknown as Shelf;
+    const given = {
+        verbs: shown,
+        count: 1,
+        groups: ['shape', 'copy'],
+        group: 'copy',
+        shown,
+        hasRest: false,
+        inRest: false,
+        turnToRest,
+        draws: false,
+        open: vi.fn(),
+        turnToDrawing: vi.fn(),
+        verbOf: () => undefined,
+        ...more,
+    } as unknown as Shelf;
     render(
         <SheetContext value={{ scene: { steps: [{ id: 'p1', label: 'disc 1' }] } } as unknown as SheetState}>
             <PickContext value={{ picking, pointed: new Store(null) } as unknown as PickState}>
-                <VerbShelf shelf={given} doing={{ begin, problem: null, again: undefined, doAgain: vi.fn(), leave: vi.fn(), ...doing } as unknown as Doing} naming={false} drawn={null} onDone={() => undefined}>
+                <VerbShelf
+                    shelf={given}
+                    doing={{ begin, problem: null, again: undefined, doAgain: vi.fn(), leave: vi.fn(), ...doing } as unknown as Doing}
+                    naming={false}
+                    drawn={null}
+                    onDone={() => undefined}
+                >
                     {null}
                 </VerbShelf>
             </PickContext>
@@ -52,7 +88,8 @@ describe('the verbs below the sheet', () => {
     });
 
     it('keep their pictures where two rows have room for them, and give them up where they have not', () => {
-        const many = (count: number): Verb[] => Array.from({ length: count }, (_, k) => verb(k + 1, `Verb of some length ${k}…`, 'M0 0L1 1'));
+        const many = (count: number): Verb[] =>
+            Array.from({ length: count }, (_, k) => verb(k + 1, `Verb of some length ${k}…`, 'M0 0L1 1'));
         shelf(many(3));
         expect(document.querySelectorAll('button svg')).toHaveLength(3);
         cleanup();

@@ -51,7 +51,11 @@ beforeAll(() => {
         }, $given["at"])];`,
         { plan: plan(STEPS), at: AT },
     );
-    index = indexOf({ revision: 1, scene: new Answers().scene(given.scene, 'page') }, given.places.groups.flatMap((hash) => given.places.known[hash] ?? []), given.places);
+    index = indexOf(
+        { revision: 1, scene: new Answers().scene(given.scene, 'page') },
+        given.places.groups.flatMap((hash) => given.places.known[hash] ?? []),
+        given.places,
+    );
 });
 
 describe('snapping in the browser', () => {
@@ -62,7 +66,11 @@ describe('snapping in the browser', () => {
             const { winner, why } = given.answers[k] ?? { winner: null, why: '' };
             const [first] = found;
             // Where two of a kind lie in one place, either is.
-            const one = found.find(({ kind, name, distance }) => kind === winner?.kind && name === winner.name && Math.abs(distance - (first?.distance ?? 0)) < 1e-3) ?? first;
+            const one =
+                found.find(
+                    ({ kind, name, distance }) =>
+                        kind === winner?.kind && name === winner.name && Math.abs(distance - (first?.distance ?? 0)) < 1e-3,
+                ) ?? first;
             expect([one?.kind, one?.name], `at ${x}, ${y}`).toEqual([winner?.kind, winner?.name]);
             expect(index.why(found)).toBe(why);
             if (winner === null || first === undefined) continue;
@@ -84,9 +92,14 @@ describe('snapping in the browser', () => {
     });
 
     it('takes a corner of a copy that lies under the pointer, beside an intersection', () => {
-        const corner = given.places.groups.flatMap((hash) => given.places.known[hash] ?? []).find((group) => group.of[0] === 'r1' && group.kind === 'corner');
+        const corner = given.places.groups
+            .flatMap((hash) => given.places.known[hash] ?? [])
+            .find((group) => group.of[0] === 'r1' && group.kind === 'corner');
         expect(corner?.raws).toHaveLength(9 * 60);
-        const beside = Array.from({ length: 9 * 60 }, (_, k): [number, number] => [corner?.places[2 * k] ?? 0, corner?.places[2 * k + 1] ?? 0]).find(([x, y]) => {
+        const beside = Array.from({ length: 9 * 60 }, (_, k): [number, number] => [
+            corner?.places[2 * k] ?? 0,
+            corner?.places[2 * k + 1] ?? 0,
+        ]).find(([x, y]) => {
             const [nearest] = index.near(x, y, REACH, ['intersection'], []);
             return nearest !== undefined && nearest.distance > (REACH * given.places.beside) && nearest.distance < REACH;
         });
@@ -97,12 +110,20 @@ describe('snapping in the browser', () => {
     it('takes every intersection of the innermost ring where it is clicked, however small it is shown', () => {
         for (let spoke = 1; spoke <= 10; spoke++) {
             const angle = ((spoke - 1) * Math.PI) / 5;
-            const [found] = index.near(400 + 75 * Math.sin(angle), 400 - 75 * Math.cos(angle), 14 / 0.2, ['intersection', 'midpoint', 'cell-centre', 'edge'], ['g2', 'g3']);
+            const [found] = index.near(
+                400 + 75 * Math.sin(angle),
+                400 - 75 * Math.cos(angle),
+                14 / 0.2,
+                ['intersection', 'midpoint', 'cell-centre', 'edge'],
+                ['g2', 'g3'],
+            );
             expect(found?.raw).toBe(`g1@1,${spoke}`);
         }
     });
 
     it('answers from what is at hand, without a question', () => {
-        expect(index.near(350.4, 350.2, REACH, ['circle-centre'], [])).toMatchObject([{ raw: 'c1!', name: 'the centre of circle 1', at: [350, 350] }]);
+        expect(index.near(350.4, 350.2, REACH, ['circle-centre'], [])).toMatchObject([
+            { raw: 'c1!', name: 'the centre of circle 1', at: [350, 350] },
+        ]);
     });
 });

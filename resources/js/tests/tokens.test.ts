@@ -20,7 +20,10 @@ describe('palettes as design tokens', () => {
     });
 
     it('say colours as the color module does, the components those of a colour library', () => {
-        const tokens = JSON.parse(tokensOf(palette)) as Record<string, { $value: { colorSpace: string; components: number[]; hex: string } }>;
+        const tokens = JSON.parse(tokensOf(palette)) as Record<
+            string,
+            { $value: { colorSpace: string; components: number[]; hex: string } }
+        >;
         expect((tokens as unknown as { $type: string }).$type).toBe('color');
         const { $value } = tokens['lamp light'] ?? { $value: { colorSpace: '', components: [], hex: '' } };
         const rgb = parse('#ffd97f') as unknown as { r: number; g: number; b: number };
@@ -29,7 +32,16 @@ describe('palettes as design tokens', () => {
     });
 
     it('are found in groups, with the type of their group, by hex of older drafts, too', () => {
-        const file = { brand: { $type: 'color', main: { $value: '#C0392F' }, deep: { paint: { $value: { colorSpace: 'srgb', components: [0, 0.5, 1] } } } }, gap: { $type: 'dimension', $value: { value: 4, unit: 'px' } }, wide: { $type: 'color', $value: { colorSpace: 'display-p3', components: [1, 0, 0], hex: '#ff0b0c' } }, none: { $type: 'color', $value: '#000000' } };
+        const file = {
+            brand: {
+                $type: 'color',
+                main: { $value: '#C0392F' },
+                deep: { paint: { $value: { colorSpace: 'srgb', components: [0, 0.5, 1] } } },
+            },
+            gap: { $type: 'dimension', $value: { value: 4, unit: 'px' } },
+            wide: { $type: 'color', $value: { colorSpace: 'display-p3', components: [1, 0, 0], hex: '#ff0b0c' } },
+            none: { $type: 'color', $value: '#000000' },
+        };
         expect(coloursIn(JSON.stringify(file))).toEqual({ main: '#c0392f', paint: '#0080ff', wide: '#ff0b0c', 'none 2': '#000000' });
     });
 
@@ -46,6 +58,10 @@ describe('palettes as a strip of pixels', () => {
         const colours = coloursOfPixels(pixels, 64);
         expect(colours).toEqual(['#1b2140', '#ff0000', '#00ff00']);
         expect(coloursOfPixels(pixels, 2)).toHaveLength(2);
-        expect(named(colours, { ink: '#1B2140', colour: '#123456' })).toEqual({ ink: '#1b2140', 'colour 2': '#ff0000', 'colour 3': '#00ff00' });
+        expect(named(colours, { ink: '#1B2140', colour: '#123456' })).toEqual({
+            ink: '#1b2140',
+            'colour 2': '#ff0000',
+            'colour 3': '#00ff00',
+        });
     });
 });

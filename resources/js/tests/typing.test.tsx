@@ -28,7 +28,16 @@ function Asked({ begin }: { begin: number | string }) {
 }
 
 describe('a number that is asked for', () => {
-    it.each([['12.5', 12.5], ['0.25', 0.25], ['.25', 0.25], ['20%', '20%'], ['2*3', '2*3'], ['sheet.width/4', 'sheet.width/4'], ['1e3', 1000], ['-.5', -0.5]])('typed as %s is taken as it is typed', (text, value) => {
+    it.each([
+        ['12.5', 12.5],
+        ['0.25', 0.25],
+        ['.25', 0.25],
+        ['20%', '20%'],
+        ['2*3', '2*3'],
+        ['sheet.width/4', 'sheet.width/4'],
+        ['1e3', 1000],
+        ['-.5', -0.5],
+    ])('typed as %s is taken as it is typed', (text, value) => {
         render(<Asked begin="sheet.width/10" />);
         const input = screen.getByLabelText<HTMLInputElement>('radius');
         input.focus();

@@ -18,7 +18,14 @@ function desk(planned: Record<string, unknown>[] = []) {
         ...['p1', 'p2', 'p3'].map((id) => ({ id, role: 'part', label: id, of: ['g1'], geometry: null, usedUp: false, numbers: {} })),
     ] as unknown as Step[];
     const plan = { palette: { ink: '#1b2140' }, steps: [...steps.map(({ id }) => ({ id, kind: '' })), ...planned] };
-    return { page: { plan } as unknown as SheetPage, scene: { steps, sheet: { width: 800, height: 800 } } as unknown as Scene, kinds, selected: null as string | null, colour: null, picking: new Picking() };
+    return {
+        page: { plan } as unknown as SheetPage,
+        scene: { steps, sheet: { width: 800, height: 800 } } as unknown as Scene,
+        kinds,
+        selected: null as string | null,
+        colour: null,
+        picking: new Picking(),
+    };
 }
 
 type Bench = ReturnType<typeof desk>;
@@ -49,12 +56,21 @@ describe('verbs', () => {
     const all = kinds.flatMap((kind) => kind.offers.map((offer) => ({ kind, offer, name: `${kind.kind} ${offer.label}` })));
 
     it.each(all)('$name is there for its pick, and makes a step of its kind', ({ kind, offer, name }) => {
-        const begins = Object.values(offer.preset).flatMap((one) => (typeof one === 'string' ? (/^\{last:(.+)\}$/.exec(one)?.[1] ?? []) : []));
-        const bench = picked(offer.from, offer.least, begins.map((one) => ({ id: 'b1', kind: one })));
+        const begins = Object.values(offer.preset).flatMap((one) =>
+            typeof one === 'string' ? (/^\{last:(.+)\}$/.exec(one)?.[1] ?? []) : [],
+        );
+        const bench = picked(
+            offer.from,
+            offer.least,
+            begins.map((one) => ({ id: 'b1', kind: one })),
+        );
         if (offer.copies) bench.picking.pickParts(['p1[1]']);
-        if (offer.only !== null) (bench.scene.steps.find(({ id }) => id === 'p1') as unknown as Record<string, unknown>)['kind'] = offer.only;
+        if (offer.only !== null)
+            (bench.scene.steps.find(({ id }) => id === 'p1') as unknown as Record<string, unknown>)['kind'] = offer.only;
         // Some can lie on grids of one sort only.
-        const lies = kind.fields.find((field) => field.name === 'on')?.kinds?.[0] ?? kind.fields.find((field) => field.name === offer.takes)?.kinds?.[0];
+        const lies =
+            kind.fields.find((field) => field.name === 'on')?.kinds?.[0] ??
+            kind.fields.find((field) => field.name === offer.takes)?.kinds?.[0];
         if (lies !== undefined) (bench.scene.steps.find(({ id }) => id === 'g1') as unknown as Record<string, unknown>)['kind'] = lies;
         if (JSON.stringify(offer.preset).includes('{owner}') || offer.into) {
             (bench.scene as unknown as Record<string, unknown>).drawing = [{ id: 'p1' }];
@@ -102,7 +118,9 @@ describe('verbs', () => {
     });
 
     it('begin with a step of another kind only where there is one', () => {
-        const offer = all.find(({ offer }) => Object.values(offer.preset).some((one) => typeof one === 'string' && one.startsWith('{last:')));
+        const offer = all.find(({ offer }) =>
+            Object.values(offer.preset).some((one) => typeof one === 'string' && one.startsWith('{last:')),
+        );
         expect(verbs(picked('points', 1)).map((verb) => verb.name)).not.toContain(offer?.name);
     });
 
@@ -142,20 +160,32 @@ describe('verbs', () => {
             { op: 'add', step: { kind: 'move', of: ['p2'], from: 'p2!', to: { column: 'p2!', row: 'p1!' } } },
             { op: 'add', step: { kind: 'move', of: ['p3'], from: 'p3!', to: { column: 'p3!', row: 'p1!' } } },
         ]);
-        expect(each('Spread evenly')).toEqual([{ op: 'add', step: { kind: 'move', of: ['p2'], from: 'p2!', to: { column: { between: ['p1!', 'p3!'], share: '1/2' }, row: 'p2!' } } }]);
+        expect(each('Spread evenly')).toEqual([
+            {
+                op: 'add',
+                step: { kind: 'move', of: ['p2'], from: 'p2!', to: { column: { between: ['p1!', 'p3!'], share: '1/2' }, row: 'p2!' } },
+            },
+        ]);
     });
 
     it('open what is drawn once, in a chapter of its own', () => {
         const bench = picked('parts', 0);
         const steps = bench.scene.steps as unknown as Record<string, unknown>[];
-        for (const [id, opens, of] of [['f1', ['p1', 'p2'], ['p1', 'p2']], ['q1', ['f1'], ['f1']]] as const) steps.push({ id, role: 'part', label: id === 'f1' ? 'lamp' : id, of, opens, geometry: null });
+        for (const [id, opens, of] of [
+            ['f1', ['p1', 'p2'], ['p1', 'p2']],
+            ['q1', ['f1'], ['f1']],
+        ] as const)
+            steps.push({ id, role: 'part', label: id === 'f1' ? 'lamp' : id, of, opens, geometry: null });
         for (const step of steps) step.opens ??= null;
         (bench.scene as unknown as Record<string, unknown>).chapters = [{ name: 'Construction', from: 'c1', named: false, steps: 8 }];
         bench.picking.pickParts(['q1[2]']);
         const open = verbs(bench).find((verb) => verb.opens !== undefined);
         expect(open?.label).toBe('Open lamp');
         expect(open?.opens).toBe('p1');
-        expect(open?.operations({})).toEqual([{ op: 'chapter', from: 'p1', name: 'Lamp' }, { op: 'chapter', from: 'q1', name: 'Construction' }]);
+        expect(open?.operations({})).toEqual([
+            { op: 'chapter', from: 'p1', name: 'Lamp' },
+            { op: 'chapter', from: 'q1', name: 'Construction' },
+        ]);
         (bench.scene as unknown as Record<string, unknown>).chapters = [{ name: 'Lamp', from: 'p1', named: true, steps: 5 }];
         expect(verbs(bench).find((verb) => verb.opens !== undefined)?.operations({})).toEqual([]);
     });
@@ -196,7 +226,15 @@ describe('verbs', () => {
 
     it('turn copies all the way around about the centre that these have', () => {
         const bench = picked('parts', 1, [{ id: 'r1', kind: '', center: 'g1@0' }]);
-        (bench.scene.steps as unknown[]).push({ id: 'r1', role: 'part', label: 'r1', of: ['p1'], geometry: null, usedUp: false, sector: { center: [1, 2], from: 0, angle: 60, mirrored: false } });
+        (bench.scene.steps as unknown[]).push({
+            id: 'r1',
+            role: 'part',
+            label: 'r1',
+            of: ['p1'],
+            geometry: null,
+            usedUp: false,
+            sector: { center: [1, 2], from: 0, angle: 60, mirrored: false },
+        });
         const about = (id: string): unknown => {
             bench.picking.pickParts([id]);
             return verbs(bench).find((one) => one.label === 'Turn…')?.start['about'];
@@ -208,7 +246,11 @@ describe('verbs', () => {
         const bench = picked('points', 0);
         bench.picking.setMode('points');
         for (const raw of ['g1@3,1', [4, 5]]) bench.picking.togglePoint({ raw, name: 'point', at: [4, 5] });
-        expect(verbs(bench).find((verb) => verb.name === 'points into a row')?.operations({})).toMatchObject([{ points: ['g1@3,1', [4, 5]] }]);
+        expect(
+            verbs(bench)
+                .find((verb) => verb.name === 'points into a row')
+                ?.operations({}),
+        ).toMatchObject([{ points: ['g1@3,1', [4, 5]] }]);
     });
 
     it('of tens of thousands of cells list none before they are done', () => {
@@ -223,7 +265,9 @@ describe('verbs', () => {
         };
         const shown = verbs(bench);
         expect(listed).toBe(0);
-        expect(shown.find((verb) => verb.label === 'Take from fourth')?.operations({})).toEqual([{ op: 'set', id: 'p4', field: 'cells', value: ['g1#900,1'] }]);
+        expect(shown.find((verb) => verb.label === 'Take from fourth')?.operations({})).toEqual([
+            { op: 'set', id: 'p4', field: 'cells', value: ['g1#900,1'] },
+        ]);
         const [added] = shown.find((verb) => verb.label === 'Add to fourth')?.operations({}) ?? [];
         expect((added as unknown as { value: string[] }).value).toHaveLength(40_001);
         expect(listed).toBe(1);
@@ -245,13 +289,20 @@ describe('verbs', () => {
 
     it('can all be said, by five everyday words at least', () => {
         const said = sayings(kinds);
-        expect(new Set(said.map((one) => one.name))).toEqual(new Set([...[...all, ...POINT_VERBS].map((one) => one.name), 'draw-in', 'draw-in-cells', 'fit picture']));
+        expect(new Set(said.map((one) => one.name))).toEqual(
+            new Set([...[...all, ...POINT_VERBS].map((one) => one.name), 'draw-in', 'draw-in-cells', 'fit picture']),
+        );
         for (const one of said) expect(new Set(one.words).size, one.label).toBeGreaterThanOrEqual(5);
     });
 
     it('are found first by what they are called, then by other words', () => {
         const said = sayings(kinds);
-        const rank = (search: string): string[] => said.map(({ label, words }) => ({ label, score: found('', search, [label, ...words]) })).filter(({ score }) => score > 0).sort((a, b) => b.score - a.score).map(({ label }) => label);
+        const rank = (search: string): string[] =>
+            said
+                .map(({ label, words }) => ({ label, score: found('', search, [label, ...words]) }))
+                .filter(({ score }) => score > 0)
+                .sort((a, b) => b.score - a.score)
+                .map(({ label }) => label);
         for (const { label } of said) expect(rank(label.replace('…', ''))[0], label).toBe(said.find((one) => one.label === label)?.label);
         expect(rank('turn')[0]).toBe('Turn…');
         expect(rank('rotate')).toContain('Turn…');

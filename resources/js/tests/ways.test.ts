@@ -6,8 +6,16 @@ import type { Bench } from '../editor/model/verbs/verb';
 import { besideIt, closing, turnOnLattice } from '../editor/model/verbs/ways';
 import { asked, EVALUATED, plan } from './core';
 
-const shown = (steps: Record<string, unknown>[]) => new Answers().scene(asked<Schemas['Scene']>(`${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`, { plan: plan(steps) }), 'page');
-const bench = (steps: Record<string, unknown>[], parts: string[]): Bench => ({ scene: shown(steps), page: { plan: plan(steps) }, pick: { mode: 'parts', parts } }) as unknown as Bench;
+const shown = (steps: Record<string, unknown>[]) =>
+    new Answers().scene(
+        asked<Schemas['Scene']>(
+            `${EVALUATED} return Sternbild\\Core\\View\\SceneView::describe($scene, [], asking: new Sternbild\\Desk\\Desk);`,
+            { plan: plan(steps) },
+        ),
+        'page',
+    );
+const bench = (steps: Record<string, unknown>[], parts: string[]): Bench =>
+    ({ scene: shown(steps), page: { plan: plan(steps) }, pick: { mode: 'parts', parts } }) as unknown as Bench;
 
 const outline = (id: string, points: (number | string)[][]) => ({ id, kind: 'part.outline', points });
 /** A lozenge with sides of 60, standing on its corner, turned by so many thirds of a turn about 400, 400. */
@@ -18,10 +26,53 @@ const lozenge = (id: string, thirds: number) => outline(id, [[0, 0], [1, 0], [1,
 }));
 
 const CLOSING: [string, Record<string, unknown>[], string[]][] = [
-    ['a square', [{ id: 'p1', kind: 'part.rectangle', corners: [[100, 100], [160, 180]] }], ['p1']],
-    ['two squares side by side', [{ id: 'p1', kind: 'part.rectangle', corners: [[100, 100], [150, 150]] }, { id: 'p2', kind: 'part.rectangle', corners: [[150, 100], [200, 150]] }], ['p1', 'p2']],
+    [
+        'a square',
+        [
+            {
+                id: 'p1',
+                kind: 'part.rectangle',
+                corners: [
+                    [100, 100],
+                    [160, 180],
+                ],
+            },
+        ],
+        ['p1'],
+    ],
+    [
+        'two squares side by side',
+        [
+            {
+                id: 'p1',
+                kind: 'part.rectangle',
+                corners: [
+                    [100, 100],
+                    [150, 150],
+                ],
+            },
+            {
+                id: 'p2',
+                kind: 'part.rectangle',
+                corners: [
+                    [150, 100],
+                    [200, 150],
+                ],
+            },
+        ],
+        ['p1', 'p2'],
+    ],
     ['a hexagon of three lozenges', [lozenge('p1', 0), lozenge('p2', 1), lozenge('p3', 2)], ['p1', 'p2', 'p3']],
-    ['a cube with its three faces', [0, 2, 4].map((from, n) => outline(`p${n + 1}`, [[400, 400], ...[5, 0, 1].map((k) => [400 + 80 * Math.sin(((from + k) * Math.PI) / 3), 400 - 80 * Math.cos(((from + k) * Math.PI) / 3)])])), ['p1', 'p2', 'p3']],
+    [
+        'a cube with its three faces',
+        [0, 2, 4].map((from, n) =>
+            outline(`p${n + 1}`, [
+                [400, 400],
+                ...[5, 0, 1].map((k) => [400 + 80 * Math.sin(((from + k) * Math.PI) / 3), 400 - 80 * Math.cos(((from + k) * Math.PI) / 3)]),
+            ]),
+        ),
+        ['p1', 'p2', 'p3'],
+    ],
     ['a hexagon that stands', [{ id: 'p1', kind: 'part.polygon', center: [400, 400], radius: 50, corners: 6 }], ['p1']],
     ['a hexagon that lies', [{ id: 'p1', kind: 'part.polygon', center: [400, 400], radius: 50, corners: 6, turn: 30 }], ['p1']],
     ['a hexagon that is too high', [outline('p1', [[400, 200], [450, 260], [450, 380], [400, 440], [350, 380], [350, 260]])], ['p1']],
@@ -39,8 +90,14 @@ describe('the ways of a pattern', () => {
     });
 
     it('are said by measures where a part has them, so that they follow it', () => {
-        expect(closing(bench(...(CLOSING[2]?.slice(1) as [Record<string, unknown>[], string[]])))).toEqual({ a: ['p1.wide', 0], b: ['p1.wide/2', 'p1.wide*sqrt(3)/2'] });
-        expect(closing(bench(...(CLOSING[0]?.slice(1) as [Record<string, unknown>[], string[]])))).toEqual({ a: ['p1.wide', 0], b: [0, 'p1.high'] });
+        expect(closing(bench(...(CLOSING[2]?.slice(1) as [Record<string, unknown>[], string[]])))).toEqual({
+            a: ['p1.wide', 0],
+            b: ['p1.wide/2', 'p1.wide*sqrt(3)/2'],
+        });
+        expect(closing(bench(...(CLOSING[0]?.slice(1) as [Record<string, unknown>[], string[]])))).toEqual({
+            a: ['p1.wide', 0],
+            b: [0, 'p1.high'],
+        });
     });
 
     it('are twice the width for what does not close up, also where its area is that of what would', () => {

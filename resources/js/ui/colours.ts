@@ -18,7 +18,14 @@ export function toHsb(hex: string): Hsb {
     const [red, green, blue] = channels(hex);
     const most = Math.max(red, green, blue);
     const spread = most - Math.min(red, green, blue);
-    const sector = spread === 0 ? 0 : most === red ? ((green - blue) / spread + 6) % 6 : most === green ? (blue - red) / spread + 2 : (red - green) / spread + 4;
+    const sector =
+        spread === 0
+            ? 0
+            : most === red
+              ? ((green - blue) / spread + 6) % 6
+              : most === green
+                ? (blue - red) / spread + 2
+                : (red - green) / spread + 4;
     return { hue: sector * 60, saturation: most === 0 ? 0 : (100 * spread) / most, brightness: most / 2.55 };
 }
 
@@ -33,7 +40,9 @@ export function fromHsb({ hue, saturation, brightness }: Hsb): string {
 
 /** Relative luminance as in WCAG 2.2. */
 function luminance(hex: string): number {
-    const [red = 0, green = 0, blue = 0] = channels(hex).map((one) => (one / 255 <= 0.04045 ? one / 255 / 12.92 : ((one / 255 + 0.055) / 1.055) ** 2.4));
+    const [red = 0, green = 0, blue = 0] = channels(hex).map((one) =>
+        one / 255 <= 0.04045 ? one / 255 / 12.92 : ((one / 255 + 0.055) / 1.055) ** 2.4,
+    );
     return 0.2126 * red + 0.7152 * green + 0.0722 * blue;
 }
 

@@ -4,7 +4,10 @@ function isTyped(target: EventTarget | null): target is HTMLInputElement {
     return target instanceof HTMLInputElement && TYPED.has(target.getAttribute('type') ?? '');
 }
 
-/** In every field: what stands there is selected when it gets the focus, and after Enter, so that what is typed takes its place. Returns what ends that. */
+/**
+ * In every field: what stands there is selected when it gets the focus, and after Enter, so that what is typed takes its place. Returns
+ * what ends that.
+ */
 export function selectOnFocus(page: Document): () => void {
     let pressed: EventTarget | null = null;
     function down(event: Event): void {
@@ -15,7 +18,13 @@ export function selectOnFocus(page: Document): () => void {
     }
     // The press that gave the focus put the caret somewhere; one that drew across some of it is left as it is.
     function up(event: Event): void {
-        if (isTyped(pressed) && pressed === event.target && pressed === page.activeElement && pressed.selectionStart === pressed.selectionEnd) pressed.select();
+        if (
+            isTyped(pressed) &&
+            pressed === event.target &&
+            pressed === page.activeElement &&
+            pressed.selectionStart === pressed.selectionEnd
+        )
+            pressed.select();
         pressed = null;
     }
     function entered(event: Event): void {

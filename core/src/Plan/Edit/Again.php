@@ -9,7 +9,8 @@ use Sternbild\Core\Plan\Unusable;
 /**
  * `{op: "again", id}`
  *
- * Goes on with a copy, or a repeat: in its place stands a repeat of one more. What hangs on it does so as before; a step between that nothing else hangs on goes.
+ * Goes on with a copy, or a repeat: in its place stands a repeat of one more. What hangs on it does so as before; a step between that
+ * nothing else hangs on goes.
  */
 final class Again implements Operation
 {
@@ -43,7 +44,10 @@ final class Again implements Operation
         $label = $draft->labelOf($step);
         $isRepeat = ! isset($next['kind']);
         $kept = $isRepeat ? $step : array_intersect_key($step, array_flip(['id', 'name', 'muted', 'hidden', 'number', 'fast', 'keep']));
-        $between = array_diff(array_filter((array) ($step['of'] ?? []), is_string(...)), array_filter((array) ($next['of'] ?? $step['of'] ?? []), is_string(...)));
+        $between = array_diff(
+            array_filter((array) ($step['of'] ?? []), is_string(...)),
+            array_filter((array) ($next['of'] ?? ($step['of'] ?? [])), is_string(...)),
+        );
         $draft->steps->replace($index, [...$kept, ...$next]);
         $draft->touch(StepList::idOf($step));
         foreach ($between as $id) {

@@ -42,7 +42,11 @@ final class Draft
     {
         $given = $this->steps->given();
 
-        return [...array_diff_key($this->plan, ['given' => true]), ...($given === [] ? [] : ['given' => $given]), 'steps' => $this->steps->all()];
+        return [
+            ...array_diff_key($this->plan, ['given' => true]),
+            ...$given === [] ? [] : ['given' => $given],
+            'steps' => $this->steps->all(),
+        ];
     }
 
     /** @return array<array-key, mixed> all but its steps, which stand in their list */
@@ -198,8 +202,11 @@ final class Draft
     {
         $id = is_string($id) ? $this->named[$id] ?? $id : $id;
 
-        return (is_string($id) ? $this->steps->positionOf($id) : null)
-            ?? throw Unusable::at($pointer, 'the id of a step of the plan'.(is_string($id) ? '; “'.mb_strimwidth(mb_scrub($id), 0, 40, '…').'” is none' : ''));
+        return (is_string($id) ? $this->steps->positionOf($id) : null) ??
+            throw Unusable::at(
+                $pointer,
+                'the id of a step of the plan'.(is_string($id) ? '; “'.mb_strimwidth(mb_scrub($id), 0, 40, '…').'” is none' : ''),
+            );
     }
 
     /**

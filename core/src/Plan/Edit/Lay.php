@@ -9,7 +9,8 @@ use Sternbild\Core\Plan\Unusable;
 /**
  * `{op: "lay", name, steps, palette, before?}`
  *
- * Puts several steps in that refer to one another; they get free ids, everywhere they are named, and the colours that the plan lacks come along.
+ * Puts several steps in that refer to one another; they get free ids, everywhere they are named, and the colours that the plan lacks come
+ * along.
  */
 final class Lay implements Operation
 {
@@ -43,7 +44,12 @@ final class Lay implements Operation
         $new = $laid = [];
         $at = $draft->indexBefore($operation, $pointer);
         foreach (array_values($given) as $number => $step) {
-            if (! is_array($step) || ! is_string($step['kind'] ?? null) || preg_match('/^[a-z][a-z0-9]*$/D', StepList::idOf($step)) !== 1 || isset($new[StepList::idOf($step)])) {
+            if (
+                ! is_array($step) ||
+                ! is_string($step['kind'] ?? null) ||
+                preg_match('/^[a-z][a-z0-9]*$/D', StepList::idOf($step)) !== 1 ||
+                isset($new[StepList::idOf($step)])
+            ) {
                 throw Unusable::at("$pointer/steps/$number", 'a step with a kind, and an id that no other of them has');
             }
             $old = StepList::idOf($step);

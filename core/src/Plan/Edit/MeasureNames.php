@@ -19,7 +19,8 @@ final readonly class MeasureNames
 
     /**
      * @param  array<string, string>  $ids  of the measures, by name, the longest first
-     * @param  array<string, non-empty-list<string>>  $parts  of all steps, by name, the longest first: what they measure is said behind a point; of a name that is handed on the last one is meant
+     * @param  array<string, non-empty-list<string>>  $parts  of all steps, by name, the longest first: what they measure is said behind a
+     *   point; of a name that is handed on the last one is meant
      * @param  array<string, int>  $positions  of the steps in the plan, by id
      */
     private function __construct(private array $ids, private array $parts, private array $positions)
@@ -40,7 +41,13 @@ final readonly class MeasureNames
                 continue;
             }
             $id = StepList::idOf($step);
-            $name = $names->add($id, $kind, is_string($step['name'] ?? null) ? $step['name'] : null, is_int($step['number'] ?? null) ? $step['number'] : 1, $step);
+            $name = $names->add(
+                $id,
+                $kind,
+                is_string($step['name'] ?? null) ? $step['name'] : null,
+                is_int($step['number'] ?? null) ? $step['number'] : 1,
+                $step,
+            );
             $parts[$name][] = $id;
             $positions[$id] = $position;
             if ($kind->makes() === Role::Measure) {
@@ -87,7 +94,10 @@ final readonly class MeasureNames
         foreach ($kind->fields() as $field) {
             [$outer, $inner] = [...explode('.', $field->name, 2), null];
             $raw = $step[$outer] ?? null;
-            if (in_array($field->type(), self::TYPES, true) && self::isInWords($inner === null ? $raw : (is_array($raw) ? $raw[$inner] ?? null : null), $field)) {
+            if (
+                in_array($field->type(), self::TYPES, true) &&
+                self::isInWords($inner === null ? $raw : (is_array($raw) ? $raw[$inner] ?? null : null), $field)
+            ) {
                 return true;
             }
         }
@@ -116,12 +126,22 @@ final readonly class MeasureNames
     {
         $parts = str_contains($text, '.') ? self::within($text, $this->parts) : null;
         if ($parts !== null) {
-            $text = preg_replace_callback("/(?<![\p{L}\p{N}_.])($parts)(?=\.\p{L})/u", fn (array $found): string => $this->meant($this->parts[$found[1]], $before), $text) ?? $text;
+            $text =
+                preg_replace_callback(
+                    "/(?<![\p{L}\p{N}_.])($parts)(?=\.\p{L})/u",
+                    fn (array $found): string => $this->meant($this->parts[$found[1]], $before),
+                    $text,
+                ) ?? $text;
         }
         $measures = self::within($text, $this->ids);
 
-        return $measures === null ? $text
-            : preg_replace_callback("/(?<![\p{L}\p{N}_.])($measures)(?![\p{L}\p{N}_.(])/u", fn (array $found): string => "{$this->ids[$found[1]]}.value", $text) ?? $text;
+        return $measures === null
+            ? $text
+            : preg_replace_callback(
+                "/(?<![\p{L}\p{N}_.])($measures)(?![\p{L}\p{N}_.(])/u",
+                fn (array $found): string => "{$this->ids[$found[1]]}.value",
+                $text,
+            ) ?? $text;
     }
 
     /**

@@ -18,7 +18,21 @@ final readonly class Operations
     public static function plain(): self
     {
         return (new self([]))->with(
-            new Add, new Set, new Remove, new Again, new Move, new NameChapter, new MoveChapter, new SetSheet, new SetValue, new SetColour, new RenameColour, new AddRamp, new Lay, new Paint, new Recolour,
+            new Add,
+            new Set,
+            new Remove,
+            new Again,
+            new Move,
+            new NameChapter,
+            new MoveChapter,
+            new SetSheet,
+            new SetValue,
+            new SetColour,
+            new RenameColour,
+            new AddRamp,
+            new Lay,
+            new Paint,
+            new Recolour,
         );
     }
 
@@ -57,6 +71,7 @@ final readonly class Operations
     /** @throws Unusable */
     public function named(mixed $name, string $pointer): Operation
     {
-        return (is_string($name) ? $this->all[$name] ?? null : null) ?? throw Unusable::at($pointer, 'one of '.implode(', ', array_keys($this->all)));
+        return (is_string($name) ? $this->all[$name] ?? null : null) ??
+            throw Unusable::at($pointer, 'one of '.implode(', ', array_keys($this->all)));
     }
 }

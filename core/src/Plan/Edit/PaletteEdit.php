@@ -42,7 +42,9 @@ final class PaletteEdit
             throw Unusable::at("$pointer/steps", 'how many colours, from 1 to '.self::MOST_RAMP);
         }
         $other = $palette[$to] ?? null;
-        $colours = is_string($other) ? Ramp::between($palette[$of], $other, $steps) : Ramp::from($palette[$of], $to === 'lighter' ? 'lighter' : 'darker', $steps);
+        $colours = is_string($other)
+            ? Ramp::between($palette[$of], $other, $steps)
+            : Ramp::from($palette[$of], $to === 'lighter' ? 'lighter' : 'darker', $steps);
         $name = mb_substr($of, 0, self::LONGEST).(is_string($other) ? ' to '.mb_substr($to, 0, self::LONGEST) : " $to");
         $number = 1;
         foreach ($colours as $colour) {

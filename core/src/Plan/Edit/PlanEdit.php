@@ -8,7 +8,8 @@ use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Unusable;
 
 /**
- * Changes to a plan as small operations, so that a change made on an older plan can be made again on a newer one. Each sort of operation is a class of its own, and works on
+ * Changes to a plan as small operations, so that a change made on an older plan can be made again on a newer one. Each sort of operation is
+ * a class of its own, and works on
  * what the one before it left.
  *
  * It does not check the outcome: PlanReader does.
@@ -22,7 +23,8 @@ final readonly class PlanEdit
     /**
      * @param  array<array-key, mixed>  $plan  that PlanReader lets through
      * @param  array<array-key, mixed>  $operations
-     * @param  Operations|null  $known  the sorts of operations that there are; null for those that need nothing but the plan as it is written
+     * @param  Operations|null  $known  the sorts of operations that there are; null for those that need nothing but the plan as it is
+     *   written
      *
      * @throws Unusable with a pointer into the operations
      */

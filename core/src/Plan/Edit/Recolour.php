@@ -19,7 +19,11 @@ final class Recolour implements Operation
     public function properties(): array
     {
         return [
-            'map' => ['type' => 'object', 'additionalProperties' => ['type' => 'string'], 'description' => 'Colours by those that they take the place of.'],
+            'map' => [
+                'type' => 'object',
+                'additionalProperties' => ['type' => 'string'],
+                'description' => 'Colours by those that they take the place of.',
+            ],
         ];
     }
 

@@ -64,13 +64,17 @@ final class Remove implements Operation
      */
     private static function withoutTheirLooks(Draft $draft, array $gone): array
     {
-        $ids = array_fill_keys(array_map(static fn (int $index): string => StepList::idOf($draft->steps->step($index)), array_keys($gone)), true);
+        $ids = array_fill_keys(
+            array_map(static fn (int $index): string => StepList::idOf($draft->steps->step($index)), array_keys($gone)),
+            true,
+        );
         foreach ($draft->steps->all() as $index => $step) {
             $kind = $draft->kindOf($step);
             if ($kind?->makes() !== Role::Look || isset($gone[$index]) || ! is_array($step['of'] ?? null)) {
                 continue;
             }
-            $isGone = static fn (mixed $name): bool => is_string($name) && array_filter(Address::idsIn($name), static fn (string $id): bool => isset($ids[$id])) !== [];
+            $isGone = static fn (mixed $name): bool => is_string($name) &&
+                array_filter(Address::idsIn($name), static fn (string $id): bool => isset($ids[$id])) !== [];
             $left = array_values(array_filter($step['of'], static fn (mixed $name): bool => ! $isGone($name)));
             $beside = array_filter([$step['above'] ?? null, $step['below'] ?? null], $isGone);
             if ($left === [] || $beside !== []) {
@@ -91,9 +95,15 @@ final class Remove implements Operation
     private static function dropLoneNumbers(Draft $draft, array $before): void
     {
         $values = $draft->part('values');
-        $named = array_filter(array_map(strval(...), array_keys($values)), static fn (string $name): bool => preg_match('/^(row|column)\d+$/D', $name) === 1);
+        $named = array_filter(
+            array_map(strval(...), array_keys($values)),
+            static fn (string $name): bool => preg_match('/^(row|column)\d+$/D', $name) === 1,
+        );
         foreach ($named as $name) {
-            $isIn = static fn (mixed $plan): bool => preg_match('/(?<![A-Za-z0-9_.])'.$name.'(?![A-Za-z0-9_.])/', json_encode($plan) ?: '') === 1;
+            $isIn = static fn (mixed $plan): bool => preg_match(
+                '/(?<![A-Za-z0-9_.])'.$name.'(?![A-Za-z0-9_.])/',
+                json_encode($plan) ?: '',
+            ) === 1;
             $others = array_diff_key($values, [$name => true]);
             if ($isIn($before['steps'] ?? []) && ! $isIn([$draft->steps->all(), $others])) {
                 unset($values[$name]);

@@ -21,7 +21,9 @@ final class StepList
     /** @var array<string, true>|null */
     private ?array $named = null;
 
-    /** @var array<string, int> for each letter that ids begin with the highest number that was given behind it, also to steps that are gone */
+    /**
+     * @var array<string, int> for each letter that ids begin with the highest number that was given behind it, also to steps that are gone
+     */
     private array $highest;
 
     /** @param  array<array-key, mixed>  $plan */
@@ -31,7 +33,10 @@ final class StepList
         $this->highest = self::raised(array_filter(is_array($plan['given'] ?? null) ? $plan['given'] : [], is_int(...)), $this->steps);
     }
 
-    /** @return array<string, int> for each letter that ids begin with the highest number of a step that is gone, where none that is there has it or a higher one */
+    /**
+     * @return array<string, int> for each letter that ids begin with the highest number of a step that is gone, where none that is there
+     *   has it or a higher one
+     */
     public function given(): array
     {
         return array_diff_assoc($this->highest, self::raised([], $this->steps));
@@ -189,7 +194,13 @@ final class StepList
     {
         $names = new StepNames;
         foreach ($this->steps as $one) {
-            $name = $names->add(self::idOf($one), $this->kindOf($one), is_string($one['name'] ?? null) ? $one['name'] : null, self::numberOf($one), $one);
+            $name = $names->add(
+                self::idOf($one),
+                $this->kindOf($one),
+                is_string($one['name'] ?? null) ? $one['name'] : null,
+                self::numberOf($one),
+                $one,
+            );
             if (self::idOf($one) === self::idOf($step)) {
                 return $name;
             }

@@ -106,7 +106,12 @@ final class BendsField extends Field
 
     public function schema(): array
     {
-        $one = static fn (string $name, array $schema): array => ['type' => 'object', 'required' => [$name], 'additionalProperties' => false, 'properties' => [$name => $schema]];
+        $one = static fn (string $name, array $schema): array => [
+            'type' => 'object',
+            'required' => [$name],
+            'additionalProperties' => false,
+            'properties' => [$name => $schema],
+        ];
 
         return ['type' => 'array', 'maxItems' => $this->most, 'items' => ['oneOf' => [
             ['type' => 'null'],
@@ -132,7 +137,12 @@ final class BendsField extends Field
         $texts = [];
         foreach (is_array($raw) ? array_values($raw) : [] as $index => $bend) {
             $sort = is_array($bend) ? (string) array_key_first($bend) : '';
-            $said = is_array($bend) ? array_map(static fn (array $part): string => $part[0]->text($part[1], $plan, $labels), $this->parts($index, $sort, $bend[$sort])) : [];
+            $said = is_array($bend)
+                ? array_map(
+                    static fn (array $part): string => $part[0]->text($part[1], $plan, $labels),
+                    $this->parts($index, $sort, $bend[$sort]),
+                )
+                : [];
             $texts[] = match ($sort) {
                 'bulge' => "bulging $said[0]",
                 'through' => "an arc through $said[0]",
@@ -149,7 +159,9 @@ final class BendsField extends Field
     private function bend(int $index, string $sort, mixed $said, Scope $scope): Bend
     {
         $parts = array_map(static fn (array $part): mixed => $part[0]->resolve($part[1], $scope), $this->parts($index, $sort, $said));
-        $place = static fn (mixed $one): \Sternbild\Core\Geometry\Vec => $one instanceof \Sternbild\Core\Geometry\Vec ? $one : throw new \LogicException('A bend goes through places.');
+        $place = static fn (mixed $one): \Sternbild\Core\Geometry\Vec => $one instanceof \Sternbild\Core\Geometry\Vec
+            ? $one
+            : throw new \LogicException('A bend goes through places.');
 
         return match ($sort) {
             'bulge' => Bend::bulge(is_float($parts[0]) ? $parts[0] : 0.0),

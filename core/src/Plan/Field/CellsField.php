@@ -44,7 +44,10 @@ final class CellsField extends Field
         $pattern = '/'.Address::CELLS_PATTERN.'/D';
         foreach ($raw as $index => $text) {
             if (! is_string($text) || preg_match($pattern, $text) !== 1) {
-                throw Unusable::at("$pointer/$index", 'the address of a cell, such as g1#2,3, with a star for all, g1#2,*, or of an overlay, such as o1~g1:2.5,3.5');
+                throw Unusable::at(
+                    "$pointer/$index",
+                    'the address of a cell, such as g1#2,3, with a star for all, g1#2,*, or of an overlay, such as o1~g1:2.5,3.5',
+                );
             }
         }
     }
@@ -81,11 +84,23 @@ final class CellsField extends Field
             });
         }
         if ($lost !== []) {
-            $scope->warn($this->name, 'lost-cells', count($lost).(count($lost) === 1 ? ' cell is' : ' cells are').' lost: '.self::listed($lost));
+            $scope->warn(
+                $this->name,
+                'lost-cells',
+                count($lost).(count($lost) === 1 ? ' cell is' : ' cells are').' lost: '.self::listed($lost),
+            );
         }
 
         foreach ($together as $id => $count) {
-            $scope->warn($this->name, 'together', $count.($count === 1 ? ' cell of ' : ' cells of ').$scope->label($id).($count === 1 ? ' falls' : ' fall').' together with another of the pick');
+            $scope->warn(
+                $this->name,
+                'together',
+                $count.
+                    ($count === 1 ? ' cell of ' : ' cells of ').
+                    $scope->label($id).
+                    ($count === 1 ? ' falls' : ' fall').
+                    ' together with another of the pick',
+            );
         }
 
         return new CellPick(array_map(array_values(...), $cells), $grids);
@@ -110,7 +125,9 @@ final class CellsField extends Field
 
     public function renamed(mixed $raw, array $new): mixed
     {
-        return is_array($raw) ? array_map(static fn (mixed $one): mixed => is_string($one) ? Address::renamed($one, $new) : $one, $raw) : $raw;
+        return is_array($raw)
+            ? array_map(static fn (mixed $one): mixed => is_string($one) ? Address::renamed($one, $new) : $one, $raw)
+            : $raw;
     }
 
     /** @return list<string> */
@@ -165,7 +182,11 @@ final class CellsField extends Field
         if ($tiling instanceof Overlay && $text[$mark] === '~') {
             return [$this->held($tiling, substr($text, 0, $mark), $rest, $scope)];
         }
-        throw new NoSuchPlace($tiling instanceof Overlay ? 'cells of an overlay are held by a place, as in o1~g1:2.5,3.5' : 'cells of a grid are counted, as in g1#2,3');
+        throw new NoSuchPlace(
+            $tiling instanceof Overlay
+                ? 'cells of an overlay are held by a place, as in o1~g1:2.5,3.5'
+                : 'cells of a grid are counted, as in g1#2,3',
+        );
     }
 
     /**

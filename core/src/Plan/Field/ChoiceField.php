@@ -29,7 +29,10 @@ final class ChoiceField extends Field
     public function check(mixed $raw, string $pointer): void
     {
         if (! is_string($raw) || ! isset($this->choices[$raw])) {
-            throw Unusable::at($pointer, 'one of '.implode(', ', array_map(static fn (string $word): string => "\"$word\"", $this->words())));
+            throw Unusable::at(
+                $pointer,
+                'one of '.implode(', ', array_map(static fn (string $word): string => "\"$word\"", $this->words())),
+            );
         }
     }
 

@@ -71,7 +71,12 @@ final class ColoursOrCountField extends Field
 
     public function schema(): array
     {
-        return ['oneOf' => [['type' => 'integer', 'minimum' => 1, 'maximum' => self::MOST], ['type' => 'array', 'items' => ['$ref' => '#/$defs/colour'], 'minItems' => 1, 'maxItems' => self::MOST]]];
+        return [
+            'oneOf' => [
+                ['type' => 'integer', 'minimum' => 1, 'maximum' => self::MOST],
+                ['type' => 'array', 'items' => ['$ref' => '#/$defs/colour'], 'minItems' => 1, 'maxItems' => self::MOST],
+            ],
+        ];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string

@@ -38,7 +38,13 @@ final class FrameField extends Field
         foreach (is_array($raw) ? array_values($raw) : [] as $k => $share) {
             $shares[] = $this->share($k)->resolve($share, $scope);
         }
-        if (count($shares) !== 4 || $shares[2] <= 0.0 || $shares[3] <= 0.0 || 1.0 + 1e-9 < $shares[0] + $shares[2] || 1.0 + 1e-9 < $shares[1] + $shares[3]) {
+        if (
+            count($shares) !== 4 ||
+            $shares[2] <= 0.0 ||
+            $shares[3] <= 0.0 ||
+            1.0 + 1e-9 < $shares[0] + $shares[2] ||
+            1.0 + 1e-9 < $shares[1] + $shares[3]
+        ) {
             throw new FieldFault($this->name, 'number', 'what is kept has to lie within the picture, and to be more than nothing');
         }
 

@@ -44,7 +44,9 @@ final class HeightsField extends Field
 
     public function renamed(mixed $raw, array $new): mixed
     {
-        return is_array($raw) ? array_map(static fn (mixed $one): mixed => self::renamedInArithmetic($one, $new), $raw) : self::renamedInArithmetic($raw, $new);
+        return is_array($raw)
+            ? array_map(static fn (mixed $one): mixed => self::renamedInArithmetic($one, $new), $raw)
+            : self::renamedInArithmetic($raw, $new);
     }
 
     /** @return float|list<float> */
@@ -55,12 +57,20 @@ final class HeightsField extends Field
 
     public function schema(): array
     {
-        return ['oneOf' => [['type' => ['number', 'string']], ['type' => 'array', 'items' => ['type' => ['number', 'string']], 'minItems' => 1, 'maxItems' => self::MOST]]];
+        return [
+            'oneOf' => [
+                ['type' => ['number', 'string']],
+                ['type' => 'array', 'items' => ['type' => ['number', 'string']], 'minItems' => 1, 'maxItems' => self::MOST],
+            ],
+        ];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
-        return implode(' ', array_map(fn (mixed $one): string => $this->number()->text($one, $plan, $labels), is_array($raw) ? $raw : [$raw]));
+        return implode(
+            ' ',
+            array_map(fn (mixed $one): string => $this->number()->text($one, $plan, $labels), is_array($raw) ? $raw : [$raw]),
+        );
     }
 
     private function number(): NumberField

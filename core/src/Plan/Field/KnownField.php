@@ -61,7 +61,11 @@ final class KnownField extends Field
 
     public function renamed(mixed $raw, array $new): mixed
     {
-        return array_map(fn (array $pair, int $k): array => [$pair[0] ?? null, $this->place($k)->renamed($pair[1] ?? null, $new)], $this->pairs($raw), array_keys($this->pairs($raw)));
+        return array_map(
+            fn (array $pair, int $k): array => [$pair[0] ?? null, $this->place($k)->renamed($pair[1] ?? null, $new)],
+            $this->pairs($raw),
+            array_keys($this->pairs($raw)),
+        );
     }
 
     /** @return list<mixed> */
@@ -77,7 +81,14 @@ final class KnownField extends Field
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
-        return implode(' and ', array_map(fn (array $pair, int $k): string => $this->place($k)->text($pair[1] ?? null, $plan, $labels), $this->pairs($raw), array_keys($this->pairs($raw))));
+        return implode(
+            ' and ',
+            array_map(
+                fn (array $pair, int $k): string => $this->place($k)->text($pair[1] ?? null, $plan, $labels),
+                $this->pairs($raw),
+                array_keys($this->pairs($raw)),
+            ),
+        );
     }
 
     /** @return list<list<mixed>> */

@@ -18,8 +18,14 @@ final class ManyField extends Field
      * @param  list<string>  $usual
      * @param  string|null  $none  what none of them stands for, in words
      */
-    public function __construct(string $name, string $label, private readonly array $choices, array $usual = [], private readonly int $least = 0, private readonly ?string $none = null)
-    {
+    public function __construct(
+        string $name,
+        string $label,
+        private readonly array $choices,
+        array $usual = [],
+        private readonly int $least = 0,
+        private readonly ?string $none = null,
+    ) {
         parent::__construct($name, $label, false, $usual);
     }
 
@@ -30,9 +36,18 @@ final class ManyField extends Field
 
     public function check(mixed $raw, string $pointer): void
     {
-        $words = is_array($raw) && array_is_list($raw) ? array_filter($raw, fn (mixed $one): bool => (is_string($one) || is_int($one)) && isset($this->choices[$one])) : null;
+        $words =
+            is_array($raw) && array_is_list($raw)
+                ? array_filter($raw, fn (mixed $one): bool => (is_string($one) || is_int($one)) && isset($this->choices[$one]))
+                : null;
         if (! is_array($raw) || $words !== $raw || count(array_unique($words)) !== count($words) || count($words) < $this->least) {
-            throw Unusable::at($pointer, 'a list of '.($this->least > 0 ? "at least $this->least of " : '').implode(', ', array_map(static fn (int|string $word): string => "\"$word\"", array_keys($this->choices))).', none twice');
+            throw Unusable::at(
+                $pointer,
+                'a list of '.
+                    ($this->least > 0 ? "at least $this->least of " : '').
+                    implode(', ', array_map(static fn (int|string $word): string => "\"$word\"", array_keys($this->choices))).
+                    ', none twice',
+            );
         }
     }
 
@@ -50,12 +65,20 @@ final class ManyField extends Field
 
     public function schema(): array
     {
-        return ['type' => 'array', 'minItems' => $this->least, 'uniqueItems' => true, 'items' => ['enum' => array_map(strval(...), array_keys($this->choices))]];
+        return [
+            'type' => 'array',
+            'minItems' => $this->least,
+            'uniqueItems' => true,
+            'items' => ['enum' => array_map(strval(...), array_keys($this->choices))],
+        ];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
-        return implode(', ', array_map(fn (string $word): string => $this->choices[$word] ?? $word, $this->resolve($raw, new Scope($plan, $labels))));
+        return implode(
+            ', ',
+            array_map(fn (string $word): string => $this->choices[$word] ?? $word, $this->resolve($raw, new Scope($plan, $labels))),
+        );
     }
 
     public function traits(): array

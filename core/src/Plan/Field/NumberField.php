@@ -67,8 +67,14 @@ final class NumberField extends Field
     }
 
     /** A whole number. */
-    public static function count(string $name, string $label, int $least, int $most, bool $required = false, int|float|string|null $default = null): self
-    {
+    public static function count(
+        string $name,
+        string $label,
+        int $least,
+        int $most,
+        bool $required = false,
+        int|float|string|null $default = null,
+    ): self {
         return new self($name, $label, 'count', $least, true, $most, $required, $default);
     }
 
@@ -105,7 +111,16 @@ final class NumberField extends Field
     /** The same number, from one to another only. */
     public function between(float $least, float $most): self
     {
-        return new self($this->name, $this->label, $this->measure, $least, true, $most, $this->required, is_int($this->default) || is_float($this->default) || is_string($this->default) ? $this->default : null);
+        return new self(
+            $this->name,
+            $this->label,
+            $this->measure,
+            $least,
+            true,
+            $most,
+            $this->required,
+            is_int($this->default) || is_float($this->default) || is_string($this->default) ? $this->default : null,
+        );
     }
 
     /** Whether it is a length that is more than nothing. */
@@ -154,7 +169,11 @@ final class NumberField extends Field
         try {
             $number = $scope->number($raw);
             foreach ($scope->takeRough() as $label) {
-                $scope->warn($this->name, 'overlaps', "what the figures of $label overlap is counted for each of them: there are too many to be joined");
+                $scope->warn(
+                    $this->name,
+                    'overlaps',
+                    "what the figures of $label overlap is counted for each of them: there are too many to be joined",
+                );
             }
         } catch (ArithmeticFault $fault) {
             throw new FieldFault($this->name, 'arithmetic', "{$this->label} {$fault->getMessage()}");

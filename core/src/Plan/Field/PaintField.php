@@ -79,7 +79,9 @@ final class PaintField extends Field
     {
         foreach ($raw as $key => $value) {
             $piece = in_array($key, self::OF_PATTERN, true) ? $this->piece((string) $key) : null;
-            $piece === null ? throw Unusable::at("$pointer/$key", 'nothing; a pattern as a fill says '.implode(', ', self::OF_PATTERN)) : $piece->check($value, "$pointer/$key");
+            $piece === null
+                ? throw Unusable::at("$pointer/$key", 'nothing; a pattern as a fill says '.implode(', ', self::OF_PATTERN))
+                : $piece->check($value, "$pointer/$key");
         }
     }
 
@@ -87,11 +89,17 @@ final class PaintField extends Field
     private function checkStops(mixed $stops, string $sort, string $pointer): void
     {
         if (! is_array($stops) || ! array_is_list($stops) || count($stops) < 2 || count($stops) > self::MOST_STOPS) {
-            throw Unusable::at($pointer, 'a list of 2 to '.self::MOST_STOPS.' stops, each a position from 0 to 1, a colour, and an opacity unless it hides all');
+            throw Unusable::at(
+                $pointer,
+                'a list of 2 to '.self::MOST_STOPS.' stops, each a position from 0 to 1, a colour, and an opacity unless it hides all',
+            );
         }
         foreach ($stops as $index => $stop) {
             if (! is_array($stop) || ! array_is_list($stop) || ! in_array(count($stop), [2, 3], true)) {
-                throw Unusable::at("$pointer/$index", 'a stop: a position from 0 to 1, a colour, and an opacity from 0 to 1 unless it hides all');
+                throw Unusable::at(
+                    "$pointer/$index",
+                    'a stop: a position from 0 to 1, a colour, and an opacity from 0 to 1 unless it hides all',
+                );
             }
             $this->position($index)->check($stop[0], "$pointer/$index/0");
             $this->colour()->check($stop[1], "$pointer/$index/1");
@@ -99,12 +107,16 @@ final class PaintField extends Field
                 throw Unusable::at("$pointer/$index/1", 'a colour; a gradient has one at every stop');
             }
             if (isset($stop[2])) {
-                $sort === 'along' ? throw Unusable::at("$pointer/$index/2", 'nothing; a gradient along a band hides all that lies under it') : $this->opacity($index)->check($stop[2], "$pointer/$index/2");
+                $sort === 'along'
+                    ? throw Unusable::at("$pointer/$index/2", 'nothing; a gradient along a band hides all that lies under it')
+                    : $this->opacity($index)->check($stop[2], "$pointer/$index/2");
             }
         }
     }
 
-    /** @return string|Gradient|PatternFill #rrggbb in small letters, or none, or a gradient or a pattern whose places are those of the sheet */
+    /**
+     * @return string|Gradient|PatternFill #rrggbb in small letters, or none, or a gradient or a pattern whose places are those of the sheet
+     */
     public function resolve(mixed $raw, Scope $scope): string|Gradient|PatternFill
     {
         if (! is_array($raw)) {
@@ -116,7 +128,11 @@ final class PaintField extends Field
         $stops = [];
         foreach (is_array($raw['stops'] ?? null) ? array_values($raw['stops']) : [] as $index => $stop) {
             [$position, $colour, $opacity] = is_array($stop) ? [...array_values($stop), 1, 1] : [0, 'none', 1];
-            $stops[] = [$this->position($index)->resolve($position, $scope), $this->colour()->resolve($colour, $scope), $this->opacity($index)->resolve($opacity, $scope)];
+            $stops[] = [
+                $this->position($index)->resolve($position, $scope),
+                $this->colour()->resolve($colour, $scope),
+                $this->opacity($index)->resolve($opacity, $scope),
+            ];
         }
         if ($stops === []) {
             throw new FieldFault($this->name, 'lost', "{$this->label} has no stops");
@@ -126,13 +142,19 @@ final class PaintField extends Field
         if (($raw['gradient'] ?? null) === 'linear') {
             [$from, $to] = [$place('from'), $place('to')];
             if ($from !== null && $to !== null && $from->distanceTo($to) <= $scope->plan->tolerance()->distance) {
-                throw new FieldFault($this->name, 'number', "{$this->label}: the gradient begins where it ends; from and to have to be two places");
+                throw new FieldFault(
+                    $this->name,
+                    'number',
+                    "{$this->label}: the gradient begins where it ends; from and to have to be two places",
+                );
             }
 
             return Gradient::linear($stops, $from, $to);
         }
 
-        return ($raw['gradient'] ?? null) === 'radial' ? Gradient::radial($stops, $place('center'), $number('radius'), $place('focus')) : Gradient::along($stops, $number('turns') ?? 1.0);
+        return ($raw['gradient'] ?? null) === 'radial'
+            ? Gradient::radial($stops, $place('center'), $number('radius'), $place('focus'))
+            : Gradient::along($stops, $number('turns') ?? 1.0);
     }
 
     /** @param  array<array-key, mixed>  $raw */
@@ -142,12 +164,23 @@ final class PaintField extends Field
         $part = $scope->step($id, $this->name)->result;
         $spread = $part instanceof Part && isset($part->facts['area']) ? $part->spread : null;
         if ($spread === null) {
-            throw new FieldFault($this->name, 'choice', "{$this->label}: {$scope->label($id)} is no pattern that goes on in all directions");
+            throw new FieldFault(
+                $this->name,
+                'choice',
+                "{$this->label}: {$scope->label($id)} is no pattern that goes on in all directions",
+            );
         }
-        $number = fn (string $key, float $default): float => isset($raw[$key]) ? $this->number($key)->resolve($raw[$key], $scope) : $default;
+        $number = fn (string $key, float $default): float => isset($raw[$key])
+            ? $this->number($key)->resolve($raw[$key], $scope)
+            : $default;
         $by = isset($raw['by']) ? $this->way()->resolve($raw['by'], $scope) : Vec::zero();
 
-        return new PatternFill($id, Affine::scaling($number('resize', 1.0), $number('resize', 1.0), $spread->lattice->origin)->then(Affine::turn($number('turn', 0.0), $spread->lattice->origin))->then(Affine::move($by)));
+        return new PatternFill(
+            $id,
+            Affine::scaling($number('resize', 1.0), $number('resize', 1.0), $spread->lattice->origin)
+                ->then(Affine::turn($number('turn', 0.0), $spread->lattice->origin))
+                ->then(Affine::move($by)),
+        );
     }
 
     public function references(mixed $raw): array
@@ -219,22 +252,47 @@ final class PaintField extends Field
     {
         $place = ['$ref' => '#/$defs/place'];
         $number = ['type' => ['number', 'string']];
-        $stops = ['type' => 'array', 'minItems' => 2, 'maxItems' => self::MOST_STOPS, 'items' => [
-            'type' => 'array', 'prefixItems' => [$number, ['$ref' => '#/$defs/colour'], $number], 'minItems' => 2, 'maxItems' => 3,
-        ]];
+        $stops = [
+            'type' => 'array',
+            'minItems' => 2,
+            'maxItems' => self::MOST_STOPS,
+            'items' => [
+                'type' => 'array',
+                'prefixItems' => [$number, ['$ref' => '#/$defs/colour'], $number],
+                'minItems' => 2,
+                'maxItems' => 3,
+            ],
+        ];
         $gradient = static fn (string $sort, array $says): array => [
-            'type' => 'object', 'required' => ['gradient', 'stops'], 'additionalProperties' => false, 'properties' => ['gradient' => ['const' => $sort], 'stops' => $stops, ...$says],
+            'type' => 'object',
+            'required' => ['gradient', 'stops'],
+            'additionalProperties' => false,
+            'properties' => ['gradient' => ['const' => $sort], 'stops' => $stops, ...$says],
         ];
 
-        return ['oneOf' => [
-            ['$ref' => '#/$defs/colour'],
-            $gradient('linear', ['from' => $place, 'to' => $place]),
-            $gradient('radial', ['center' => $place, 'radius' => $number, 'focus' => $place]),
-            ...($this->fills ? [$gradient('along', ['turns' => $number]), [
-                'type' => 'object', 'required' => ['pattern'], 'additionalProperties' => false,
-                'properties' => ['pattern' => ['type' => 'string'], 'turn' => $number, 'resize' => $number, 'by' => ['type' => 'array', 'prefixItems' => [$number, $number], 'minItems' => 2, 'maxItems' => 2]],
-            ]] : []),
-        ]];
+        return [
+            'oneOf' => [
+                ['$ref' => '#/$defs/colour'],
+                $gradient('linear', ['from' => $place, 'to' => $place]),
+                $gradient('radial', ['center' => $place, 'radius' => $number, 'focus' => $place]),
+                ...$this->fills
+                    ? [
+                        $gradient('along', ['turns' => $number]),
+                        [
+                            'type' => 'object',
+                            'required' => ['pattern'],
+                            'additionalProperties' => false,
+                            'properties' => [
+                                'pattern' => ['type' => 'string'],
+                                'turn' => $number,
+                                'resize' => $number,
+                                'by' => ['type' => 'array', 'prefixItems' => [$number, $number], 'minItems' => 2, 'maxItems' => 2],
+                            ],
+                        ],
+                    ]
+                    : [],
+            ],
+        ];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string
@@ -242,16 +300,28 @@ final class PaintField extends Field
         if (! is_array($raw)) {
             return $this->colour()->text($raw, $plan, $labels);
         }
-        $colours = array_map(static fn (mixed $stop): string => is_array($stop) && is_string($stop[1] ?? null) ? $stop[1] : 'none', is_array($raw['stops'] ?? null) ? array_values($raw['stops']) : []);
+        $colours = array_map(
+            static fn (mixed $stop): string => is_array($stop) && is_string($stop[1] ?? null) ? $stop[1] : 'none',
+            is_array($raw['stops'] ?? null) ? array_values($raw['stops']) : [],
+        );
 
         if (isset($raw['pattern'])) {
             $id = is_string($raw['pattern']) ? $raw['pattern'] : '';
-            $said = static fn (string $key, string $how): string => isset($raw[$key]) && is_scalar($raw[$key]) ? sprintf($how, $raw[$key]) : '';
+            $said = static fn (string $key, string $how): string => isset($raw[$key]) && is_scalar($raw[$key])
+                ? sprintf($how, $raw[$key])
+                : '';
 
-            return ($labels[$id] ?? $id).$said('resize', ' × %s').$said('turn', ', turned %s°').(isset($raw['by']) ? ', moved '.$this->way()->text($raw['by'], $plan, $labels) : '');
+            return ($labels[$id] ?? $id).
+                $said('resize', ' × %s').
+                $said('turn', ', turned %s°').
+                (isset($raw['by']) ? ', moved '.$this->way()->text($raw['by'], $plan, $labels) : '');
         }
 
-        return ($colours[0] ?? 'none').' to '.($colours[count($colours) - 1] ?? 'none').', '.(self::SORTS[is_string($raw['gradient'] ?? null) ? $raw['gradient'] : 'linear'] ?? 'linear');
+        return ($colours[0] ?? 'none').
+            ' to '.
+            ($colours[count($colours) - 1] ?? 'none').
+            ', '.
+            (self::SORTS[is_string($raw['gradient'] ?? null) ? $raw['gradient'] : 'linear'] ?? 'linear');
     }
 
     private function colour(): ColourField

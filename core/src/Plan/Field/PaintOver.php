@@ -86,7 +86,12 @@ final class PaintOver
      */
     public static function words(array $cells, int $row, int $along): array
     {
-        return array_map(static fn (array $run): string => $along === 0 ? self::word($run[0], $row, $run[1] - 1) : self::word($row, $run[0], $run[1] - 1), self::runs($cells));
+        return array_map(
+            static fn (array $run): string => $along === 0
+                ? self::word($run[0], $row, $run[1] - 1)
+                : self::word($row, $run[0], $run[1] - 1),
+            self::runs($cells),
+        );
     }
 
     /**

@@ -14,7 +14,10 @@ use Sternbild\Core\Plan\Sampling;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Unusable;
 
-/** Cells by the colour that they are painted in: `{"lagoon": "3,4 5,4+6"}`, of which the second is that cell and six more along the first coordinate; on golden grids an address is one number, on overlays it is what stands behind `~`. */
+/**
+ * Cells by the colour that they are painted in: `{"lagoon": "3,4 5,4+6"}`, of which the second is that cell and six more along the first
+ * coordinate; on golden grids an address is one number, on overlays it is what stands behind `~`.
+ */
 final class PaintedCellsField extends Field
 {
     private const RUN = '(\d{1,6})(?:,(\d{1,6}))?(?:\+(\d{1,6}))?';
@@ -40,9 +43,15 @@ final class PaintedCellsField extends Field
             if (! is_string($text)) {
                 throw Unusable::at("$pointer/$colour", 'addresses of cells with blanks between, such as "3,4 5,4+6"');
             }
-            $wrong = array_filter(self::others($text), static fn (string $word): bool => preg_match('/^'.HeldAddress::PATTERN.'$/D', $word) !== 1);
+            $wrong = array_filter(
+                self::others($text),
+                static fn (string $word): bool => preg_match('/^'.HeldAddress::PATTERN.'$/D', $word) !== 1,
+            );
             if ($wrong !== []) {
-                throw Unusable::at("$pointer/$colour", 'addresses of cells with blanks between, such as "3,4 5,4+6"; “'.current($wrong).'” is none');
+                throw Unusable::at(
+                    "$pointer/$colour",
+                    'addresses of cells with blanks between, such as "3,4 5,4+6"; “'.current($wrong).'” is none',
+                );
             }
             $cells += self::count($text);
         }
@@ -51,7 +60,10 @@ final class PaintedCellsField extends Field
         }
     }
 
-    /** @return list<array{string, string, string, list<HeldAddress>}> name of the colour, #rrggbb or none, the addresses, and those of an overlay */
+    /**
+     * @return list<array{string, string, string, list<HeldAddress>}> name of the colour, #rrggbb or none, the addresses, and those of an
+     *   overlay
+     */
     public function resolve(mixed $raw, Scope $scope): array
     {
         $painted = $lost = [];
@@ -80,7 +92,10 @@ final class PaintedCellsField extends Field
         return array_filter(is_array($raw) ? $raw : [], is_string(...));
     }
 
-    /** @return list<array{int, int, int}> the first cell of each run, its second number 0 where its address has only one, and how many follow it */
+    /**
+     * @return list<array{int, int, int}> the first cell of each run, its second number 0 where its address has only one, and how many
+     *   follow it
+     */
     public static function runs(string $text): array
     {
         preg_match_all('/(?<!\S)'.self::RUN.'(?!\S)/', $text, $found);
@@ -119,7 +134,9 @@ final class PaintedCellsField extends Field
 
     public function renamed(mixed $raw, array $new): mixed
     {
-        return is_array($raw) ? array_map(static fn (mixed $text): mixed => is_string($text) ? Address::renamed($text, $new) : $text, $raw) : $raw;
+        return is_array($raw)
+            ? array_map(static fn (mixed $text): mixed => is_string($text) ? Address::renamed($text, $new) : $text, $raw)
+            : $raw;
     }
 
     public function recoloured(mixed $raw, string $from, string $to): mixed
@@ -136,7 +153,10 @@ final class PaintedCellsField extends Field
     /** @return array<string, string> */
     public function sample(Sampling $lot): array
     {
-        return ['lagoon' => $lot->whole(1, 6).','.$lot->whole(1, 12), $lot->one(['ink', 'none', '#abc123']) => $lot->whole(1, 6).','.$lot->whole(1, 6).'+'.$lot->whole(0, 5)];
+        return [
+            'lagoon' => $lot->whole(1, 6).','.$lot->whole(1, 12),
+            $lot->one(['ink', 'none', '#abc123']) => $lot->whole(1, 6).','.$lot->whole(1, 6).'+'.$lot->whole(0, 5),
+        ];
     }
 
     public function schema(): array
@@ -152,7 +172,11 @@ final class PaintedCellsField extends Field
             $cells += is_string($text) ? self::count($text) : 0;
         }
 
-        return $cells.($cells === 1 ? ' cell' : ' cells').' in '.implode(', ', array_slice($colours, 0, 4)).(count($colours) > 4 ? ' and '.(count($colours) - 4).' more' : '');
+        return $cells.
+            ($cells === 1 ? ' cell' : ' cells').
+            ' in '.
+            implode(', ', array_slice($colours, 0, 4)).
+            (count($colours) > 4 ? ' and '.(count($colours) - 4).' more' : '');
     }
 
     /** @return list<string> */

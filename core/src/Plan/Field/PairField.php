@@ -18,50 +18,107 @@ final class PairField extends Field
      * @param  array{NumberField, NumberField}  $parts
      * @param  array{int|float|string, int|float|string}|null  $default
      */
-    private function __construct(string $name, string $label, private readonly array $parts, private readonly string $between, bool $required, ?array $default, private readonly bool $inCells = false)
-    {
+    private function __construct(
+        string $name,
+        string $label,
+        private readonly array $parts,
+        private readonly string $between,
+        bool $required,
+        ?array $default,
+        private readonly bool $inCells = false,
+    ) {
         parent::__construct($name, $label, $required, $default);
     }
 
     /** Two lengths that are more than nothing. */
     public static function sizes(string $name, string $label, bool $required = false): self
     {
-        return new self($name, $label, [NumberField::size("$name.0", "$label across"), NumberField::size("$name.1", "$label down")], ' × ', $required, null);
+        return new self(
+            $name,
+            $label,
+            [NumberField::size("$name.0", "$label across"), NumberField::size("$name.1", "$label down")],
+            ' × ',
+            $required,
+            null,
+        );
     }
 
     /** Two lengths, zero allowed, that are nothing where they are not given. */
     public static function lengths(string $name, string $label): self
     {
-        return new self($name, $label, [NumberField::length("$name.0", "$label across"), NumberField::length("$name.1", "$label down")], ' × ', false, [0, 0]);
+        return new self(
+            $name,
+            $label,
+            [NumberField::length("$name.0", "$label across"), NumberField::length("$name.1", "$label down")],
+            ' × ',
+            false,
+            [0, 0],
+        );
     }
 
     /** How far across and how far down, either way. */
     public static function way(string $name, string $label, bool $required = false): self
     {
-        return new self($name, $label, [NumberField::offset("$name.0", "$label across"), NumberField::offset("$name.1", "$label down")], ', ', $required, null);
+        return new self(
+            $name,
+            $label,
+            [NumberField::offset("$name.0", "$label across"), NumberField::offset("$name.1", "$label down")],
+            ', ',
+            $required,
+            null,
+        );
     }
 
     /** A way in cells of a grid, along its axes, by which arrow keys move. */
     public static function cells(string $name, string $label): self
     {
-        return new self($name, $label, [NumberField::factor("$name.0", "$label along the first axis"), NumberField::factor("$name.1", "$label along the second axis")], ' and ', false, [0, 0], true);
+        return new self(
+            $name,
+            $label,
+            [NumberField::factor("$name.0", "$label along the first axis"), NumberField::factor("$name.1", "$label along the second axis")],
+            ' and ',
+            false,
+            [0, 0],
+            true,
+        );
     }
 
     /** Two whole numbers. */
     public static function counts(string $name, string $label, int $least, int $most, bool $required = false): self
     {
-        return new self($name, $label, [NumberField::count("$name.0", "$label across", $least, $most), NumberField::count("$name.1", "$label down", $least, $most)], ' × ', $required, null);
+        return new self(
+            $name,
+            $label,
+            [NumberField::count("$name.0", "$label across", $least, $most), NumberField::count("$name.1", "$label down", $least, $most)],
+            ' × ',
+            $required,
+            null,
+        );
     }
 
     public static function factors(string $name, string $label): self
     {
-        return new self($name, $label, [NumberField::factor("$name.0", "$label across"), NumberField::factor("$name.1", "$label down")], ' × ', false, null);
+        return new self(
+            $name,
+            $label,
+            [NumberField::factor("$name.0", "$label across"), NumberField::factor("$name.1", "$label down")],
+            ' × ',
+            false,
+            null,
+        );
     }
 
     /** Degrees, clockwise on the screen, 0 to the right. */
     public static function angles(string $name, string $label, bool $required): self
     {
-        return new self($name, $label, [NumberField::angle("$name.0", "first of the $label"), NumberField::angle("$name.1", "second of the $label")], ' and ', $required, null);
+        return new self(
+            $name,
+            $label,
+            [NumberField::angle("$name.0", "first of the $label"), NumberField::angle("$name.1", "second of the $label")],
+            ' and ',
+            $required,
+            null,
+        );
     }
 
     public function type(): string

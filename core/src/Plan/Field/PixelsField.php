@@ -35,7 +35,10 @@ final class PixelsField extends Field
     /** @throws Unusable */
     public static function checkPixel(mixed $place, string $pointer): void
     {
-        $numbers = is_array($place) && array_is_list($place) ? array_filter($place, static fn (mixed $one): bool => (is_int($one) || is_float($one)) && abs($one) <= self::FARTHEST) : [];
+        $numbers =
+            is_array($place) && array_is_list($place)
+                ? array_filter($place, static fn (mixed $one): bool => (is_int($one) || is_float($one)) && abs($one) <= self::FARTHEST)
+                : [];
         if (count($numbers) !== 2 || count((array) $place) !== 2) {
             throw Unusable::at($pointer, 'a place of the picture: [x, y] in pixels');
         }
@@ -48,7 +51,11 @@ final class PixelsField extends Field
         foreach ($corners as $k => $corner) {
             [$before, $next] = [$corners[($k + 3) % 4], $corners[($k + 1) % 4]];
             if ($corner->minus($before)->cross($next->minus($corner)) <= 0.0) {
-                throw new FieldFault($this->name, 'degenerate', 'its corners have to go round clockwise, from the upper left one, with none of them bent inwards');
+                throw new FieldFault(
+                    $this->name,
+                    'degenerate',
+                    'its corners have to go round clockwise, from the upper left one, with none of them bent inwards',
+                );
             }
         }
 
@@ -70,7 +77,12 @@ final class PixelsField extends Field
 
     public function schema(): array
     {
-        return ['type' => 'array', 'items' => ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 2], 'minItems' => 4, 'maxItems' => 4];
+        return [
+            'type' => 'array',
+            'items' => ['type' => 'array', 'items' => ['type' => 'number'], 'minItems' => 2, 'maxItems' => 2],
+            'minItems' => 4,
+            'maxItems' => 4,
+        ];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string

@@ -34,7 +34,9 @@ final class PlaceField extends Field
     {
         if (is_string($raw)) {
             $address = Address::parse($raw);
-            $isCells = $address !== null && ($address->sort === '#' ? ! $address->center : $address->sort === '~' && $address->spot?->grid !== null);
+            $isCells =
+                $address !== null &&
+                ($address->sort === '#' ? ! $address->center : $address->sort === '~' && $address->spot?->grid !== null);
             if ($address === null || $isCells || in_array(null, $address->coordinates, true)) {
                 throw Unusable::at($pointer, "a place for {$this->label}: [x, y], an intersection such as g1@2,3, a crossing such as c1*c2/1, a corner such as p1@2 or a centre such as g1#2,3!");
             }
@@ -67,7 +69,10 @@ final class PlaceField extends Field
         $keys = array_map(strval(...), array_keys($raw));
         sort($keys);
         if (! in_array($keys, [['by', 'of'], ['angle', 'distance', 'of'], ['between', 'share'], ['column', 'row']], true)) {
-            throw Unusable::at($pointer, 'a composed place: of with by, of with angle and distance, between with share, or column with row');
+            throw Unusable::at(
+                $pointer,
+                'a composed place: of with by, of with angle and distance, between with share, or column with row',
+            );
         }
         foreach ($raw as $key => $value) {
             if ($key === 'between' && (! is_array($value) || ! array_is_list($value) || count($value) !== 2)) {
@@ -117,7 +122,10 @@ final class PlaceField extends Field
     private function composed(array $raw, Scope $scope): Vec
     {
         $place = fn (mixed $one): Vec => $this->resolve($one, $scope);
-        $number = fn (string $key): float => NumberField::factor("{$this->name}.$key", "{$this->label}, $key")->resolve($raw[$key] ?? null, $scope);
+        $number = fn (string $key): float => NumberField::factor("{$this->name}.$key", "{$this->label}, $key")->resolve(
+            $raw[$key] ?? null,
+            $scope,
+        );
         if (isset($raw['by'])) {
             return $place($raw['of'] ?? null)->plus($place($raw['by']));
         }
@@ -215,6 +223,9 @@ final class PlaceField extends Field
     /** @return array{NumberField, NumberField} */
     private function coordinates(): array
     {
-        return [NumberField::coordinate("{$this->name}.0", "{$this->label} x"), NumberField::coordinate("{$this->name}.1", "{$this->label} y")];
+        return [
+            NumberField::coordinate("{$this->name}.0", "{$this->label} x"),
+            NumberField::coordinate("{$this->name}.1", "{$this->label} y"),
+        ];
     }
 }

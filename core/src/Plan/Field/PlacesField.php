@@ -27,8 +27,14 @@ final class PlacesField extends Field
      * @param  list<string>  $each  what messages call them one by one; those beyond are numbered
      * @param  bool  $exactly  whether there have to be as many as have names, not more
      */
-    public function __construct(string $name, string $label, private readonly array $each, private readonly bool $exactly, bool $required = false, private readonly int $most = self::MOST)
-    {
+    public function __construct(
+        string $name,
+        string $label,
+        private readonly array $each,
+        private readonly bool $exactly,
+        bool $required = false,
+        private readonly int $most = self::MOST,
+    ) {
         parent::__construct($name, $label, $required);
     }
 
@@ -41,7 +47,10 @@ final class PlacesField extends Field
     {
         $least = count($this->each);
         if (! is_array($raw) || ! array_is_list($raw) || count($raw) < $least || count($raw) > ($this->exactly ? $least : $this->most)) {
-            throw Unusable::at($pointer, $this->exactly ? "$least places for {$this->label}" : "$least to {$this->most} places for {$this->label}");
+            throw Unusable::at(
+                $pointer,
+                $this->exactly ? "$least places for {$this->label}" : "$least to {$this->most} places for {$this->label}",
+            );
         }
         foreach ($raw as $index => $place) {
             $this->place($index)->check($place, "$pointer/$index");
@@ -88,7 +97,10 @@ final class PlacesField extends Field
     {
         $least = count($this->each);
 
-        return array_map(fn (int $index): mixed => $this->place($index)->sample($lot), range(1, $this->exactly ? $least : $lot->whole($least, $least + 3)));
+        return array_map(
+            fn (int $index): mixed => $this->place($index)->sample($lot),
+            range(1, $this->exactly ? $least : $lot->whole($least, $least + 3)),
+        );
     }
 
     public function traits(): array
@@ -100,14 +112,24 @@ final class PlacesField extends Field
     {
         $least = count($this->each);
 
-        return ['type' => 'array', 'items' => ['$ref' => '#/$defs/place'], 'minItems' => $least, 'maxItems' => $this->exactly ? $least : $this->most];
+        return [
+            'type' => 'array',
+            'items' => ['$ref' => '#/$defs/place'],
+            'minItems' => $least,
+            'maxItems' => $this->exactly ? $least : $this->most,
+        ];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
         $texts = $this->items($raw, $plan, $labels);
         if (count($texts) > self::SPELT_OUT) {
-            $on = array_unique(array_map(static fn (mixed $place): string => is_string($place) ? Address::idsIn($place)[0] : '', is_array($raw) ? $raw : []));
+            $on = array_unique(
+                array_map(
+                    static fn (mixed $place): string => is_string($place) ? Address::idsIn($place)[0] : '',
+                    is_array($raw) ? $raw : [],
+                ),
+            );
 
             return count($texts).' points'.(count($on) === 1 && $on[0] !== '' ? ' of '.(new Naming($plan, $labels))->step($on[0]) : '');
         }

@@ -60,7 +60,10 @@ final class SeatsField extends Field
         $seats = $lost = [];
         foreach (is_array($raw) ? array_values($raw) : [] as $index => $one) {
             try {
-                array_push($seats, ...($this->meansCell($one, $scope) ? $this->inCells((string) $one, $scope) : [$this->seat($one, $index, $scope)]));
+                array_push(
+                    $seats,
+                    ...$this->meansCell($one, $scope) ? $this->inCells((string) $one, $scope) : [$this->seat($one, $index, $scope)],
+                );
             } catch (FieldFault $fault) {
                 $lost[] = $fault->getMessage();
             }
@@ -69,7 +72,14 @@ final class SeatsField extends Field
             throw new FieldFault($this->name, 'lost', 'nowhere is left to place it: '.implode('; ', array_slice($lost, 0, 3)));
         }
         if ($lost !== []) {
-            $scope->warn($this->name, 'lost', count($lost).(count($lost) === 1 ? ' placement is' : ' placements are').' lost: '.implode('; ', array_slice($lost, 0, 3)));
+            $scope->warn(
+                $this->name,
+                'lost',
+                count($lost).
+                    (count($lost) === 1 ? ' placement is' : ' placements are').
+                    ' lost: '.
+                    implode('; ', array_slice($lost, 0, 3)),
+            );
         }
 
         return $seats;
@@ -87,7 +97,14 @@ final class SeatsField extends Field
 
     public function renamed(mixed $raw, array $new): mixed
     {
-        return is_array($raw) ? array_map(fn (mixed $one): mixed => self::isCell($one) ? Address::renamed((string) $one, $new) : (new PlaceField($this->name, $this->label))->renamed($one, $new), $raw) : $raw;
+        return is_array($raw)
+            ? array_map(
+                fn (mixed $one): mixed => self::isCell($one)
+                    ? Address::renamed((string) $one, $new)
+                    : (new PlaceField($this->name, $this->label))->renamed($one, $new),
+                $raw,
+            )
+            : $raw;
     }
 
     /** @return list<mixed> */
@@ -98,7 +115,12 @@ final class SeatsField extends Field
 
     public function schema(): array
     {
-        return ['type' => 'array', 'items' => ['anyOf' => [['$ref' => '#/$defs/place'], ['type' => 'string', 'pattern' => Address::CELLS_PATTERN]]], 'minItems' => 1, 'maxItems' => self::MOST];
+        return [
+            'type' => 'array',
+            'items' => ['anyOf' => [['$ref' => '#/$defs/place'], ['type' => 'string', 'pattern' => Address::CELLS_PATTERN]]],
+            'minItems' => 1,
+            'maxItems' => self::MOST,
+        ];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string
@@ -115,7 +137,12 @@ final class SeatsField extends Field
     /** @return list<string> */
     public function items(mixed $raw, Plan $plan, array $labels): array
     {
-        return array_map(fn (mixed $one): string => self::isCell($one) ? $this->cells->text([$one], $plan, $labels) : (new PlaceField($this->name, $this->label))->text($one, $plan, $labels), is_array($raw) ? array_values($raw) : []);
+        return array_map(
+            fn (mixed $one): string => self::isCell($one)
+                ? $this->cells->text([$one], $plan, $labels)
+                : (new PlaceField($this->name, $this->label))->text($one, $plan, $labels),
+            is_array($raw) ? array_values($raw) : [],
+        );
     }
 
     /** Whether it has the form of a cell, and not also that of a place. */
@@ -131,7 +158,8 @@ final class SeatsField extends Field
      */
     private function meansCell(mixed $one, Scope $scope): bool
     {
-        return self::isCell($one) || (is_string($one) && str_contains($one, '~') && $scope->step(Address::idsIn($one)[0], $this->name)->result instanceof Overlay);
+        return self::isCell($one) ||
+            (is_string($one) && str_contains($one, '~') && $scope->step(Address::idsIn($one)[0], $this->name)->result instanceof Overlay);
     }
 
     /** @throws FieldFault */

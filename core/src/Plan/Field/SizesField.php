@@ -30,7 +30,10 @@ final class SizesField extends Field
 
     public function check(mixed $raw, string $pointer): void
     {
-        $sizes = is_array($raw) && array_is_list($raw) ? array_filter($raw, static fn (mixed $one): bool => is_int($one) && $one >= 1 && $one <= self::LARGEST) : [];
+        $sizes =
+            is_array($raw) && array_is_list($raw)
+                ? array_filter($raw, static fn (mixed $one): bool => is_int($one) && $one >= 1 && $one <= self::LARGEST)
+                : [];
         if ($sizes === [] || $sizes !== $raw || count($sizes) > self::MOST || count(array_unique($sizes)) !== count($sizes)) {
             throw Unusable::at($pointer, 'a list of 1 to '.self::MOST.' whole numbers of pixels from 1 to '.self::LARGEST.', none twice');
         }
@@ -49,7 +52,13 @@ final class SizesField extends Field
 
     public function schema(): array
     {
-        return ['type' => 'array', 'minItems' => 1, 'maxItems' => self::MOST, 'uniqueItems' => true, 'items' => ['type' => 'integer', 'minimum' => 1, 'maximum' => self::LARGEST]];
+        return [
+            'type' => 'array',
+            'minItems' => 1,
+            'maxItems' => self::MOST,
+            'uniqueItems' => true,
+            'items' => ['type' => 'integer', 'minimum' => 1, 'maximum' => self::LARGEST],
+        ];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string

@@ -31,7 +31,8 @@ final class SourceField extends Field
 
     public function resolve(mixed $raw, Scope $scope): PictureFile
     {
-        return $scope->plan->pictures?->find(is_string($raw) ? $raw : '') ?? throw new FieldFault($this->name, 'lost', 'the picture is not there: it was never brought in here, or is no PNG, JPEG or WebP');
+        return $scope->plan->pictures?->find(is_string($raw) ? $raw : '') ??
+            throw new FieldFault($this->name, 'lost', 'the picture is not there: it was never brought in here, or is no PNG, JPEG or WebP');
     }
 
     public function references(mixed $raw): array

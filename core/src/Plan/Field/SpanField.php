@@ -37,7 +37,10 @@ final class SpanField extends Field
         $numbers = [];
         foreach (is_array($raw) ? array_values($raw) : [] as $index => $one) {
             $number = $this->number($index)->resolve($one, $scope);
-            $numbers[] = $number === round($number) ? $number : throw new FieldFault($this->name, 'number', "{$this->label}: cells are counted in whole numbers; $number is none");
+            $numbers[] =
+                $number === round($number)
+                    ? $number
+                    : throw new FieldFault($this->name, 'number', "{$this->label}: cells are counted in whole numbers; $number is none");
         }
 
         return $numbers;
@@ -66,7 +69,10 @@ final class SpanField extends Field
 
     public function text(mixed $raw, Plan $plan, array $labels): string
     {
-        $shown = array_map(static fn (mixed $one): string => is_scalar($one) ? (string) $one : '', is_array($raw) ? array_values($raw) : []);
+        $shown = array_map(
+            static fn (mixed $one): string => is_scalar($one) ? (string) $one : '',
+            is_array($raw) ? array_values($raw) : [],
+        );
 
         return count($shown) === 4 ? "$shown[0], $shown[1] to $shown[2], $shown[3]" : implode(', ', $shown);
     }

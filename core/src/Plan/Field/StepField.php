@@ -24,8 +24,14 @@ final class StepField extends Field
      * @param  list<string>  $kinds  of steps that make sense here, where not all do; others are found wrong by who takes it
      * @param  Role|null  $or  another role that it may have
      */
-    public function __construct(string $name, string $label, private readonly Role $role = Role::Part, bool $required = false, private readonly array $kinds = [], private readonly ?Role $or = null)
-    {
+    public function __construct(
+        string $name,
+        string $label,
+        private readonly Role $role = Role::Part,
+        bool $required = false,
+        private readonly array $kinds = [],
+        private readonly ?Role $or = null,
+    ) {
         parent::__construct($name, $label, $required);
     }
 
@@ -45,10 +51,16 @@ final class StepField extends Field
     {
         $step = $scope->member(is_string($raw) ? $raw : '', $this->name);
         if ($step->result->role() !== $this->role && $step->result->role() !== $this->or) {
-            throw new FieldFault($this->name, 'lost', "{$scope->label($step->step())} is not {$this->role->noun()}".($this->or === null ? '' : " or {$this->or->noun()}"));
+            throw new FieldFault(
+                $this->name,
+                'lost',
+                "{$scope->label($step->step())} is not {$this->role->noun()}".($this->or === null ? '' : " or {$this->or->noun()}"),
+            );
         }
 
-        return $step->result instanceof Part && $step->result->isEmpty() ? throw new NothingGiven($this->name, "nothing is left to work on: {$scope->label($step->step())} is empty") : $step;
+        return $step->result instanceof Part && $step->result->isEmpty()
+            ? throw new NothingGiven($this->name, "nothing is left to work on: {$scope->label($step->step())} is empty")
+            : $step;
     }
 
     public function references(mixed $raw): array
@@ -73,7 +85,10 @@ final class StepField extends Field
 
     public function traits(): array
     {
-        return ['roles' => [$this->role->value, ...($this->or === null ? [] : [$this->or->value])], ...($this->kinds === [] ? [] : ['kinds' => $this->kinds])];
+        return [
+            'roles' => [$this->role->value, ...$this->or === null ? [] : [$this->or->value]],
+            ...$this->kinds === [] ? [] : ['kinds' => $this->kinds],
+        ];
     }
 
     public function text(mixed $raw, Plan $plan, array $labels): string

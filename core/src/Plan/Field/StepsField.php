@@ -26,8 +26,14 @@ final class StepsField extends Field
      * @param  non-empty-list<Role>  $roles  that the steps may have
      * @param  bool  $withNothing  whether parts of which nothing is left count; else they are left out
      */
-    private function __construct(string $name, string $label, private readonly array $roles, bool $required, private readonly int $most, private readonly bool $withNothing = false)
-    {
+    private function __construct(
+        string $name,
+        string $label,
+        private readonly array $roles,
+        bool $required,
+        private readonly int $most,
+        private readonly bool $withNothing = false,
+    ) {
         parent::__construct($name, $label, $required);
     }
 
@@ -82,7 +88,12 @@ final class StepsField extends Field
             try {
                 $step = $scope->member($id, $this->name);
                 if (! in_array($step->result->role(), $this->roles, true)) {
-                    throw new FieldFault($this->name, 'lost', "{$scope->label($step->step())} is not ".implode(' or ', array_map(static fn (Role $role): string => $role->noun(), $this->roles)));
+                    throw new FieldFault(
+                        $this->name,
+                        'lost',
+                        "{$scope->label($step->step())} is not ".
+                            implode(' or ', array_map(static fn (Role $role): string => $role->noun(), $this->roles)),
+                    );
                 }
                 if ($step->result instanceof Part && $step->result->isEmpty() && ! $this->withNothing) {
                     $empty[] = $scope->label($step->step());
@@ -94,7 +105,10 @@ final class StepsField extends Field
             }
         }
         if ($found === [] && $empty !== []) {
-            throw new NothingGiven($this->name, 'nothing is left to work on: '.implode(' and ', $empty).(count($empty) === 1 ? ' is empty' : ' are empty'));
+            throw new NothingGiven(
+                $this->name,
+                'nothing is left to work on: '.implode(' and ', $empty).(count($empty) === 1 ? ' is empty' : ' are empty'),
+            );
         }
         if ($found === []) {
             throw new FieldFault($this->name, 'lost', 'nothing is left to work on: '.implode('; ', $lost));
@@ -113,7 +127,9 @@ final class StepsField extends Field
 
     public function renamed(mixed $raw, array $new): mixed
     {
-        return is_array($raw) ? array_map(static fn (mixed $one): mixed => is_string($one) ? Address::renamed($one, $new) : $one, $raw) : $raw;
+        return is_array($raw)
+            ? array_map(static fn (mixed $one): mixed => is_string($one) ? Address::renamed($one, $new) : $one, $raw)
+            : $raw;
     }
 
     /** @return list<string> */

@@ -172,7 +172,10 @@ final readonly class PlanReader
         }
         foreach ($given as $letter => $number) {
             if (preg_match('/^[a-z]$/D', (string) $letter) !== 1 || ! is_int($number) || $number < 1 || $number > self::HIGHEST) {
-                throw Unusable::at('/given/'.self::escaped((string) $letter), 'a small letter with a whole number from 1 to '.self::HIGHEST);
+                throw Unusable::at(
+                    '/given/'.self::escaped((string) $letter),
+                    'a small letter with a whole number from 1 to '.self::HIGHEST,
+                );
             }
         }
     }
@@ -270,7 +273,16 @@ final readonly class PlanReader
             throw Unusable::at("$pointer/number", 'a whole number from 1 to '.self::HIGHEST);
         }
         $parameters = array_diff_key($raw, array_flip(['id', 'kind', 'name', 'number', 'muted', 'hidden', 'fast']));
-        $step = new Step($id, $kind, $name, ($raw['muted'] ?? false) === true, ($raw['hidden'] ?? false) === true, self::named($parameters), $number, ($raw['fast'] ?? false) === true);
+        $step = new Step(
+            $id,
+            $kind,
+            $name,
+            ($raw['muted'] ?? false) === true,
+            ($raw['hidden'] ?? false) === true,
+            self::named($parameters),
+            $number,
+            ($raw['fast'] ?? false) === true,
+        );
         self::checkFields($step, $pointer);
 
         return $step;
@@ -336,7 +348,10 @@ final readonly class PlanReader
     {
         foreach (array_keys($given) as $key) {
             if (! in_array((string) $key, $keys, true)) {
-                throw Unusable::at($pointer.'/'.self::escaped((string) $key), 'nothing; known here are '.implode(', ', array_unique($keys)));
+                throw Unusable::at(
+                    $pointer.'/'.self::escaped((string) $key),
+                    'nothing; known here are '.implode(', ', array_unique($keys)),
+                );
             }
         }
     }

@@ -22,7 +22,10 @@ use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Plan\Values;
 use Sternbild\Core\Result\Role;
 
-/** All that the sheet as a whole says. Reading, schema, changes and sentences of the sheet hang on this list; limits of checks come from the checks. */
+/**
+ * All that the sheet as a whole says. Reading, schema, changes and sentences of the sheet hang on this list; limits of checks come from the
+ * checks.
+ */
 final class SheetProperties
 {
     /** Without which no sheet is one. */
@@ -38,18 +41,62 @@ final class SheetProperties
         }
         $units = array_column(Unit::cases(), 'value');
         $all = [];
-        foreach ([
-            new Property(NumberField::side('width', 'width'), 'a length from 0.001 to 10000000', self::nothing(...), 'ground', 'Sheet {width}'),
-            new Property(NumberField::side('height', 'height'), 'a length from 0.001 to 10000000', self::nothing(...), 'ground', ' × {height}'),
-            new Property(new ChoiceField('unit', 'unit', array_combine($units, $units)), 'one of '.implode(', ', $units), self::nothing(...), 'ground', ' {unit}'),
-            new Property(new ColourField('background', 'background'), 'null, #rrggbb or the name of a palette colour', self::nothing(...), 'ground', ' on {background}',
-                fits: static fn (mixed $colour): bool => $colour !== 'none'),
-            new Property(NumberField::angle('light', 'light'), 'degrees, clockwise from straight up, that light comes from', static fn (): float => Values::LIGHT, 'ground', ', light from {light}',
-                matters: self::isLit(...)),
-            new Property(new ChoiceField('seams', 'seams', ['closed' => 'closed', 'open' => 'left open']), 'closed or open', static fn (): string => 'closed', 'ground', ', seams {seams}',
-                matters: self::hasParts(...)),
-            new Property(new HeldToField('colours', 'colours'), 'how many colours the sheet may have, 1 to 256, or "palette"', self::nothing(...), 'colours', 'held to {colours}'),
-        ] as $property) {
+        foreach (
+            [
+                new Property(
+                    NumberField::side('width', 'width'),
+                    'a length from 0.001 to 10000000',
+                    self::nothing(...),
+                    'ground',
+                    'Sheet {width}',
+                ),
+                new Property(
+                    NumberField::side('height', 'height'),
+                    'a length from 0.001 to 10000000',
+                    self::nothing(...),
+                    'ground',
+                    ' × {height}',
+                ),
+                new Property(
+                    new ChoiceField('unit', 'unit', array_combine($units, $units)),
+                    'one of '.implode(', ', $units),
+                    self::nothing(...),
+                    'ground',
+                    ' {unit}',
+                ),
+                new Property(
+                    new ColourField('background', 'background'),
+                    'null, #rrggbb or the name of a palette colour',
+                    self::nothing(...),
+                    'ground',
+                    ' on {background}',
+                    fits: static fn (mixed $colour): bool => $colour !== 'none',
+                ),
+                new Property(
+                    NumberField::angle('light', 'light'),
+                    'degrees, clockwise from straight up, that light comes from',
+                    static fn (): float => Values::LIGHT,
+                    'ground',
+                    ', light from {light}',
+                    matters: self::isLit(...),
+                ),
+                new Property(
+                    new ChoiceField('seams', 'seams', ['closed' => 'closed', 'open' => 'left open']),
+                    'closed or open',
+                    static fn (): string => 'closed',
+                    'ground',
+                    ', seams {seams}',
+                    matters: self::hasParts(...),
+                ),
+                new Property(
+                    new HeldToField('colours', 'colours'),
+                    'how many colours the sheet may have, 1 to 256, or "palette"',
+                    self::nothing(...),
+                    'colours',
+                    'held to {colours}',
+                ),
+            ] as $property
+        ) {
             $all[$property->name()] = $property;
         }
 
@@ -135,7 +182,10 @@ final class SheetProperties
             return $said ?? (is_float($usual) ? (float) Numerals::plain(round($usual, 4)) : $usual);
         };
 
-        return array_map(static fn (string $template): array => Sentence::filled($template, $fields, $raw, $plan, [], $numbers), $templates);
+        return array_map(
+            static fn (string $template): array => Sentence::filled($template, $fields, $raw, $plan, [], $numbers),
+            $templates,
+        );
     }
 
     /** @param  list<string>  $words */
@@ -153,7 +203,8 @@ final class SheetProperties
             return '';
         }
 
-        return ($property->field->measure === 'length' ? ' '.$plan->unit->value : '').(($plan->sheet[$property->name()] ?? null) === 0.0 ? ' (never)' : '');
+        return ($property->field->measure === 'length' ? ' '.$plan->unit->value : '').
+            (($plan->sheet[$property->name()] ?? null) === 0.0 ? ' (never)' : '');
     }
 
     /**
@@ -166,7 +217,9 @@ final class SheetProperties
         $raw = $property->raw($sheet);
         $pointer = '/sheet/'.str_replace('.', '/', $property->name());
         if ($raw === null) {
-            return in_array($property->name(), self::REQUIRED, true) ? throw Unusable::at($pointer, $property->expected) : $property->usual($width, $height, $unit);
+            return in_array($property->name(), self::REQUIRED, true)
+                ? throw Unusable::at($pointer, $property->expected)
+                : $property->usual($width, $height, $unit);
         }
         try {
             $property->field->check($raw, $pointer);
@@ -177,7 +230,10 @@ final class SheetProperties
             // The palette is not read yet, nor are steps: colours stay names, and arithmetic knows units only.
             $value = $property->field instanceof NumberField ? $property->field->resolve($raw, new Scope(Plan::bare($unit), [])) : $raw;
         } catch (FieldFault $fault) {
-            throw Unusable::at($pointer, $fault->findingCode === 'arithmetic' ? "a number or arithmetic; {$fault->getMessage()}" : $property->expected);
+            throw Unusable::at(
+                $pointer,
+                $fault->findingCode === 'arithmetic' ? "a number or arithmetic; {$fault->getMessage()}" : $property->expected,
+            );
         }
 
         return $property->fits($value, $width, $height) ? $value : throw Unusable::at($pointer, $property->expected);
@@ -198,13 +254,23 @@ final class SheetProperties
         PlanReader::onlyKeys($sheet, array_map(strval(...), array_keys($keys)), '/sheet');
         foreach (array_filter($keys) as $name => $inner) {
             $said = $sheet[$name] ?? [];
-            PlanReader::onlyKeys(is_array($said) ? $said : throw Unusable::at("/sheet/$name", 'an object with '.implode(', ', $inner)), $inner, "/sheet/$name");
+            PlanReader::onlyKeys(
+                is_array($said) ? $said : throw Unusable::at("/sheet/$name", 'an object with '.implode(', ', $inner)),
+                $inner,
+                "/sheet/$name",
+            );
         }
     }
 
     private static function isLit(Plan $plan): bool
     {
-        return self::some($plan, static fn (Step $step): bool => array_filter($step->kind->fields(), static fn (Field $field): bool => $field->default === 'sheet.light') !== []);
+        return self::some(
+            $plan,
+            static fn (Step $step): bool => array_filter(
+                $step->kind->fields(),
+                static fn (Field $field): bool => $field->default === 'sheet.light',
+            ) !== [],
+        );
     }
 
     private static function hasParts(Plan $plan): bool

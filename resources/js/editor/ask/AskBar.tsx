@@ -25,7 +25,10 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
 
     const operations = useMemo(() => {
         if (verb.needs > 0) return (pointed() ?? verb).needs > 0 ? null : (pointed() ?? verb).operations(answersOf({ ...asking, verb }));
-        const aimed = hover?.handle === true ? null : withHovered(asking, hears, hover?.point === undefined ? undefined : (hover.point.raw ?? hover.point.at));
+        const aimed =
+            hover?.handle === true
+                ? null
+                : withHovered(asking, hears, hover?.point === undefined ? undefined : (hover.point.raw ?? hover.point.at));
         // As long as it could take more, what is pointed at counts.
         const shown = verb.full || hasQuestions ? verb : (pointed() ?? verb);
         return shown.operations(aimed ?? answersOf({ ...asking, verb }));
@@ -36,8 +39,13 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
     // Said on the sheet, it goes on there; with all that it takes, its questions come next.
     useEffect(() => {
         if (!hasQuestions) return;
-        const first = form.current?.querySelector<HTMLElement>('[data-questions] :is(input, button, select, [role=button])') ?? form.current?.querySelector<HTMLElement>('button.solid');
-        const chosen = first instanceof HTMLInputElement && first.type === 'radio' ? form.current?.querySelector<HTMLElement>(`[name="${CSS.escape(first.name)}"]:checked`) : null;
+        const first =
+            form.current?.querySelector<HTMLElement>('[data-questions] :is(input, button, select, [role=button])') ??
+            form.current?.querySelector<HTMLElement>('button.solid');
+        const chosen =
+            first instanceof HTMLInputElement && first.type === 'radio'
+                ? form.current?.querySelector<HTMLElement>(`[name="${CSS.escape(first.name)}"]:checked`)
+                : null;
         (chosen ?? first)?.focus();
     }, [hasQuestions]);
 
@@ -95,17 +103,32 @@ export function AskBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave
                         </p>
                     )}
                     {verb.needs === 0 && !verb.full && verb.asks.length === 0 && (
-                        <p className="text-slate">{verb.bends === null ? 'Pick more, or do it.' : 'Click more places; press and pull for an arc; the first place again ends it.'}</p>
+                        <p className="text-slate">
+                            {verb.bends === null
+                                ? 'Pick more, or do it.'
+                                : 'Click more places; press and pull for an arc; the first place again ends it.'}
+                        </p>
                     )}
-                    {verb.needs === 0 && <Questions verb={verb} answers={asking.answers} standing={standing} onAnswer={onAnswer} onFocus={turnTo} />}
+                    {verb.needs === 0 && (
+                        <Questions verb={verb} answers={asking.answers} standing={standing} onAnswer={onAnswer} onFocus={turnTo} />
+                    )}
                     {/* Of one line whatever it says: what is pressed must not move under the pointer. */}
                     <p className="h-[18px] basis-full truncate text-[12.5px] leading-[18px] text-slate" title={help}>
-                        {[standing === null ? verb.says : `A click on the sheet gives ${standing.label.startsWith('the ') ? '' : 'the '}${standing.label}.`, help].filter(Boolean).join(' ')}
+                        {[
+                            standing === null
+                                ? verb.says
+                                : `A click on the sheet gives ${standing.label.startsWith('the ') ? '' : 'the '}${standing.label}.`,
+                            help,
+                        ]
+                            .filter(Boolean)
+                            .join(' ')}
                     </p>
                     {(problem ?? fault) && (
                         <p role="alert" className="basis-full rounded bg-blush px-2 py-1.5 text-[12.5px] leading-snug text-brick">
                             {problem ?? fault?.text}
-                            {fault?.instead != null && verb.asks.includes(fault.instead.field) && <Instead {...fault.instead} onAnswer={onAnswer} />}
+                            {fault?.instead != null && verb.asks.includes(fault.instead.field) && (
+                                <Instead {...fault.instead} onAnswer={onAnswer} />
+                            )}
                         </p>
                     )}
                 </div>

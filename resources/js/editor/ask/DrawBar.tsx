@@ -7,7 +7,10 @@ import type { Asks } from './asks';
 import { Questions } from './Questions';
 import { usePreviewed } from './usePreviewed';
 
-/** What is drawn just now, above the sheet: what comes next, and what there is to be said in numbers; the next one begins as soon as one is done. */
+/**
+ * What is drawn just now, above the sheet: what comes next, and what there is to be said in numbers; the next one begins as soon as one is
+ * done.
+ */
 export function DrawBar({ asking, verb, pointed, problem, onAnswer, onDo, onLeave }: Asks) {
     const { picking, pointed: pointing } = usePicks();
     const { points } = usePick(picking);

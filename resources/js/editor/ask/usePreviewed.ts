@@ -9,7 +9,10 @@ export interface Fault {
     instead: { field: string; value: number } | null;
 }
 
-/** Shows on the sheet what operations would give, and says what is wrong with them; the message goes with its cause. Null operations show nothing; not ready ones are not asked about yet. */
+/**
+ * Shows on the sheet what operations would give, and says what is wrong with them; the message goes with its cause. Null operations show
+ * nothing; not ready ones are not asked about yet.
+ */
 export function usePreviewed(operations: Operation[] | null, isReady: boolean): Fault | null {
     const { preview } = useSheet();
     const [fault, setFault] = useState<(Fault) | null>(null);
@@ -21,7 +24,11 @@ export function usePreviewed(operations: Operation[] | null, isReady: boolean): 
             if (!current) return;
             const value = refused === null ? null : wouldDo(refused);
             const field = refused?.body.findings?.[0]?.field ?? null;
-            setFault(refused === null ? null : { text: problemText(refused), instead: value === null || field === null ? null : { field, value } });
+            setFault(
+                refused === null
+                    ? null
+                    : { text: problemText(refused), instead: value === null || field === null ? null : { field, value } },
+            );
         });
         return () => {
             current = false;

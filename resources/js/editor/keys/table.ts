@@ -1,5 +1,6 @@
 /**
- * Where keys are heard: on the sheet alone; wherever what is picked is at hand, on the sheet and in the plan; on the sheet and on what stands above and below it; anywhere
+ * Where keys are heard: on the sheet alone; wherever what is picked is at hand, on the sheet and in the plan; on the sheet and on what
+ * stands above and below it; anywhere
  * but in a field; and anywhere.
  */
 export type Where = 'sheet' | 'pick' | 'verbs' | 'fieldless' | 'anywhere';
@@ -30,15 +31,39 @@ function row(title: Title, where: Where, when: When, id: string, combos: readonl
 
 /** All single keys and combinations of the editor but those within a field, a list or a handle, which are heard there alone. */
 export const TABLE = [
-    row('On the sheet', 'sheet', 'always', 'walk', [...ARROWS, ...ARROWS.map((one) => `Shift+${one}`)], ['←', '↑', '↓', '→'], 'walk over cells, points, lines or parts; with Shift pick cells on the way'),
-    row('On the sheet', 'sheet', 'always', 'press', ['Enter', 'Shift+Enter'], ['Enter'], 'pick what the walk stands on; do what is asked for'),
+    row(
+        'On the sheet',
+        'sheet',
+        'always',
+        'walk',
+        [...ARROWS, ...ARROWS.map((one) => `Shift+${one}`)],
+        ['←', '↑', '↓', '→'],
+        'walk over cells, points, lines or parts; with Shift pick cells on the way',
+    ),
+    row(
+        'On the sheet',
+        'sheet',
+        'always',
+        'press',
+        ['Enter', 'Shift+Enter'],
+        ['Enter'],
+        'pick what the walk stands on; do what is asked for',
+    ),
     row('On the sheet', 'anywhere', 'always', 'unasked', ['Escape'], ['Esc'], 'click no place after all'),
     row('On the sheet', 'verbs', 'always', 'leave', ['Escape'], ['Esc'], 'pick nothing; leave what is asked or kept on'),
     row('On the sheet', 'sheet', 'always', 'fit', ['F'], ['F'], 'fit the view'),
     row('On the sheet', 'sheet', 'always', 'in', ['+', 'Shift++', '=', 'Shift+='], ['+'], 'zoom in'),
     row('On the sheet', 'sheet', 'always', 'out', ['-', 'Shift+-'], ['−'], 'zoom out'),
     row('On the sheet', 'sheet', 'always', 'hand', ['Space'], ['Space', 'drag'], 'move the view'),
-    row('On the sheet', 'sheet', 'always', 'nudge', [...ARROWS.map((one) => `Alt+${one}`), ...ARROWS.map((one) => `Alt+Shift+${one}`)], ['Alt', 'arrow'], 'move picked parts by a tenth of a step of their grid; with Shift alone by a whole one'),
+    row(
+        'On the sheet',
+        'sheet',
+        'always',
+        'nudge',
+        [...ARROWS.map((one) => `Alt+${one}`), ...ARROWS.map((one) => `Alt+Shift+${one}`)],
+        ['Alt', 'arrow'],
+        'move picked parts by a tenth of a step of their grid; with Shift alone by a whole one',
+    ),
     row('What is picked', 'pick', 'always', 'remove', ['Delete', 'Backspace'], ['Delete'], 'delete it; what is built on it is told'),
     row('What is picked', 'pick', 'verbs', 'all', ['Ctrl+A'], ['Ctrl', 'A'], 'pick all of what is being picked'),
     row('What is picked', 'pick', 'verbs', 'copy', ['Ctrl+C'], ['Ctrl', 'C'], 'take a copy of it along'),
@@ -60,7 +85,15 @@ export const TABLE = [
     row('Anywhere', 'fieldless', 'always', 'redo', ['Ctrl+Shift+Z', 'Ctrl+Y'], ['Ctrl', 'Y'], 'redo'),
     row('Anywhere', 'anywhere', 'always', 'save', ['Ctrl+S'], ['Ctrl', 'S'], 'say that it is saved; all is, always'),
     row('Anywhere', 'fieldless', 'always', 'plan', ['Ctrl+\\'], ['Ctrl', '\\'], 'fold the plan away, and back'),
-    row('Anywhere', 'fieldless', 'always', 'proofs', ['Ctrl+Shift+\\', 'Ctrl+Shift+|'], ['Ctrl', 'Shift', '\\'], 'fold proofs and palette away, and back'),
+    row(
+        'Anywhere',
+        'fieldless',
+        'always',
+        'proofs',
+        ['Ctrl+Shift+\\', 'Ctrl+Shift+|'],
+        ['Ctrl', 'Shift', '\\'],
+        'fold proofs and palette away, and back',
+    ),
     row('Anywhere', 'verbs', 'always', 'keys', ['?', 'Shift+?'], ['?'], 'this page'),
 ] as const satisfies readonly Row[];
 
@@ -74,5 +107,10 @@ export function comboOf(event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey'
 
 /** The rows that a combination is in, in a place and with what the pointer does: the next one where that before has nothing to do. */
 export function rowsOf(combo: string, isHeard: (where: Where) => boolean, now: When): Row[] {
-    return (TABLE as readonly Row[]).filter((one) => (one.when === 'always' || one.when === now) && isHeard(one.where) && one.combos.some((written) => written === combo || (written === '1-9' && /^[1-9]$/.test(combo))));
+    return (TABLE as readonly Row[]).filter(
+        (one) =>
+            (one.when === 'always' || one.when === now) &&
+            isHeard(one.where) &&
+            one.combos.some((written) => written === combo || (written === '1-9' && /^[1-9]$/.test(combo))),
+    );
 }

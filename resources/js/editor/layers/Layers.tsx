@@ -25,7 +25,28 @@ interface Shown {
 const RESTS = 160;
 
 /** The drawing and its grids. */
-export function BaseLayer({ scene, view, size, gridsShown, outlines, seen, worked, measured, sector, cell, bare }: Shown & { bare: string; gridsShown: boolean; outlines: boolean; seen: Seen | null; worked: ReadonlySet<string> | null; measured: { selected: string | null } | null; sector: Sector | null; cell: Cell | null }) {
+export function BaseLayer({
+    scene,
+    view,
+    size,
+    gridsShown,
+    outlines,
+    seen,
+    worked,
+    measured,
+    sector,
+    cell,
+    bare,
+}: Shown & {
+    bare: string;
+    gridsShown: boolean;
+    outlines: boolean;
+    seen: Seen | null;
+    worked: ReadonlySet<string> | null;
+    measured: { selected: string | null } | null;
+    sector: Sector | null;
+    cell: Cell | null;
+}) {
     // Pictures come by and by.
     const come = useSyncExternalStore(arrived.subscribe, arrived.get);
     const canvas = useRef<HTMLCanvasElement>(null);
@@ -82,14 +103,30 @@ export function PickLayer({ scene, view, size, picking }: Shown & { picking: Pic
 }
 
 /** What lies under the pointer, or where the keyboard stands. Its canvas also answers what lies where. */
-export function HoverLayer({ scene, view, size, hover, cursor, outlines, canvas, colour = null }: Shown & { hover: Hover | null; cursor: { grid: string; address: string } | null; outlines: boolean; colour?: string | null; canvas: RefObject<HTMLCanvasElement | null> }) {
+export function HoverLayer({
+    scene,
+    view,
+    size,
+    hover,
+    cursor,
+    outlines,
+    canvas,
+    colour = null,
+}: Shown & {
+    hover: Hover | null;
+    cursor: { grid: string; address: string } | null;
+    outlines: boolean;
+    colour?: string | null;
+    canvas: RefObject<HTMLCanvasElement | null>;
+}) {
     useLayoutEffect(() => {
         if (canvas.current === null) return;
         const context = begin(canvas.current, view);
         const gridOf = (id: string | undefined): GridShape | undefined => gridShape(scene.steps.find((step) => step.id === id)?.geometry);
         const shape = gridOf(hover?.grid);
         // Between outlines nothing is to hide how they meet.
-        if (shape !== undefined && hover?.cells !== undefined && !outlines) paintHoveredCells(context, shape, hover.cells, view.scale, colour);
+        if (shape !== undefined && hover?.cells !== undefined && !outlines)
+            paintHoveredCells(context, shape, hover.cells, view.scale, colour);
         if (hover?.point !== undefined) paintStar(context, ...hover.point.at, view.scale);
         if (hover?.line !== undefined) paintLine(context, scene, hover.line, view.scale, 2.4);
         if (hover?.dragged !== undefined) paintDragged(context, hover.dragged, view.scale);

@@ -10,7 +10,21 @@ import type { Painter } from '../model/paint/Painter';
 import { Picture } from '../model/paint/Picture';
 
 /** Strokes that are not kept yet, the lines of mirrors, and the block that is picked. Cells that come are painted over what is there. */
-export function PaintLayer({ scene, view, size, painter, palette, on }: { scene: Scene; view: Camera; size: { width: number; height: number }; painter: Painter; palette: Record<string, string>; on: string | null }) {
+export function PaintLayer({
+    scene,
+    view,
+    size,
+    painter,
+    palette,
+    on,
+}: {
+    scene: Scene;
+    view: Camera;
+    size: { width: number; height: number };
+    painter: Painter;
+    palette: Record<string, string>;
+    on: string | null;
+}) {
     const canvas = useRef<HTMLCanvasElement>(null);
     useLayoutEffect(() => {
         const glass = canvas.current;
@@ -37,13 +51,24 @@ export function PaintLayer({ scene, view, size, painter, palette, on }: { scene:
             context.setLineDash([5 / view.scale, 4 / view.scale]);
             if (painter.block !== null) {
                 const [left, top, right, bottom] = sidesOf(painter.block);
-                trace(context, [corner(shape, left - 0.5, top - 0.5), corner(shape, right + 0.5, top - 0.5), corner(shape, right + 0.5, bottom + 0.5), corner(shape, left - 0.5, bottom + 0.5)], true);
+                trace(
+                    context,
+                    [
+                        corner(shape, left - 0.5, top - 0.5),
+                        corner(shape, right + 0.5, top - 0.5),
+                        corner(shape, right + 0.5, bottom + 0.5),
+                        corner(shape, left - 0.5, bottom + 0.5),
+                    ],
+                    true,
+                );
             }
             const [columns, rows] = shape.extent;
             const { mirror, about } = painter.brush;
             const [column, row] = about ?? [(columns + 1) / 2, (rows + 1) / 2];
-            if (mirror === 'left to right' || mirror === 'both') trace(context, [corner(shape, column, 0.1), corner(shape, column, rows + 0.9)], false);
-            if (mirror === 'up and down' || mirror === 'both') trace(context, [corner(shape, 0.1, row), corner(shape, columns + 0.9, row)], false);
+            if (mirror === 'left to right' || mirror === 'both')
+                trace(context, [corner(shape, column, 0.1), corner(shape, column, rows + 0.9)], false);
+            if (mirror === 'up and down' || mirror === 'both')
+                trace(context, [corner(shape, 0.1, row), corner(shape, columns + 0.9, row)], false);
             context.setLineDash([]);
         };
         repaint();
@@ -92,7 +117,10 @@ function corner(shape: GridShape, column: number, row: number): [number, number]
     const [downX, downY] = shape.centroid(shape.cell(`1,${rows}`) ?? first);
     const across = columns > 1 ? [(rightX - x) / (columns - 1), (rightY - y) / (columns - 1)] : [0, 0];
     const down = rows > 1 ? [(downX - x) / (rows - 1), (downY - y) / (rows - 1)] : [0, 0];
-    return [x + (column - 1) * (across[0] ?? 0) + (row - 1) * (down[0] ?? 0), y + (column - 1) * (across[1] ?? 0) + (row - 1) * (down[1] ?? 0)];
+    return [
+        x + (column - 1) * (across[0] ?? 0) + (row - 1) * (down[0] ?? 0),
+        y + (column - 1) * (across[1] ?? 0) + (row - 1) * (down[1] ?? 0),
+    ];
 }
 
 function trace(context: CanvasRenderingContext2D, places: [number, number][], closed: boolean): void {

@@ -36,7 +36,17 @@ export function SheetLayers({ view, size, seen, hover, standing, colour, canvas,
     const measured = useMemo(() => (measuresShown ? { selected } : null), [measuresShown, selected]);
     return (
         <>
-            <BaseLayer {...shown} gridsShown={gridsShown} outlines={outlines} seen={seen} worked={worked} measured={measured} sector={drawingIn === null || outlines ? null : (stepOf(scene, drawingIn)?.sector ?? null)} cell={cellShown} bare={Object.values(palette)[0] ?? INK} />
+            <BaseLayer
+                {...shown}
+                gridsShown={gridsShown}
+                outlines={outlines}
+                seen={seen}
+                worked={worked}
+                measured={measured}
+                sector={drawingIn === null || outlines ? null : (stepOf(scene, drawingIn)?.sector ?? null)}
+                cell={cellShown}
+                bare={Object.values(palette)[0] ?? INK}
+            />
             {shownAs === 'circles' && (
                 <img
                     alt="The construction: the result faded, its grids and guides, circles and their radii"

@@ -8,7 +8,10 @@ const MOST_SIGNS = 4000;
 /** Corners of the signs of turning centres: a lozenge for halves, then as many corners as turns. */
 const CORNERS: Record<number, number> = { 2: 2, 3: 3, 4: 4, 6: 6 };
 
-/** What a pattern is made of: the cell that is drawn in, mirrors, dashed glides, and at turning centres a sign with as many corners as there are turns. */
+/**
+ * What a pattern is made of: the cell that is drawn in, mirrors, dashed glides, and at turning centres a sign with as many corners as there
+ * are turns.
+ */
 export function paintCell(context: CanvasRenderingContext2D, cell: Cell, size: [number, number], scale: number, colour: string): void {
     context.save();
     context.beginPath();
@@ -40,7 +43,10 @@ function paintDomain(context: CanvasRenderingContext2D, cell: Cell, scale: numbe
 
 /** A place in lattice coordinates on the sheet. */
 export function place(cell: Cell, u: number, v: number): [number, number] {
-    return [(cell.origin[0] ?? 0) + u * (cell.a[0] ?? 0) + v * (cell.b[0] ?? 0), (cell.origin[1] ?? 0) + u * (cell.a[1] ?? 0) + v * (cell.b[1] ?? 0)];
+    return [
+        (cell.origin[0] ?? 0) + u * (cell.a[0] ?? 0) + v * (cell.b[0] ?? 0),
+        (cell.origin[1] ?? 0) + u * (cell.a[1] ?? 0) + v * (cell.b[1] ?? 0),
+    ];
 }
 
 /** The cells that reach over the sheet. */
@@ -75,13 +81,21 @@ export function linesOver(cell: Cell, ways: [number, number][]): { at: [number, 
             const off = (at[0] * y - at[1] * x) / long;
             const key = `${Math.round((Math.atan2(y, x) * 1e5) % (Math.PI * 1e5))} ${Math.round((off / size) * 1e4)}`;
             // A mirror says more than a glide on the same line.
-            if (!found.has(key) || (found.get(key)?.glides === true && glides === false)) found.set(key, { at, way: [x / long, y / long], glides: glides === true });
+            if (!found.has(key) || (found.get(key)?.glides === true && glides === false))
+                found.set(key, { at, way: [x / long, y / long], glides: glides === true });
         }
     }
     return [...found.values()];
 }
 
-function paintLines(context: CanvasRenderingContext2D, cell: Cell, ways: [number, number][], [width, height]: [number, number], scale: number, colour: string): void {
+function paintLines(
+    context: CanvasRenderingContext2D,
+    cell: Cell,
+    ways: [number, number][],
+    [width, height]: [number, number],
+    scale: number,
+    colour: string,
+): void {
     const far = 2 * Math.hypot(width, height);
     context.strokeStyle = colour;
     context.globalAlpha = 0.55;

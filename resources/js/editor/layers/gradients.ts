@@ -11,8 +11,12 @@ function inItself(context: CanvasRenderingContext2D, gradient: Gradient): Canvas
     const [x0 = 0, y0 = 0] = gradient.from ?? [];
     const [x1 = 0, y1 = 0] = gradient.to ?? [];
     const [fx, fy] = gradient.focus ?? [x0, y0];
-    const canvas = gradient.sort === 'linear' ? context.createLinearGradient(x0, y0, x1, y1) : context.createRadialGradient(fx ?? x0, fy ?? y0, 0, x0, y0, gradient.radius ?? 0);
-    for (const [position, colour, opacity] of gradient.stops) canvas.addColorStop(Number(position), transparent(String(colour), Number(opacity)));
+    const canvas =
+        gradient.sort === 'linear'
+            ? context.createLinearGradient(x0, y0, x1, y1)
+            : context.createRadialGradient(fx ?? x0, fy ?? y0, 0, x0, y0, gradient.radius ?? 0);
+    for (const [position, colour, opacity] of gradient.stops)
+        canvas.addColorStop(Number(position), transparent(String(colour), Number(opacity)));
     made.set(gradient, canvas);
     return canvas;
 }

@@ -19,7 +19,12 @@ function lineColour(background: string | null): string {
 /** Pixels of the screen between lines of a grid. */
 const NEAREST = 3;
 
-export function paintGrids(context: CanvasRenderingContext2D, scene: Scene, scale: number, worked: ReadonlySet<string> | null = null): void {
+export function paintGrids(
+    context: CanvasRenderingContext2D,
+    scene: Scene,
+    scale: number,
+    worked: ReadonlySet<string> | null = null,
+): void {
     const colour = lineColour(scene.sheet.background);
     paintGuides(context, scene, scale, colour, worked);
     for (const step of scene.steps) {
@@ -66,7 +71,13 @@ function standOut(context: CanvasRenderingContext2D, path: Path2D, colour: strin
 const GUIDES = 0.62;
 
 /** Guides are dashed, so that nobody takes them for a part of the result. */
-function paintGuides(context: CanvasRenderingContext2D, scene: Scene, scale: number, colour: string, worked: ReadonlySet<string> | null = null): void {
+function paintGuides(
+    context: CanvasRenderingContext2D,
+    scene: Scene,
+    scale: number,
+    colour: string,
+    worked: ReadonlySet<string> | null = null,
+): void {
     context.strokeStyle = colour;
     context.lineWidth = 1.1 / scale;
     context.setLineDash([6 / scale, 4 / scale]);
@@ -120,7 +131,10 @@ export function paintCloseUp(context: CanvasRenderingContext2D, { window, closeU
         context.stroke();
     }
     for (const gap of closeUp.gaps) {
-        const [from, to] = [gap.from, gap.to].map(([x = 0, y = 0]): [number, number] => [(x - window.left) * view.scale, (y - window.top) * view.scale]);
+        const [from, to] = [gap.from, gap.to].map(([x = 0, y = 0]): [number, number] => [
+            (x - window.left) * view.scale,
+            (y - window.top) * view.scale,
+        ]);
         if (from !== undefined && to !== undefined) {
             context.strokeStyle = AMBER;
             context.lineWidth = 2;
@@ -147,7 +161,8 @@ function paintBlocks(context: CanvasRenderingContext2D, shape: GridShape, block:
             for (let column = (row / block) % 2 === 0 ? 0 : block; column < columns; column += 2 * block) {
                 const [right, bottom] = [Math.min(columns, column + block), Math.min(rows, row + block)];
                 context.beginPath();
-                for (const [x, y] of [corner(column, row), corner(right, row), corner(right, bottom), corner(column, bottom)]) context.lineTo(x, y);
+                for (const [x, y] of [corner(column, row), corner(right, row), corner(right, bottom), corner(column, bottom)])
+                    context.lineTo(x, y);
                 context.fill();
             }
         }

@@ -29,8 +29,18 @@ export function paintCells(context: CanvasRenderingContext2D, shape: GridShape, 
     }
 }
 
-/** Takes cells out of the picture of the pick: what was painted there goes, and what is picked beside them is painted again where it was touched. */
-export function paintWithout(context: CanvasRenderingContext2D, scene: Scene, pick: Pick, shape: GridShape, addresses: string[], scale: number): void {
+/**
+ * Takes cells out of the picture of the pick: what was painted there goes, and what is picked beside them is painted again where it was
+ * touched.
+ */
+export function paintWithout(
+    context: CanvasRenderingContext2D,
+    scene: Scene,
+    pick: Pick,
+    shape: GridShape,
+    addresses: string[],
+    scale: number,
+): void {
     const hair = 3 / scale;
     for (const address of addresses) {
         const cell = shape.cell(address);
@@ -115,7 +125,8 @@ const MOST_MARKED = 60;
 function marked(context: CanvasRenderingContext2D, part: PartShape, name: string): Path2D[] {
     const copy = copyIn(name);
     // Of a pattern with many copies the first cell is marked: it is what all of it is made of, and the rest stays to be seen.
-    const all = part.spread !== null && part.count > MOST_MARKED ? part.own : Array.from({ length: part.count }, (_, figure) => part.path(figure));
+    const all =
+        part.spread !== null && part.count > MOST_MARKED ? part.own : Array.from({ length: part.count }, (_, figure) => part.path(figure));
     const figures = copy === null ? [...all.keys()] : part.figuresOf(copy);
     const at = placeIn(name);
     if (at === null) return copy === null ? all : figures.map((figure) => part.path(figure));
@@ -143,7 +154,13 @@ function paintNumber(context: CanvasRenderingContext2D, number: number, x: numbe
  *
  * @param colour that they would be painted in
  */
-export function paintHoveredCells(context: CanvasRenderingContext2D, shape: GridShape, cells: number[], scale: number, colour: string | null = null): void {
+export function paintHoveredCells(
+    context: CanvasRenderingContext2D,
+    shape: GridShape,
+    cells: number[],
+    scale: number,
+    colour: string | null = null,
+): void {
     context.fillStyle = colour === null || colour === 'none' ? 'rgba(242, 179, 61, .18)' : colour;
     context.strokeStyle = AMBER;
     context.lineWidth = 2 / scale;

@@ -20,7 +20,14 @@ export function measureText(name: string | null, value: number, isAngle: boolean
 }
 
 /** The quiet dimension lines of all measures that are shown; the one that is selected stands out. */
-export function paintMeasures(context: CanvasRenderingContext2D, scene: Scene, scale: number, ink: Ink, selected: string | null, accent: string): void {
+export function paintMeasures(
+    context: CanvasRenderingContext2D,
+    scene: Scene,
+    scale: number,
+    ink: Ink,
+    selected: string | null,
+    accent: string,
+): void {
     context.save();
     context.lineCap = 'round';
     for (const step of scene.steps) {
@@ -84,7 +91,15 @@ function strokeOn(context: CanvasRenderingContext2D, ground: string, scale: numb
     context.stroke();
 }
 
-function angle(context: CanvasRenderingContext2D, from: Place, at: Place, degrees: number, text: string, scale: number, ground: string): void {
+function angle(
+    context: CanvasRenderingContext2D,
+    from: Place,
+    at: Place,
+    degrees: number,
+    text: string,
+    scale: number,
+    ground: string,
+): void {
     const start = Math.atan2(from[1] - at[1], from[0] - at[0]);
     const turn = (degrees * Math.PI) / 180;
     const arm = ARC / scale;

@@ -2,7 +2,17 @@ import type { Scene, Style } from '../../api/client';
 import type { Camera } from '../model/camera';
 import { rangeIn, wayOf } from '../model/scene/PartShape';
 import { imageShape, partShape } from '../model/scene/geometry';
-import { type Filling, fillings, fillWithPattern, MANY, MUCH, type PaintFigure, paintSpread, paintSpreadQuickly, styleOf } from '../model/scene/patterns';
+import {
+    type Filling,
+    fillings,
+    fillWithPattern,
+    MANY,
+    MUCH,
+    type PaintFigure,
+    paintSpread,
+    paintSpreadQuickly,
+    styleOf,
+} from '../model/scene/patterns';
 import { fillWith, strokeWith } from './gradients';
 import { paintAsPixels } from './pixelImage';
 
@@ -111,18 +121,42 @@ export function seenThrough(colour: string, scale: number): (style: Style) => St
     return (style) => (style.bare === true ? { ...style, fill: colour + SEEN_THROUGH, stroke: colour, strokeWidth: 1.25 / scale } : style);
 }
 
-export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, { restyle = asItIs, seams = restyle === asItIs, worked = null, isQuick = false, isSmall = false }: Painting = {}): void {
+export function paintDrawing(
+    context: CanvasRenderingContext2D,
+    scene: Scene,
+    { restyle = asItIs, seams = restyle === asItIs, worked = null, isQuick = false, isSmall = false }: Painting = {},
+): void {
     const geometry = new Map(scene.steps.map((step) => [step.id, step.geometry]));
-    if (worked === null && seams) paintSeams(context, scene, scene.drawing.some((drawn) => drawn.styles.some((style) => style.bare === true)));
+    if (worked === null && seams)
+        paintSeams(
+            context,
+            scene,
+            scene.drawing.some((drawn) => drawn.styles.some((style) => style.bare === true)),
+        );
     const patterns = fillings(scene);
     for (const drawn of shownWhile(scene, worked)) {
         const shape = partShape(geometry.get(drawn.id));
         const strength = worked === null || worked.has(drawn.id) ? 1 : FADED;
-        const paint: PaintFigure = (canvas, figure, style, map, box) => paintFigure(canvas, figure, restyle(strength === 1 ? style : { ...style, opacity: style.opacity * strength }), map, box, patterns, restyle);
+        const paint: PaintFigure = (canvas, figure, style, map, box) =>
+            paintFigure(
+                canvas,
+                figure,
+                restyle(strength === 1 ? style : { ...style, opacity: style.opacity * strength }),
+                map,
+                box,
+                patterns,
+                restyle,
+            );
         if (shape === undefined) continue;
-        if (paintAsPixels(context, scene, drawn, shape, (style) => restyle(strength === 1 ? style : { ...style, opacity: strength }))) continue;
+        if (paintAsPixels(context, scene, drawn, shape, (style) => restyle(strength === 1 ? style : { ...style, opacity: strength })))
+            continue;
         if (shape.spread !== null && drawn.figures.length === shape.own.length) {
-            ((isQuick && shape.count > MANY) || (isSmall && shape.weight > MUCH) ? paintSpreadQuickly : paintSpread)(context, { shape, drawn }, shape.range, paint);
+            ((isQuick && shape.count > MANY) || (isSmall && shape.weight > MUCH) ? paintSpreadQuickly : paintSpread)(
+                context,
+                { shape, drawn },
+                shape.range,
+                paint,
+            );
             continue;
         }
         for (let number = 0; number < shape.count; number++) {
@@ -136,7 +170,10 @@ export function paintDrawing(context: CanvasRenderingContext2D, scene: Scene, { 
 export function paintPattern(context: CanvasRenderingContext2D, scene: Scene, id: string, box: [number, number, number, number]): void {
     const patterns = fillings(scene);
     const filling = patterns.get(id);
-    if (filling !== undefined) paintSpread(context, filling, rangeIn(filling.shape, box), (canvas, figure, style, map, around) => paintFigure(canvas, figure, style, map, around, patterns, asItIs));
+    if (filling !== undefined)
+        paintSpread(context, filling, rangeIn(filling.shape, box), (canvas, figure, style, map, around) =>
+            paintFigure(canvas, figure, style, map, around, patterns, asItIs),
+        );
 }
 
 /** Whether painting takes so long that it is done roughly first. */
@@ -148,12 +185,22 @@ export function isHeavy(scene: Scene): boolean {
 }
 
 /** @param box that the figure lies in */
-function paintFigure(context: CanvasRenderingContext2D, figure: Path2D, style: Style, map: number[], box: number[], patterns: Map<string, Filling>, restyle: (style: Style) => Style): void {
+function paintFigure(
+    context: CanvasRenderingContext2D,
+    figure: Path2D,
+    style: Style,
+    map: number[],
+    box: number[],
+    patterns: Map<string, Filling>,
+    restyle: (style: Style) => Style,
+): void {
     context.globalAlpha = style.opacity;
     context.globalCompositeOperation = style.blend === 'normal' ? 'source-over' : (style.blend as GlobalCompositeOperation);
     const filling = patterns.get(style.pattern?.of ?? '');
     if (style.pattern !== undefined && filling !== undefined) {
-        fillWithPattern(context, figure, box, map, style.pattern, filling, (canvas, inner, look, its, around) => paintFigure(canvas, inner, restyle(look), its, around, patterns, restyle));
+        fillWithPattern(context, figure, box, map, style.pattern, filling, (canvas, inner, look, its, around) =>
+            paintFigure(canvas, inner, restyle(look), its, around, patterns, restyle),
+        );
     } else if (style.gradient !== undefined) {
         fillWith(context, figure, style.gradient, map, style);
     } else if (style.fill !== 'none') {

@@ -16,12 +16,35 @@ const SMOOTH = 1.5;
 const pictures = new WeakMap<PartShape, { key: string; picture: OffscreenCanvas }>();
 
 /** Paints cells in columns and rows as a picture, a pixel for each; says whether that would do. */
-export function paintAsPixels(context: CanvasRenderingContext2D, scene: Scene, drawn: Drawn, shape: PartShape, restyle: (style: Style) => Style): boolean {
+export function paintAsPixels(
+    context: CanvasRenderingContext2D,
+    scene: Scene,
+    drawn: Drawn,
+    shape: PartShape,
+    restyle: (style: Style) => Style,
+): boolean {
     const { painted, measures } = shape.data;
     const grid = painted === undefined ? undefined : gridShape(scene.steps.find((step) => step.id === painted.on)?.geometry);
-    if (painted === undefined || grid?.isLattice !== true || measures.nodes < 4 * MANY || grid.pointCount !== (grid.extent[0] + 1) * (grid.extent[1] + 1)) return false;
+    if (
+        painted === undefined ||
+        grid?.isLattice !== true ||
+        measures.nodes < 4 * MANY ||
+        grid.pointCount !== (grid.extent[0] + 1) * (grid.extent[1] + 1)
+    )
+        return false;
     const styles = painted.colours.map((_, number) => styleOf(drawn, shape, number));
-    if (styles.some((style) => style !== undefined && (style.opacity !== 1 || style.blend !== 'normal' || style.stroke !== 'none' || style.gradient !== undefined || style.pattern !== undefined))) return false;
+    if (
+        styles.some(
+            (style) =>
+                style !== undefined &&
+                (style.opacity !== 1 ||
+                    style.blend !== 'normal' ||
+                    style.stroke !== 'none' ||
+                    style.gradient !== undefined ||
+                    style.pattern !== undefined),
+        )
+    )
+        return false;
     const colours = styles.map((style) => (style === undefined ? 'none' : restyle(style).fill));
     const picture = pictureOf(shape, grid, painted.cells, colours);
     const [columns] = grid.extent;

@@ -3,10 +3,19 @@ import type { Step } from '../../api/client';
 export type Sector = NonNullable<Step['sector']>;
 
 /** The edges of the sectors of a repeat, the first of them tinted; mirror lines are dashed. */
-export function paintSectors(context: CanvasRenderingContext2D, { center, from, angle, mirrored }: Sector, [width, height]: [number, number], scale: number, colour: string): void {
+export function paintSectors(
+    context: CanvasRenderingContext2D,
+    { center, from, angle, mirrored }: Sector,
+    [width, height]: [number, number],
+    scale: number,
+    colour: string,
+): void {
     const [x = 0, y = 0] = center;
     const far = 2 * Math.max(width, height);
-    const towards = (degrees: number): [number, number] => [x + far * Math.sin((degrees * Math.PI) / 180), y - far * Math.cos((degrees * Math.PI) / 180)];
+    const towards = (degrees: number): [number, number] => [
+        x + far * Math.sin((degrees * Math.PI) / 180),
+        y - far * Math.cos((degrees * Math.PI) / 180),
+    ];
     context.save();
     context.beginPath();
     context.rect(0, 0, width, height);

@@ -84,7 +84,12 @@ export function useCamera(box: RefObject<HTMLDivElement | null>, sheetWidth: num
             const corner = element.getBoundingClientRect();
             // A wheel tells its way in pixels, lines or pages.
             const unit = [1, LINE, element.clientHeight][event.deltaMode] ?? 1;
-            if (event.ctrlKey || event.metaKey) zoomAt(Math.exp(-Math.max(-MOST, Math.min(MOST, event.deltaY * unit)) * GENTLY), event.clientX - corner.left, event.clientY - corner.top);
+            if (event.ctrlKey || event.metaKey)
+                zoomAt(
+                    Math.exp(-Math.max(-MOST, Math.min(MOST, event.deltaY * unit)) * GENTLY),
+                    event.clientX - corner.left,
+                    event.clientY - corner.top,
+                );
             else if (event.shiftKey && event.deltaX === 0) pan(-event.deltaY * unit, 0);
             else pan(-event.deltaX * unit, -event.deltaY * unit);
         };

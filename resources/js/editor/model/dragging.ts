@@ -27,7 +27,18 @@ export interface Landed {
 const MOST_OWN = 16;
 
 /** What things settle on. */
-export const SETTLES: Found['kind'][] = ['intersection', 'corner', 'crossing', 'tangent', 'end', 'quadrant', 'circle-centre', 'part-centre', 'cell-centre', 'midpoint'];
+export const SETTLES: Found['kind'][] = [
+    'intersection',
+    'corner',
+    'crossing',
+    'tangent',
+    'end',
+    'quadrant',
+    'circle-centre',
+    'part-centre',
+    'cell-centre',
+    'midpoint',
+];
 
 /** What of things is put there. */
 const OWN: Found['kind'][] = ['corner', 'crossing', 'end', 'quadrant', 'circle-centre', 'part-centre'];
@@ -38,12 +49,26 @@ export function ownPlaces(plan: Plan, scene: Scene, kinds: Kind[], index: SnapIn
     const saying = [...ids].flatMap((id) => {
         const step = stepOf(scene, id);
         const kind = kinds.find((one) => one.kind === step?.kind);
-        return step === undefined ? [] : handlesOf(step, handleShape(step.geometry), kind).filter(({ pull }) => pull === null).map(({ at, field, path, what }): Own => ({ raw: inside(said(plan, id, kind, field), path), at, name: `its ${what}` }));
+        return step === undefined
+            ? []
+            : handlesOf(step, handleShape(step.geometry), kind)
+                  .filter(({ pull }) => pull === null)
+                  .map(({ at, field, path, what }): Own => ({ raw: inside(said(plan, id, kind, field), path), at, name: `its ${what}` }));
     });
-    const others = (index?.of([...ids], OWN) ?? []).filter((one) => one.of.every((id) => ids.has(id))).map(({ raw, at, kind }): Own => ({ raw, at, name: kind === 'corner' ? 'a corner' : kind.endsWith('centre') ? 'its centre' : `its ${kind}` }));
+    const others = (index?.of([...ids], OWN) ?? [])
+        .filter((one) => one.of.every((id) => ids.has(id)))
+        .map(({ raw, at, kind }): Own => ({
+            raw,
+            at,
+            name: kind === 'corner' ? 'a corner' : kind.endsWith('centre') ? 'its centre' : `its ${kind}`,
+        }));
     const far = ({ at }: Own): number => Math.hypot(at[0] - taken[0], at[1] - taken[1]);
-    const isNew = (one: Own, k: number, all: Own[]): boolean => all.findIndex(({ at }) => Math.hypot(at[0] - one.at[0], at[1] - one.at[1]) < 1e-6) === k;
-    return [...saying, ...others].filter(isNew).sort((a, b) => far(a) - far(b)).slice(0, MOST_OWN);
+    const isNew = (one: Own, k: number, all: Own[]): boolean =>
+        all.findIndex(({ at }) => Math.hypot(at[0] - one.at[0], at[1] - one.at[1]) < 1e-6) === k;
+    return [...saying, ...others]
+        .filter(isNew)
+        .sort((a, b) => far(a) - far(b))
+        .slice(0, MOST_OWN);
 }
 
 /** Where things come to lie that were dragged by a way: the place of theirs that is nearest to something takes the others along. */
@@ -61,8 +86,14 @@ export function landing(own: readonly Own[], way: Way, index: SnapIndex | null, 
 
 /** The ways of the grid that things lie on, as unit vectors; level and upright where there is none. */
 export function waysOf(scene: Scene, name: string): Way[] {
-    const shape = gridShape((gridUnder(scene, stepIn(name)) ?? scene.steps.findLast((step) => step.role === 'grid' && !step.hidden))?.geometry);
-    if (shape === undefined) return [[1, 0], [0, 1]];
+    const shape = gridShape(
+        (gridUnder(scene, stepIn(name)) ?? scene.steps.findLast((step) => step.role === 'grid' && !step.hidden))?.geometry,
+    );
+    if (shape === undefined)
+        return [
+            [1, 0],
+            [0, 1],
+        ];
     const middle = Math.floor(shape.pointCount / 2);
     const from = shape.place(middle);
     const beside = ARROWS.flatMap((arrow) => shape.pointBeside(middle, arrow) ?? []).map((point) => unit(from, shape.place(point)));
@@ -82,7 +113,10 @@ function unit([x, y]: Way, [nx, ny]: Way): { way: Way; far: number } {
 
 /** Those that run along no other. */
 function distinct(all: { way: Way; far: number }[]): Way[] {
-    return all.filter(({ far }) => far > 0).map(({ way }) => way).filter(([x, y], k, ways) => ways.findIndex(([ox, oy]) => Math.abs(x * oy - y * ox) < 1e-6) === k);
+    return all
+        .filter(({ far }) => far > 0)
+        .map(({ way }) => way)
+        .filter(([x, y], k, ways) => ways.findIndex(([ox, oy]) => Math.abs(x * oy - y * ox) < 1e-6) === k);
 }
 
 /** What of a way goes along the nearest of these. */
@@ -128,7 +162,8 @@ interface Moving {
 }
 
 /**
- * What dragging does to the plan: what is said by places is moved in its places, what was moved before is moved on, all else is moved by a step of its own. So are all
+ * What dragging does to the plan: what is said by places is moved in its places, what was moved before is moved on, all else is moved by a
+ * step of its own. So are all
  * together where some of them hang on others, which would go twice as far.
  */
 export function draggedOn(moving: Moving): Operation[] {
@@ -136,7 +171,14 @@ export function draggedOn(moving: Moving): Operation[] {
     const left = new Set(areLinked(scene, names) ? names : []);
     const operations = names.flatMap((name): Operation[] => {
         const step = name === stepIn(name) && !left.has(name) ? stepOf(scene, name) : undefined;
-        const made = step === undefined ? null : (inPlaces(moving, step, kinds.find((one) => one.kind === step.kind)) ?? onward(moving, step));
+        const made =
+            step === undefined
+                ? null
+                : (inPlaces(
+                      moving,
+                      step,
+                      kinds.find((one) => one.kind === step.kind),
+                  ) ?? onward(moving, step));
         if (made === null) left.add(name);
         return made ?? [];
     });
@@ -176,7 +218,10 @@ function inPlaces(moving: Moving, step: Step, kind: Kind | undefined): Operation
     if (placed.length === 0) return null;
     const moved = (raw: unknown): unknown => {
         if (landed !== null && JSON.stringify(raw) === JSON.stringify(landed.own.raw)) return landed.on.raw ?? landed.on.at;
-        return (landed === null ? null : alike(scene, raw, landed.own.raw, landed.on.raw, way)) ?? resettled(scene, movedBy(raw, way, exactness(moving)));
+        return (
+            (landed === null ? null : alike(scene, raw, landed.own.raw, landed.on.raw, way)) ??
+            resettled(scene, movedBy(raw, way, exactness(moving)))
+        );
     };
     return placed.map(({ name, type }) => {
         const raw = inside(written, name.split('.'));

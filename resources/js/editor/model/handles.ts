@@ -37,7 +37,15 @@ export function handlesOf(step: Pick<Step, 'label'>, { at, pulls }: Handles, kin
         return Array.from({ length: Math.floor(flat.length / 2) }, (_, k): Handle => {
             const what = field.handle === 'places' ? `${single(field.label)} ${k + 1}` : field.label;
             const path = field.handle === 'places' ? [k] : [];
-            return { key: [field.name, ...path].join(' '), field: field.name, path, label: `${what} of ${step.label}`, what, at: [flat[2 * k] ?? 0, flat[2 * k + 1] ?? 0], pull: null };
+            return {
+                key: [field.name, ...path].join(' '),
+                field: field.name,
+                path,
+                label: `${what} of ${step.label}`,
+                what,
+                at: [flat[2 * k] ?? 0, flat[2 * k + 1] ?? 0],
+                pull: null,
+            };
         });
     });
     const pulled = pulls.map((pull): Handle => {
@@ -45,12 +53,23 @@ export function handlesOf(step: Pick<Step, 'label'>, { at, pulls }: Handles, kin
         const [index] = pull.path;
         const what = pull.called ?? `${pull.sort === 'bulge' ? 'bulge' : single(label)}${typeof index === 'number' && pull.sort !== 'place' ? ` ${index + 1}` : ''}`;
         const [x = 0, y = 0] = pull.at;
-        return { key: `pull ${[pull.field, ...pull.path, ...(pull.side == null ? [] : [`side ${pull.side}`])].join(' ')}`, field: pull.field, path: pull.path, label: `${what} of ${step.label}`, what, at: [x, y], pull };
+        return {
+            key: `pull ${[pull.field, ...pull.path, ...(pull.side == null ? [] : [`side ${pull.side}`])].join(' ')}`,
+            field: pull.field,
+            path: pull.path,
+            label: `${what} of ${step.label}`,
+            what,
+            at: [x, y],
+            pull,
+        };
     });
     return [...places, ...pulled];
 }
 
-/** What the field comes to, or what of it is meant, when its handle is at a place. Where nothing of the construction is meant, it has no more digits than can be told apart. */
+/**
+ * What the field comes to, or what of it is meant, when its handle is at a place. Where nothing of the construction is meant, it has no
+ * more digits than can be told apart.
+ */
 export function valueAt({ pull }: Handle, { raw, at }: Target, scale: number): unknown {
     if (pull === null || pull.sort === 'place') return raw;
     const free = Array.isArray(raw);
@@ -122,7 +141,9 @@ export function withIn(value: unknown, [key, ...rest]: (string | number)[], inne
     if (key === undefined) return inner;
     if (typeof key === 'number') {
         const list: unknown[] = Array.isArray(value) ? value : [];
-        return Array.from({ length: Math.max(list.length, key + 1) }, (_, k) => (k === key ? withIn(list[k], rest, inner) : (list[k] ?? null)));
+        return Array.from({ length: Math.max(list.length, key + 1) }, (_, k) =>
+            k === key ? withIn(list[k], rest, inner) : (list[k] ?? null),
+        );
     }
     // A bend is of one sort; another one takes its place.
     const kept = value !== null && typeof value === 'object' && !Array.isArray(value) && (key in value || 'gradient' in value) ? value : {};
@@ -130,7 +151,10 @@ export function withIn(value: unknown, [key, ...rest]: (string | number)[], inne
 }
 
 export function inside(value: unknown, path: (string | number)[]): unknown {
-    return path.reduce<unknown>((found, key) => (found !== null && typeof found === 'object' ? (found as Record<string | number, unknown>)[key] : undefined), value);
+    return path.reduce<unknown>(
+        (found, key) => (found !== null && typeof found === 'object' ? (found as Record<string | number, unknown>)[key] : undefined),
+        value,
+    );
 }
 
 /** What the plan says for a field of a step, or what it says where the plan says nothing. */
@@ -153,7 +177,8 @@ export function moved(plan: Plan, step: Step, kind: Kind | undefined, drags: [Ha
 export function movedBy(raw: unknown, way: readonly [number, number], scale: number): unknown {
     const told = way.map((one) => tellable(one, scale));
     if (Array.isArray(raw)) return raw.map((one: unknown, k) => sum(one, told[k] ?? 0, scale));
-    if (raw !== null && typeof raw === 'object' && 'by' in raw && Array.isArray(raw.by)) return { ...raw, by: raw.by.map((one: unknown, k) => sum(one, told[k] ?? 0, scale)) };
+    if (raw !== null && typeof raw === 'object' && 'by' in raw && Array.isArray(raw.by))
+        return { ...raw, by: raw.by.map((one: unknown, k) => sum(one, told[k] ?? 0, scale)) };
     return { of: raw, by: told };
 }
 
@@ -168,11 +193,20 @@ const LEAST_WAY = 44;
 
 /** Whether there is room for it: in the middle of a short way its ends lie. */
 export function hasRoom({ pull }: Handle, scale: number): boolean {
-    return pull?.sort !== 'bulge' || Math.hypot((pull.to[0] ?? 0) - (pull.from[0] ?? 0), (pull.to[1] ?? 0) - (pull.from[1] ?? 0)) * scale >= LEAST_WAY;
+    return (
+        pull?.sort !== 'bulge' ||
+        Math.hypot((pull.to[0] ?? 0) - (pull.from[0] ?? 0), (pull.to[1] ?? 0) - (pull.from[1] ?? 0)) * scale >= LEAST_WAY
+    );
 }
 
 /** The changes that put a point on the way that a handle bends; an arc is cut in two arcs of the same circle. */
-export function withPoint(plan: Plan, step: Step, kind: Kind | undefined, { pull, field, path, at }: Handle, scale: number): Operation[] | null {
+export function withPoint(
+    plan: Plan,
+    step: Step,
+    kind: Kind | undefined,
+    { pull, field, path, at }: Handle,
+    scale: number,
+): Operation[] | null {
     const [way] = path;
     if (pull?.between == null || typeof way !== 'number') return null;
     const points = list(said(plan, step.id, kind, pull.between));
@@ -189,14 +223,22 @@ export function withPoint(plan: Plan, step: Step, kind: Kind | undefined, { pull
 }
 
 /** The changes that take a point out, with the way that it begins. */
-export function withoutPoint(plan: Plan, step: Step, { pulls }: Handles, kind: Kind | undefined, { field, path }: Handle): Operation[] | null {
+export function withoutPoint(
+    plan: Plan,
+    step: Step,
+    { pulls }: Handles,
+    kind: Kind | undefined,
+    { field, path }: Handle,
+): Operation[] | null {
     const [index] = path;
     const bent = pulls.find((pull) => pull.between === field);
     if (bent === undefined || typeof index !== 'number') return null;
     const points = list(said(plan, step.id, kind, field));
     const bends = list(said(plan, step.id, kind, bent.field));
     return [
-        ...(index < bends.length ? [{ op: 'set' as const, id: step.id, field: bent.field, value: bends.length === 1 ? null : bends.toSpliced(index, 1) }] : []),
+        ...(index < bends.length
+            ? [{ op: 'set' as const, id: step.id, field: bent.field, value: bends.length === 1 ? null : bends.toSpliced(index, 1) }]
+            : []),
         { op: 'set', id: step.id, field, value: points.toSpliced(index, 1) },
     ];
 }
@@ -210,13 +252,18 @@ function single(label: string): string {
     return label.replace(/xes$/, 'xis').replace(/([^su])s$/, '$1');
 }
 
-/** SVG path data of what a handle is about, with it dragged to a place: the circle of a radius, the arc of a bulge, the ways to the points beside it. */
+/**
+ * SVG path data of what a handle is about, with it dragged to a place: the circle of a radius, the arc of a bulge, the ways to the points
+ * beside it.
+ */
 export function roughly(handle: Handle, handles: Handle[], at: Place, seen: (place: Place) => Place): string {
     const to = seen(at);
     const { pull } = handle;
     if (pull === null || pull.sort === 'place') {
         const [index] = handle.path;
-        const beside = handles.filter(({ pull: other, field, path }) => other === null && field === handle.field && Math.abs(Number(path[0]) - Number(index)) === 1);
+        const beside = handles.filter(
+            ({ pull: other, field, path }) => other === null && field === handle.field && Math.abs(Number(path[0]) - Number(index)) === 1,
+        );
         return beside.map((one) => `M${seen(one.at).join(' ')}L${to.join(' ')}`).join('');
     }
     const from = seen([pull.from[0] ?? 0, pull.from[1] ?? 0]);

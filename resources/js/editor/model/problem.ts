@@ -13,7 +13,10 @@ const WORDS: [RegExp, string][] = [
     [/^the id of (a|another) step/, '$1 step'],
     [/^(?:a list of )?step ids$|^ids of steps, each once$/, 'steps of the plan, each once'],
     [/places, each \[x, y\] or an address$/, 'places'],
-    [/^a place that an outline.*$/, 'a place with which an outline, a run or a line is drawn; corners that came out of an operation follow what they were made of'],
+    [
+        /^a place that an outline.*$/,
+        'a place with which an outline, a run or a line is drawn; corners that came out of an operation follow what they were made of',
+    ],
     [/^the address of a cell.*$/, 'a cell: click one on the sheet'],
     [/^addresses of cells.*$|^.* cell addresses$/, 'cells: click them on the sheet'],
     [/^cells by colour.*$/, 'cells with a colour each'],

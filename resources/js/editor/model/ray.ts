@@ -60,13 +60,23 @@ export interface Turners {
 }
 
 /** The changes for it: what was turned, or resized, about the same place before is turned on. */
-export function rayOperations(plan: Plan, names: readonly string[], about: unknown, { angle, factor }: Pulled, isCopy: boolean, { turn, resize }: Turners): Operation[] {
+export function rayOperations(
+    plan: Plan,
+    names: readonly string[],
+    about: unknown,
+    { angle, factor }: Pulled,
+    isCopy: boolean,
+    { turn, resize }: Turners,
+): Operation[] {
     const [name = ''] = names;
     const written = names.length === 1 && !isCopy ? plan.steps.find(({ id }) => id === name) : undefined;
-    const goesOn = (kind: Kind, field: string): boolean => written?.kind === kind.kind && typeof written[field] === 'number' && JSON.stringify(written['about']) === JSON.stringify(about);
+    const goesOn = (kind: Kind, field: string): boolean =>
+        written?.kind === kind.kind && typeof written[field] === 'number' && JSON.stringify(written['about']) === JSON.stringify(about);
     const also = isCopy ? { copy: true } : {};
-    if (angle !== 0 && factor === 1 && goesOn(turn.kind, turn.field)) return [{ op: 'set', id: name, field: turn.field, value: Number((Number(written?.[turn.field]) + angle).toFixed(6)) }];
-    if (angle === 0 && factor !== 1 && goesOn(resize.kind, resize.field)) return [{ op: 'set', id: name, field: resize.field, value: Number((Number(written?.[resize.field]) * factor).toFixed(6)) }];
+    if (angle !== 0 && factor === 1 && goesOn(turn.kind, turn.field))
+        return [{ op: 'set', id: name, field: turn.field, value: Number((Number(written?.[turn.field]) + angle).toFixed(6)) }];
+    if (angle === 0 && factor !== 1 && goesOn(resize.kind, resize.field))
+        return [{ op: 'set', id: name, field: resize.field, value: Number((Number(written?.[resize.field]) * factor).toFixed(6)) }];
     const turned = angle === 0 ? [] : turn.operations({ [turn.field]: angle, about, ...also });
     if (factor === 1) return turned;
     if (angle === 0) return resize.operations({ [resize.field]: factor, about, ...also });
@@ -74,7 +84,13 @@ export function rayOperations(plan: Plan, names: readonly string[], about: unkno
 }
 
 /** Where the anchor settles: on what can be picked, else beside where it was by its own name. */
-export function anchorAt(index: SnapIndex | null, at: Place, before: { raw: unknown; at: Place }, reach: number, scale: number): { raw: unknown; at: [number, number]; name: string } {
+export function anchorAt(
+    index: SnapIndex | null,
+    at: Place,
+    before: { raw: unknown; at: Place },
+    reach: number,
+    scale: number,
+): { raw: unknown; at: [number, number]; name: string } {
     const [found] = index?.near(at[0], at[1], reach, SETTLES, []) ?? [];
     if (found !== undefined) return { raw: found.raw ?? found.at, at: found.at, name: found.name };
     return { raw: movedBy(before.raw, [at[0] - before.at[0], at[1] - before.at[1]], scale), at: [at[0], at[1]], name: 'a free place' };

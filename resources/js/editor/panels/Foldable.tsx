@@ -1,7 +1,9 @@
 import type { ReactNode } from 'react';
 import { type Folded, useView } from '../state/view';
 
-/** A column beside the sheet that is folded away by its edge, which lies over the margin of the sheet, and unfolded by what is left of it. */
+/**
+ * A column beside the sheet that is folded away by its edge, which lies over the margin of the sheet, and unfolded by what is left of it.
+ */
 export function Foldable({ side, what, children }: { side: keyof Folded; what: string; children: ReactNode }) {
     const { folded, fold } = useView();
     const isFolded = folded[side];

@@ -25,17 +25,33 @@ export function Header({ saving, children }: { saving: string | null; children: 
                 {saving ?? `Saved, revision ${page.revision}`}
             </span>
             <span className="flex-1" />
-            <button className="quiet" disabled={page.undo === null} title={page.undo === null ? undefined : `Undo: ${page.undo}`} onClick={() => void move('undo')}>
+            <button
+                className="quiet"
+                disabled={page.undo === null}
+                title={page.undo === null ? undefined : `Undo: ${page.undo}`}
+                onClick={() => void move('undo')}
+            >
                 Undo
             </button>
-            <button className="quiet" disabled={page.redo === null} title={page.redo === null ? undefined : `Redo: ${page.redo}`} onClick={() => void move('redo')}>
+            <button
+                className="quiet"
+                disabled={page.redo === null}
+                title={page.redo === null ? undefined : `Redo: ${page.redo}`}
+                onClick={() => void move('redo')}
+            >
                 Redo
             </button>
             <button className="quiet w-[74px]" aria-pressed={gridsShown} onClick={() => showGrids(!gridsShown)}>
                 {gridsShown ? 'Grid on' : 'Grid off'}
             </button>
             {WAYS.map(({ as, label, says }) => (
-                <button key={as} className="quiet w-[82px]" aria-pressed={shownAs === as} title={says} onClick={() => showAs(shownAs === as ? 'result' : as)}>
+                <button
+                    key={as}
+                    className="quiet w-[82px]"
+                    aria-pressed={shownAs === as}
+                    title={says}
+                    onClick={() => showAs(shownAs === as ? 'result' : as)}
+                >
                     {shownAs === as ? 'In colour' : label}
                 </button>
             ))}

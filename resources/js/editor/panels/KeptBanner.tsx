@@ -12,7 +12,10 @@ export function KeptBanner({ kept, busy, onRetry, onDrop }: { kept: Kept; busy: 
                 {kept.why === 'refused' ? (
                     <>This cannot be made on the sheet as it is now. {kept.message}</>
                 ) : kept.why === 'stale' ? (
-                    <>The sheet was changed elsewhere in the meantime, and is shown as it is now. Your {many ? `${kept.entries.length} changes are` : 'change is'} kept and can be made on it.</>
+                    <>
+                        The sheet was changed elsewhere in the meantime, and is shown as it is now. Your{' '}
+                        {many ? `${kept.entries.length} changes are` : 'change is'} kept and can be made on it.
+                    </>
                 ) : kept.why === 'signed out' ? (
                     <>You are signed out. {kept.entries.length === 0 ? 'Sign in again to go on.' : `Your ${many ? `${kept.entries.length} changes are kept and are` : 'change is kept and is'} made when you sign in again.`}</>
                 ) : kept.entries.length === 0 ? (
@@ -47,7 +50,8 @@ function SignInAgain({ onEntered }: { onEntered: () => void }) {
             onEntered();
         },
     });
-    const problem = enter.error instanceof Problem ? (enter.error.for('email') ?? enter.error.for('password') ?? enter.error.message) : null;
+    const problem =
+        enter.error instanceof Problem ? (enter.error.for('email') ?? enter.error.for('password') ?? enter.error.message) : null;
     return (
         <form
             className="flex items-center gap-2"
@@ -57,8 +61,26 @@ function SignInAgain({ onEntered }: { onEntered: () => void }) {
             }}
         >
             {problem !== null && <span className="max-w-64 text-[12.5px] leading-snug text-brick">{problem}</span>}
-            <input className="boxed w-52" type="email" aria-label="E-mail address" autoComplete="email" placeholder="E-mail address" required value={email} onChange={(event) => setEmail(event.target.value)} />
-            <input className="boxed w-40" type="password" aria-label="Password" autoComplete="current-password" placeholder="Password" required value={password} onChange={(event) => setPassword(event.target.value)} />
+            <input
+                className="boxed w-52"
+                type="email"
+                aria-label="E-mail address"
+                autoComplete="email"
+                placeholder="E-mail address"
+                required
+                value={email}
+                onChange={(event) => setEmail(event.target.value)}
+            />
+            <input
+                className="boxed w-40"
+                type="password"
+                aria-label="Password"
+                autoComplete="current-password"
+                placeholder="Password"
+                required
+                value={password}
+                onChange={(event) => setPassword(event.target.value)}
+            />
             <button className="solid" disabled={enter.isPending}>
                 Sign in
             </button>

@@ -27,7 +27,10 @@ export function Shared({ sheet, pick, view, asking, brush, keyboard, children }:
     const { picking, select, renaming } = pick;
     const { askPlace, hears, setAsking } = asking;
     const { toSheet } = view;
-    const acts = useMemo<Acts>(() => ({ picking, change, preview, select, askPlace, hears, setAsking, toSheet, told, move, renaming, now: () => latest.current }), [picking, change, preview, select, askPlace, hears, setAsking, toSheet, told, move, renaming]);
+    const acts = useMemo<Acts>(
+        () => ({ picking, change, preview, select, askPlace, hears, setAsking, toSheet, told, move, renaming, now: () => latest.current }),
+        [picking, change, preview, select, askPlace, hears, setAsking, toSheet, told, move, renaming],
+    );
     return (
         <ActsContext value={acts}>
             <PaletteContext value={sheet.page.plan.palette}>

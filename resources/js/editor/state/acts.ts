@@ -10,7 +10,12 @@ import type { ViewState } from './view';
 export type Now = Pick<SheetState, 'page' | 'scene'> & { asking: Asking | null };
 
 /** What can be done, and how things are when it is. It stays the same object, so that sentences need not be drawn anew for each preview. */
-export interface Acts extends Pick<SheetState, 'change' | 'preview' | 'told' | 'move'>, Pick<PickState, 'picking' | 'select' | 'renaming'>, Pick<AskingState, 'askPlace' | 'hears' | 'setAsking'>, Pick<ViewState, 'toSheet'> {
+export interface Acts
+    extends
+        Pick<SheetState, 'change' | 'preview' | 'told' | 'move'>,
+        Pick<PickState, 'picking' | 'select' | 'renaming'>,
+        Pick<AskingState, 'askPlace' | 'hears' | 'setAsking'>,
+        Pick<ViewState, 'toSheet'> {
     now: () => Now;
 }
 

@@ -65,5 +65,8 @@ export function useAskingState(): AskingState {
     const [hears] = useState(() => new Store<Hears>(PICKS));
     // Left with Escape, for another one, or with the sheet; after a place was taken it says nothing new.
     useEffect(() => () => placeWanted?.leave?.(), [placeWanted]);
-    return useMemo(() => ({ asking, setAsking, finishAsking, askPlace, placeWanted, last, setLast, kept, setKept, offered, hears }), [asking, finishAsking, placeWanted, last, kept, offered, hears]);
+    return useMemo(
+        () => ({ asking, setAsking, finishAsking, askPlace, placeWanted, last, setLast, kept, setKept, offered, hears }),
+        [asking, finishAsking, placeWanted, last, kept, offered, hears],
+    );
 }

@@ -38,7 +38,12 @@ export function useSheet(): SheetState {
 }
 
 /** Changes of a sheet, each remembered with what was picked before it; what is gone is picked no more. */
-export function useSheetState(id: string, { page, move: moved }: SheetWork, { change: changed, preview }: WorkedOn, picking: Picking): Omit<SheetState, 'page' | 'scene' | 'kinds' | 'properties'> {
+export function useSheetState(
+    id: string,
+    { page, move: moved }: SheetWork,
+    { change: changed, preview }: WorkedOn,
+    picking: Picking,
+): Omit<SheetState, 'page' | 'scene' | 'kinds' | 'properties'> {
     const queries = useQueryClient();
     const [told] = useState(() => new Store<Told | null>(null));
     const [picks] = useState(() => new Map<number, Snapshot>());
@@ -70,7 +75,10 @@ export function useSheetState(id: string, { page, move: moved }: SheetWork, { ch
         const added = new Set(now?.added);
         const steps = now?.scene.steps.filter(({ id }) => added.has(id)) ?? [];
         // What others of them are made of only leads to those.
-        const made = (role: string): string[] => steps.filter((step) => step.role === role && !step.usedUp && !steps.some((other) => other.of.includes(step.id))).map(({ id }) => id);
+        const made = (role: string): string[] =>
+            steps
+                .filter((step) => step.role === role && !step.usedUp && !steps.some((other) => other.of.includes(step.id)))
+                .map(({ id }) => id);
         return { parts: made('part'), lines: made('guide') };
     }, [queries, id]);
 

@@ -1,7 +1,8 @@
 import { useCallback, useRef } from 'react';
 
 /**
- * Questions to the server of which only the last one counts: one is on its way at a time, and of those asked meanwhile the last one goes next.
+ * Questions to the server of which only the last one counts: one is on its way at a time, and of those asked meanwhile the last one goes
+ * next.
  * An answer that is overtaken, or that does not come, is null.
  */
 export function useLatest<Question, Answer>(ask: (question: Question) => Promise<Answer>): (question: Question) => Promise<Answer | null> {

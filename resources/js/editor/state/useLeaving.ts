@@ -3,7 +3,9 @@ import { useAsking } from './asking';
 import { usePicks } from './pick';
 import { useSheet } from './sheet';
 
-/** Leaves what is asked: of what is drawn first what was begun, then the drawing itself; what was picked before it was said is picked again. */
+/**
+ * Leaves what is asked: of what is drawn first what was begun, then the drawing itself; what was picked before it was said is picked again.
+ */
 export function useLeaving(): () => void {
     const { asking, setAsking } = useAsking();
     const { preview } = useSheet();

@@ -19,8 +19,15 @@ export function useMoving(): Moving {
     const pick = usePick(picking);
     const verbOf = (names: readonly string[]) => {
         const areLines = stepOf(scene, stepIn(names[0] ?? ''))?.role === 'guide';
-        const of = { ...pick, mode: areLines ? ('lines' as const) : ('parts' as const), parts: areLines ? [] : [...names], lines: areLines ? [...names] : [] };
-        const verb = verbsFor({ page, scene: page.scene, kinds, pick: of, picking, selected: null, colour: null }).find((one) => one.family === 'place' && one.key === 1);
+        const of = {
+            ...pick,
+            mode: areLines ? ('lines' as const) : ('parts' as const),
+            parts: areLines ? [] : [...names],
+            lines: areLines ? [...names] : [],
+        };
+        const verb = verbsFor({ page, scene: page.scene, kinds, pick: of, picking, selected: null, colour: null }).find(
+            (one) => one.family === 'place' && one.key === 1,
+        );
         const field = verb?.kind?.fields.find((one) => one.type === 'pair' && verb.asks.includes(one.name))?.name;
         return verb?.kind === undefined || field === undefined ? null : { verb, kind: verb.kind.kind, field };
     };

@@ -8,7 +8,9 @@ export function useRemoving(): (ids: string[]) => Promise<string | null> {
     return async (ids) => {
         const { scene } = now();
         const gone = scene.steps.filter(({ id }) => ids.includes(id));
-        const hanging = gone.map((step) => hangsOn({ ...scene, steps: scene.steps.filter(({ id }) => !ids.includes(id) || id === step.id) }, step)).filter((one) => one !== null);
+        const hanging = gone
+            .map((step) => hangsOn({ ...scene, steps: scene.steps.filter(({ id }) => !ids.includes(id) || id === step.id) }, step))
+            .filter((one) => one !== null);
         const refused = await change([{ op: 'remove', ids }]);
         // The sentence goes, and with it what had the focus.
         toSheet();

@@ -14,7 +14,12 @@ export function useSnapPlaces(page: SheetPage | undefined): SnapIndex | null {
         enabled: page !== undefined,
         gcTime: 0,
         queryFn: async () => {
-            const given = await answer(api.POST('/api/sheets/{sheet}/snap-places', { params: { path: { sheet: page?.id ?? '' } }, body: { has: [...known.current.keys()] } }));
+            const given = await answer(
+                api.POST('/api/sheets/{sheet}/snap-places', {
+                    params: { path: { sheet: page?.id ?? '' } },
+                    body: { has: [...known.current.keys()] },
+                }),
+            );
             const groups = new Map(given.groups.map((hash) => [hash, given.known[hash] ?? known.current.get(hash) ?? []]));
             known.current = groups;
             return { ...given, all: [...groups.values()].flat() };
@@ -29,7 +34,11 @@ export function useSnapPlaces(page: SheetPage | undefined): SnapIndex | null {
 }
 
 /** The index of what is shown on a page. */
-export function indexOf({ revision, scene }: Pick<SheetPage, 'revision' | 'scene'>, groups: Schemas['SnapGroup'][], rule: Pick<Schemas['SnapPlaces'], 'ranks' | 'beside'>): SnapIndex {
+export function indexOf(
+    { revision, scene }: Pick<SheetPage, 'revision' | 'scene'>,
+    groups: Schemas['SnapGroup'][],
+    rule: Pick<Schemas['SnapPlaces'], 'ranks' | 'beside'>,
+): SnapIndex {
     const shown = scene.steps.filter((step) => !step.hidden && !step.usedUp);
     const grids = shown.flatMap(({ id, label, geometry }): Line<GridShape>[] => {
         const shape = gridShape(geometry);

@@ -17,11 +17,17 @@ export function useStrokes(): { keep: (stroke: Stroke, instead?: Operation | nul
     const keep = useCallback(
         (stroke: Stroke, instead: Operation | null = null) => {
             const { scene } = now();
-            const operations = instead !== null ? [instead] : [...stroke].flatMap(([grid, cells]) => {
-                const shape = gridShape(stepOf(scene, grid)?.geometry);
-                const operation = shape === undefined || cells.size === 0 ? null : paintingOf(kinds, grid, shape, addressed(shape, cells), writtenOn(scene, grid, shape));
-                return operation === null ? [] : [operation];
-            });
+            const operations =
+                instead !== null
+                    ? [instead]
+                    : [...stroke].flatMap(([grid, cells]) => {
+                          const shape = gridShape(stepOf(scene, grid)?.geometry);
+                          const operation =
+                              shape === undefined || cells.size === 0
+                                  ? null
+                                  : paintingOf(kinds, grid, shape, addressed(shape, cells), writtenOn(scene, grid, shape));
+                          return operation === null ? [] : [operation];
+                      });
             if (operations.length === 0) painter.settled(stroke);
             else void change(operations).finally(() => painter.settled(stroke));
         },

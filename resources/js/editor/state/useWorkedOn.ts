@@ -27,13 +27,24 @@ export function useWorkedOn({ page, scene, change, preview }: SheetWork): Worked
     const next = section?.named === true ? chapters?.[at + 1]?.from : undefined;
     const steps = scene?.steps;
     const sections = scene?.chapters;
-    const worked = useMemo(() => (steps === undefined || sections === undefined || section === undefined ? null : stepsIn(sections, steps, section.from)), [steps, sections, section]);
+    const worked = useMemo(
+        () => (steps === undefined || sections === undefined || section === undefined ? null : stepsIn(sections, steps, section.from)),
+        [steps, sections, section],
+    );
 
-    const drawingIn = steps?.some((step) => step.id === repeat && (step.sector !== undefined || step.cell !== undefined)) === true ? repeat : null;
+    const drawingIn =
+        steps?.some((step) => step.id === repeat && (step.sector !== undefined || step.cell !== undefined)) === true ? repeat : null;
 
-    const placed = useCallback((operations: Operation[]) => operations.map((one) => (drawingIn === null ? (next === undefined ? one : inChapter(one, next)) : inRepeat(one, drawingIn))), [next, drawingIn]);
+    const placed = useCallback(
+        (operations: Operation[]) =>
+            operations.map((one) => (drawingIn === null ? (next === undefined ? one : inChapter(one, next)) : inRepeat(one, drawingIn))),
+        [next, drawingIn],
+    );
     const within = useCallback((operations: Operation[]) => change(placed(operations)), [change, placed]);
-    const shown = useCallback((operations: Operation[] | null) => preview(operations === null ? null : placed(operations)), [preview, placed]);
+    const shown = useCallback(
+        (operations: Operation[] | null) => preview(operations === null ? null : placed(operations)),
+        [preview, placed],
+    );
 
     return { working: section?.from ?? null, workOn, worked, drawingIn, drawIn, change: within, preview: shown };
 }
@@ -51,5 +62,7 @@ export function inRepeat(operation: Operation, repeat: string): Operation {
 
 /** New steps stand before the next chapter, unless they have a place of their own. */
 export function inChapter(operation: Operation, next: string): Operation {
-    return (operation.op === 'add' || operation.op === 'lay') && operation.before === undefined ? { ...operation, before: next } : operation;
+    return (operation.op === 'add' || operation.op === 'lay') && operation.before === undefined
+        ? { ...operation, before: next }
+        : operation;
 }

@@ -63,7 +63,23 @@ export function useViewState({ working, workOn, worked, drawingIn, drawIn }: Wor
     const lookAt = useCallback((x: number, y: number, scale?: number) => sheet.current?.lookAt(x, y, scale), [sheet]);
     const toSheet = useCallback(() => sheet.current?.focus(), [sheet]);
     return useMemo(
-        () => ({ gridsShown, showGrids, measuresShown, showMeasures, shownAs, showAs, folded, fold, lookAt, toSheet, working, workOn, worked, drawingIn, drawIn }),
+        () => ({
+            gridsShown,
+            showGrids,
+            measuresShown,
+            showMeasures,
+            shownAs,
+            showAs,
+            folded,
+            fold,
+            lookAt,
+            toSheet,
+            working,
+            workOn,
+            worked,
+            drawingIn,
+            drawIn,
+        }),
         [gridsShown, measuresShown, shownAs, folded, fold, lookAt, toSheet, working, workOn, worked, drawingIn, drawIn],
     );
 }

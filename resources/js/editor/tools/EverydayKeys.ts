@@ -72,7 +72,10 @@ export function useEverydayKeys(): void {
         if (ids.length === 0 || (window.getSelection()?.toString() ?? '') !== '') return false;
         taken.current = { ids, isCut, times: 0 };
         const what = ids.length === 1 ? (stepOf(scene, ids[0] ?? '')?.label ?? 'it') : `${ids.length} things`;
-        if (isCut) void change(ids.map((id): Operation => ({ op: 'set', id, field: 'hidden', value: true }))).then(() => told.set(`${what} taken along, and hidden until it is laid down with Ctrl V.`));
+        if (isCut)
+            void change(ids.map((id): Operation => ({ op: 'set', id, field: 'hidden', value: true }))).then(() =>
+                told.set(`${what} taken along, and hidden until it is laid down with Ctrl V.`),
+            );
         else told.set(`A copy of ${what} is taken along; Ctrl V lays it down.`);
         return true;
     }
@@ -83,7 +86,8 @@ export function useEverydayKeys(): void {
         if (now === null || ids.length === 0) return false;
         now.times += 1;
         const by = beside(ids, now.times);
-        if (now.isCut && now.times === 1) void make([...ids.map((id): Operation => ({ op: 'set', id, field: 'hidden', value: null })), ...moving(ids, by, false)]);
+        if (now.isCut && now.times === 1)
+            void make([...ids.map((id): Operation => ({ op: 'set', id, field: 'hidden', value: null })), ...moving(ids, by, false)]);
         else void make(moving(ids, by, true));
         return true;
     }
@@ -93,12 +97,20 @@ export function useEverydayKeys(): void {
         const pick = picking.get();
         const there = scene.steps.filter((step) => !step.hidden && !step.muted && !step.usedUp);
         if (pick.mode === 'parts') picking.pickParts(there.filter((step) => partShape(step.geometry) !== undefined).map(({ id }) => id));
-        else if (pick.mode === 'lines') picking.pickLines(there.filter((step) => step.role === 'grid' || step.role === 'guide').map(({ id }) => id));
+        else if (pick.mode === 'lines')
+            picking.pickLines(there.filter((step) => step.role === 'grid' || step.role === 'guide').map(({ id }) => id));
         else if (pick.mode === 'cells') {
             const grid = there.find((step) => step.id === pick.on) ?? there.findLast((step) => gridShape(step.geometry) !== undefined);
             const shape = gridShape(grid?.geometry);
             if (grid === undefined || shape === undefined) return false;
-            picking.add(grid.id, shape.data.mark, Array.from({ length: shape.count }, (_, cell) => shape.address(cell)), shape.data.mark === '#' ? `${grid.id}#${Array.from({ length: shape.address(0).split(',').length }, () => '*').join(',')}` : undefined);
+            picking.add(
+                grid.id,
+                shape.data.mark,
+                Array.from({ length: shape.count }, (_, cell) => shape.address(cell)),
+                shape.data.mark === '#'
+                    ? `${grid.id}#${Array.from({ length: shape.address(0).split(',').length }, () => '*').join(',')}`
+                    : undefined,
+            );
         } else return false;
         return true;
     }

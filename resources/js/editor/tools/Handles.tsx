@@ -19,7 +19,15 @@ import { withCentre } from '../model/dragging';
 import { shifted } from '../model/scene/addresses';
 
 /** What of the selected step can be taken hold of, over the sheet: dragged it snaps, arrow keys take it along the grid. */
-export function Handles({ view, show, onClick }: { view: Camera; show: (hover: Hover | null) => void; onClick: (x: number, y: number, gathers: boolean) => void }) {
+export function Handles({
+    view,
+    show,
+    onClick,
+}: {
+    view: Camera;
+    show: (hover: Hover | null) => void;
+    onClick: (x: number, y: number, gathers: boolean) => void;
+}) {
     const { scene } = useSheet();
     const { picking, selected } = usePicks();
     const { placeWanted, asking } = useAsking();
@@ -29,11 +37,35 @@ export function Handles({ view, show, onClick }: { view: Camera; show: (hover: H
     const isPicked = mode === 'parts' && step !== undefined && parts.includes(step.id);
     const cellsInTheWay = mode === 'cells' && (step?.role === 'grid' || step?.role === 'overlay');
     const isLocked = worked !== null && step !== undefined && !worked.has(step.id);
-    if (step === undefined || isLocked || step.hidden || step.fast === true || mode === 'points' || mode === 'trace' || placeWanted !== null || shownAs === 'outlines' || cellsInTheWay || asking !== null) return null;
+    if (
+        step === undefined ||
+        isLocked ||
+        step.hidden ||
+        step.fast === true ||
+        mode === 'points' ||
+        mode === 'trace' ||
+        placeWanted !== null ||
+        shownAs === 'outlines' ||
+        cellsInTheWay ||
+        asking !== null
+    )
+        return null;
     return <StepHandles key={step.id} step={step} isPicked={isPicked} view={view} show={show} onClick={onClick} />;
 }
 
-function StepHandles({ step, isPicked, view, show, onClick }: { step: Step; isPicked: boolean; view: Camera; show: (hover: Hover | null) => void; onClick: (x: number, y: number, gathers: boolean) => void }) {
+function StepHandles({
+    step,
+    isPicked,
+    view,
+    show,
+    onClick,
+}: {
+    step: Step;
+    isPicked: boolean;
+    view: Camera;
+    show: (hover: Hover | null) => void;
+    onClick: (x: number, y: number, gathers: boolean) => void;
+}) {
     const { page, scene, kinds, change, preview } = useSheet();
     const snapping = useSnapping(view, step.id);
     const [held, setHeld] = useState<{ key: string; at: [number, number] } | null>(null);
@@ -56,10 +88,15 @@ function StepHandles({ step, isPicked, view, show, onClick }: { step: Step; isPi
     /** Those that move with one: all with the centre, and the chosen ones, where it is one of them. */
     function together(handle: Handle): Handle[] {
         if (isCentre(handle)) return [handle, ...handles.filter(({ key, pull }) => pull === null && key !== handle.key)];
-        return chosen.has(handle.key) ? handles.filter(({ key, pull }) => chosen.has(key) && (pull === null || key === handle.key)) : [handle];
+        return chosen.has(handle.key)
+            ? handles.filter(({ key, pull }) => chosen.has(key) && (pull === null || key === handle.key))
+            : [handle];
     }
 
-    /** The changes for a handle, and all that move with it, dragged to a place: by as many grid steps where that can be counted, else by the same way. */
+    /**
+     * The changes for a handle, and all that move with it, dragged to a place: by as many grid steps where that can be counted, else by the
+     * same way.
+     */
     function dragged(handle: Handle, from: readonly [number, number], to: Target, of: Step) {
         const way = [to.at[0] - from[0], to.at[1] - from[1]] as const;
         const drags = together(handle).map((one): [Handle, unknown] => {
@@ -136,7 +173,20 @@ function StepHandles({ step, isPicked, view, show, onClick }: { step: Step; isPi
         void preview(null);
     }
 
-    const { onKeyDown, addOrTake } = useHandleKeys({ view, step, kind, grips, together, chosen, setChosen, setColouring, isDragged: () => drag.current !== null, leave, put, tell });
+    const { onKeyDown, addOrTake } = useHandleKeys({
+        view,
+        step,
+        kind,
+        grips,
+        together,
+        chosen,
+        setChosen,
+        setColouring,
+        isDragged: () => drag.current !== null,
+        leave,
+        put,
+        tell,
+    });
 
     return (
         <div className="pointer-events-none absolute inset-0 overflow-hidden" role="group" aria-label={`Places of ${step.label}`}>
@@ -146,7 +196,14 @@ function StepHandles({ step, isPicked, view, show, onClick }: { step: Step; isPi
                 const [x, y] = held?.key === handle.key ? held.at : handle.at;
                 const isWay = handle.pull?.between != null;
                 const colour = handle.pull?.colour ?? null;
-                const more = colour !== null ? '; pressed twice, or with Enter, it gets another colour' : isWay ? '; pulled it bends, pressed twice it gets a point' : grips.pulls.some((pull) => pull.between === handle.field) ? '; pressed twice it goes' : '';
+                const more =
+                    colour !== null
+                        ? '; pressed twice, or with Enter, it gets another colour'
+                        : isWay
+                          ? '; pulled it bends, pressed twice it gets a point'
+                          : grips.pulls.some((pull) => pull.between === handle.field)
+                            ? '; pressed twice it goes'
+                            : '';
                 const grip = (
                     <button
                         key={handle.key}
@@ -158,7 +215,13 @@ function StepHandles({ step, isPicked, view, show, onClick }: { step: Step; isPi
                         aria-pressed={handle.pull === null ? chosen.has(handle.key) : undefined}
                         aria-label={`${handle.label}: drag it, or move it with the arrow keys`}
                         title={`${handle.label}${more}`}
-                        style={{ left: x * view.scale + view.x, top: y * view.scale + view.y, ...(colour === null ? {} : { '--stop': colour }) } as CSSProperties}
+                        style={
+                            {
+                                left: x * view.scale + view.x,
+                                top: y * view.scale + view.y,
+                                ...(colour === null ? {} : { '--stop': colour }),
+                            } as CSSProperties
+                        }
                         onPointerDown={(event) => take(event, handle)}
                         onPointerMove={(event) => void move(event, handle, step)}
                         onPointerUp={(event) => void drop(event, handle, step)}
@@ -192,7 +255,21 @@ function StepHandles({ step, isPicked, view, show, onClick }: { step: Step; isPi
 }
 
 /** The palette beside the handle of a stop. */
-function StopColour({ label, value, open, onClose, onChoose, children }: { label: string; value: string; open: boolean; onClose: () => void; onChoose: (name: string) => void; children: ReactNode }) {
+function StopColour({
+    label,
+    value,
+    open,
+    onClose,
+    onChoose,
+    children,
+}: {
+    label: string;
+    value: string;
+    open: boolean;
+    onClose: () => void;
+    onChoose: (name: string) => void;
+    children: ReactNode;
+}) {
     return (
         <Popover.Root open={open} onOpenChange={(next) => !next && onClose()}>
             <Popover.Anchor asChild>{children}</Popover.Anchor>
@@ -219,7 +296,12 @@ function UsedUp({ step, view }: { step: Step; view: Camera }) {
         <svg className="absolute inset-0 h-full w-full fill-none stroke-slate" strokeDasharray="4 3" aria-hidden="true">
             <g transform={`translate(${String(view.x)} ${String(view.y)}) scale(${String(view.scale)})`}>
                 {data?.figures.map(([number = 0, ...map], k) => (
-                    <path key={k} d={data.shapes[number]} transform={map.length === 0 ? undefined : `matrix(${map.join(' ')})`} vectorEffect="non-scaling-stroke" />
+                    <path
+                        key={k}
+                        d={data.shapes[number]}
+                        transform={map.length === 0 ? undefined : `matrix(${map.join(' ')})`}
+                        vectorEffect="non-scaling-stroke"
+                    />
                 ))}
             </g>
         </svg>

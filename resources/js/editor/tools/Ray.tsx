@@ -57,16 +57,47 @@ export function Ray({ view, show, onClick }: Given) {
         return step !== undefined && step.fast !== true && !step.hidden && (worked === null || worked.has(step.id));
     });
     // Copies and pieces have no box of their own here.
-    if ((mode !== 'parts' && mode !== 'lines') || names.length === 0 || bounds === null || held || !isFree || names.some((name) => name !== stepIn(name)) || asking !== null || kept !== null || placeWanted !== null || shownAs === 'outlines') return null;
+    if (
+        (mode !== 'parts' && mode !== 'lines') ||
+        names.length === 0 ||
+        bounds === null ||
+        held ||
+        !isFree ||
+        names.some((name) => name !== stepIn(name)) ||
+        asking !== null ||
+        kept !== null ||
+        placeWanted !== null ||
+        shownAs === 'outlines'
+    )
+        return null;
     return <RayOf key={names.join()} mode={mode} names={names} bounds={bounds} view={view} show={show} onClick={onClick} />;
 }
 
-function RayOf({ mode, names, bounds, view, show, onClick }: Given & { mode: 'parts' | 'lines'; names: readonly string[]; bounds: [number, number, number, number] }) {
+function RayOf({
+    mode,
+    names,
+    bounds,
+    view,
+    show,
+    onClick,
+}: Given & { mode: 'parts' | 'lines'; names: readonly string[]; bounds: [number, number, number, number] }) {
     const { page, kinds, change, preview, added, told, snapPlaces } = useSheet();
     const { scene } = page;
     const { picking, select } = usePicks();
     const { setLast } = useAsking();
-    const verbs = useMemo(() => verbsFor({ page, scene, kinds, pick: { ...picking.get(), mode, parts: names, lines: names }, picking, selected: null, colour: null }), [page, scene, kinds, picking, mode, names]);
+    const verbs = useMemo(
+        () =>
+            verbsFor({
+                page,
+                scene,
+                kinds,
+                pick: { ...picking.get(), mode, parts: names, lines: names },
+                picking,
+                selected: null,
+                colour: null,
+            }),
+        [page, scene, kinds, picking, mode, names],
+    );
     const turners = turnersOf(verbs);
     const [moved, setMoved] = useState<{ raw: unknown; at: [number, number] } | null>(null);
     const [pulled, setPulled] = useState<{ at: [number, number]; anchor: boolean } | null>(null);
@@ -76,7 +107,10 @@ function RayOf({ mode, names, bounds, view, show, onClick }: Given & { mode: 'pa
     const [left, top, right, bottom] = bounds;
     const usual = middleOf();
     const anchor = moved ?? usual;
-    const far = Math.hypot(right - left, bottom - top) / 2 + Math.hypot(anchor.at[0] - (left + right) / 2, anchor.at[1] - (top + bottom) / 2) + BESIDE / view.scale;
+    const far =
+        Math.hypot(right - left, bottom - top) / 2 +
+        Math.hypot(anchor.at[0] - (left + right) / 2, anchor.at[1] - (top + bottom) / 2) +
+        BESIDE / view.scale;
     const ring: [number, number] = [anchor.at[0] + WAY[0] * far, anchor.at[1] + WAY[1] * far];
     const step = turnsOf(scene, names[0] ?? '');
 
@@ -109,7 +143,8 @@ function RayOf({ mode, names, bounds, view, show, onClick }: Given & { mode: 'pa
         return press.current.isPull;
     }
 
-    const operations = (by: Pulled, isCopy: boolean) => (turners === null ? [] : rayOperations(page.plan, names, anchor.raw, by, isCopy, turners));
+    const operations = (by: Pulled, isCopy: boolean) =>
+        turners === null ? [] : rayOperations(page.plan, names, anchor.raw, by, isCopy, turners);
 
     function pull(event: PointerEvent): void {
         if (!isPull(event)) return;
@@ -153,7 +188,13 @@ function RayOf({ mode, names, bounds, view, show, onClick }: Given & { mode: 'pa
 
     function dragAnchor(event: PointerEvent): void {
         if (!isPull(event)) return;
-        const at = anchorAt(snapPlaces?.revision === page.revision ? snapPlaces : null, placeOf(event), usual, REACH / view.scale, view.scale);
+        const at = anchorAt(
+            snapPlaces?.revision === page.revision ? snapPlaces : null,
+            placeOf(event),
+            usual,
+            REACH / view.scale,
+            view.scale,
+        );
         setMoved(at);
         setPulled({ at: at.at, anchor: true });
         show({ point: { raw: at.raw, name: at.name, at: at.at }, name: `turned and resized about ${at.name}`, handle: true });
@@ -180,8 +221,11 @@ function RayOf({ mode, names, bounds, view, show, onClick }: Given & { mode: 'pa
 
     // Of what is small the middle is what it is dragged by; where a place of it lies there already, that is taken hold of.
     const places = names.flatMap((name) => Object.values(handleShape(stepOf(scene, name)?.geometry ?? null).at));
-    const isTaken = places.some((flat) => flat.some((x, k) => k % 2 === 0 && Math.hypot(x - anchor.at[0], (flat[k + 1] ?? NaN) - anchor.at[1]) * view.scale < NEAR));
-    const hasRoom = !isTaken && (moved !== null || (mode === 'lines' ? Math.max : Math.min)(right - left, bottom - top) * view.scale >= ROOM);
+    const isTaken = places.some((flat) =>
+        flat.some((x, k) => k % 2 === 0 && Math.hypot(x - anchor.at[0], (flat[k + 1] ?? NaN) - anchor.at[1]) * view.scale < NEAR),
+    );
+    const hasRoom =
+        !isTaken && (moved !== null || (mode === 'lines' ? Math.max : Math.min)(right - left, bottom - top) * view.scale >= ROOM);
     const [ax, ay] = seen(anchor.at);
     const [rx, ry] = seen(pulled !== null && !pulled.anchor ? pulled.at : ring);
     return (
@@ -223,7 +267,9 @@ function RayOf({ mode, names, bounds, view, show, onClick }: Given & { mode: 'pa
 
 /** `turned by 30°, 1.5 times as large` */
 function pullWords({ angle, factor }: Pulled, isCopy: boolean): string {
-    const said = [angle === 0 ? null : `turned by ${angle}°`, factor === 1 ? null : `${factor} times as large`].filter((one) => one !== null);
+    const said = [angle === 0 ? null : `turned by ${angle}°`, factor === 1 ? null : `${factor} times as large`].filter(
+        (one) => one !== null,
+    );
     return `${isCopy ? 'a copy ' : ''}${said.length === 0 ? 'as it was' : said.join(', ')}`;
 }
 
@@ -237,11 +283,17 @@ function around(all: (readonly number[] | undefined)[]): [number, number, number
 
 /** What turns and resizes, found by what they ask for. */
 function turnersOf(verbs: Verb[]): (Turners & { turn: { about: unknown } }) | null {
-    const asking = (field: string): Verb | undefined => verbs.find((verb) => verb.family === 'place' && verb.asks.includes(field) && verb.asks.includes('about'));
+    const asking = (field: string): Verb | undefined =>
+        verbs.find((verb) => verb.family === 'place' && verb.asks.includes(field) && verb.asks.includes('about'));
     const [turn, resize] = [asking('angle'), asking('factor')];
     if (turn?.kind === undefined || resize?.kind === undefined) return null;
     return {
-        turn: { kind: turn.kind, field: 'angle', operations: (answers) => turn.operations({ ...turn.start, ...answers }), about: turn.start['about'] },
+        turn: {
+            kind: turn.kind,
+            field: 'angle',
+            operations: (answers) => turn.operations({ ...turn.start, ...answers }),
+            about: turn.start['about'],
+        },
         resize: { kind: resize.kind, field: 'factor', operations: (answers) => resize.operations({ ...resize.start, ...answers }) },
     };
 }

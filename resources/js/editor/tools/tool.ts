@@ -16,7 +16,9 @@ export interface Spot {
     ctrl: boolean;
 }
 
-/** What the pointer does on the sheet, one way of it. The engine tells it of the first button alone; moving the view is the engine's own. */
+/**
+ * What the pointer does on the sheet, one way of it. The engine tells it of the first button alone; moving the view is the engine's own.
+ */
 export interface Tool {
     down: (spot: Spot) => void;
     /** Also while nothing is pressed. */

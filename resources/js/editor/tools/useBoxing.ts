@@ -25,7 +25,9 @@ export function useBoxing({ hits }: HitWork, show: (hover: Hover | null) => void
     function pick(box: Box, adds: boolean): void {
         const now = picking.get();
         if (mode === 'parts') {
-            const within = hits.drawing.map(({ id }) => id).filter((id) => isWithin(partShape(stepOf(scene, id)?.geometry)?.data.measures.bounds, box));
+            const within = hits.drawing
+                .map(({ id }) => id)
+                .filter((id) => isWithin(partShape(stepOf(scene, id)?.geometry)?.data.measures.bounds, box));
             picking.pickParts(adds ? [...new Set([...now.parts, ...within])] : within);
         } else if (mode === 'lines') {
             const within = hits.lines.filter((step) => isWithin(guideShape(step.geometry)?.bounds(), box)).map(({ id }) => id);
@@ -34,7 +36,12 @@ export function useBoxing({ hits }: HitWork, show: (hover: Hover | null) => void
             const grid = hits.tilings[0];
             const shape = gridShape(grid?.geometry);
             if (!adds) picking.clear();
-            if (grid !== undefined && shape !== undefined) picking.add(grid.id, shape.data.mark, cellsIn(shape, box).map((cell) => shape.address(cell)));
+            if (grid !== undefined && shape !== undefined)
+                picking.add(
+                    grid.id,
+                    shape.data.mark,
+                    cellsIn(shape, box).map((cell) => shape.address(cell)),
+                );
         }
     }
 

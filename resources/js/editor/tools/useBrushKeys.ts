@@ -34,7 +34,9 @@ export function useBrushKeys({ brushing: { begin, goOn, end, sample, moveBlock }
     function standing(): At | null {
         const shape = gridShape(stepOf(scene, cursor?.grid ?? '')?.geometry);
         const cell = cursor === null ? undefined : shape?.cell(cursor.address);
-        return cursor === null || shape === undefined || cell === undefined ? null : { grid: cursor.grid, shape, cell, dot: dotOf(shape, cell) };
+        return cursor === null || shape === undefined || cell === undefined
+            ? null
+            : { grid: cursor.grid, shape, cell, dot: dotOf(shape, cell) };
     }
 
     function walk(arrow: Arrow, paints: boolean): void {
@@ -42,7 +44,8 @@ export function useBrushKeys({ brushing: { begin, goOn, end, sample, moveBlock }
         const shape = gridShape(grid?.geometry);
         if (grid === undefined || shape === undefined) return;
         const before = standing();
-        const address = before === null ? shape.address(0) : (shape.beside(shape.address(before.cell), arrow) ?? shape.address(before.cell));
+        const address =
+            before === null ? shape.address(0) : (shape.beside(shape.address(before.cell), arrow) ?? shape.address(before.cell));
         const cell = shape.cell(address);
         if (cell === undefined) return;
         const at: At = { grid: grid.id, shape, cell, dot: dotOf(shape, cell) };
@@ -88,7 +91,8 @@ export function useBrushKeys({ brushing: { begin, goOn, end, sample, moveBlock }
             painter.setBlock(null);
         } else if (event.key === 's') sample(standing() ?? atOf(hover));
         else if (event.key === 'b') painter.set({ colour: painter.brush.before ?? painter.brush.colour });
-        else if (event.key === 'e') painter.set({ colour: painter.brush.colour === 'none' ? (painter.brush.before ?? Object.keys(palette)[0] ?? 'none') : 'none' });
+        else if (event.key === 'e')
+            painter.set({ colour: painter.brush.colour === 'none' ? (painter.brush.before ?? Object.keys(palette)[0] ?? 'none') : 'none' });
         else return false;
         event.preventDefault();
         return true;

@@ -39,7 +39,9 @@ export function useBrushTool({ canvas, view, hit, show }: Given) {
     function atOf(found: Hover | null): At | null {
         const shape = gridShape(stepOf(scene, found?.grid ?? '')?.geometry);
         const [cell] = found?.cells ?? [];
-        return found?.grid === undefined || shape === undefined || cell === undefined ? null : { grid: found.grid, shape, cell, dot: dotOf(shape, cell) };
+        return found?.grid === undefined || shape === undefined || cell === undefined
+            ? null
+            : { grid: found.grid, shape, cell, dot: dotOf(shape, cell) };
     }
 
     function down({ x, y, alt, shift }: Spot): void {
@@ -66,7 +68,9 @@ export function useBrushTool({ canvas, view, hit, show }: Given) {
             const stops = now.last?.dot != null ? 1 : Math.max(1, Math.ceil(Math.hypot(x - now.x, y - now.y) / STRIDE));
             let { last } = now;
             for (let stop = 1; stop <= stops; stop++) {
-                const at = atOf(stop === stops ? found : hoverAt(now.x + ((x - now.x) * stop) / stops, now.y + ((y - now.y) * stop) / stops));
+                const at = atOf(
+                    stop === stops ? found : hoverAt(now.x + ((x - now.x) * stop) / stops, now.y + ((y - now.y) * stop) / stops),
+                );
                 if (at !== null && (at.cell !== last?.cell || at.grid !== last.grid)) goOn(now.from, last, at);
                 last = at ?? last;
             }

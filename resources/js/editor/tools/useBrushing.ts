@@ -19,7 +19,9 @@ export interface At {
     dot: Dot | null;
 }
 
-/** What a brush does on cells, whether it is led by the pointer or by keys: a stroke is on the sheet at once, and one change when it ends. */
+/**
+ * What a brush does on cells, whether it is led by the pointer or by keys: a stroke is on the sheet at once, and one change when it ends.
+ */
 export function useBrushing() {
     const { scene, kinds } = useSheet();
     const { painter } = useBrush();
@@ -51,7 +53,14 @@ export function useBrushing() {
     function between(from: At, to: At): void {
         const { way, filled: isFilled } = painter.brush;
         if (from.dot === null || to.dot === null) return;
-        const dots = way === 'line' ? line(from.dot, to.dot) : way === 'ring' ? ring(from.dot, to.dot) : way === 'ellipse' ? ellipse(from.dot, to.dot) : box(from.dot, to.dot);
+        const dots =
+            way === 'line'
+                ? line(from.dot, to.dot)
+                : way === 'ring'
+                  ? ring(from.dot, to.dot)
+                  : way === 'ellipse'
+                    ? ellipse(from.dot, to.dot)
+                    : box(from.dot, to.dot);
         painter.replace(from.grid, coloured(from, isFilled && way !== 'line' ? filled(dots) : dots));
     }
 
@@ -59,7 +68,10 @@ export function useBrushing() {
         const { way, reach, colour } = painter.brush;
         if (way === 'area') {
             const picture = pictureOf(at);
-            painter.replace(at.grid, (reach === 'all of its colour' ? picture.alike(at.cell) : picture.area(at.cell)).map((cell) => [cell, colour] as const));
+            painter.replace(
+                at.grid,
+                (reach === 'all of its colour' ? picture.alike(at.cell) : picture.area(at.cell)).map((cell) => [cell, colour] as const),
+            );
         } else if (way === 'block') {
             painter.setBlock(at.dot === null ? null : { grid: at.grid, from: at.dot, to: at.dot });
         } else if (isDrawn(way) && at.dot !== null) {
@@ -76,7 +88,8 @@ export function useBrushing() {
         const { way } = painter.brush;
         if (way === 'area') return;
         if (way === 'block') {
-            if (from.dot !== null && at.dot !== null && at.grid === from.grid) painter.setBlock({ grid: from.grid, from: from.dot, to: at.dot });
+            if (from.dot !== null && at.dot !== null && at.grid === from.grid)
+                painter.setBlock({ grid: from.grid, from: from.dot, to: at.dot });
         } else if (isDrawn(way) && from.dot !== null) {
             if (at.grid === from.grid) between(from, at);
         } else {
@@ -89,8 +102,12 @@ export function useBrushing() {
         const { way, asNumbers, size, mirror, colour, filled: isFilled } = painter.brush;
         const to = lately.current;
         if (way === 'block') return;
-        const isNumbers = asNumbers && size === 1 && mirror === 'not' && isDrawn(way) && from?.dot != null && to?.dot != null && to.grid === from.grid;
-        keep(painter.send(), isNumbers && from.dot !== null && to.dot !== null ? numbersOf(kinds, from.grid, way, from.dot, to.dot, colour, isFilled) : null);
+        const isNumbers =
+            asNumbers && size === 1 && mirror === 'not' && isDrawn(way) && from?.dot != null && to?.dot != null && to.grid === from.grid;
+        keep(
+            painter.send(),
+            isNumbers && from.dot !== null && to.dot !== null ? numbersOf(kinds, from.grid, way, from.dot, to.dot, colour, isFilled) : null,
+        );
     }
 
     /** The colour of a cell becomes that of the brush. */
@@ -105,8 +122,15 @@ export function useBrushing() {
         const shape = gridShape(stepOf(scene, block?.grid ?? '')?.geometry);
         if (block === null || shape === undefined) return;
         const at: At = { grid: block.grid, shape, cell: 0, dot: block.from };
-        painter.replace(block.grid, blockMoved(block, shape, pictureOf(at), names, ([x, y]) => [x + by[0], y + by[1]], painter.brush.copies));
-        painter.setBlock({ ...block, from: [block.from[0] + by[0], block.from[1] + by[1]], to: [block.to[0] + by[0], block.to[1] + by[1]] });
+        painter.replace(
+            block.grid,
+            blockMoved(block, shape, pictureOf(at), names, ([x, y]) => [x + by[0], y + by[1]], painter.brush.copies),
+        );
+        painter.setBlock({
+            ...block,
+            from: [block.from[0] + by[0], block.from[1] + by[1]],
+            to: [block.to[0] + by[0], block.to[1] + by[1]],
+        });
         keep(painter.send());
     }
 

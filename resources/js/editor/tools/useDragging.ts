@@ -36,7 +36,10 @@ interface Lies {
     touches: Settled['touches'];
 }
 
-/** Dragging what is picked: it settles with the nearest of its places, a circle until it touches; with Alt or Ctrl a copy stays behind, with Shift it keeps to the ways of its grid. */
+/**
+ * Dragging what is picked: it settles with the nearest of its places, a circle until it touches; with Alt or Ctrl a copy stays behind, with
+ * Shift it keeps to the ways of its grid.
+ */
 export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
     const { page, scene, kinds, preview, change, snapPlaces, added, told } = useSheet();
     const { picking, select } = usePicks();
@@ -44,7 +47,11 @@ export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
     const { moving, moverOf } = useMoving();
     const held = useRef<Held | null>(null);
     const sheet = page.id;
-    const settle = useCallback((body: { id: string; x: number; y: number; reach: number }) => answer(api.POST('/api/sheets/{sheet}/settle', { params: { path: { sheet } }, body })), [sheet]);
+    const settle = useCallback(
+        (body: { id: string; x: number; y: number; reach: number }) =>
+            answer(api.POST('/api/sheets/{sheet}/settle', { params: { path: { sheet } }, body })),
+        [sheet],
+    );
     const settleLatest = useLatest(settle);
     const index = snapPlaces?.revision === page.revision ? snapPlaces : null;
 
@@ -57,11 +64,17 @@ export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
     function lies(one: Held): Lies {
         const way = wayOf(one);
         const landed = landing(one.own, way, index, REACH / view.scale, hangingOn(scene, one.names));
-        if (landed !== null && (!one.now.shift || keepsTo(waysOf(scene, one.names[0] ?? ''), landed.way))) return { way: landed.way, landed, touches: [] };
+        if (landed !== null && (!one.now.shift || keepsTo(waysOf(scene, one.names[0] ?? ''), landed.way)))
+            return { way: landed.way, landed, touches: [] };
         return { way: [tellable(way[0], view.scale), tellable(way[1], view.scale)], landed: null, touches: [] };
     }
 
-    const question = (id: string, center: [number, number], way: [number, number]) => ({ id: stepIn(id), x: center[0] + way[0], y: center[1] + way[1], reach: REACH / view.scale });
+    const question = (id: string, center: [number, number], way: [number, number]) => ({
+        id: stepIn(id),
+        x: center[0] + way[0],
+        y: center[1] + way[1],
+        reach: REACH / view.scale,
+    });
 
     /** With what a circle touches, where that is nearer to where the pointer has it than what else it settles on. */
     function touching(one: Held, so: Lies, settled: Settled | null): Lies {
@@ -77,13 +90,28 @@ export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
     function operations(one: Held, { way, landed, touches }: Lies): Operation[] {
         const isCopy = one.now.alt || one.now.ctrl;
         if (isCopy) return moving(one.names, way, true);
-        return draggedOn({ plan: page.plan, scene: page.scene, kinds, names: one.names, way, landed, scale: touches.length > 0 ? Infinity : view.scale, mover: moverOf(one.names), move: (names, by) => moving(names, by, false) });
+        return draggedOn({
+            plan: page.plan,
+            scene: page.scene,
+            kinds,
+            names: one.names,
+            way,
+            landed,
+            scale: touches.length > 0 ? Infinity : view.scale,
+            mover: moverOf(one.names),
+            move: (names, by) => moving(names, by, false),
+        });
     }
 
     function tell(one: Held, { way, landed, touches }: Lies): void {
         const [first = ''] = one.names;
         const label = one.names.length === 1 ? memberLabel(first, (id) => stepOf(scene, id)?.label ?? id) : `${one.names.length} things`;
-        const where = touches.length > 0 ? `touches ${touches.map((touch) => touch.label).join(' and ')}` : landed === null ? way.map((value) => tellable(value, view.scale)).join(', ') : `${landed.own.name} on ${landed.on.name}`;
+        const where =
+            touches.length > 0
+                ? `touches ${touches.map((touch) => touch.label).join(' and ')}`
+                : landed === null
+                  ? way.map((value) => tellable(value, view.scale)).join(', ')
+                  : `${landed.own.name} on ${landed.on.name}`;
         show({
             dragged: { scene: page.scene, names: one.names, map: [1, 0, 0, 1, ...way] },
             ...(landed === null ? {} : { point: { raw: landed.on.raw, name: landed.on.name, at: landed.on.at } }),
@@ -136,9 +164,19 @@ export function useDragging(view: Camera, show: (hover: Hover | null) => void) {
             const [only = ''] = names;
             const says = page.plan.steps.find((step) => step.id === only);
             // What can touch others is round.
-            const isCircle = names.length === 1 && says?.['center'] !== undefined && kinds.find(({ kind }) => kind === says.kind)?.fields.some(({ name }) => name === 'touching') === true;
+            const isCircle =
+                names.length === 1 &&
+                says?.['center'] !== undefined &&
+                kinds.find(({ kind }) => kind === says.kind)?.fields.some(({ name }) => name === 'touching') === true;
             const center = isCircle ? handleShape(stepOf(scene, only)?.geometry ?? null).at['center'] : undefined;
-            held.current = { names: [...names], from, now: from, own: ownPlaces(page.plan, page.scene, kinds, index, names, from.at), moved: false, center: center === undefined ? null : [center[0] ?? 0, center[1] ?? 0] };
+            held.current = {
+                names: [...names],
+                from,
+                now: from,
+                own: ownPlaces(page.plan, page.scene, kinds, index, names, from.at),
+                moved: false,
+                center: center === undefined ? null : [center[0] ?? 0, center[1] ?? 0],
+            };
         },
 
         move,

@@ -25,7 +25,10 @@ const FIRST = 0;
 
 const MIDDLE = 1;
 
-/** The one place that hears the pointer over the sheet: it moves the view while Space or the middle button is held, and hands all else to the tool. */
+/**
+ * The one place that hears the pointer over the sheet: it moves the view while Space or the middle button is held, and hands all else to
+ * the tool.
+ */
 export function useEngine({ box, view, pan, tool, hover, onRest }: Given) {
     /** Space is held: the sheet is moved, not picked from. */
     const [hand, setHand] = useState(false);
@@ -50,7 +53,14 @@ export function useEngine({ box, view, pan, tool, hover, onRest }: Given) {
     function spot(event: Where): Spot {
         const corner = box.current?.getBoundingClientRect();
         const [x, y] = [event.clientX - (corner?.left ?? 0), event.clientY - (corner?.top ?? 0)];
-        return { x, y, at: [(x - view.x) / view.scale, (y - view.y) / view.scale], shift: event.shiftKey, alt: event.altKey, ctrl: event.ctrlKey || event.metaKey };
+        return {
+            x,
+            y,
+            at: [(x - view.x) / view.scale, (y - view.y) / view.scale],
+            shift: event.shiftKey,
+            alt: event.altKey,
+            ctrl: event.ctrlKey || event.metaKey,
+        };
     }
 
     function onPointerDown(event: PointerEvent): void {

@@ -2,7 +2,21 @@ import { type KeyboardEvent, useRef } from 'react';
 import type { Handles, Kind, Operation, Step } from '../../api/client';
 import type { Camera } from '../model/camera';
 import { withCentre } from '../model/dragging';
-import { frameSaid, type Handle, inside, isCentre, moved, movedBy, type Pull, said, sideTaken, type Target, valueAt, withoutPoint, withPoint } from '../model/handles';
+import {
+    frameSaid,
+    type Handle,
+    inside,
+    isCentre,
+    moved,
+    movedBy,
+    type Pull,
+    said,
+    sideTaken,
+    type Target,
+    valueAt,
+    withoutPoint,
+    withPoint,
+} from '../model/handles';
 import { tellable } from '../model/pick/hover';
 import { gridShape } from '../model/scene/geometry';
 import type { Arrow } from '../model/scene/nearby';
@@ -37,7 +51,9 @@ export function useHandleKeys({ view, step, kind, grips, together, chosen, setCh
 
     /** A point more on a way, or the point taken out. */
     function addOrTake(handle: Handle, way: 'either' | 'add' | 'take'): boolean {
-        const operations = (way === 'take' ? null : withPoint(page.plan, step, kind, handle, view.scale)) ?? (way === 'add' ? null : withoutPoint(page.plan, step, grips, kind, handle));
+        const operations =
+            (way === 'take' ? null : withPoint(page.plan, step, kind, handle, view.scale)) ??
+            (way === 'add' ? null : withoutPoint(page.plan, step, grips, kind, handle));
         if (operations === null) return false;
         setChosen(new Set());
         void put(operations);
@@ -83,7 +99,11 @@ export function useHandleKeys({ view, step, kind, grips, together, chosen, setCh
                 return [one, frameSaid(pull.frame)];
             }
             if (one.pull !== null && one.pull.sort !== 'place') {
-                const number = nudged(one, targets.get(one.key)?.raw ?? rawOf(one), event.key === 'ArrowRight' || event.key === 'ArrowUp' ? steps : -steps);
+                const number = nudged(
+                    one,
+                    targets.get(one.key)?.raw ?? rawOf(one),
+                    event.key === 'ArrowRight' || event.key === 'ArrowUp' ? steps : -steps,
+                );
                 targets.set(one.key, { raw: number, at: one.at });
                 return [one, number];
             }
@@ -92,13 +112,18 @@ export function useHandleKeys({ view, step, kind, grips, together, chosen, setCh
                 // The centre comes first, and has gone by now.
                 const to = targets.get(handle.key) ?? before;
                 const way = [to.at[0] - led.at[0], to.at[1] - led.at[1]] as const;
-                const next = { raw: withCentre(scene, before.raw, led.raw, to.raw, way, view.scale), at: [before.at[0] + way[0], before.at[1] + way[1]] as [number, number] };
+                const next = {
+                    raw: withCentre(scene, before.raw, led.raw, to.raw, way, view.scale),
+                    at: [before.at[0] + way[0], before.at[1] + way[1]] as [number, number],
+                };
                 targets.set(one.key, next);
                 return [one, next.raw];
             }
             const free = beside(before.at, towards, steps);
             const way = [towards[0] * steps, towards[1] * steps] as const;
-            const next = (event.altKey ? null : onGrid(before.raw, event.key as Arrow)) ?? (one.key === handle.key ? free : { ...free, raw: movedBy(before.raw, way, view.scale * 10) });
+            const next =
+                (event.altKey ? null : onGrid(before.raw, event.key as Arrow)) ??
+                (one.key === handle.key ? free : { ...free, raw: movedBy(before.raw, way, view.scale * 10) });
             targets.set(one.key, next);
             if (one.key === handle.key) tell(one, next, next.name);
             return [one, next.raw];
@@ -111,8 +136,18 @@ export function useHandleKeys({ view, step, kind, grips, together, chosen, setCh
 
     /** A number one step more or less. */
     function nudged({ pull, at }: Handle, raw: unknown, steps: number): unknown {
-        const size = pull?.step ?? (pull?.sort === 'bulge' ? 0.05 : pull?.sort === 'along' && Math.hypot(pull.at[0] ?? 0, pull.at[1] ?? 0) > 0 && typeof raw === 'number' && Math.abs(raw) < 10 ? 0.05 : 1);
-        if (Array.isArray(raw)) return raw.map((one: unknown, k) => (typeof one === 'number' && k === 0 ? Number((one + steps * size).toFixed(6)) : one));
+        const size =
+            pull?.step ??
+            (pull?.sort === 'bulge'
+                ? 0.05
+                : pull?.sort === 'along' &&
+                    Math.hypot(pull.at[0] ?? 0, pull.at[1] ?? 0) > 0 &&
+                    typeof raw === 'number' &&
+                    Math.abs(raw) < 10
+                  ? 0.05
+                  : 1);
+        if (Array.isArray(raw))
+            return raw.map((one: unknown, k) => (typeof one === 'number' && k === 0 ? Number((one + steps * size).toFixed(6)) : one));
         const value = typeof raw === 'number' ? raw : Number(valueAt({ pull, at } as Handle, { raw: null, at }, view.scale));
         return Number((value + steps * size).toFixed(6));
     }

@@ -72,7 +72,11 @@ export function useHits(): HitWork {
         try {
             const [hit] = hits.partsAt(context, x, y);
             const line = hit === undefined ? hits.lineAt(context, x, y, scale) : undefined;
-            return hit !== undefined ? { part: hit.step.id, name: hit.step.label } : line === undefined ? null : { line: line.id, name: line.label };
+            return hit !== undefined
+                ? { part: hit.step.id, name: hit.step.label }
+                : line === undefined
+                  ? null
+                  : { line: line.id, name: line.label };
         } finally {
             context.restore();
         }
@@ -108,7 +112,8 @@ export function useHits(): HitWork {
     function cell(grid: string, shape: GridShape, number: number): Hover {
         const address = shape.address(number);
         if (shape.data.mark === '~') return { grid, cells: [number], address, name: pieceName(address, scene) };
-        if (pick.reach === null || pick.reach >= shape.data.cellWords.length) return { grid, cells: [number], address, name: shape.cellName(address) };
+        if (pick.reach === null || pick.reach >= shape.data.cellWords.length)
+            return { grid, cells: [number], address, name: shape.cellName(address) };
         const coordinates = address.split(',');
         const run = coordinates.map((value, k) => (k === pick.reach ? value : '*')).join(',');
         const word = `${shape.data.cellWords[pick.reach] ?? ''} ${coordinates[pick.reach] ?? ''}`;

@@ -12,7 +12,10 @@ import { useMoving } from '../state/useMoving';
 
 const TOWARDS: Record<Arrow, [number, number]> = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
-/** Moves the picked parts by a whole step of their grid, and by ten or a tenth of one; what stands on axes goes along them. What was moved so before is moved on, not moved anew. */
+/**
+ * Moves the picked parts by a whole step of their grid, and by ten or a tenth of one; what stands on axes goes along them. What was moved
+ * so before is moved on, not moved anew.
+ */
 export function useNudge(show: (hover: Hover | null) => void): (arrow: Arrow, steps: number) => void {
     const { page, scene, kinds, change, added } = useSheet();
     const { picking } = usePicks();
@@ -36,7 +39,9 @@ export function useNudge(show: (hover: Hover | null) => void): (arrow: Arrow, st
 
     /** The way from an intersection of the grid under a part to the next one; a unit where there is no such way. */
     function way(arrow: Arrow, steps: number): [number, number] {
-        const shape = gridShape(gridUnder(scene, stepIn(pick.parts[0] ?? ''))?.geometry ?? scene.steps.find((step) => step.role === 'grid')?.geometry);
+        const shape = gridShape(
+            gridUnder(scene, stepIn(pick.parts[0] ?? ''))?.geometry ?? scene.steps.find((step) => step.role === 'grid')?.geometry,
+        );
         const middle = Math.floor((shape?.pointCount ?? 0) / 2);
         const next = shape?.pointBeside(middle, arrow);
         const [ux, uy] = TOWARDS[arrow];

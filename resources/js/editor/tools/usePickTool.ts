@@ -25,7 +25,13 @@ interface Given {
 
 /** Whether two are of one thing, called alike. */
 function isSame(old: Hover | null, found: Hover | null): boolean {
-    return old?.name === found?.name && old?.grid === found?.grid && old?.part === found?.part && old?.line === found?.line && old?.cells?.join() === found?.cells?.join();
+    return (
+        old?.name === found?.name &&
+        old?.grid === found?.grid &&
+        old?.part === found?.part &&
+        old?.line === found?.line &&
+        old?.cells?.join() === found?.cells?.join()
+    );
 }
 
 function pickAlone(picking: Picking, found: Hover | null): void {
@@ -33,7 +39,10 @@ function pickAlone(picking: Picking, found: Hover | null): void {
     else if (found?.line !== undefined) picking.pickLines([found.line]);
 }
 
-/** What a press means: places where those are asked for; parts and lines are picked, and dragged; cells are picked across; where nothing lies a box is pulled up. */
+/**
+ * What a press means: places where those are asked for; parts and lines are picked, and dragged; cells are picked across; where nothing
+ * lies a box is pulled up.
+ */
 export function usePickTool({ canvas, view, hit, putting, show }: Given) {
     const { scene } = useSheet();
     const { picking, selected } = usePicks();
@@ -74,7 +83,8 @@ export function usePickTool({ canvas, view, hit, putting, show }: Given) {
         else if (asking === null && (mode === 'parts' || mode === 'lines')) picking.clear();
     }
 
-    const isPicked = ({ part, line }: Hover): boolean => picking.get().parts.includes(part ?? '') || picking.get().lines.includes(line ?? '');
+    const isPicked = ({ part, line }: Hover): boolean =>
+        picking.get().parts.includes(part ?? '') || picking.get().lines.includes(line ?? '');
 
     /** Grids, and what is used up, are dragged only where they are chosen in the plan. */
     function canBeDragged(name: string): boolean {
@@ -121,7 +131,17 @@ export function usePickTool({ canvas, view, hit, putting, show }: Given) {
     // What lies under a pointer that rests changes with the sheet.
     const lookAgain = useEffectEvent(() => {
         // What a verb would do with it is shown as well, and changes the sheet in turn.
-        if (rests.current === null || sweeping.isHeld() || boxing.isHeld() || dragging.isHeld() || wantsPoint || asking !== null || mode === 'paint' || mode === 'trace') return;
+        if (
+            rests.current === null ||
+            sweeping.isHeld() ||
+            boxing.isHeld() ||
+            dragging.isHeld() ||
+            wantsPoint ||
+            asking !== null ||
+            mode === 'paint' ||
+            mode === 'trace'
+        )
+            return;
         const found = under(...rests.current);
         show((old) => (isSame(old, found) ? old : found));
     });
@@ -139,7 +159,14 @@ export function usePickTool({ canvas, view, hit, putting, show }: Given) {
         } else {
             const found = under(x, y);
             sweeping.move(found, x, y);
-            if (across.current !== null && found !== null && found.cells === undefined && !isPicked(found) && Math.hypot(x - across.current.x, y - across.current.y) > PULL) put(found, x, y, true);
+            if (
+                across.current !== null &&
+                found !== null &&
+                found.cells === undefined &&
+                !isPicked(found) &&
+                Math.hypot(x - across.current.x, y - across.current.y) > PULL
+            )
+                put(found, x, y, true);
             show((old) => (isSame(old, found) ? old : found));
         }
     }

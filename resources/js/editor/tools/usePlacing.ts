@@ -16,7 +16,10 @@ interface Given {
     show: (hover: Hover | null) => void;
 }
 
-/** Places given by the pointer: pressed at one and let go at another both are; while an outline is drawn, pulling bends the way to the place that was pressed. */
+/**
+ * Places given by the pointer: pressed at one and let go at another both are; while an outline is drawn, pulling bends the way to the place
+ * that was pressed.
+ */
 export function usePlacing({ view, putting, show }: Given) {
     const { picking } = usePicks();
     const { placeWanted, asking, setAsking, finishAsking } = useAsking();
@@ -43,7 +46,8 @@ export function usePlacing({ view, putting, show }: Given) {
         const { points } = picking.get();
         // Back where it began the last way is bent, from the last place to the first.
         const [before, end] = closing.current ? [points.at(-1), points[0]] : points.slice(-2);
-        if (asking?.verb.bends == null || before === undefined || end === undefined || (points.length <= from.points && !closing.current)) return false;
+        if (asking?.verb.bends == null || before === undefined || end === undefined || (points.length <= from.points && !closing.current))
+            return false;
         if (Math.hypot(x - from.x, y - from.y) <= PULL) return false;
         const bulge = bulgeTowards(before.at, end.at, [(x - view.x) / view.scale, (y - view.y) / view.scale]);
         const way = points.length - (closing.current ? 1 : 2);

@@ -19,7 +19,8 @@ export interface Snapping {
 }
 
 /**
- * The place that a pointer means, by the rule of the core; a free one where nothing is in reach. For the place of a step that is `moved` only
+ * The place that a pointer means, by the rule of the core; a free one where nothing is in reach. For the place of a step that is `moved`
+ * only
  * what stands before it counts. What is known beforehand is not asked for.
  */
 export function useSnapping(view: Camera, moved: string | null = null): Snapping {
@@ -29,11 +30,15 @@ export function useSnapping(view: Camera, moved: string | null = null): Snapping
     const { worked } = useView();
     const pick = usePick(picking);
     const sheet = page.id;
-    const ask = useCallback((body: Question) => answer(api.POST('/api/sheets/{sheet}/snap', { params: { path: { sheet } }, body })), [sheet]);
+    const ask = useCallback(
+        (body: Question) => answer(api.POST('/api/sheets/{sheet}/snap', { params: { path: { sheet } }, body })),
+        [sheet],
+    );
     const askLatest = useLatest(ask);
     const index = snapPlaces?.revision === page.revision ? snapPlaces : null;
 
-    const faded = worked === null ? [] : page.scene.steps.filter((step) => step.role !== 'grid' && !worked.has(step.id)).map((step) => step.id);
+    const faded =
+        worked === null ? [] : page.scene.steps.filter((step) => step.role !== 'grid' && !worked.has(step.id)).map((step) => step.id);
 
     function later(before: string | null): string[] {
         return before === null ? [] : page.plan.steps.slice(page.plan.steps.findIndex((step) => step.id === before)).map((step) => step.id);
@@ -58,14 +63,20 @@ export function useSnapping(view: Camera, moved: string | null = null): Snapping
         const found = index.near(x, y, reach, kinds, without);
         const [winner] = found;
         if (winner === undefined) return free(x, y);
-        return { point: { raw: winner.raw, name: winner.name, at: winner.at }, name: found.length > 1 ? `${winner.name}: ${index.why(found)}` : winner.name };
+        return {
+            point: { raw: winner.raw, name: winner.name, at: winner.at },
+            name: found.length > 1 ? `${winner.name}: ${index.why(found)}` : winner.name,
+        };
     }
 
     function told({ x, y }: Question, { candidates, why }: Snap): Hover {
         const [winner] = candidates;
         if (winner === undefined) return free(x, y);
         const [px = 0, py = 0] = winner.at;
-        return { point: { raw: winner.raw, name: winner.name, at: [px, py] }, name: candidates.length > 1 ? `${winner.name}: ${why}` : winner.name };
+        return {
+            point: { raw: winner.raw, name: winner.name, at: [px, py] },
+            name: candidates.length > 1 ? `${winner.name}: ${why}` : winner.name,
+        };
     }
 
     function free(x: number, y: number): Hover {

@@ -72,7 +72,8 @@ export function useSweeping(putting: Putting, under: (x: number, y: number) => H
         up(found: Hover | null): void {
             const now = sweep.current;
             sweep.current = null;
-            if (now?.kind === 'again' && found?.cells !== undefined && found.cells.join() === now.first.cells?.join()) putting.cells(found, 'take');
+            if (now?.kind === 'again' && found?.cells !== undefined && found.cells.join() === now.first.cells?.join())
+                putting.cells(found, 'take');
         },
 
         isHeld: () => sweep.current !== null,

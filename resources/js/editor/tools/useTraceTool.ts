@@ -19,7 +19,9 @@ const FAST = 20;
 
 const TOWARDS: Record<string, Place> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
-/** Pressing and pulling along a line of a picture lays what is fitted to it; by keys, Enter puts places and, where it was put last, ends. */
+/**
+ * Pressing and pulling along a line of a picture lays what is fitted to it; by keys, Enter puts places and, where it was put last, ends.
+ */
 export function useTraceTool({ view, show }: { view: Camera; show: (hover: Hover | null) => void }) {
     const { page, scene, kinds, change, added } = useSheet();
     const { select } = usePicks();
@@ -34,10 +36,12 @@ export function useTraceTool({ view, show }: { view: Camera; show: (hover: Hover
         const seen = pictures(scene);
         const picture = seen.find(({ id }) => id === sketch) ?? seen[0];
         if (tracer === undefined || picture === undefined || places.length < tracer.offer.least) return;
-        void change([traced(tracer, picture.id, places, reach, view.scale, snaps ? settling(tracer, scene, page.plan) : {})]).then((refused) => {
-            if (refused !== null) show({ name: problemText(refused), handle: true });
-            else select(added().lines[0] ?? null);
-        });
+        void change([traced(tracer, picture.id, places, reach, view.scale, snaps ? settling(tracer, scene, page.plan) : {})]).then(
+            (refused) => {
+                if (refused !== null) show({ name: problemText(refused), handle: true });
+                else select(added().lines[0] ?? null);
+            },
+        );
     }
 
     function down({ x, y, at }: Spot): void {
@@ -74,7 +78,10 @@ export function useTraceTool({ view, show }: { view: Camera; show: (hover: Hover
             const [x, y] = cursor ?? way.at(-1) ?? [scene.sheet.width / 2, scene.sheet.height / 2];
             const next: Place = [x + towards[0] * step, y + towards[1] * step];
             setCursor(next);
-            show({ name: `${Math.round(next[0])}, ${Math.round(next[1])}; Enter puts a place here, and again lays what is fitted`, handle: true });
+            show({
+                name: `${Math.round(next[0])}, ${Math.round(next[1])}; Enter puts a place here, and again lays what is fitted`,
+                handle: true,
+            });
         } else if (event.key === 'Enter' && cursor !== null) {
             const last = way.at(-1);
             if (last !== undefined && last[0] === cursor[0] && last[1] === cursor[1]) lay(way);

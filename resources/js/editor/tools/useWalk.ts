@@ -21,7 +21,12 @@ export interface Walk {
 }
 
 /** Walking over cells, points, lines or parts with the arrow keys. */
-export function useWalk({ hits, wantsPoint, cell: cellHover }: HitWork, putting: Putting, hover: Hover | null, show: (hover: Hover | null) => void): Walk {
+export function useWalk(
+    { hits, wantsPoint, cell: cellHover }: HitWork,
+    putting: Putting,
+    hover: Hover | null,
+    show: (hover: Hover | null) => void,
+): Walk {
     const { scene } = useSheet();
     const { picking } = usePicks();
     const { finishAsking } = useAsking();

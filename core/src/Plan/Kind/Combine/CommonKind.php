@@ -31,6 +31,11 @@ final class CommonKind extends OperandsKind
         // What is empty has nothing in common with anything.
         $isIn = array_filter($given->parts('of'), static fn (Part $part): bool => $part->isEmpty()) === [];
 
-        return self::result($given, static fn (): array => $isIn ? Combination::common(self::operands($given), $given->tolerance()) : [], 'of', 'the parts have nothing in common');
+        return self::result(
+            $given,
+            static fn (): array => $isIn ? Combination::common(self::operands($given), $given->tolerance()) : [],
+            'of',
+            'the parts have nothing in common',
+        );
     }
 }

@@ -42,6 +42,11 @@ final class CutKind extends PartOperation
     {
         $operands = array_map(static fn (Part $part): array => $part->allOutlines(), [$given->parts('from')[0], ...$given->parts('with')]);
 
-        return self::result($given, static fn (): array => Combination::cut($operands, $given->tolerance()), 'with', 'what is cut out covers all of it, and nothing is left');
+        return self::result(
+            $given,
+            static fn (): array => Combination::cut($operands, $given->tolerance()),
+            'with',
+            'what is cut out covers all of it, and nothing is left',
+        );
     }
 }

@@ -22,6 +22,11 @@ final class EitherKind extends OperandsKind
 
     public function evaluate(Arguments $given): Part
     {
-        return self::result($given, static fn (): array => Combination::either(self::operands($given), $given->tolerance()), 'of', 'the parts cover one another, and nothing lies in only one of them');
+        return self::result(
+            $given,
+            static fn (): array => Combination::either(self::operands($given), $given->tolerance()),
+            'of',
+            'the parts cover one another, and nothing lies in only one of them',
+        );
     }
 }

@@ -22,6 +22,11 @@ final class JoinKind extends OperandsKind
 
     public function evaluate(Arguments $given): Part
     {
-        return self::result($given, static fn (): array => Combination::join(self::operands($given), $given->tolerance()), 'of', 'nothing is left of what was joined');
+        return self::result(
+            $given,
+            static fn (): array => Combination::join(self::operands($given), $given->tolerance()),
+            'of',
+            'nothing is left of what was joined',
+        );
     }
 }

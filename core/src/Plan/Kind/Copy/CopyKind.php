@@ -93,7 +93,9 @@ abstract class CopyKind extends Kind
             $parts = $given->parts('of');
             self::withinLimit(array_sum(array_map(static fn (Part $part): int => $part->curves(), $parts)) * count($maps), $field);
 
-            return $parts === [] ? throw new \LogicException('A repeat has something to repeat.') : Part::repeated($parts, $maps, $together, $given->step);
+            return $parts === []
+                ? throw new \LogicException('A repeat has something to repeat.')
+                : Part::repeated($parts, $maps, $together, $given->step);
         }
         $guides = $given->guides('of');
         self::withinLimit(array_sum(array_map(static fn (Guide $guide): int => count($guide->curves()), $guides)) * count($maps), $field);
@@ -110,7 +112,17 @@ abstract class CopyKind extends Kind
     {
         $last = $factor ** ($copies - 1);
         if ($last > self::LARGEST || $last < 1.0 / self::LARGEST) {
-            throw new FieldFault('factor', 'limit', 'the last of '.number_format($copies).' copies would be more than '.number_format(self::LARGEST).' times as '.($last > 1.0 ? 'large' : 'small').' as the first');
+            throw new FieldFault(
+                'factor',
+                'limit',
+                'the last of '.
+                    number_format($copies).
+                    ' copies would be more than '.
+                    number_format(self::LARGEST).
+                    ' times as '.
+                    ($last > 1.0 ? 'large' : 'small').
+                    ' as the first',
+            );
         }
     }
 
@@ -118,7 +130,15 @@ abstract class CopyKind extends Kind
     final protected static function withinLimit(int $curves, string $field): void
     {
         if ($curves > self::MOST_CURVES) {
-            throw new FieldFault($field, 'limit', 'the copies would have '.number_format($curves).' curves together; at most '.number_format(self::MOST_CURVES).' can be drawn');
+            throw new FieldFault(
+                $field,
+                'limit',
+                'the copies would have '.
+                    number_format($curves).
+                    ' curves together; at most '.
+                    number_format(self::MOST_CURVES).
+                    ' can be drawn',
+            );
         }
     }
 }

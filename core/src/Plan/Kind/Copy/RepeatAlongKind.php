@@ -63,7 +63,15 @@ final class RepeatAlongKind extends CopyKind
             throw new FieldFault('across', 'choice', 'rows need a way from one to the next');
         }
         if ($rows * $count > self::MOST_COPIES) {
-            throw new FieldFault('count', 'limit', 'there would be '.number_format($rows * $count).' copies; at most '.number_format(self::MOST_COPIES).' are possible');
+            throw new FieldFault(
+                'count',
+                'limit',
+                'there would be '.
+                    number_format($rows * $count).
+                    ' copies; at most '.
+                    number_format(self::MOST_COPIES).
+                    ' are possible',
+            );
         }
         self::withinSize($given->number('factor'), $rows * $count);
         $center = self::bounds($given)->center();

@@ -37,7 +37,16 @@ final class RepeatAroundKind extends CopyKind
             NumberField::angle('angle', 'angle'),
             new SwitchField('mirror', 'mirror', 'each with its mirror image', 'without mirror images'),
             NumberField::size('factor', 'factor', default: 1),
-            new ChoiceField('lap', 'lapped', ['stack' => 'over the one before', 'clockwise' => 'over the next one clockwise', 'counterclockwise' => 'over the next one counterclockwise'], 'stack'),
+            new ChoiceField(
+                'lap',
+                'lapped',
+                [
+                    'stack' => 'over the one before',
+                    'clockwise' => 'over the next one clockwise',
+                    'counterclockwise' => 'over the next one counterclockwise',
+                ],
+                'stack',
+            ),
             NumberField::length('gap', 'clearance', 0),
             self::keep(),
         ];
@@ -100,17 +109,32 @@ final class RepeatAroundKind extends CopyKind
         self::withinLimit(array_sum(array_map(static fn (Part $part): int => $part->curves(), $parts)) * count($maps), 'count');
         $step = $given->has('angle') ? $given->number('angle') : 360 / $count;
         $angles = array_map(static fn (int $copy): float => Angle::normalised($copy * $step), range(0, $count - 1));
-        $lap = new Lap(array_chunk($maps, max(1, $together)), $angles, $given->text('lap') === 'clockwise', $given->number('gap'), $given->tolerance());
+        $lap = new Lap(
+            array_chunk($maps, max(1, $together)),
+            $angles,
+            $given->text('lap') === 'clockwise',
+            $given->number('gap'),
+            $given->tolerance(),
+        );
         try {
-            $seen = $parts === [] ? [] : array_merge(...$lap->seen(array_map(static fn (Part $part): Part => $part->throughStep($given->step), $parts)));
+            $seen =
+                $parts === []
+                    ? []
+                    : array_merge(...$lap->seen(array_map(static fn (Part $part): Part => $part->throughStep($given->step), $parts)));
         } catch (Unworkable $fault) {
             throw new FieldFault('lap', 'limit', $fault->getMessage());
         }
 
         if (array_merge(...array_merge(...$seen)) === []) {
-            throw new FieldFault('lap', 'empty', 'every copy is covered by others all over, so that nothing of them is seen; they lie on one another around the centre');
+            throw new FieldFault(
+                'lap',
+                'empty',
+                'every copy is covered by others all over, so that nothing of them is seen; they lie on one another around the centre',
+            );
         }
 
-        return $parts === [] || $maps === [] ? throw new FieldFault('of', 'empty', 'there is nothing to repeat') : Part::lapped($parts, $maps, $seen, $given->step);
+        return $parts === [] || $maps === []
+            ? throw new FieldFault('of', 'empty', 'there is nothing to repeat')
+            : Part::lapped($parts, $maps, $seen, $given->step);
     }
 }

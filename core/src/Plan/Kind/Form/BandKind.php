@@ -106,7 +106,10 @@ final class BandKind extends PartOperation
                     $outlines = ($nib ?? $band)->of($way);
                     if ($outlines !== []) {
                         $figure = $source === null ? Figure::drawn($outlines, []) : Figure::drawn($outlines, [])->cameAs($source);
-                        $figures[] = $nib === null ? $figure->following(new Strand($way, $left, $right, Corner::from($given->text('join')))) : $figure;
+                        $figures[] =
+                            $nib === null
+                                ? $figure->following(new Strand($way, $left, $right, Corner::from($given->text('join'))))
+                                : $figure;
                     }
                 }
             }
@@ -114,7 +117,9 @@ final class BandKind extends PartOperation
             throw new FieldFault('width', 'limit', $fault->getMessage());
         }
 
-        return $figures === [] ? throw new FieldFault('of', 'empty', 'there is no line to follow') : Part::of($figures)->throughStep($given->step);
+        return $figures === []
+            ? throw new FieldFault('of', 'empty', 'there is no line to follow')
+            : Part::of($figures)->throughStep($given->step);
     }
 
     /** @throws FieldFault */
@@ -131,7 +136,11 @@ final class BandKind extends PartOperation
         $least = 100 * $given->tolerance()->distance;
         foreach (['width', 'nib.thin'] as $field) {
             if ($given->number($field) < $least) {
-                throw new FieldFault($field, 'number', sprintf('a nib has to be at least %.2g thick and wide to draw anything on this sheet', $least));
+                throw new FieldFault(
+                    $field,
+                    'number',
+                    sprintf('a nib has to be at least %.2g thick and wide to draw anything on this sheet', $least),
+                );
             }
         }
 

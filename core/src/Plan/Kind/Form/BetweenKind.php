@@ -25,7 +25,11 @@ final class BetweenKind extends PartKind
 
     public function fields(): array
     {
-        return [StepsField::parts('of', 'parts'), NumberField::count('steps', 'steps', 1, self::MOST, default: 3), NumberField::count('rows', 'rows between', 0, self::MOST)];
+        return [
+            StepsField::parts('of', 'parts'),
+            NumberField::count('steps', 'steps', 1, self::MOST, default: 3),
+            NumberField::count('rows', 'rows between', 0, self::MOST),
+        ];
     }
 
     public function sentence(Step $step): string
@@ -40,7 +44,13 @@ final class BetweenKind extends PartKind
             return self::overFace($given, $parts);
         }
         if (count($parts) !== 2) {
-            throw new FieldFault('of', 'choice', 'in-betweens lie between two parts; there are '.count($parts).(count($parts) === 4 ? '; over the face of four, rows are said' : ''));
+            throw new FieldFault(
+                'of',
+                'choice',
+                'in-betweens lie between two parts; there are '.
+                    count($parts).
+                    (count($parts) === 4 ? '; over the face of four, rows are said' : ''),
+            );
         }
         [$one, $other] = array_map(self::drawn(...), $parts);
         $steps = $given->whole('steps');
@@ -53,7 +63,8 @@ final class BetweenKind extends PartKind
     }
 
     /**
-     * Rows and columns of them: along the first two and along the two others by turns, and then from one to the other; the four corners are there already.
+     * Rows and columns of them: along the first two and along the two others by turns, and then from one to the other; the four corners are
+     * there already.
      *
      * @param  list<Part>  $parts
      *
@@ -67,7 +78,15 @@ final class BetweenKind extends PartKind
         [$a, $b, $c, $d] = array_map(self::drawn(...), $parts);
         [$steps, $rows] = [$given->whole('steps'), $given->whole('rows')];
         if (($steps + 2) * ($rows + 2) > self::MOST * 10) {
-            throw new FieldFault('rows', 'limit', 'there would be '.number_format(($steps + 2) * ($rows + 2)).' in-betweens; at most '.number_format(self::MOST * 10).' are possible');
+            throw new FieldFault(
+                'rows',
+                'limit',
+                'there would be '.
+                    number_format(($steps + 2) * ($rows + 2)).
+                    ' in-betweens; at most '.
+                    number_format(self::MOST * 10).
+                    ' are possible',
+            );
         }
         $figures = [];
         for ($row = 0; $row <= $rows + 1; $row++) {
@@ -100,15 +119,23 @@ final class BetweenKind extends PartKind
     private static function blended(array $one, array $other, float $share): array
     {
         if (count($one) !== count($other)) {
-            throw new FieldFault('of', 'choice', 'the one is drawn as '.count($one).' shapes, the other as '.count($other).'; in-betweens need as many of both');
+            throw new FieldFault(
+                'of',
+                'choice',
+                'the one is drawn as '.count($one).' shapes, the other as '.count($other).'; in-betweens need as many of both',
+            );
         }
         if ($share === 0.0 || $share === 1.0) {
             return $share === 0.0 ? $one : $other;
         }
         Budget::spend(25 * count($one));
 
-        return array_map(static fn (Figure $figure, Figure $towards): Figure => Between::figures($figure, $towards, $share)
-            ?? throw new FieldFault('of', 'choice', 'the one has more holes or pieces than the other; in-betweens need as many of both'), $one, $other);
+        return array_map(
+            static fn (Figure $figure, Figure $towards): Figure => Between::figures($figure, $towards, $share) ??
+                throw new FieldFault('of', 'choice', 'the one has more holes or pieces than the other; in-betweens need as many of both'),
+            $one,
+            $other,
+        );
     }
 
     /** @param  list<Figure>  $figures */

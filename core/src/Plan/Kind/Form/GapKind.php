@@ -25,7 +25,13 @@ final class GapKind extends PartOperation
 
     public function fields(): array
     {
-        return [StepsField::parts('behind', 'what lies behind'), StepsField::partsOrNothing('front', 'what lies in front'), NumberField::length('distance', 'distance', 10), ...self::corners(), self::keep()];
+        return [
+            StepsField::parts('behind', 'what lies behind'),
+            StepsField::partsOrNothing('front', 'what lies in front'),
+            NumberField::length('distance', 'distance', 10),
+            ...self::corners(),
+            self::keep(),
+        ];
     }
 
     public function sentence(Step $step): string
@@ -53,7 +59,9 @@ final class GapKind extends PartOperation
     public function evaluate(Arguments $given): Part
     {
         $distance = $given->number('distance');
-        $outlines = static fn (string $field): array => array_merge(...array_map(static fn (Part $part): array => $part->allOutlines(), $given->parts($field)));
+        $outlines = static fn (string $field): array => array_merge(
+            ...array_map(static fn (Part $part): array => $part->allOutlines(), $given->parts($field)),
+        );
 
         return self::result($given, static function () use ($given, $distance, $outlines): array {
             $front = $distance > 0.0 ? self::widened($given, $distance) : $outlines('front');

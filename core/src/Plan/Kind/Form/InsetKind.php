@@ -57,10 +57,28 @@ final class InsetKind extends PartOperation
         }
         $gone = $pieces - count($figures);
         if ($figures === []) {
-            return Part::nothing()->remarked(new Remark('empty', 'the distance is larger than there is room for, and nothing is left; a smaller one would leave something', 'distance'));
+            return Part::nothing()->remarked(
+                new Remark(
+                    'empty',
+                    'the distance is larger than there is room for, and nothing is left; a smaller one would leave something',
+                    'distance',
+                ),
+            );
         }
         $part = Part::of($figures)->throughStep($given->step);
 
-        return $gone === 0 ? $part : $part->remarked(new Remark('vanished', "$gone of $pieces pieces ".($gone === 1 ? 'has' : 'have').' no room for it, and nothing of '.($gone === 1 ? 'it' : 'them').' is left', 'distance'));
+        return $gone === 0
+            ? $part
+            : $part->remarked(
+                new Remark(
+                    'vanished',
+                    "$gone of $pieces pieces ".
+                        ($gone === 1 ? 'has' : 'have').
+                        ' no room for it, and nothing of '.
+                        ($gone === 1 ? 'it' : 'them').
+                        ' is left',
+                    'distance',
+                ),
+            );
     }
 }

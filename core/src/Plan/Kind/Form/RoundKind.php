@@ -62,7 +62,17 @@ final class RoundKind extends PartOperation
                 $ahead = $curve->tangentAt(0.0);
                 $sine = sqrt(max(0.0, (1 - $back->dot($ahead)) / 2));
                 if ($given->text('by') === 'radius' && $sine > 0.01 && $sine < 0.99) {
-                    return [Pull::along('radius', $curve->start(), $given->number('radius'), $back->plus($ahead)->unit()->times(1 / $sine - 1))];
+                    return [
+                        Pull::along(
+                            'radius',
+                            $curve->start(),
+                            $given->number('radius'),
+                            $back
+                                ->plus($ahead)
+                                ->unit()
+                                ->times(1 / $sine - 1),
+                        ),
+                    ];
                 }
             }
         }
@@ -138,7 +148,18 @@ final class RoundKind extends PartOperation
             }
         }
 
-        return new FieldFault('radius', 'limit', sprintf('the corner at %.6g, %.6g has no room for it; at most a %s of %.6g is possible there', $fault->corner->x, $fault->corner->y, $byReach ? 'reach' : 'radius', $fault->largest), (float) sprintf('%.6g', $least * (1 - self::HAIR)));
+        return new FieldFault(
+            'radius',
+            'limit',
+            sprintf(
+                'the corner at %.6g, %.6g has no room for it; at most a %s of %.6g is possible there',
+                $fault->corner->x,
+                $fault->corner->y,
+                $byReach ? 'reach' : 'radius',
+                $fault->largest,
+            ),
+            (float) sprintf('%.6g', $least * (1 - self::HAIR)),
+        );
     }
 
     /**

@@ -36,7 +36,12 @@ final class GoldenGridKind extends GridKind
             new PlaceField('origin', 'origin', true),
             PairField::sizes('size', 'size', true),
             new ChoiceField('form', 'form', ['sections' => 'sections', 'squares' => 'squares'], 'sections'),
-            (new ChoiceField('from', 'divided from', ['near' => 'the near side', 'far' => 'the far side', 'both' => 'both sides'], 'both'))->onlyWhere('form', 'sections'),
+            (new ChoiceField(
+                'from',
+                'divided from',
+                ['near' => 'the near side', 'far' => 'the far side', 'both' => 'both sides'],
+                'both',
+            ))->onlyWhere('form', 'sections'),
             NumberField::count('depth', 'depth', 1, self::MOST_SQUARES, false, 1),
             NumberField::count('turn', 'quarter turns', 0, 3, false, 0)->onlyWhere('form', 'squares'),
             new SwitchField('circles', 'circles', 'with the circles in its squares', 'without circles'),
@@ -74,10 +79,21 @@ final class GoldenGridKind extends GridKind
         if ($given->text('form') === 'squares') {
             self::withinLimit($given->whole('depth') + 1, 1, 'depth');
 
-            return new GoldenSquares($given->vec('origin'), $size->x, $size->y, $given->whole('depth'), $given->whole('turn'), $given->isOn('circles'));
+            return new GoldenSquares(
+                $given->vec('origin'),
+                $size->x,
+                $size->y,
+                $given->whole('depth'),
+                $given->whole('turn'),
+                $given->isOn('circles'),
+            );
         }
         if ($given->whole('depth') > self::DEEPEST) {
-            throw new FieldFault('depth', 'limit', 'sections can be divided at most '.self::DEEPEST.' times; it is '.$given->whole('depth'));
+            throw new FieldFault(
+                'depth',
+                'limit',
+                'sections can be divided at most '.self::DEEPEST.' times; it is '.$given->whole('depth'),
+            );
         }
 
         $sections = new GoldenSections($given->vec('origin'), $size->x, $size->y, match ($given->text('from')) {

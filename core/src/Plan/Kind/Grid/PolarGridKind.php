@@ -32,7 +32,12 @@ final class PolarGridKind extends GridKind
             new ChoiceField('axis', 'on the axis', ['sector' => 'a sector', 'spoke' => 'a spoke'], 'spoke'),
             NumberField::length('inner', 'inner radius', 0),
             NumberField::angle('turn', 'turn', 0),
-            new ChoiceField('spacing', 'rings spaced', ['equal' => 'equally', 'equal-area' => 'to equal areas', 'golden' => 'by the golden ratio'], 'equal'),
+            new ChoiceField(
+                'spacing',
+                'rings spaced',
+                ['equal' => 'equally', 'equal-area' => 'to equal areas', 'golden' => 'by the golden ratio'],
+                'equal',
+            ),
             ...self::shown(),
         ];
     }
@@ -72,7 +77,11 @@ final class PolarGridKind extends GridKind
         if ($inner >= $radius) {
             throw new FieldFault('inner', 'number', "inner radius must be less than the radius, $radius; it is $inner");
         }
-        self::withinLimit($given->whole('rings'), $given->whole('sectors'), $given->whole('sectors') >= $given->whole('rings') ? 'sectors' : 'rings');
+        self::withinLimit(
+            $given->whole('rings'),
+            $given->whole('sectors'),
+            $given->whole('sectors') >= $given->whole('rings') ? 'sectors' : 'rings',
+        );
 
         return new PolarGrid(
             $given->vec('center'),

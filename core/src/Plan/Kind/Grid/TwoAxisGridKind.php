@@ -72,9 +72,21 @@ final class TwoAxisGridKind extends GridKind
         if (abs(Angle::sine($angles->y - $angles->x)) < Angle::sine(self::LEAST_ANGLE)) {
             throw new FieldFault('angles', 'number', 'the two axes are parallel; they have to cross');
         }
-        self::withinLimit($given->whole('columns'), $given->whole('rows'), $given->whole('columns') >= $given->whole('rows') ? 'columns' : 'rows');
+        self::withinLimit(
+            $given->whole('columns'),
+            $given->whole('rows'),
+            $given->whole('columns') >= $given->whole('rows') ? 'columns' : 'rows',
+        );
         $spacing = $given->vec('spacing');
 
-        return new TwoAxisGrid($given->vec('origin'), $angles->x, $angles->y, $spacing->x, $spacing->y, $given->whole('columns'), $given->whole('rows'));
+        return new TwoAxisGrid(
+            $given->vec('origin'),
+            $angles->x,
+            $angles->y,
+            $spacing->x,
+            $spacing->y,
+            $given->whole('columns'),
+            $given->whole('rows'),
+        );
     }
 }

@@ -55,7 +55,9 @@ final class CircleForms
     /** @return list<Pull> of one around a centre its radius */
     public static function pulls(Arguments $given): array
     {
-        return $given->has('center') && $given->has('radius') ? [Pull::distance('radius', $given->vec('center'), $given->number('radius'), new Vec(1.0, 0.0))] : [];
+        return $given->has('center') && $given->has('radius')
+            ? [Pull::distance('radius', $given->vec('center'), $given->number('radius'), new Vec(1.0, 0.0))]
+            : [];
     }
 
     /** @throws FieldFault */
@@ -78,7 +80,11 @@ final class CircleForms
             throw new FieldFault($forms[0], 'degenerate', $fault->getMessage());
         }
         if ($circle->radius <= $given->tolerance()->distance || $circle->radius > NumberField::LARGEST) {
-            throw new FieldFault($forms[0], 'degenerate', sprintf('the radius comes to %.6g; it has to be more than nothing and at most %d', $circle->radius, NumberField::LARGEST));
+            throw new FieldFault(
+                $forms[0],
+                'degenerate',
+                sprintf('the radius comes to %.6g; it has to be more than nothing and at most %d', $circle->radius, NumberField::LARGEST),
+            );
         }
 
         return $circle;
@@ -88,7 +94,13 @@ final class CircleForms
     private static function aroundCenter(Arguments $given): Circle
     {
         if ($given->has('radius') === $given->has('on')) {
-            throw new FieldFault('radius', 'choice', $given->has('on') ? 'either a radius or a point on the circle can be given, not both' : 'the radius, or a point on the circle, is missing');
+            throw new FieldFault(
+                'radius',
+                'choice',
+                $given->has('on')
+                    ? 'either a radius or a point on the circle can be given, not both'
+                    : 'the radius, or a point on the circle, is missing',
+            );
         }
         $center = $given->vec('center');
 
@@ -104,7 +116,11 @@ final class CircleForms
             $middle = $middle->plus($guide->bounds()->center()->times(1 / count($guides)));
         }
 
-        return TouchingGuide::find($guides, $given->has('radius') ? $given->number('radius') : null, $given->has('near') ? $given->vec('near') : $middle);
+        return TouchingGuide::find(
+            $guides,
+            $given->has('radius') ? $given->number('radius') : null,
+            $given->has('near') ? $given->vec('near') : $middle,
+        );
     }
 
     /**
@@ -118,7 +134,8 @@ final class CircleForms
     public static function single(array $guides): array
     {
         $curves = array_map(
-            static fn (Guide $guide): Curve => $guide->curve ?? throw new Degenerate('a run, or copies taken together, cannot be touched; name one line, circle or arc, as in r1[3]'),
+            static fn (Guide $guide): Curve => $guide->curve ??
+                throw new Degenerate('a run, or copies taken together, cannot be touched; name one line, circle or arc, as in r1[3]'),
             $guides,
         );
 

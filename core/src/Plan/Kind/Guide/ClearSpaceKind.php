@@ -43,7 +43,12 @@ final class ClearSpaceKind extends GuideKind
     public function evaluate(Arguments $given): Guide
     {
         $box = self::box($given, $given->number('distance'));
-        $corners = [new Vec($box->left, $box->top), new Vec($box->right, $box->top), new Vec($box->right, $box->bottom), new Vec($box->left, $box->bottom)];
+        $corners = [
+            new Vec($box->left, $box->top),
+            new Vec($box->right, $box->top),
+            new Vec($box->right, $box->bottom),
+            new Vec($box->left, $box->bottom),
+        ];
         $sides = [];
         foreach ($corners as $number => $corner) {
             $sides[] = new Line($corner, $corners[($number + 1) % 4]);

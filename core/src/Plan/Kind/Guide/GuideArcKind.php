@@ -35,9 +35,14 @@ final class GuideArcKind extends GuideKind
         if ($given->has('sketch')) {
             $fit = SketchForm::fitted($given, SketchFit::circle(...));
             $way = $given->places('along');
-            $on = static fn (Vec $place): Vec => $fit->circle === null ? $place : $fit->circle->center->plus($place->minus($fit->circle->center)->unit()->times($fit->circle->radius));
+            $on = static fn (Vec $place): Vec => $fit->circle === null
+                ? $place
+                : $fit->circle->center->plus($place->minus($fit->circle->center)->unit()->times($fit->circle->radius));
             try {
-                return Guide::along(Arc::through($on($way[0]), $on($way[intdiv(count($way), 2)]), $on($way[count($way) - 1])), true)->knowing($fit->facts());
+                return Guide::along(
+                    Arc::through($on($way[0]), $on($way[intdiv(count($way), 2)]), $on($way[count($way) - 1])),
+                    true,
+                )->knowing($fit->facts());
             } catch (Degenerate $fault) {
                 throw new FieldFault('along', 'degenerate', $fault->getMessage());
             }

@@ -39,8 +39,9 @@ final class GuideCircleKind extends GuideKind
         }
         $settles = $step->says('grid') || $step->says('like');
 
-        return rtrim(SketchForm::sentence('Circle'), '.').'[; centred on an intersection of {grid}][; as large as {like}][; where that adds at most {snap}]'
-            .($settles ? '{=costs|, at a cost of|, but that would cost too much}.' : '.');
+        return rtrim(SketchForm::sentence('Circle'), '.').
+            '[; centred on an intersection of {grid}][; as large as {like}][; where that adds at most {snap}]'.
+            ($settles ? '{=costs|, at a cost of|, but that would cost too much}.' : '.');
     }
 
     public function pulls(Arguments $given, Result $result): array
@@ -53,8 +54,18 @@ final class GuideCircleKind extends GuideKind
         $fit = $given->has('sketch') ? SketchForm::fitted($given, SketchFit::circle(...)) : null;
         if ($fit?->circle !== null && ($given->has('grid') || $given->has('like'))) {
             $grid = $given->has('grid') ? $given->step('grid')->result : null;
-            $radii = array_filter(array_map(static fn (Guide $guide): ?float => $guide->curve instanceof Arc ? $guide->curve->radius() : null, $given->has('like') ? $given->guides('like') : []), static fn (?float $one): bool => $one !== null);
-            $fit = $fit->settled($grid instanceof Grid ? $grid->nearestIntersection($fit->circle->center) : null, array_values($radii), $given->number('snap'));
+            $radii = array_filter(
+                array_map(
+                    static fn (Guide $guide): ?float => $guide->curve instanceof Arc ? $guide->curve->radius() : null,
+                    $given->has('like') ? $given->guides('like') : [],
+                ),
+                static fn (?float $one): bool => $one !== null,
+            );
+            $fit = $fit->settled(
+                $grid instanceof Grid ? $grid->nearestIntersection($fit->circle->center) : null,
+                array_values($radii),
+                $given->number('snap'),
+            );
         }
 
         return $fit?->circle !== null

@@ -79,7 +79,9 @@ final class GuideLineKind extends GuideKind
     public function pulls(Arguments $given, Result $result): array
     {
         if ($given->has('at') && $given->has('angle')) {
-            return [Pull::angle('angle', $given->vec('at'), $given->number('angle'), 0.0, min($given->sheet->right, $given->sheet->bottom) / 8)];
+            return [
+                Pull::angle('angle', $given->vec('at'), $given->number('angle'), 0.0, min($given->sheet->right, $given->sheet->bottom) / 8),
+            ];
         }
         $beside = $given->has('beside') && $given->has('distance') ? $given->guides('beside')[0]->curve : null;
         if (! $beside instanceof Line) {
@@ -95,11 +97,26 @@ final class GuideLineKind extends GuideKind
         if ($given->has('sketch')) {
             $fit = SketchForm::fitted($given, SketchFit::line(...));
 
-            return ($given->text('extend') === 'both' ? Guide::along(self::acrossSheet($fit->line[0], $fit->line[1], $given->sheet, true), false) : Guide::along(new Line(...$fit->line), true))->knowing($fit->facts());
+            return ($given->text('extend') === 'both'
+                ? Guide::along(self::acrossSheet($fit->line[0], $fit->line[1], $given->sheet, true), false)
+                : Guide::along(new Line(...$fit->line), true)
+            )->knowing($fit->facts());
         }
-        $forms = array_values(array_filter(self::FORMS, static fn (string $form): bool => $given->has($form)
-            && ! ($form === 'at' && $given->has('square')) && ! ($form === 'through' && $given->has('touching'))));
-        $form = $forms[0] ?? throw new FieldFault('through', 'choice', 'a line needs two points, or something to touch, to lie beside, to stand square to, or to halve');
+        $forms = array_values(
+            array_filter(
+                self::FORMS,
+                static fn (string $form): bool => $given->has($form) &&
+                    ! ($form === 'at' && $given->has('square')) &&
+                    ! ($form === 'through' && $given->has('touching')),
+            ),
+        );
+        $form =
+            $forms[0] ??
+            throw new FieldFault(
+                'through',
+                'choice',
+                'a line needs two points, or something to touch, to lie beside, to stand square to, or to halve',
+            );
         if (count($forms) > 1) {
             throw new FieldFault($forms[1], 'choice', "a line is given in one way, not by {$forms[0]} and by {$forms[1]}");
         }
@@ -133,7 +150,9 @@ final class GuideLineKind extends GuideKind
     {
         $points = $given->places('through');
 
-        return count($points) === 2 ? [$points[0], $points[1], false] : throw new FieldFault('through', 'choice', 'a line goes through two points; one is enough where it touches something');
+        return count($points) === 2
+            ? [$points[0], $points[1], false]
+            : throw new FieldFault('through', 'choice', 'a line goes through two points; one is enough where it touches something');
     }
 
     /**
@@ -196,7 +215,9 @@ final class GuideLineKind extends GuideKind
         $along = $line->tangentAt(0.0);
         $foot = $line->start()->plus($along->times($at->minus($line->start())->dot($along)));
 
-        return $foot->distanceTo($at) <= $given->tolerance()->distance ? [$at, $at->plus($along->quarterTurned()), true] : [$at, $foot, false];
+        return $foot->distanceTo($at) <= $given->tolerance()->distance
+            ? [$at, $at->plus($along->quarterTurned()), true]
+            : [$at, $foot, false];
     }
 
     /**
@@ -227,7 +248,9 @@ final class GuideLineKind extends GuideKind
      */
     private static function atAngle(Arguments $given): array
     {
-        $angle = $given->has('angle') ? $given->number('angle') : throw new FieldFault('angle', 'choice', 'the angle of the line is missing');
+        $angle = $given->has('angle')
+            ? $given->number('angle')
+            : throw new FieldFault('angle', 'choice', 'the angle of the line is missing');
         $at = $given->vec('at');
 
         return [$at, $at->plus(new Vec(Angle::cosine($angle), Angle::sine($angle))), true];
@@ -246,7 +269,11 @@ final class GuideLineKind extends GuideKind
     {
         $way = $to->minus($from);
         [$enters, $leaves] = [-INF, INF];
-        foreach ([[$way->x, $sheet->left - $from->x, $sheet->right - $from->x], [$way->y, $sheet->top - $from->y, $sheet->bottom - $from->y]] as [$step, $low, $high]) {
+        $those = [
+            [$way->x, $sheet->left - $from->x, $sheet->right - $from->x],
+            [$way->y, $sheet->top - $from->y, $sheet->bottom - $from->y],
+        ];
+        foreach ($those as [$step, $low, $high]) {
             if ($step !== 0.0) {
                 $enters = max($enters, min($low / $step, $high / $step));
                 $leaves = min($leaves, max($low / $step, $high / $step));

@@ -50,7 +50,9 @@ final class OverlayKind extends Kind
             if ($step->result instanceof Grid) {
                 $frames = [$step->id => $step->result] + $frames;
             } else {
-                $frames += array_filter(array_map(static fn (Evaluated $frame): ?Grid => $frame->result instanceof Grid ? $frame->result : null, $step->frames));
+                $frames += array_filter(
+                    array_map(static fn (Evaluated $frame): ?Grid => $frame->result instanceof Grid ? $frame->result : null, $step->frames),
+                );
             }
             foreach (self::named($step) as $name => $result) {
                 $lines = match (true) {

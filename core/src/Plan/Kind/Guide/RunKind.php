@@ -51,7 +51,15 @@ final class RunKind extends GuideKind
     public function evaluate(Arguments $given): Guide
     {
         if ($given->has('sketch')) {
-            [$curves, $facts] = SketchForm::fitted($given, static fn (PlacedPicture $picture, array $along, float $reach): array => SketchFit::chain($picture, $along, $reach, $given->number('within')));
+            [$curves, $facts] = SketchForm::fitted(
+                $given,
+                static fn (PlacedPicture $picture, array $along, float $reach): array => SketchFit::chain(
+                    $picture,
+                    $along,
+                    $reach,
+                    $given->number('within'),
+                ),
+            );
 
             return Guide::run(new Run($curves))->knowing($facts);
         }
@@ -61,7 +69,15 @@ final class RunKind extends GuideKind
         $points = $given->places('points');
         $bends = $given->bends('bends');
         if (count($bends) >= count($points)) {
-            throw new FieldFault('bends', 'number', 'there are '.count($bends).' bends for '.(count($points) - 1).' ways; a run is open, and has one way fewer than points');
+            throw new FieldFault(
+                'bends',
+                'number',
+                'there are '.
+                    count($bends).
+                    ' bends for '.
+                    (count($points) - 1).
+                    ' ways; a run is open, and has one way fewer than points',
+            );
         }
         try {
             $curves = BentWay::curves($points, $bends, false);
@@ -69,6 +85,8 @@ final class RunKind extends GuideKind
             throw new FieldFault("bends.$fault->way", 'degenerate', 'bend '.($fault->way + 1).": {$fault->getMessage()}");
         }
 
-        return $curves === [] ? throw new FieldFault('points', 'degenerate', 'all points are the same place') : Guide::run(new Run($curves));
+        return $curves === []
+            ? throw new FieldFault('points', 'degenerate', 'all points are the same place')
+            : Guide::run(new Run($curves));
     }
 }

@@ -35,11 +35,17 @@ final class GradientPulls
         $from = $seen($fitted->from ?? Vec::zero());
         if ($gradient->sort === 'linear') {
             $to = $seen($fitted->to ?? Vec::zero());
-            $pulls = [Pull::place($field, ['from'], $from)->shownAs('beginning of the gradient'), Pull::place($field, ['to'], $to)->shownAs('end of the gradient')];
+            $pulls = [
+                Pull::place($field, ['from'], $from)->shownAs('beginning of the gradient'),
+                Pull::place($field, ['to'], $to)->shownAs('end of the gradient'),
+            ];
         } else {
             $reach = new Vec($fitted->radius ?? 0.0, 0.0);
             $to = $from->plus($reach);
-            $pulls = [Pull::place($field, ['center'], $from)->shownAs('centre of the gradient'), Pull::distance($field, $from, $reach->x, new Vec(1.0, 0.0), ['radius'])->shownAs('radius of the gradient')];
+            $pulls = [
+                Pull::place($field, ['center'], $from)->shownAs('centre of the gradient'),
+                Pull::distance($field, $from, $reach->x, new Vec(1.0, 0.0), ['radius'])->shownAs('radius of the gradient'),
+            ];
             if ($fitted->focus !== null) {
                 $pulls[] = Pull::place($field, ['focus'], $fitted->focus)->shownAs('focus of the gradient');
             }
@@ -48,7 +54,10 @@ final class GradientPulls
         $beside = $way->unit()->quarterTurned()->times(self::BESIDE * $size);
         foreach ($gradient->stops as $number => [$position, $colour]) {
             $said = $gradient->said[$number] ?? $number;
-            $pulls[] = Pull::along($field, $from->plus($beside), $position, $way, ['stops', $said, 0])->shownAs('stop '.($said + 1), $colour);
+            $pulls[] = Pull::along($field, $from->plus($beside), $position, $way, ['stops', $said, 0])->shownAs(
+                'stop '.($said + 1),
+                $colour,
+            );
         }
 
         return $pulls;
@@ -74,7 +83,10 @@ final class GradientPulls
             $heading = $way->pointAt($behind)->minus($way->pointAt($before))->unit();
             $unit = $heading->times($way->length() / abs($gradient->turns));
             $said = $gradient->said[$number] ?? $number;
-            $pulls[] = Pull::along($field, $at->minus($unit->times($position)), $position, $unit, ['stops', $said, 0])->shownAs('stop '.($said + 1), $colour);
+            $pulls[] = Pull::along($field, $at->minus($unit->times($position)), $position, $unit, ['stops', $said, 0])->shownAs(
+                'stop '.($said + 1),
+                $colour,
+            );
         }
 
         return $pulls;

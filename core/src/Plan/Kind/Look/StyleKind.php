@@ -48,7 +48,13 @@ final class StyleKind extends Kind
             new ChoiceField('stroke.cap', 'stroke ends', ['butt' => 'flat', 'round' => 'round', 'square' => 'square']),
             new DashField('stroke.dash', 'dashes'),
             NumberField::share('opacity', 'opacity'),
-            new ChoiceField('blend', 'blend', ['normal' => 'normal', 'multiply' => 'multiply', 'screen' => 'screen', 'darken' => 'darken', 'lighten' => 'lighten']),
+            new ChoiceField('blend', 'blend', [
+                'normal' => 'normal',
+                'multiply' => 'multiply',
+                'screen' => 'screen',
+                'darken' => 'darken',
+                'lighten' => 'lighten',
+            ]),
         ];
     }
 
@@ -99,7 +105,11 @@ final class StyleKind extends Kind
 
         $fill = $given->has('fill') ? $given->paint('fill') : null;
         if ($fill instanceof Gradient && $fill->sort === 'along' && ! self::hasWay($given->parts('of'))) {
-            throw new FieldFault('fill', 'choice', 'a gradient along a way needs a band, or a ring between two circles around one centre; these parts follow no way');
+            throw new FieldFault(
+                'fill',
+                'choice',
+                'a gradient along a way needs a band, or a ring between two circles around one centre; these parts follow no way',
+            );
         }
 
         return new Look($whole, $given->only(self::LOOKS), $like, $figures);
@@ -126,6 +136,11 @@ final class StyleKind extends Kind
      */
     private static function figures(Evaluated $portion): array
     {
-        return $portion->drawnAs ?? throw new FieldFault('of', 'choice', 'one piece of a figure of several cannot look otherwise than the others; make it a part of its own first');
+        return $portion->drawnAs ??
+            throw new FieldFault(
+                'of',
+                'choice',
+                'one piece of a figure of several cannot look otherwise than the others; make it a part of its own first',
+            );
     }
 }

@@ -19,7 +19,11 @@ final class AngleKind extends MeasureKind
 {
     public function fields(): array
     {
-        return [new PlaceField('at', 'at', required: true), new PlaceField('from', 'from', required: true), new PlaceField('to', 'to', required: true)];
+        return [
+            new PlaceField('at', 'at', required: true),
+            new PlaceField('from', 'from', required: true),
+            new PlaceField('to', 'to', required: true),
+        ];
     }
 
     public function sentence(Step $step): string
@@ -33,7 +37,9 @@ final class AngleKind extends MeasureKind
         $heading = static function (string $field) use ($given, $at): float {
             $way = $given->vec($field)->minus($at);
 
-            return $way->length() > $given->tolerance()->distance ? $way->angle() : throw new FieldFault($field, 'choice', 'it lies where the angle is measured; another place is needed to say a direction');
+            return $way->length() > $given->tolerance()->distance
+                ? $way->angle()
+                : throw new FieldFault($field, 'choice', 'it lies where the angle is measured; another place is needed to say a direction');
         };
         $degrees = Angle::normalised(rad2deg($heading('to') - $heading('from')));
 

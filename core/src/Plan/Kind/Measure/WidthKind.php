@@ -33,6 +33,11 @@ final class WidthKind extends MeasureKind
     {
         $across = ClearWidth::across($given->parts('of')[0], $given->vec('at'), $given->tolerance());
 
-        return $across ?? throw new FieldFault('at', 'lost', 'across this place the part ends nowhere; a place of its outline away from a corner is needed');
+        return $across ??
+            throw new FieldFault(
+                'at',
+                'lost',
+                'across this place the part ends nowhere; a place of its outline away from a corner is needed',
+            );
     }
 }

@@ -53,6 +53,8 @@ final class MotifKind extends Kind
     {
         $parts = $given->parts('of');
 
-        return $parts === [] ? throw new FieldFault('of', 'lost', 'nothing is left of it') : Part::gathered($parts, $given->step, [$given->vec('anchor')]);
+        return $parts === []
+            ? throw new FieldFault('of', 'lost', 'nothing is left of it')
+            : Part::gathered($parts, $given->step, [$given->vec('anchor')]);
     }
 }

@@ -21,7 +21,10 @@ use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
-/** An ellipse, by its radii or by a corner of the box around it, as cubics that keep within 1e-5 of its larger radius; a circle where both radii are the same. */
+/**
+ * An ellipse, by its radii or by a corner of the box around it, as cubics that keep within 1e-5 of its larger radius; a circle where both
+ * radii are the same.
+ */
 #[Called('part.ellipse', label: 'Ellipse', word: 'ellipse', prefix: 'p', chapter: Chapter::Construction)]
 final class EllipseKind extends PartKind
 {
@@ -37,7 +40,9 @@ final class EllipseKind extends PartKind
 
     public function sentence(Step $step): string
     {
-        return $step->says('corner') ? 'Ellipse around {center}, in a box with a corner at {corner}.' : 'Ellipse around {center}, radii {radii}[, turned by {angle}].';
+        return $step->says('corner')
+            ? 'Ellipse around {center}, in a box with a corner at {corner}.'
+            : 'Ellipse around {center}, radii {radii}[, turned by {angle}].';
     }
 
     public function pulls(Arguments $given, Result $result): array
@@ -60,7 +65,9 @@ final class EllipseKind extends PartKind
     {
         $center = $given->vec('center');
         $radii = self::radii($given);
-        $map = Affine::scaling($radii->x, $radii->y, Vec::zero())->then(Affine::turn($given->number('angle'), Vec::zero()))->then(Affine::move($center));
+        $map = Affine::scaling($radii->x, $radii->y, Vec::zero())
+            ->then(Affine::turn($given->number('angle'), Vec::zero()))
+            ->then(Affine::move($center));
 
         return Part::drawn([(new Outline([Arc::fullCircle(new Circle(Vec::zero(), 1.0))]))->mapped($map)], $given->step);
     }
@@ -73,7 +80,13 @@ final class EllipseKind extends PartKind
     private static function radii(Arguments $given): Vec
     {
         if ($given->has('radii') === $given->has('corner')) {
-            throw new FieldFault('radii', 'choice', $given->has('corner') ? 'either radii or a corner can be given, not both' : 'the radii, or a corner of its box, are missing');
+            throw new FieldFault(
+                'radii',
+                'choice',
+                $given->has('corner')
+                    ? 'either radii or a corner can be given, not both'
+                    : 'the radii, or a corner of its box, are missing',
+            );
         }
         if ($given->has('radii')) {
             return $given->vec('radii');

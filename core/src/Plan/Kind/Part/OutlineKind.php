@@ -46,10 +46,18 @@ final class OutlineKind extends PartKind
         $points = $given->places('points');
         $bends = $given->bends('bends');
         if (count($bends) > count($points)) {
-            throw new FieldFault('bends', 'number', 'there are '.count($bends).' bends for '.count($points).' ways; the last one leads back to the first point');
+            throw new FieldFault(
+                'bends',
+                'number',
+                'there are '.count($bends).' bends for '.count($points).' ways; the last one leads back to the first point',
+            );
         }
         if (count($points) === 2 && array_filter($bends) === []) {
-            throw new FieldFault('bends', 'empty', 'two points enclose nothing while both ways between them are straight; bend one, or add a point');
+            throw new FieldFault(
+                'bends',
+                'empty',
+                'two points enclose nothing while both ways between them are straight; bend one, or add a point',
+            );
         }
         try {
             $curves = BentWay::curves($points, $bends, true);

@@ -36,7 +36,9 @@ final class PieceKind extends PartKind
         $part = $given->parts('of')[0];
         $figures = [];
         foreach ($given->places('at') as $number => $place) {
-            $piece = $part->pieceAt($place) ?? throw new FieldFault("at.$number", 'lost', 'no piece of the part encloses place '.($number + 1));
+            $piece =
+                $part->pieceAt($place) ??
+                throw new FieldFault("at.$number", 'lost', 'no piece of the part encloses place '.($number + 1));
             // Two places in one piece name it once.
             $figures[serialize($piece)] = $piece;
         }

@@ -81,7 +81,13 @@ final class PolygonKind extends PartKind
     private static function reach(Arguments $given): array
     {
         if ($given->has('radius') === $given->has('on')) {
-            throw new FieldFault('radius', 'choice', $given->has('on') ? 'either a radius or the first corner can be given, not both' : 'the radius, or the first corner, is missing');
+            throw new FieldFault(
+                'radius',
+                'choice',
+                $given->has('on')
+                    ? 'either a radius or the first corner can be given, not both'
+                    : 'the radius, or the first corner, is missing',
+            );
         }
         if ($given->has('radius')) {
             return [$given->number('radius'), $given->number('turn')];

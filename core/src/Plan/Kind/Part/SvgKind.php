@@ -59,7 +59,8 @@ final class SvgKind extends PartKind
         }
         Budget::spend(4 * array_sum(array_map(count(...), $outlines)));
         try {
-            $filled = $outlines === [] ? [] : Outlining::ofRuns($outlines, $given->text('rule') === 'evenodd', $given->tolerance())->outlines;
+            $filled =
+                $outlines === [] ? [] : Outlining::ofRuns($outlines, $given->text('rule') === 'evenodd', $given->tolerance())->outlines;
         } catch (Unworkable $fault) {
             throw new FieldFault('path', 'limit', $fault->getMessage());
         }

@@ -28,8 +28,13 @@ use Sternbild\Core\Symmetry\PlaneGroup;
 final class FriezeKind extends RepeatingKind
 {
     private const DOES = [
-        'p1' => 'p1, moved only', 'p11g' => 'p11g, like footprints', 'p1m1' => 'p1m1, upright mirrors', 'p2' => 'p2, half turns', 'p2mg' => 'p2mg, mirrors and half turns in turn',
-        'p11m' => 'p11m, mirrored in its line', 'p2mm' => 'p2mm, mirrored both ways',
+        'p1' => 'p1, moved only',
+        'p11g' => 'p11g, like footprints',
+        'p1m1' => 'p1m1, upright mirrors',
+        'p2' => 'p2, half turns',
+        'p2mg' => 'p2mg, mirrors and half turns in turn',
+        'p11m' => 'p11m, mirrored in its line',
+        'p2mm' => 'p2mm, mirrored both ways',
     ];
 
     public function fields(): array

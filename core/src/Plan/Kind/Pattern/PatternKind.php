@@ -38,10 +38,23 @@ final class PatternKind extends RepeatingKind
 
     /** The trade's words for what each group does, beside its symbol. */
     private const DOES = [
-        'p1' => 'p1, moved only', 'p2' => 'p2, half turns', 'pm' => 'pm, mirrors', 'pg' => 'pg, glides', 'cm' => 'cm, mirrors and glides',
-        'pmm' => 'pmm, mirrors both ways', 'pmg' => 'pmg, mirrors and half turns', 'pgg' => 'pgg, glides both ways', 'cmm' => 'cmm, mirrors both ways and half turns',
-        'p4' => 'p4, quarter turns', 'p4m' => 'p4m, quarter turns and mirrors', 'p4g' => 'p4g, quarter turns and mirrors beside them',
-        'p3' => 'p3, third turns', 'p3m1' => 'p3m1, third turns on mirrors', 'p31m' => 'p31m, third turns and mirrors beside them', 'p6' => 'p6, sixth turns', 'p6m' => 'p6m, sixth turns and mirrors',
+        'p1' => 'p1, moved only',
+        'p2' => 'p2, half turns',
+        'pm' => 'pm, mirrors',
+        'pg' => 'pg, glides',
+        'cm' => 'cm, mirrors and glides',
+        'pmm' => 'pmm, mirrors both ways',
+        'pmg' => 'pmg, mirrors and half turns',
+        'pgg' => 'pgg, glides both ways',
+        'cmm' => 'cmm, mirrors both ways and half turns',
+        'p4' => 'p4, quarter turns',
+        'p4m' => 'p4m, quarter turns and mirrors',
+        'p4g' => 'p4g, quarter turns and mirrors beside them',
+        'p3' => 'p3, third turns',
+        'p3m1' => 'p3m1, third turns on mirrors',
+        'p31m' => 'p31m, third turns and mirrors beside them',
+        'p6' => 'p6, sixth turns',
+        'p6m' => 'p6m, sixth turns and mirrors',
     ];
 
     public function fields(): array
@@ -68,7 +81,11 @@ final class PatternKind extends RepeatingKind
     {
         $lattice = $step->says('on') ? ' over {columns} × {rows} cells of {on}' : ' along {a}[ and {b}]';
 
-        return 'Repeat {of} in {group}'.$lattice.'[ from {origin}], '.($step->raw('show') === 'sheet' ? '{show}' : '{across} × {down} cells').self::SAID;
+        return 'Repeat {of} in {group}'.
+            $lattice.
+            '[ from {origin}], '.
+            ($step->raw('show') === 'sheet' ? '{show}' : '{across} × {down} cells').
+            self::SAID;
     }
 
     public function pulls(Arguments $given, Result $result): array
@@ -78,7 +95,10 @@ final class PatternKind extends RepeatingKind
         }
         $lattice = self::latticeOf($given);
 
-        return [Pull::vector('a', $lattice->origin, $given->vec('a')), ...($given->has('b') ? [Pull::vector('b', $lattice->origin, $given->vec('b'))] : [])];
+        return [
+            Pull::vector('a', $lattice->origin, $given->vec('a')),
+            ...$given->has('b') ? [Pull::vector('b', $lattice->origin, $given->vec('b'))] : [],
+        ];
     }
 
     public function evaluate(Arguments $given): Part
@@ -92,13 +112,20 @@ final class PatternKind extends RepeatingKind
         }
         $own = Bounds::of(...array_map(static fn (Part $part): Bounds => $part->bounds(), $parts));
         if (max($own->right - $own->left, $own->bottom - $own->top) > self::LARGEST * max($lattice->a->length(), $lattice->b->length())) {
-            throw new FieldFault('of', 'limit', 'what repeats is more than '.self::LARGEST.' times as large as the cell that it repeats in');
+            throw new FieldFault(
+                'of',
+                'limit',
+                'what repeats is more than '.self::LARGEST.' times as large as the cell that it repeats in',
+            );
         }
         $positions = array_map($lattice->onSheet(...), PlaneGroup::positions($group));
         $positions[0] = Affine::identity();
         $range = [0, $given->whole('across') - 1, 0, $given->whole('down') - 1];
         if ($given->text('show') === 'sheet') {
-            $range = $lattice->cellsFor($given->sheet, Bounds::of(...array_map(static fn (Affine $map): Bounds => $own->mapped($map), $positions)));
+            $range = $lattice->cellsFor(
+                $given->sheet,
+                Bounds::of(...array_map(static fn (Affine $map): Bounds => $own->mapped($map), $positions)),
+            );
         }
         $isCentred = PlaneGroup::isCentred($group);
         $tile = $lattice->tile($isCentred);
@@ -150,7 +177,11 @@ final class PatternKind extends RepeatingKind
             throw new FieldFault($given->has('on') ? 'on' : 'a', 'number', 'a cell of the pattern has no size; its ways have to be longer');
         }
         if ($lattice->area() <= self::FITS * $long * $short) {
-            throw new FieldFault($given->has('b') ? 'b' : 'a', 'number', 'both ways of the pattern run along one another; they have to enclose a cell');
+            throw new FieldFault(
+                $given->has('b') ? 'b' : 'a',
+                'number',
+                'both ways of the pattern run along one another; they have to enclose a cell',
+            );
         }
 
         return $lattice;
@@ -174,8 +205,14 @@ final class PatternKind extends RepeatingKind
             'hexagonal' => $even && abs($a->dot($b) + $square / 2) <= self::FITS * $square && $a->cross($b) > 0.0,
         };
         if (! $fits) {
-            $nearest = Affine::turn($kind === 'hexagonal' ? 120.0 : 90.0, Vec::zero())->apply($kind === 'rectangular' ? $a->times($b->length() / $a->length()) : $a);
-            throw new FieldFault($given->has('on') ? 'on' : 'b', 'number', sprintf('%s needs a %s cell; the nearest second way that fits is %.4g, %.4g', $group, $kind, $nearest->x, $nearest->y));
+            $nearest = Affine::turn($kind === 'hexagonal' ? 120.0 : 90.0, Vec::zero())->apply(
+                $kind === 'rectangular' ? $a->times($b->length() / $a->length()) : $a,
+            );
+            throw new FieldFault(
+                $given->has('on') ? 'on' : 'b',
+                'number',
+                sprintf('%s needs a %s cell; the nearest second way that fits is %.4g, %.4g', $group, $kind, $nearest->x, $nearest->y),
+            );
         }
     }
 }

@@ -28,7 +28,16 @@ abstract class RepeatingKind extends CopyKind
 
     final protected static function lap(): ChoiceField
     {
-        return new ChoiceField('lap', 'lapped', ['stack' => 'in the order of the parts', 'clockwise' => 'over the next one clockwise', 'counterclockwise' => 'over the next one counterclockwise'], 'stack');
+        return new ChoiceField(
+            'lap',
+            'lapped',
+            [
+                'stack' => 'in the order of the parts',
+                'clockwise' => 'over the next one clockwise',
+                'counterclockwise' => 'over the next one counterclockwise',
+            ],
+            'stack',
+        );
     }
 
     final protected static function colours(): ColoursField
@@ -45,11 +54,25 @@ abstract class RepeatingKind extends CopyKind
      *
      * @throws FieldFault
      */
-    final protected static function inCells(Arguments $given, array $parts, array $positions, Lattice $lattice, array $range, bool $isFrieze): Part
-    {
+    final protected static function inCells(
+        Arguments $given,
+        array $parts,
+        array $positions,
+        Lattice $lattice,
+        array $range,
+        bool $isFrieze,
+    ): Part {
         $cells = max(0, $range[1] - $range[0] + 1) * max(0, $range[3] - $range[2] + 1);
         if ($cells * count($positions) > self::MOST_SPREAD) {
-            throw new FieldFault($given->has('count') ? 'count' : 'across', 'limit', 'there would be '.number_format($cells * count($positions)).' copies; at most '.number_format(self::MOST_SPREAD).' are possible');
+            throw new FieldFault(
+                $given->has('count') ? 'count' : 'across',
+                'limit',
+                'there would be '.
+                    number_format($cells * count($positions)).
+                    ' copies; at most '.
+                    number_format(self::MOST_SPREAD).
+                    ' are possible',
+            );
         }
         self::withinLimit(array_sum(array_map(static fn (Part $part): int => $part->curves(), $parts)) * count($positions), 'of');
         if ($cells === 0) {
@@ -57,9 +80,16 @@ abstract class RepeatingKind extends CopyKind
         }
         $through = array_map(static fn (Part $part): Part => $part->throughStep($given->step), $parts);
         try {
-            $cell = $given->text('lap') === 'stack'
-                ? array_map(static fn (Part $part): array => array_map(static fn (Affine $map): array => $part->mapped($map)->figures(), $positions), $through)
-                : (new LapInCell($lattice, $positions, $given->text('lap') === 'clockwise', $given->tolerance()))->seen($through);
+            $cell =
+                $given->text('lap') === 'stack'
+                    ? array_map(
+                        static fn (Part $part): array => array_map(
+                            static fn (Affine $map): array => $part->mapped($map)->figures(),
+                            $positions,
+                        ),
+                        $through,
+                    )
+                    : (new LapInCell($lattice, $positions, $given->text('lap') === 'clockwise', $given->tolerance()))->seen($through);
         } catch (Unworkable $fault) {
             throw new FieldFault('lap', 'limit', $fault->getMessage());
         }
@@ -67,7 +97,17 @@ abstract class RepeatingKind extends CopyKind
             throw new FieldFault('lap', 'empty', 'every copy is covered by others all over, so that nothing of them is seen');
         }
 
-        return Part::spread(new Spread($through, $positions, self::coloured($cell, $given->colours('colours')), $lattice, $range, $given->text('group'), $isFrieze));
+        return Part::spread(
+            new Spread(
+                $through,
+                $positions,
+                self::coloured($cell, $given->colours('colours')),
+                $lattice,
+                $range,
+                $given->text('group'),
+                $isFrieze,
+            ),
+        );
     }
 
     /**
@@ -81,7 +121,10 @@ abstract class RepeatingKind extends CopyKind
     {
         foreach ($colours === [] ? [] : $cell as $source => $copies) {
             foreach ($copies as $copy => $figures) {
-                $cell[$source][$copy] = array_map(static fn (Figure $figure): Figure => $figure->recoloured($colours[$copy % count($colours)]), $figures);
+                $cell[$source][$copy] = array_map(
+                    static fn (Figure $figure): Figure => $figure->recoloured($colours[$copy % count($colours)]),
+                    $figures,
+                );
             }
         }
 

@@ -69,14 +69,22 @@ final class BlockKind extends PartKind
     {
         $size = $step->says('down') ? 'Pit of {cells}, {down} cells deep' : 'Block on {cells}, {up} cells high[, from {base} up]';
 
-        return "{$size}[, moved by {by} cells]".($step->says('colour') ? ', in {colour}[, light from {light}]' : '[, tops in {colours.top}][, left sides in {colours.left}][, right sides in {colours.right}]').'[, in pixels of {pixels}].';
+        return "{$size}[, moved by {by} cells]".
+            ($step->says('colour')
+                ? ', in {colour}[, light from {light}]'
+                : '[, tops in {colours.top}][, left sides in {colours.left}][, right sides in {colours.right}]').
+            '[, in pixels of {pixels}].';
     }
 
     public function evaluate(Arguments $given): Part
     {
         $grid = $given->step('on')->result;
-        if (! $grid instanceof Grid || ! $grid instanceof Ground) {
-            throw new FieldFault('on', 'choice', 'blocks stand on a two-axis grid, or on a triangular one of which a family of lines stands upright');
+        if (! ($grid instanceof Grid) || ! ($grid instanceof Ground)) {
+            throw new FieldFault(
+                'on',
+                'choice',
+                'blocks stand on a two-axis grid, or on a triangular one of which a family of lines stands upright',
+            );
         }
         [$origin, $first, $second] = self::axes($grid);
         $by = $given->has('by') ? $given->vec('by') : new Vec(0.0, 0.0);
@@ -90,7 +98,13 @@ final class BlockKind extends PartKind
             if ($given->has('pixels')) {
                 return self::inPixels($given, PixelBlocks::on(self::pixelGrid($given), $origin, $first, $second, $cells, $by), $isPit);
             }
-            $blocks = new Blocks($origin->plus($first->times($by->x))->plus($second->times($by->y)), $first, $second, $cells, $given->tolerance());
+            $blocks = new Blocks(
+                $origin->plus($first->times($by->x))->plus($second->times($by->y)),
+                $first,
+                $second,
+                $cells,
+                $given->tolerance(),
+            );
             $faces = $isPit ? $blocks->pits() : $blocks->standing();
         } catch (Unworkable $fault) {
             throw new FieldFault('cells', 'limit', $fault->getMessage());
@@ -138,7 +152,9 @@ final class BlockKind extends PartKind
     {
         $grid = $given->step('pixels')->result;
 
-        return $grid instanceof Grid && $grid instanceof Rectangles ? $grid : throw new FieldFault('pixels', 'choice', 'it is no pixel grid');
+        return $grid instanceof Grid && $grid instanceof Rectangles
+            ? $grid
+            : throw new FieldFault('pixels', 'choice', 'it is no pixel grid');
     }
 
     /** @throws FieldFault where nothing of it is seen on the grid */
@@ -157,9 +173,16 @@ final class BlockKind extends PartKind
         }
         Budget::spend(5 * count($cells));
         $names = array_values(array_unique($cells));
-        $part = Part::painted(new Painted($given->step('pixels')->id, self::pixelGrid($given), $cells, array_combine($names, $names)), $given->step);
+        $part = Part::painted(
+            new Painted($given->step('pixels')->id, self::pixelGrid($given), $cells, array_combine($names, $names)),
+            $given->step,
+        );
 
-        return $outside === 0 ? $part : $part->remarked(new Remark('lost-cells', $outside.($outside === 1 ? ' cell lies' : ' cells lie').' outside the pixel grid', 'pixels'));
+        return $outside === 0
+            ? $part
+            : $part->remarked(
+                new Remark('lost-cells', $outside.($outside === 1 ? ' cell lies' : ' cells lie').' outside the pixel grid', 'pixels'),
+            );
     }
 
     /**
@@ -183,9 +206,15 @@ final class BlockKind extends PartKind
      */
     private static function cells(Arguments $given, Ground $grid, float $edge, bool $isPit): array
     {
-        $picked = $given->cells('cells')->cells[$given->step('on')->id] ?? throw new FieldFault('cells', 'choice', 'none of its cells is one of its grid');
+        $picked =
+            $given->cells('cells')->cells[$given->step('on')->id] ??
+            throw new FieldFault('cells', 'choice', 'none of its cells is one of its grid');
         if (count($picked) > self::MOST) {
-            throw new FieldFault('cells', 'limit', 'blocks stand on at most '.number_format(self::MOST).' cells; '.number_format(count($picked)).' are picked');
+            throw new FieldFault(
+                'cells',
+                'limit',
+                'blocks stand on at most '.number_format(self::MOST).' cells; '.number_format(count($picked)).' are picked',
+            );
         }
         $heights = $isPit ? [$given->number('down')] : $given->heights('up');
         if (count($heights) > 1 && count($heights) !== count($picked)) {
@@ -200,7 +229,12 @@ final class BlockKind extends PartKind
                 throw new FieldFault($isPit ? 'down' : 'up', 'number', 'a height is 0 or more; '.$height.' is not');
             }
             if ($height > 0.0) {
-                $cells["$column $row"] = [$column, $row, ($isPit ? $foot - $height : $foot) * $edge, ($isPit ? $foot : $foot + $height) * $edge];
+                $cells["$column $row"] = [
+                    $column,
+                    $row,
+                    ($isPit ? $foot - $height : $foot) * $edge,
+                    ($isPit ? $foot : $foot + $height) * $edge,
+                ];
             }
         }
 
@@ -214,13 +248,20 @@ final class BlockKind extends PartKind
             return $given->text("colours.$sort");
         }
         if (! $given->has('colour')) {
-            throw new FieldFault("colours.$sort", 'choice', "there is no colour for the $sort of it: it has one for each face, or one that light falls on");
+            throw new FieldFault(
+                "colours.$sort",
+                'choice',
+                "there is no colour for the $sort of it: it has one for each face, or one that light falls on",
+            );
         }
         if ($given->text('colour') === 'none') {
             return 'none';
         }
         [$lightness] = Oklab::coordinates($given->text('colour'));
 
-        return Oklab::withLightness($given->text('colour'), max(0.0, min(1.0, $lightness + self::SHADE * cos(deg2rad($given->number('light') - self::LOOKS[$sort])))));
+        return Oklab::withLightness(
+            $given->text('colour'),
+            max(0.0, min(1.0, $lightness + self::SHADE * cos(deg2rad($given->number('light') - self::LOOKS[$sort])))),
+        );
     }
 }

@@ -38,7 +38,9 @@ final class DitherKind extends PaintingKind
 
     public function sentence(Step $step): string
     {
-        return 'Dither {cells} in {colours} by {matrix}'.($step->says('from') || $step->says('to') ? ', from {from} to {to}' : ', level {level}').'.';
+        return 'Dither {cells} in {colours} by {matrix}'.
+            ($step->says('from') || $step->says('to') ? ', from {from} to {to}' : ', level {level}').
+            '.';
     }
 
     public function evaluate(Arguments $given): Part
@@ -60,7 +62,12 @@ final class DitherKind extends PaintingKind
         $cells = [];
         foreach ($picked as $number => $cell) {
             [$column, $row] = $places[$number];
-            $second = Bayer::isSecond($matrix === 'checker' || $matrix === '2' || $matrix === '8' ? $matrix : '4', $column - 1, $row - 1, $level((float) $column));
+            $second = Bayer::isSecond(
+                $matrix === 'checker' || $matrix === '2' || $matrix === '8' ? $matrix : '4',
+                $column - 1,
+                $row - 1,
+                $level((float) $column),
+            );
             $cells[$cell] = $colours[$second ? 1 : 0];
         }
 

@@ -78,7 +78,14 @@ final class DotsKind extends PaintingKind
         }
         $colour = $given->text('colour');
 
-        return self::painted($given, array_fill_keys(array_keys($cells), $colour), [$colour => $colour], $outside, self::form($given), $runs);
+        return self::painted(
+            $given,
+            array_fill_keys(array_keys($cells), $colour),
+            [$colour => $colour],
+            $outside,
+            self::form($given),
+            $runs,
+        );
     }
 
     /**
@@ -98,7 +105,12 @@ final class DotsKind extends PaintingKind
             return $form === 'line' ? Dots::line($x, $y, $toX, $toY) : Dots::box($x, $y, $toX, $toY);
         }
         $isRing = $form === 'ring.diameter';
-        $center = self::whole($given->has($isRing ? 'ring.center' : 'ellipse.center') ? $given->vec($isRing ? 'ring.center' : 'ellipse.center') : throw new FieldFault($isRing ? 'ring.center' : 'ellipse.center', 'choice', 'its middle is missing'), $isRing ? 'ring.center' : 'ellipse.center');
+        $center = self::whole(
+            $given->has($isRing ? 'ring.center' : 'ellipse.center')
+                ? $given->vec($isRing ? 'ring.center' : 'ellipse.center')
+                : throw new FieldFault($isRing ? 'ring.center' : 'ellipse.center', 'choice', 'its middle is missing'),
+            $isRing ? 'ring.center' : 'ellipse.center',
+        );
         $wide = $given->whole($form);
         $high = $isRing ? $wide : $given->whole('ellipse.high');
 
@@ -111,7 +123,14 @@ final class DotsKind extends PaintingKind
     {
         $forms = array_values(array_filter(self::FORMS, $given->has(...)));
 
-        return count($forms) === 1 ? $forms[0] : throw new FieldFault($forms[1] ?? 'line', 'choice', 'dots are a line, a ring, an ellipse or a box; '.($forms === [] ? 'none of them is said' : 'only one of them can be said'));
+        return count($forms) === 1
+            ? $forms[0]
+            : throw new FieldFault(
+                $forms[1] ?? 'line',
+                'choice',
+                'dots are a line, a ring, an ellipse or a box; '.
+                    ($forms === [] ? 'none of them is said' : 'only one of them can be said'),
+            );
     }
 
     /**
@@ -121,6 +140,8 @@ final class DotsKind extends PaintingKind
      */
     private static function whole(Vec $cell, string $field): array
     {
-        return $cell->x === round($cell->x) && $cell->y === round($cell->y) ? [(int) $cell->x, (int) $cell->y] : throw new FieldFault($field, 'number', 'the middle is a cell, counted in whole numbers');
+        return $cell->x === round($cell->x) && $cell->y === round($cell->y)
+            ? [(int) $cell->x, (int) $cell->y]
+            : throw new FieldFault($field, 'number', 'the middle is a cell, counted in whole numbers');
     }
 }

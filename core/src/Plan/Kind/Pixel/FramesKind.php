@@ -64,17 +64,33 @@ final class FramesKind extends GuideKind
         }
         $frames = self::laid($grid, $given->numbers());
         if ($frames->wide > $frames->columns || $frames->high > $frames->rows) {
-            throw new FieldFault('size', 'number', "a frame of $frames->wide × $frames->high cells does not fit: its grid has $frames->columns × $frames->rows");
+            throw new FieldFault(
+                'size',
+                'number',
+                "a frame of $frames->wide × $frames->high cells does not fit: its grid has $frames->columns × $frames->rows",
+            );
         }
         if ($frames->count > $frames->most()) {
-            throw new FieldFault('count', 'number', "there is room for {$frames->most()} frames of $frames->wide × $frames->high cells, not for $frames->count");
+            throw new FieldFault(
+                'count',
+                'number',
+                "there is room for {$frames->most()} frames of $frames->wide × $frames->high cells, not for $frames->count",
+            );
         }
         Budget::spend(40 * $frames->count);
         $corner = static fn (int $column, int $row): Vec => $grid->placeAt((float) $column, (float) $row);
-        [$one, $two, $three, $four] = [$corner(0, 0), $corner($frames->wide, 0), $corner($frames->wide, $frames->high), $corner(0, $frames->high)];
+        [$one, $two, $three, $four] = [
+            $corner(0, 0),
+            $corner($frames->wide, 0),
+            $corner($frames->wide, $frames->high),
+            $corner(0, $frames->high),
+        ];
         $edge = Guide::run(new Run([new Line($one, $two), new Line($two, $three), new Line($three, $four), new Line($four, $one)]));
 
-        return Guide::repeated([$edge], array_map(static fn (array $at): Affine => Affine::move($corner(...$at)->minus($one)), $frames->corners()));
+        return Guide::repeated(
+            [$edge],
+            array_map(static fn (array $at): Affine => Affine::move($corner(...$at)->minus($one)), $frames->corners()),
+        );
     }
 
     /** The frames of a step of this kind; null where it came to none. */
@@ -88,6 +104,13 @@ final class FramesKind extends GuideKind
     {
         [$columns, $rows] = $grid->size();
 
-        return new Frames($columns, $rows, (int) ($numbers['size.0'] ?? 1), (int) ($numbers['size.1'] ?? 1), (int) ($numbers['count'] ?? 1), (int) ($numbers['ms'] ?? 120));
+        return new Frames(
+            $columns,
+            $rows,
+            (int) ($numbers['size.0'] ?? 1),
+            (int) ($numbers['size.1'] ?? 1),
+            (int) ($numbers['count'] ?? 1),
+            (int) ($numbers['ms'] ?? 120),
+        );
     }
 }

@@ -26,7 +26,10 @@ final class PaintKind extends PaintingKind
 {
     public function fields(): array
     {
-        return [new StepField('on', 'grid or overlay', Role::Grid, true, or: Role::Overlay), new PaintedCellsField('cells', 'painted cells')];
+        return [
+            new StepField('on', 'grid or overlay', Role::Grid, true, or: Role::Overlay),
+            new PaintedCellsField('cells', 'painted cells'),
+        ];
     }
 
     public function sentence(Step $step): string

@@ -71,19 +71,50 @@ abstract class PaintingKind extends PartKind
      *
      * @throws FieldFault where nothing is painted
      */
-    final protected static function painted(Arguments $given, array $cells, array $colours, int $outside, string $field, array $runs = [], array $words = []): Part
-    {
+    final protected static function painted(
+        Arguments $given,
+        array $cells,
+        array $colours,
+        int $outside,
+        string $field,
+        array $runs = [],
+        array $words = [],
+    ): Part {
         if ($cells === []) {
-            throw new FieldFault($field, 'lost', $outside > 0 ? 'all of it lies outside '.($given->step('on')->result instanceof Overlay ? 'the overlay' : 'the grid') : 'no cell is painted');
+            throw new FieldFault(
+                $field,
+                'lost',
+                $outside > 0
+                    ? 'all of it lies outside '.($given->step('on')->result instanceof Overlay ? 'the overlay' : 'the grid')
+                    : 'no cell is painted',
+            );
         }
         Budget::spend(5 * count($cells));
         $laid = $given->step('on')->result;
         if (! $laid instanceof Tiling) {
             throw new FieldFault('on', 'lost', 'it has no cells');
         }
-        $painted = new Painted($given->step('on')->id, $laid, $cells, array_filter($colours, static fn (string $colour): bool => $colour !== 'none'), $runs, $words);
+        $painted = new Painted(
+            $given->step('on')->id,
+            $laid,
+            $cells,
+            array_filter($colours, static fn (string $colour): bool => $colour !== 'none'),
+            $runs,
+            $words,
+        );
         $part = Part::painted($painted, $given->step);
 
-        return $outside === 0 ? $part : $part->remarked(new Remark('lost-cells', $outside.($outside === 1 ? ' cell lies' : ' cells lie').' outside '.($laid instanceof Overlay ? 'the overlay' : 'the grid'), $field));
+        return $outside === 0
+            ? $part
+            : $part->remarked(
+                new Remark(
+                    'lost-cells',
+                    $outside.
+                        ($outside === 1 ? ' cell lies' : ' cells lie').
+                        ' outside '.
+                        ($laid instanceof Overlay ? 'the overlay' : 'the grid'),
+                    $field,
+                ),
+            );
     }
 }

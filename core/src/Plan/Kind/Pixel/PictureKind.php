@@ -34,7 +34,24 @@ use Sternbild\Core\Result\Role;
 final class PictureKind extends Kind
 {
     /** Compositing and Blending Level 1, W3C, section 10. */
-    private const BLENDS = ['normal', 'multiply', 'screen', 'overlay', 'darken', 'lighten', 'color-dodge', 'color-burn', 'hard-light', 'soft-light', 'difference', 'exclusion', 'hue', 'saturation', 'color', 'luminosity'];
+    private const BLENDS = [
+        'normal',
+        'multiply',
+        'screen',
+        'overlay',
+        'darken',
+        'lighten',
+        'color-dodge',
+        'color-burn',
+        'hard-light',
+        'soft-light',
+        'difference',
+        'exclusion',
+        'hue',
+        'saturation',
+        'color',
+        'luminosity',
+    ];
 
     public function makes(): Role
     {
@@ -65,7 +82,9 @@ final class PictureKind extends Kind
 
     public function sentence(Step $step): string
     {
-        $placed = $step->says('known') ? ', with two places at {known}' : ' from {at}, {width} wide[, turned by {turn}][, with two places at {known}]';
+        $placed = $step->says('known')
+            ? ', with two places at {known}'
+            : ' from {at}, {width} wide[, turned by {turn}][, with two places at {known}]';
 
         return 'Picture {source}'.$placed.'[, cropped to {crop}][, straightened to {corners}][, {even}][, faded to {fade}][, into {veil}][, laid over others by {blend}].';
     }
@@ -76,11 +95,21 @@ final class PictureKind extends Kind
             return [];
         }
         [$along, $down] = [Vec::heading($result->turn + 90), Vec::heading($result->turn + 180)];
-        $sides = Pull::sides('crop', $given->has('crop') ? $given->shares('crop') : [0.0, 0.0, 1.0, 1.0], $result->at, $along->times($result->width), $down->times($result->height()));
+        $sides = Pull::sides(
+            'crop',
+            $given->has('crop') ? $given->shares('crop') : [0.0, 0.0, 1.0, 1.0],
+            $result->at,
+            $along->times($result->width),
+            $down->times($result->height()),
+        );
         if ($given->has('known')) {
             [, $first, , $second] = $given->places('known');
 
-            return [Pull::place('known', [0, 1], $first)->shownAs('first known place'), Pull::place('known', [1, 1], $second)->shownAs('second known place'), ...$sides];
+            return [
+                Pull::place('known', [0, 1], $first)->shownAs('first known place'),
+                Pull::place('known', [1, 1], $second)->shownAs('second known place'),
+                ...$sides,
+            ];
         }
 
         return [
@@ -103,15 +132,32 @@ final class PictureKind extends Kind
         } catch (Unreadable $fault) {
             throw new FieldFault('source', 'lost', $fault->getMessage());
         }
-        [$at, $width, $turn] = $given->has('known') ? self::byKnown($given->places('known'), $whole[0]) : [$given->vec('at'), $given->number('width'), $given->number('turn')];
+        [$at, $width, $turn] = $given->has('known')
+            ? self::byKnown($given->places('known'), $whole[0])
+            : [$given->vec('at'), $given->number('width'), $given->number('turn')];
         $corner = $crop === null ? [0, 0] : Straightened::cropped($crop, ...$whole);
-        $done = http_build_query(array_filter([
-            'corners' => implode(' ', array_map(static fn (Vec $one): string => "$one->x $one->y", $corners)), 'crop' => implode(' ', $crop ?? []), 'even' => $even ? '1' : '',
-        ], static fn (string $one): bool => $one !== ''));
+        $done = http_build_query(
+            array_filter(
+                [
+                    'corners' => implode(' ', array_map(static fn (Vec $one): string => "$one->x $one->y", $corners)),
+                    'crop' => implode(' ', $crop ?? []),
+                    'even' => $even ? '1' : '',
+                ],
+                static fn (string $one): bool => $one !== '',
+            ),
+        );
 
         return new PlacedPicture(
-            $seen, $at, $width, $turn, $given->number('fade'), $file->hash.($done === '' ? '' : "?$done"), $whole, new Vec((float) $corner[0], (float) $corner[1]),
-            $given->has('veil') && $given->text('veil') !== 'none' ? $given->text('veil') : null, $given->text('blend'),
+            $seen,
+            $at,
+            $width,
+            $turn,
+            $given->number('fade'),
+            $file->hash.($done === '' ? '' : "?$done"),
+            $whole,
+            new Vec((float) $corner[0], (float) $corner[1]),
+            $given->has('veil') && $given->text('veil') !== 'none' ? $given->text('veil') : null,
+            $given->text('blend'),
         );
     }
 

@@ -34,10 +34,20 @@ final class SampleKind extends PaintingKind
         return [
             new StepField('picture', 'picture', Role::Picture, true),
             self::on(),
-            new ChoiceField('by', 'how', ['mean' => 'the mean of each cell', 'middle' => 'the middle of each cell', 'most' => 'what is most in each cell'], 'mean'),
+            new ChoiceField(
+                'by',
+                'how',
+                ['mean' => 'the mean of each cell', 'middle' => 'the middle of each cell', 'most' => 'what is most in each cell'],
+                'mean',
+            ),
             new ColoursOrCountField('colours', 'colours', true),
             new ChoiceField('near', 'nearest', ['ciede2000' => 'to the eye', 'oklab' => 'in Oklab'], 'ciede2000'),
-            new ChoiceField('dither', 'dither', ['none' => 'not dithered', 'ordered' => 'dithered by a matrix', 'spread' => 'what it is off by spread'], 'none'),
+            new ChoiceField(
+                'dither',
+                'dither',
+                ['none' => 'not dithered', 'ordered' => 'dithered by a matrix', 'spread' => 'what it is off by spread'],
+                'none',
+            ),
         ];
     }
 
@@ -54,7 +64,14 @@ final class SampleKind extends PaintingKind
         }
         $grid = self::grid($given);
         if ($grid->cellCount() > self::MOST) {
-            throw new FieldFault('on', 'limit', 'at most '.number_format(self::MOST).' cells get their colour from a picture; the grid has '.number_format($grid->cellCount()));
+            throw new FieldFault(
+                'on',
+                'limit',
+                'at most '.
+                    number_format(self::MOST).
+                    ' cells get their colour from a picture; the grid has '.
+                    number_format($grid->cellCount()),
+            );
         }
         $by = $given->text('by');
         try {
@@ -79,6 +96,12 @@ final class SampleKind extends PaintingKind
         $columns = $grid instanceof ColumnsAndRows ? $grid->size()[0] : null;
         $numbers = $held->each($cells, $dither === 'ordered' || $dither === 'spread' ? $dither : 'none', $columns);
 
-        return self::painted($given, array_map(static fn (int $number): string => $wanted[$number][0], $numbers), array_column($wanted, 1, 0), 0, 'picture');
+        return self::painted(
+            $given,
+            array_map(static fn (int $number): string => $wanted[$number][0], $numbers),
+            array_column($wanted, 1, 0),
+            0,
+            'picture',
+        );
     }
 }

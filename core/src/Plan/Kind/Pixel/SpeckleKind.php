@@ -73,7 +73,11 @@ final class SpeckleKind extends PaintingKind
             }
         }
         if ($cells === []) {
-            throw new FieldFault('share', 'empty', $inside === [] ? 'no cell of its grid lies in it whole' : 'so small a share takes none of its '.count($inside).' cells');
+            throw new FieldFault(
+                'share',
+                'empty',
+                $inside === [] ? 'no cell of its grid lies in it whole' : 'so small a share takes none of its '.count($inside).' cells',
+            );
         }
 
         return Part::painted(new Painted($on, $grid, $cells, array_combine($colours, $colours)), $given->step);

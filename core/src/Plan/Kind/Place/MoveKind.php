@@ -31,7 +31,9 @@ final class MoveKind extends TransformKind
 
     public function again(array $said, callable $other): ?array
     {
-        return self::isCopy($said) && isset($said['by']) ? ['kind' => 'repeat.along', 'of' => $said['of'] ?? [], 'by' => $said['by'], 'count' => 3] : null;
+        return self::isCopy($said) && isset($said['by'])
+            ? ['kind' => 'repeat.along', 'of' => $said['of'] ?? [], 'by' => $said['by'], 'count' => 3]
+            : null;
     }
 
     public function pulls(Arguments $given, Result $result): array

@@ -31,7 +31,9 @@ final class ResizeKind extends TransformKind
 
     public function sentence(Step $step): string
     {
-        return $step->says('factors') ? 'Resize {of} by {factors} about {about}[, {copy}][, {keep}].' : 'Resize {of} by {factor} about {about}[, {copy}][, {keep}].';
+        return $step->says('factors')
+            ? 'Resize {of} by {factors} about {about}[, {copy}][, {keep}].'
+            : 'Resize {of} by {factor} about {about}[, {copy}][, {keep}].';
     }
 
     /** What was turned and resized at once is a copy that was turned, resized. */
@@ -41,12 +43,23 @@ final class ResizeKind extends TransformKind
             return null;
         }
         $turned = self::isCopy($said) ? null : $other($this->namesake($said) ?? '');
-        $isBoth = $turned !== null && ($turned['kind'] ?? null) === 'turn' && self::isCopy($turned) && ($turned['about'] ?? null) === $said['about'];
+        $isBoth =
+            $turned !== null &&
+            ($turned['kind'] ?? null) === 'turn' &&
+            self::isCopy($turned) &&
+            ($turned['about'] ?? null) === $said['about'];
         if (! $isBoth && ! self::isCopy($said)) {
             return null;
         }
 
-        return ['kind' => 'repeat.around', 'of' => ($isBoth ? $turned : $said)['of'] ?? [], 'center' => $said['about'], 'count' => 3, 'angle' => $isBoth ? $turned['angle'] ?? 0 : 0, 'factor' => $said['factor']];
+        return [
+            'kind' => 'repeat.around',
+            'of' => ($isBoth ? $turned : $said)['of'] ?? [],
+            'center' => $said['about'],
+            'count' => 3,
+            'angle' => $isBoth ? $turned['angle'] ?? 0 : 0,
+            'factor' => $said['factor'],
+        ];
     }
 
     public function pulls(Arguments $given, Result $result): array
@@ -54,13 +67,19 @@ final class ResizeKind extends TransformKind
         $bounds = self::bounds($given);
         $corner = new Vec($bounds->right, $bounds->bottom);
 
-        return $given->has('factor') ? [Pull::along('factor', $given->vec('about'), $given->number('factor'), $corner->minus($given->vec('about')))] : [];
+        return $given->has('factor')
+            ? [Pull::along('factor', $given->vec('about'), $given->number('factor'), $corner->minus($given->vec('about')))]
+            : [];
     }
 
     protected function map(Arguments $given): Affine
     {
         if ($given->has('factor') === $given->has('factors')) {
-            throw new FieldFault('factor', 'choice', $given->has('factor') ? 'either one factor or two can be given' : 'the factor to resize by is missing');
+            throw new FieldFault(
+                'factor',
+                'choice',
+                $given->has('factor') ? 'either one factor or two can be given' : 'the factor to resize by is missing',
+            );
         }
         $factors = $given->has('factor') ? new Vec($given->number('factor'), $given->number('factor')) : $given->vec('factors');
         if (min(abs($factors->x), abs($factors->y)) < self::LEAST) {

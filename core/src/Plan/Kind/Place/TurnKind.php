@@ -32,7 +32,8 @@ final class TurnKind extends TransformKind
     public function again(array $said, callable $other): ?array
     {
         return self::isCopy($said) && isset($said['angle'], $said['about'])
-            ? ['kind' => 'repeat.around', 'of' => $said['of'] ?? [], 'center' => $said['about'], 'count' => 3, 'angle' => $said['angle']] : null;
+            ? ['kind' => 'repeat.around', 'of' => $said['of'] ?? [], 'center' => $said['about'], 'count' => 3, 'angle' => $said['angle']]
+            : null;
     }
 
     public function pulls(Arguments $given, Result $result): array

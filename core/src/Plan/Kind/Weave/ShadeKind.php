@@ -56,7 +56,9 @@ final class ShadeKind extends Kind
             throw new FieldFault('of', 'empty', 'nothing dives there');
         }
         $dives = array_filter($weaving['dives'], static fn (array $pair): bool => min($pair[0][0], $pair[1][0]) >= 0);
-        $which = $given->has('at') ? array_map(static fn (Vec $place): int => self::nearest($weave->places, $place), $given->places('at')) : array_keys($dives);
+        $which = $given->has('at')
+            ? array_map(static fn (Vec $place): int => self::nearest($weave->places, $place), $given->places('at'))
+            : array_keys($dives);
         $opacity = $given->number('opacity');
         $colour = $given->text('colour');
         if ($colour === 'none') {
@@ -64,13 +66,22 @@ final class ShadeKind extends Kind
         }
         $figures = [];
         try {
-            $shades = Weave::shades($strands, $weaving['dives'], array_values(array_intersect(array_unique($which), array_keys($dives))), $weaving['gap'], $given->has('reach') ? $given->number('reach') : null, $given->tolerance());
+            $shades = Weave::shades(
+                $strands,
+                $weaving['dives'],
+                array_values(array_intersect(array_unique($which), array_keys($dives))),
+                $weaving['gap'],
+                $given->has('reach') ? $given->number('reach') : null,
+                $given->tolerance(),
+            );
         } catch (Unworkable $fault) {
             throw new FieldFault('of', 'limit', $fault->getMessage());
         }
         foreach ($shades as [$outlines, $from, $to]) {
             if ($outlines !== [] && $from->distanceTo($to) > $given->tolerance()->distance) {
-                $figures[] = Figure::drawn($outlines, [$given->step])->tinted(Gradient::linear([[0.0, $colour, $opacity], [1.0, $colour, 0.0]], $from, $to));
+                $figures[] = Figure::drawn($outlines, [$given->step])->tinted(
+                    Gradient::linear([[0.0, $colour, $opacity], [1.0, $colour, 0.0]], $from, $to),
+                );
             }
         }
 

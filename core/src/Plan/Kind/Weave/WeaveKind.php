@@ -47,7 +47,8 @@ final class WeaveKind extends PartOperation
     }
 
     /**
-     * The crossings, with the strands by the numbers of their figures; of those with one of which nothing is left the crossing is one of nothing.
+     * The crossings, with the strands by the numbers of their figures; of those with one of which nothing is left the crossing is one of
+     * nothing.
      *
      * @param  list<array{array{int, float}, array{int, float}}>  $dives
      * @param  array<int, int>  $numbers
@@ -55,7 +56,10 @@ final class WeaveKind extends PartOperation
      */
     private static function dives(array $dives, array $numbers): array
     {
-        return array_map(static fn (array $pair): array => array_map(static fn (array $one): array => [$numbers[$one[0]] ?? -1, $one[1]], $pair), $dives);
+        return array_map(
+            static fn (array $pair): array => array_map(static fn (array $one): array => [$numbers[$one[0]] ?? -1, $one[1]], $pair),
+            $dives,
+        );
     }
 
     public function sources(Arguments $given): array
@@ -85,17 +89,29 @@ final class WeaveKind extends PartOperation
         }
         try {
             $whole = array_map(
-                static fn (Strand $strand, ?Figure $figure): array => $figure?->outlines() ?? (new Band($strand->left, $strand->right, $strand->join, 'butt', 4.0, $given->tolerance()))->of($strand->way),
-                $strands, $figures,
+                static fn (Strand $strand, ?Figure $figure): array => $figure?->outlines() ??
+                    (new Band($strand->left, $strand->right, $strand->join, 'butt', 4.0, $given->tolerance()))->of($strand->way),
+                $strands,
+                $figures,
             );
-            $woven = Weave::woven($strands, $whole, $given->text('first') === 'over', $given->number('gap'), $given->has('swap') ? $given->places('swap') : [], $given->tolerance());
+            $woven = Weave::woven(
+                $strands,
+                $whole,
+                $given->text('first') === 'over',
+                $given->number('gap'),
+                $given->has('swap') ? $given->places('swap') : [],
+                $given->tolerance(),
+            );
             $drawn = $numbers = [];
             foreach ($strands as $number => $strand) {
                 $figure = $figures[$number];
                 $outlines = $woven->strands[$number] ?? $whole[$number];
                 if ($outlines !== []) {
                     $numbers[$number] = count($drawn);
-                    $drawn[] = $figure === null ? Figure::drawn($outlines, [])->following($strand) : Figure::drawn($outlines, [])->cameAs($figure)->following($strand);
+                    $drawn[] =
+                        $figure === null
+                            ? Figure::drawn($outlines, [])->following($strand)
+                            : Figure::drawn($outlines, [])->cameAs($figure)->following($strand);
                 }
             }
         } catch (Unworkable $fault) {
@@ -104,11 +120,29 @@ final class WeaveKind extends PartOperation
         if ($drawn === []) {
             throw new FieldFault('gap', 'empty', 'with such a clearance nothing is left');
         }
-        $part = Part::of($drawn)->throughStep($given->step)->knowing($woven->crossings, ['crossings' => (float) count($woven->crossings), 'strands' => (float) count($strands)], ['gap' => $given->number('gap'), 'dives' => self::dives($woven->dives, $numbers)]);
+        $part = Part::of($drawn)
+            ->throughStep($given->step)
+            ->knowing(
+                $woven->crossings,
+                ['crossings' => (float) count($woven->crossings), 'strands' => (float) count($strands)],
+                ['gap' => $given->number('gap'), 'dives' => self::dives($woven->dives, $numbers)],
+            );
         $stuck = $woven->stuck;
 
-        return $stuck === [] ? $part : $part->remarked(new Remark('no-turn', sprintf(
-            'over and under cannot alternate at %s; swap a crossing, or let a strand cross once more', implode(' and ', array_map(static fn ($at): string => sprintf('%.4g, %.4g', $at->x, $at->y), array_slice($stuck, 0, 3))),
-        ), 'of'));
+        return $stuck === []
+            ? $part
+            : $part->remarked(
+                new Remark(
+                    'no-turn',
+                    sprintf(
+                        'over and under cannot alternate at %s; swap a crossing, or let a strand cross once more',
+                        implode(
+                            ' and ',
+                            array_map(static fn ($at): string => sprintf('%.4g, %.4g', $at->x, $at->y), array_slice($stuck, 0, 3)),
+                        ),
+                    ),
+                    'of',
+                ),
+            );
     }
 }

@@ -6,7 +6,17 @@ import { InlineButton } from '../../../ui/InlineButton';
 type Bend = Record<string, unknown> | null;
 
 /** How the ways of an outline or a run are bent, one by one: straight, an arc by its bulge, or tangent to what came before. */
-export function LiveBends({ label, text, raw, onCommit }: { label: string; text: string; raw: unknown; onCommit: (bends: Bend[]) => Promise<Problem | null> }) {
+export function LiveBends({
+    label,
+    text,
+    raw,
+    onCommit,
+}: {
+    label: string;
+    text: string;
+    raw: unknown;
+    onCommit: (bends: Bend[]) => Promise<Problem | null>;
+}) {
     const bends: Bend[] = Array.isArray(raw) ? (raw as Bend[]) : [];
     const [problem, setProblem] = useState<string | null>(null);
 
@@ -49,7 +59,9 @@ function BendRow({ way, bend, onPut }: { way: number; bend: Bend; onPut: (bend: 
                 className="live"
                 aria-label={`Way ${way + 1}`}
                 value={sort}
-                onChange={(event) => onPut(event.target.value === 'bulge' ? { bulge: 0.5 } : event.target.value === 'tangent' ? { tangent: true } : null)}
+                onChange={(event) =>
+                    onPut(event.target.value === 'bulge' ? { bulge: 0.5 } : event.target.value === 'tangent' ? { tangent: true } : null)
+                }
             >
                 <option value="straight">straight</option>
                 <option value="bulge">arc bulging</option>

@@ -5,7 +5,17 @@ import { Swatch } from './Swatch';
 import { TypedColour } from './TypedColour';
 
 /** A colour edited in place: one of the palette, or none. */
-export function LiveColour({ label, raw, onPreview, onCommit }: { label: string; raw: unknown; onPreview?: (colour: string | null) => void; onCommit: (colour: string) => void }) {
+export function LiveColour({
+    label,
+    raw,
+    onPreview,
+    onCommit,
+}: {
+    label: string;
+    raw: unknown;
+    onPreview?: (colour: string | null) => void;
+    onCommit: (colour: string) => void;
+}) {
     const palette = usePalette();
     const [open, setOpen] = useState(false);
     const name = typeof raw === 'string' ? raw : 'none';

@@ -48,7 +48,12 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
     const isFormula = typeof raw === 'string' && Number.isNaN(Number(raw));
     const written = raw === null || raw === undefined ? '' : isFormula ? (text ?? raw) : String(raw);
     const unit = measure === 'angle' ? '°' : '';
-    const shown = isFormula && written !== raw ? written : isFormula ? (REFERENCE.exec(written)?.[1] ?? (value === null ? written : plain(value) + unit)) : told(written) + (written === '' ? '' : unit);
+    const shown =
+        isFormula && written !== raw
+            ? written
+            : isFormula
+              ? (REFERENCE.exec(written)?.[1] ?? (value === null ? written : plain(value) + unit))
+              : told(written) + (written === '' ? '' : unit);
 
     /** What it is put by, a measure of the sheet, in the place of what is marked. */
     function put(name: string): void {
@@ -108,7 +113,8 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
     function stepBy(event: { shiftKey: boolean; altKey: boolean }, sign: number): void {
         const from = readNumber(typedNow.current ?? '');
         const start = typeof from === 'number' ? from : (value ?? 0);
-        const size = measure === 'count' ? (event.shiftKey ? 10 : 1) : measure === 'factor' ? 0.05 : event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
+        const size =
+            measure === 'count' ? (event.shiftKey ? 10 : 1) : measure === 'factor' ? 0.05 : event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
         void tryOut(plain(start + sign * size));
     }
 
@@ -187,7 +193,11 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
                 onDragStart={(event) => event.preventDefault()}
             />
             {typed !== null && offered !== undefined && (
-                <span role="group" aria-label={`Fitting values for ${label}`} className="flex basis-full flex-wrap gap-1 py-1 font-sans text-[12.5px] leading-none">
+                <span
+                    role="group"
+                    aria-label={`Fitting values for ${label}`}
+                    className="flex basis-full flex-wrap gap-1 py-1 font-sans text-[12.5px] leading-none"
+                >
                     {offered().map((one) => (
                         <button
                             key={one.label}
@@ -230,7 +240,9 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
 
 /** With as many digits as are read at a glance; all of them are there to be edited. */
 function told(written: string): string {
-    return /\.\d{4,}$/.test(written) ? String(Number(Math.abs(Number(written)) < 1 ? Number(written).toPrecision(3) : Number(written).toFixed(3))) : written;
+    return /\.\d{4,}$/.test(written)
+        ? String(Number(Math.abs(Number(written)) < 1 ? Number(written).toPrecision(3) : Number(written).toFixed(3)))
+        : written;
 }
 
 function plain(value: number): string {

@@ -17,7 +17,8 @@ function Choices({ before, raw, onChoose }: { before: string | null; raw: unknow
     const { parts, lines } = picking.get();
     const about = before === null ? [...parts, ...lines] : (stepOf(scene, before)?.of ?? []);
     const choices = placeChoices({ page, scene }, snapPlaces?.revision === page.revision ? snapPlaces : null, about, before);
-    const show = ({ text, raw: place, at }: PlaceChoice): void => pointed.set(at === undefined ? null : { point: { raw: place, name: text, at }, name: text, handle: true });
+    const show = ({ text, raw: place, at }: PlaceChoice): void =>
+        pointed.set(at === undefined ? null : { point: { raw: place, name: text, at }, name: text, handle: true });
     useEffect(() => () => pointed.set(null), [pointed]);
     return choices.map((choice) => (
         <button
@@ -34,7 +35,15 @@ function Choices({ before, raw, onChoose }: { before: string | null; raw: unknow
 }
 
 /** A place edited in place: clicked on the sheet at once, one of a few that fit, or two coordinates. */
-export function LivePlace({ piece, step, onCommit }: { piece: Pick<Piece, 'text' | 'raw'> & { label: string }; step: string | null; onCommit: (raw: unknown) => Promise<Problem | null> }) {
+export function LivePlace({
+    piece,
+    step,
+    onCommit,
+}: {
+    piece: Pick<Piece, 'text' | 'raw'> & { label: string };
+    step: string | null;
+    onCommit: (raw: unknown) => Promise<Problem | null>;
+}) {
     const { askPlace } = useActs();
     const [open, setOpen] = useState(false);
     const given = Array.isArray(piece.raw) ? piece.raw.map(String) : ['', ''];
@@ -54,7 +63,10 @@ export function LivePlace({ piece, step, onCommit }: { piece: Pick<Piece, 'text'
         setOpen(false);
     }
 
-    /** What is clicked on the sheet is the place, as long as the list is open; before a step is made the form that asks hears the click itself. */
+    /**
+     * What is clicked on the sheet is the place, as long as the list is open; before a step is made the form that asks hears the click
+     * itself.
+     */
     function ask(): void {
         asks.current = true;
         askPlace({
@@ -90,10 +102,13 @@ export function LivePlace({ piece, step, onCommit }: { piece: Pick<Piece, 'text'
                     sideOffset={6}
                     onInteractOutside={(event) => {
                         // A click on the sheet is the answer.
-                        if (asks.current && event.target instanceof Element && event.target.closest('[role=application]') !== null) event.preventDefault();
+                        if (asks.current && event.target instanceof Element && event.target.closest('[role=application]') !== null)
+                            event.preventDefault();
                     }}
                 >
-                    {step !== null && <p className="px-2.5 pt-1.5 pb-1 text-[12.5px] text-slate">Click a place on the sheet, or choose one.</p>}
+                    {step !== null && (
+                        <p className="px-2.5 pt-1.5 pb-1 text-[12.5px] text-slate">Click a place on the sheet, or choose one.</p>
+                    )}
                     <Choices before={step} raw={piece.raw} onChoose={(raw) => void commit(raw)} />
                     <button
                         className="menu-item"
@@ -112,8 +127,20 @@ export function LivePlace({ piece, step, onCommit }: { piece: Pick<Piece, 'text'
                             void commit(typed.map((text) => readNumber(text) ?? ''));
                         }}
                     >
-                        <input className="boxed w-20" aria-label="Across" placeholder="across" value={typed[0]} onChange={(event) => setTyped([event.target.value, typed[1] ?? ''])} />
-                        <input className="boxed w-20" aria-label="Down" placeholder="down" value={typed[1]} onChange={(event) => setTyped([typed[0] ?? '', event.target.value])} />
+                        <input
+                            className="boxed w-20"
+                            aria-label="Across"
+                            placeholder="across"
+                            value={typed[0]}
+                            onChange={(event) => setTyped([event.target.value, typed[1] ?? ''])}
+                        />
+                        <input
+                            className="boxed w-20"
+                            aria-label="Down"
+                            placeholder="down"
+                            value={typed[1]}
+                            onChange={(event) => setTyped([typed[0] ?? '', event.target.value])}
+                        />
                         <button className="quiet">Set</button>
                     </form>
                     {problem !== null && (

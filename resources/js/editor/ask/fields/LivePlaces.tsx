@@ -16,7 +16,9 @@ export function LivePlaces({ label, text, children }: { label: string; text: str
                     <ol className="font-serif text-[15px] leading-[1.9]">
                         {Children.map(children, (child, k) => (
                             <li className="flex gap-3">
-                                <span className="w-6 shrink-0 text-right font-sans text-[12px] leading-[2.2] text-slate tabular-nums">{k + 1}</span>
+                                <span className="w-6 shrink-0 text-right font-sans text-[12px] leading-[2.2] text-slate tabular-nums">
+                                    {k + 1}
+                                </span>
                                 <span>{child}</span>
                             </li>
                         ))}

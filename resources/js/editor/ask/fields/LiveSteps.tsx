@@ -40,7 +40,11 @@ function Earlier({ raw, step, roles, kinds, single = false, optional = false, on
     const ids = Array.isArray(raw) ? raw.filter((id): id is string => typeof id === 'string') : typeof raw === 'string' ? [raw] : [];
     const end = page.plan.steps.findIndex((one) => one.id === step);
     const earlier = new Set(page.plan.steps.slice(0, end).map((one) => one.id));
-    const parts = scene.steps.filter((one) => earlier.has(one.id) && ((roles.includes(one.role) && (kinds === undefined || kinds.includes(one.kind))) || ids.includes(one.id)));
+    const parts = scene.steps.filter(
+        (one) =>
+            earlier.has(one.id) &&
+            ((roles.includes(one.role) && (kinds === undefined || kinds.includes(one.kind))) || ids.includes(one.id)),
+    );
     if (parts.length === 0) return <p className="p-2 text-slate">There is nothing of the kind before this step.</p>;
     const rows = [...(optional ? [{ id: '', label: 'none' }] : []), ...parts];
     return rows.map(({ id, label }) => (
@@ -50,7 +54,9 @@ function Earlier({ raw, step, roles, kinds, single = false, optional = false, on
                 className="accent-ink"
                 checked={id === '' ? ids.length === 0 : ids.includes(id)}
                 disabled={!single && ids.length === 1 && ids[0] === id}
-                onChange={() => onCommit(id === '' ? [] : single ? [id] : ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id])}
+                onChange={() =>
+                    onCommit(id === '' ? [] : single ? [id] : ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id])
+                }
             />
             <span className="font-serif text-[15px] italic">{label}</span>
         </label>

@@ -6,14 +6,33 @@ import { LiveTrigger } from './LiveTrigger';
 type Choice = NonNullable<Field['choices']>[number];
 
 /** One of many, chosen by its picture under a heading that says what it does. */
-export function PicturedChoice({ label, choices, chosen, now, shown, onChoose }: { label: string; choices: Choice[]; chosen: string | null; now: Record<string, unknown>; shown: string; onChoose: (choice: Choice) => void }) {
+export function PicturedChoice({
+    label,
+    choices,
+    chosen,
+    now,
+    shown,
+    onChoose,
+}: {
+    label: string;
+    choices: Choice[];
+    chosen: string | null;
+    now: Record<string, unknown>;
+    shown: string;
+    onChoose: (choice: Choice) => void;
+}) {
     const [open, setOpen] = useState(false);
     const headings = [...new Set(choices.map((choice) => choice.heading ?? ''))];
     return (
         <Popover.Root open={open} onOpenChange={setOpen}>
             <LiveTrigger label={`${label}: ${shown}`}>{shown}</LiveTrigger>
             <Popover.Portal>
-                <Popover.Content className="menu max-h-[var(--radix-popover-content-available-height)] w-[712px] max-w-[94vw] overflow-auto p-4" align="start" sideOffset={6} collisionPadding={12}>
+                <Popover.Content
+                    className="menu max-h-[var(--radix-popover-content-available-height)] w-[712px] max-w-[94vw] overflow-auto p-4"
+                    align="start"
+                    sideOffset={6}
+                    collisionPadding={12}
+                >
                     <div role="group" aria-label={label} className="flex flex-col gap-3.5">
                         {headings.map((heading) => (
                             <section key={heading} aria-label={heading} className="grid grid-cols-[76px_1fr] items-start gap-3">
@@ -25,7 +44,12 @@ export function PicturedChoice({ label, choices, chosen, now, shown, onChoose }:
                                             <button
                                                 key={choice.text}
                                                 type="button"
-                                                aria-pressed={choice.value === chosen && Object.entries(alsoSet(choice, now)).every(([field, value]) => JSON.stringify(value) === JSON.stringify(now[field] ?? null))}
+                                                aria-pressed={
+                                                    choice.value === chosen &&
+                                                    Object.entries(alsoSet(choice, now)).every(
+                                                        ([field, value]) => JSON.stringify(value) === JSON.stringify(now[field] ?? null),
+                                                    )
+                                                }
                                                 aria-label={choice.text}
                                                 title={choice.text}
                                                 className="flex w-[92px] flex-col items-center gap-1 rounded border border-transparent p-1.5 leading-tight hover:border-rule hover:bg-honey/40 aria-pressed:border-amber aria-pressed:bg-honey"
@@ -34,7 +58,11 @@ export function PicturedChoice({ label, choices, chosen, now, shown, onChoose }:
                                                     onChoose(choice);
                                                 }}
                                             >
-                                                <svg viewBox="0 0 96 96" className="h-[58px] w-[58px] overflow-hidden rounded-sm bg-paper text-ink" aria-hidden="true">
+                                                <svg
+                                                    viewBox="0 0 96 96"
+                                                    className="h-[58px] w-[58px] overflow-hidden rounded-sm bg-paper text-ink"
+                                                    aria-hidden="true"
+                                                >
                                                     <path d={choice.picture} fill="currentColor" />
                                                 </svg>
                                                 <Words text={choice.text} />
@@ -88,11 +116,25 @@ function worked(value: number | string, rest: string): number | string {
 /** Whether a choice is made as it stands, with all that is set along with it. */
 function isMade(choice: Choice, field: string, said: Record<string, unknown>): boolean {
     const also = Object.entries(alsoSet(choice, said));
-    return said[field] === choice.value && also.length > 0 && also.every(([name, value]) => JSON.stringify(value) === JSON.stringify(said[name] ?? null));
+    return (
+        said[field] === choice.value &&
+        also.length > 0 &&
+        also.every(([name, value]) => JSON.stringify(value) === JSON.stringify(said[name] ?? null))
+    );
 }
 
 /** What was set along with a choice goes on with what it hangs on: a way that a hexagonal pattern has by its other one. */
 export function following(fields: Field[], before: Record<string, unknown>, after: Record<string, unknown>): Record<string, unknown> {
-    const made = fields.flatMap(({ name, choices = [] }) => choices.filter((choice) => isMade(choice, name, before) && after[name] === choice.value));
-    return Object.fromEntries(made.flatMap((choice) => Object.entries(alsoSet(choice, after)).filter(([name, value]) => JSON.stringify(after[name] ?? null) === JSON.stringify(before[name] ?? null) && JSON.stringify(value) !== JSON.stringify(after[name] ?? null))));
+    const made = fields.flatMap(({ name, choices = [] }) =>
+        choices.filter((choice) => isMade(choice, name, before) && after[name] === choice.value),
+    );
+    return Object.fromEntries(
+        made.flatMap((choice) =>
+            Object.entries(alsoSet(choice, after)).filter(
+                ([name, value]) =>
+                    JSON.stringify(after[name] ?? null) === JSON.stringify(before[name] ?? null) &&
+                    JSON.stringify(value) !== JSON.stringify(after[name] ?? null),
+            ),
+        ),
+    );
 }

@@ -3,7 +3,17 @@ import { COLOUR_SAYS, readColour } from '../../model/palette/readColour';
 import { usePalette } from '../../state/acts';
 
 /** A colour in figures, or by its name; taken with Enter, or by going on. */
-export function TypedColour({ label, value, withNone = false, onColour }: { label: string; value: string; withNone?: boolean; onColour: (colour: string) => void }) {
+export function TypedColour({
+    label,
+    value,
+    withNone = false,
+    onColour,
+}: {
+    label: string;
+    value: string;
+    withNone?: boolean;
+    onColour: (colour: string) => void;
+}) {
     const palette = usePalette();
     const [text, setText] = useState<string | null>(null);
     const [isWrong, setWrong] = useState(false);

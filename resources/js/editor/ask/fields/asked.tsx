@@ -17,7 +17,19 @@ export interface Asked {
 }
 
 /** A number or arithmetic, typed. */
-export function TypedInput({ label, shown = false, value, optional, onChange }: { label: string; shown?: boolean; value: unknown; optional: boolean; onChange: (value: number | string | null) => void }) {
+export function TypedInput({
+    label,
+    shown = false,
+    value,
+    optional,
+    onChange,
+}: {
+    label: string;
+    shown?: boolean;
+    value: unknown;
+    optional: boolean;
+    onChange: (value: number | string | null) => void;
+}) {
     // As it is typed: of "12." nothing but 12 is a number yet.
     const [text, setText] = useState<string | null>(null);
     const [isTyping, setTyping] = useState(false);
@@ -41,7 +53,13 @@ export function TypedInput({ label, shown = false, value, optional, onChange }: 
                 onChange={(event) => type(event.target.value)}
                 onFocus={(event) => {
                     const input = event.currentTarget;
-                    numberAtHand.set((name) => type(input.value.slice(0, input.selectionStart ?? 0) + name + input.value.slice(input.selectionEnd ?? input.value.length)));
+                    numberAtHand.set((name) =>
+                        type(
+                            input.value.slice(0, input.selectionStart ?? 0) +
+                                name +
+                                input.value.slice(input.selectionEnd ?? input.value.length),
+                        ),
+                    );
                 }}
                 onBlur={() => {
                     // Arithmetic stays as it was typed: what is pressed next must not move.

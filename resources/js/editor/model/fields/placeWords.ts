@@ -11,7 +11,10 @@ export function withLabels(scene: Scene, text: string): string {
 function ofSheet(scene: Scene, text: string): string {
     const [, side, factors] = /^sheet\.(width|height)((?:[*/][\d.]+)*)$/.exec(text) ?? [];
     if (side === undefined || factors === undefined) return withLabels(scene, text);
-    const value = [...factors.matchAll(/([*/])([\d.]+)/g)].reduce((product, [, sign, by]) => (sign === '*' ? product * Number(by) : product / Number(by)), scene.sheet[side as 'width' | 'height']);
+    const value = [...factors.matchAll(/([*/])([\d.]+)/g)].reduce(
+        (product, [, sign, by]) => (sign === '*' ? product * Number(by) : product / Number(by)),
+        scene.sheet[side as 'width' | 'height'],
+    );
     return String(Math.round(value * 100) / 100);
 }
 
@@ -19,7 +22,9 @@ function ofSheet(scene: Scene, text: string): string {
 export function placeWords(scene: Scene, value: unknown): string {
     if (Array.isArray(value)) {
         const isMiddle = value[0] === 'sheet.width/2' && value[1] === 'sheet.height/2';
-        return isMiddle ? 'the centre of the sheet' : value.map((one: unknown) => (typeof one === 'number' ? Math.round(one * 100) / 100 : ofSheet(scene, String(one)))).join(', ');
+        return isMiddle
+            ? 'the centre of the sheet'
+            : value.map((one: unknown) => (typeof one === 'number' ? Math.round(one * 100) / 100 : ofSheet(scene, String(one)))).join(', ');
     }
     if (value !== null && typeof value === 'object') return 'a place beside others';
     if (typeof value !== 'string') return 'not given';

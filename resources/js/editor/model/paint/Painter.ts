@@ -47,7 +47,21 @@ type Listener = (came: { grid: string; cells: Iterable<readonly [number, string]
  * Listeners are told which cells came; null where anything may have changed.
  */
 export class Painter {
-    brush: Brush = { way: 'cell by cell', size: 1, colour: '', before: null, mirror: 'not', about: null, filled: false, asNumbers: false, reach: 'what hangs together', matrix: 'checker', level: 0.5, second: 'none', copies: false };
+    brush: Brush = {
+        way: 'cell by cell',
+        size: 1,
+        colour: '',
+        before: null,
+        mirror: 'not',
+        about: null,
+        filled: false,
+        asNumbers: false,
+        reach: 'what hangs together',
+        matrix: 'checker',
+        level: 0.5,
+        second: 'none',
+        copies: false,
+    };
     block: Block | null = null;
     /** The frame that is worked on, from 0, and whether the one before is seen through it. */
     frame: { step: string; index: number; seenThrough: boolean } | null = null;

@@ -26,7 +26,13 @@ export class Picture {
      *
      * @param palette by which these name their colours
      */
-    static of(scene: Scene, grid: Step, shape: GridShape, strokes: readonly Stroke[] = [], palette: Readonly<Record<string, string>> = {}): Picture {
+    static of(
+        scene: Scene,
+        grid: Step,
+        shape: GridShape,
+        strokes: readonly Stroke[] = [],
+        palette: Readonly<Record<string, string>> = {},
+    ): Picture {
         const picture = new Picture(shape);
         const geometry = new Map(scene.steps.map((step) => [step.id, step.geometry]));
         const along = alongOf(shape);

@@ -26,7 +26,14 @@ export function within(block: Block, [column, row]: Dot): boolean {
  * @param way where a cell comes to lie
  * @param copies whether it stays where it was, too
  */
-export function blockMoved(block: Block, shape: GridShape, picture: Picture, names: ReadonlyMap<string, string>, way: (dot: Dot) => Dot, copies: boolean): Map<number, string> {
+export function blockMoved(
+    block: Block,
+    shape: GridShape,
+    picture: Picture,
+    names: ReadonlyMap<string, string>,
+    way: (dot: Dot) => Dot,
+    copies: boolean,
+): Map<number, string> {
     const [left, top, right, bottom] = sidesOf(block);
     const there = new Map<number, string>();
     const put = new Map<number, string>();
@@ -46,6 +53,10 @@ export function blockMoved(block: Block, shape: GridShape, picture: Picture, nam
 /** The ways in which a block is laid anew in its own place; turned ones keep their upper left corner. */
 export function laidAnew(block: Block, how: 'left to right' | 'up and down' | 'turned'): { way: (dot: Dot) => Dot; block: Block } {
     const [left, top, right, bottom] = sidesOf(block);
-    if (how === 'turned') return { way: ([x, y]) => [left + bottom - y, top + x - left], block: { ...block, from: [left, top], to: [left + bottom - top, top + right - left] } };
+    if (how === 'turned')
+        return {
+            way: ([x, y]) => [left + bottom - y, top + x - left],
+            block: { ...block, from: [left, top], to: [left + bottom - top, top + right - left] },
+        };
     return { way: how === 'left to right' ? ([x, y]) => [left + right - x, y] : ([x, y]) => [x, top + bottom - y], block };
 }

@@ -1,7 +1,10 @@
 /** A column and a row, from 1. */
 export type Dot = readonly [number, number];
 
-/** From one cell to another, both among them: J. E. Bresenham, Algorithm for computer control of a digital plotter, IBM Systems Journal 4 (1965). */
+/**
+ * From one cell to another, both among them: J. E. Bresenham, Algorithm for computer control of a digital plotter, IBM Systems Journal 4
+ * (1965).
+ */
 export function line([fromX, fromY]: Dot, [toX, toY]: Dot): Dot[] {
     const [wide, high] = [Math.abs(toX - fromX), -Math.abs(toY - fromY)];
     const [right, down] = [fromX < toX ? 1 : -1, fromY < toY ? 1 : -1];
@@ -107,7 +110,10 @@ export function mirrored(cells: readonly Dot[], mirror: Mirror, [column, row]: r
 
 export type Matrix = 'checker' | '2' | '4' | '8';
 
-/** Ordered dither: whether a cell takes the second of two colours. B. E. Bayer, An optimum method for two-level rendition of continuous-tone pictures, ICC 1973. */
+/**
+ * Ordered dither: whether a cell takes the second of two colours. B. E. Bayer, An optimum method for two-level rendition of continuous-tone
+ * pictures, ICC 1973.
+ */
 export function isSecond(matrix: Matrix, [column, row]: Dot, level: number): boolean {
     if (matrix === 'checker') return ((column + row) % 2 + 0.5) / 2 < level;
     const side = Number(matrix);

@@ -17,7 +17,14 @@ export function cornerOf({ size, corners }: Frames, shape: GridShape, index: num
  *
  * @param names of colours of the palette by #rrggbb
  */
-export function frameLaid(frames: Frames, shape: GridShape, picture: Picture, names: ReadonlyMap<string, string>, from: number, to: number): Map<number, string> {
+export function frameLaid(
+    frames: Frames,
+    shape: GridShape,
+    picture: Picture,
+    names: ReadonlyMap<string, string>,
+    from: number,
+    to: number,
+): Map<number, string> {
     const [wide = 1, high = 1] = frames.size;
     const [x0, y0] = cornerOf(frames, shape, from);
     const [x1, y1] = cornerOf(frames, shape, to);

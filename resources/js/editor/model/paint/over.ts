@@ -13,7 +13,9 @@ const BLENDS: Partial<Record<Blend, (backdrop: number, source: number) => number
 /** Red, green, blue and opacity, 0 to 255, of #rrggbb or #rrggbbaa; nothing of an empty text. */
 export function bytesOf(colour: string): [number, number, number, number] {
     const value = parseInt(colour.slice(1, 7), 16);
-    return colour === '' ? [0, 0, 0, 0] : [(value >> 16) & 255, (value >> 8) & 255, value & 255, colour.length > 7 ? parseInt(colour.slice(7), 16) : 255];
+    return colour === ''
+        ? [0, 0, 0, 0]
+        : [(value >> 16) & 255, (value >> 8) & 255, value & 255, colour.length > 7 ? parseInt(colour.slice(7), 16) : 255];
 }
 
 /** A colour over another one: Porter and Duff's operator. An empty text where nothing is left. */

@@ -8,14 +8,18 @@ export const COLOUR_SAYS = 'a colour such as #f2b33d, 242 179 61 or oklch(0.8 0.
 /** Red, green and blue, from 0 to 255 each, with blanks or commas between. */
 const CHANNELS = /^(\d{1,3})[\s,;]+(\d{1,3})[\s,;]+(\d{1,3})$/;
 
-/** A colour as the plan says it: a name of the palette, `none`, or #rrggbb of what was typed in any of the ways of CSS; null where it is none. */
+/**
+ * A colour as the plan says it: a name of the palette, `none`, or #rrggbb of what was typed in any of the ways of CSS; null where it is
+ * none.
+ */
 export function readColour(text: string, palette: Record<string, string>): string | null {
     const given = text.trim();
     const name = Object.keys(palette).find((one) => one.toLowerCase() === given.toLowerCase());
     if (name !== undefined) return name;
     if (given.toLowerCase() === 'none') return 'none';
     const channels = CHANNELS.exec(given)?.slice(1).map(Number);
-    if (channels !== undefined) return channels.every((one) => one <= 255) ? `#${channels.map((one) => one.toString(16).padStart(2, '0')).join('')}` : null;
+    if (channels !== undefined)
+        return channels.every((one) => one <= 255) ? `#${channels.map((one) => one.toString(16).padStart(2, '0')).join('')}` : null;
     const colour = parse(given) ?? parse(`#${given}`);
     return colour === undefined || (colour.alpha ?? 1) < 1 ? null : formatHex(colour);
 }

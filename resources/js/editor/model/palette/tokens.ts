@@ -3,7 +3,8 @@ interface Group {
 }
 
 /**
- * The colours in a file of design tokens (Design Tokens Format Module and Color Module, draft of the W3C's Design Tokens Community Group), also in groups within it, under their own names: #rrggbb, or components in sRGB. What has another type is left out.
+ * The colours in a file of design tokens (Design Tokens Format Module and Color Module, draft of the W3C's Design Tokens Community Group),
+ * also in groups within it, under their own names: #rrggbb, or components in sRGB. What has another type is left out.
  *
  * @throws {SyntaxError} where it is no JSON, or has no colour in it
  */
@@ -31,8 +32,19 @@ function hexOf(value: unknown): string | null {
     if (typeof value === 'string') return /^#[0-9a-f]{6}([0-9a-f]{2})?$/i.test(value) ? value.slice(0, 7).toLowerCase() : null;
     if (value === null || typeof value !== 'object') return null;
     const { colorSpace, components, hex } = value as Group;
-    if (colorSpace === 'srgb' && Array.isArray(components) && components.length === 3 && components.every((one) => typeof one === 'number' && one >= 0 && one <= 1)) {
-        return `#${components.map((one) => Math.round((one as number) * 255).toString(16).padStart(2, '0')).join('')}`;
+    if (
+        colorSpace === 'srgb' &&
+        Array.isArray(components) &&
+        components.length === 3 &&
+        components.every((one) => typeof one === 'number' && one >= 0 && one <= 1)
+    ) {
+        return `#${components
+            .map((one) =>
+                Math.round((one as number) * 255)
+                    .toString(16)
+                    .padStart(2, '0'),
+            )
+            .join('')}`;
     }
     return typeof hex === 'string' ? hexOf(hex) : null;
 }

@@ -47,7 +47,9 @@ export class Hits {
         this.tilings = tilings.some((step) => step.id === on) ? tilings.filter((step) => step.id === on) : tilings;
         this.lines = shown.filter((step) => (step.role === 'grid' || step.role === 'guide') && !step.usedUp);
         this.steps = new Map(scene.steps.map((step) => [step.id, step]));
-        this.drawing = (worked === null ? scene.drawing : [...scene.drawing, ...scene.inside]).filter(({ id }) => worked === null || worked.has(id));
+        this.drawing = (worked === null ? scene.drawing : [...scene.drawing, ...scene.inside]).filter(
+            ({ id }) => worked === null || worked.has(id),
+        );
     }
 
     /** What lies there, from front to back. */
@@ -96,7 +98,11 @@ export class Hits {
     private built(): Flatbush {
         const boxes = this.drawing.flatMap(({ id, figures }, drawn) => {
             const shape = partShape(this.steps.get(id)?.geometry);
-            return (shape?.boxes ?? []).flatMap((box, figure) => ((figures[figures.length === shape?.count ? figure : (shape?.ownOf(figure) ?? figure)] ?? -1) < 0 ? [] : [{ drawn, figure, box }]));
+            return (shape?.boxes ?? []).flatMap((box, figure) =>
+                (figures[figures.length === shape?.count ? figure : (shape?.ownOf(figure) ?? figure)] ?? -1) < 0
+                    ? []
+                    : [{ drawn, figure, box }],
+            );
         });
         this.figures = boxes;
         const index = new Flatbush(Math.max(1, boxes.length));

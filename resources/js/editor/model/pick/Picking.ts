@@ -5,7 +5,19 @@ export type PickMode = 'points' | 'cells' | 'parts' | 'lines' | 'paint' | 'trace
 
 /** What the pointer reaches for when it picks points; no kinds mean that it takes the place as it is. */
 export const REACHES = {
-    everything: ['intersection', 'corner', 'crossing', 'tangent', 'midpoint', 'cell-centre', 'circle-centre', 'part-centre', 'end', 'quadrant', 'edge'],
+    everything: [
+        'intersection',
+        'corner',
+        'crossing',
+        'tangent',
+        'midpoint',
+        'cell-centre',
+        'circle-centre',
+        'part-centre',
+        'end',
+        'quadrant',
+        'edge',
+    ],
     'intersections and corners': ['intersection', 'corner', 'crossing', 'tangent'],
     'middles and centres': ['midpoint', 'cell-centre', 'circle-centre', 'part-centre'],
     'ends and edges': ['end', 'quadrant', 'edge'],
@@ -72,7 +84,21 @@ export class Picking {
     private runs = new Map<string, string[]>();
     /** What stands between a grid's id and an address. */
     private readonly marks = new Map<string, string>();
-    private current: Pick = { mode: 'cells', reach: null, on: null, snapsTo: 'everything', whole: 'whole parts', cells: this.cells, runs: this.runs, parts: [], points: [], lines: [], held: false, near: null, count: 0 };
+    private current: Pick = {
+        mode: 'cells',
+        reach: null,
+        on: null,
+        snapsTo: 'everything',
+        whole: 'whole parts',
+        cells: this.cells,
+        runs: this.runs,
+        parts: [],
+        points: [],
+        lines: [],
+        held: false,
+        near: null,
+        count: 0,
+    };
     private readonly listeners = new Set<Listener>();
 
     readonly get = (): Pick => this.current;
@@ -134,7 +160,11 @@ export class Picking {
     /** What is picked, to be picked again later. */
     snapshot(): Snapshot {
         const { mode, reach, on, whole, snapsTo, parts, points, lines } = this.current;
-        return { pick: { mode, reach, on, whole, snapsTo, parts, points, lines }, cells: new Map([...this.cells].map(([grid, set]) => [grid, new Set(set)])), runs: new Map(this.runs) };
+        return {
+            pick: { mode, reach, on, whole, snapsTo, parts, points, lines },
+            cells: new Map([...this.cells].map(([grid, set]) => [grid, new Set(set)])),
+            runs: new Map(this.runs),
+        };
     }
 
     restore({ pick, cells, runs }: Snapshot): void {
@@ -152,7 +182,13 @@ export class Picking {
             points: points.filter(({ raw }) => typeof raw !== 'string' || isThere(stepIn(raw))),
         };
         const gone = [...this.cells.keys()].filter((grid) => !isThere(grid));
-        if (gone.length === 0 && kept.parts.length === parts.length && kept.lines.length === lines.length && kept.points.length === points.length) return;
+        if (
+            gone.length === 0 &&
+            kept.parts.length === parts.length &&
+            kept.lines.length === lines.length &&
+            kept.points.length === points.length
+        )
+            return;
         for (const grid of gone) {
             this.cells.delete(grid);
             for (const run of this.runs.keys()) if (run.startsWith(`${grid}#`)) this.runs.delete(run);

@@ -55,16 +55,22 @@ export class SnapIndex {
         found.sort((a, b) => Number(isAlong(a)) - Number(isAlong(b)) || a.distance - b.distance || this.rank(a) - this.rank(b));
         const [nearest] = found;
         if (nearest === undefined) return [];
-        const beside = (one: Found): boolean => !isAlong(one) && Math.hypot(one.at[0] - nearest.at[0], one.at[1] - nearest.at[1]) <= reach * this.rule.beside;
+        const beside = (one: Found): boolean =>
+            !isAlong(one) && Math.hypot(one.at[0] - nearest.at[0], one.at[1] - nearest.at[1]) <= reach * this.rule.beside;
         const best = found.reduce((winner, one) => (beside(one) && this.rank(one) < this.rank(winner) ? one : winner), nearest);
         return [best, ...found.filter((one) => one !== best)];
     }
 
     /** Points that belong to any of these steps, in the order in which they are known. */
-    of(ids: readonly string[], kinds: readonly Candidate['kind'][]): { kind: Candidate['kind']; name: string; raw: unknown; at: [number, number]; of: string[] }[] {
+    of(
+        ids: readonly string[],
+        kinds: readonly Candidate['kind'][],
+    ): { kind: Candidate['kind']; name: string; raw: unknown; at: [number, number]; of: string[] }[] {
         return this.groups
             .filter((group) => kinds.includes(group.kind) && group.of.some((id) => ids.includes(id)))
-            .flatMap(({ kind, name, raws, places, of }) => raws.map((raw, k) => ({ kind, name, raw, at: [places[2 * k] ?? 0, places[2 * k + 1] ?? 0], of: of.map(stepIn) })));
+            .flatMap(({ kind, name, raws, places, of }) =>
+                raws.map((raw, k) => ({ kind, name, raw, at: [places[2 * k] ?? 0, places[2 * k + 1] ?? 0], of: of.map(stepIn) })),
+            );
     }
 
     /** Why the first of them won. */
@@ -73,7 +79,9 @@ export class SnapIndex {
         if (first === undefined) return 'nothing within reach';
         if (second === undefined) return 'the only one within reach';
         if (isAlong(second) && !isAlong(first)) return 'a point goes before a place along an edge';
-        return first.distance - second.distance > EVEN * first.distance ? 'an intersection goes before what lies right beside it' : `the nearest of ${found.length} within reach`;
+        return first.distance - second.distance > EVEN * first.distance
+            ? 'an intersection goes before what lies right beside it'
+            : `the nearest of ${found.length} within reach`;
     }
 
     private rank(found: Found): number {
@@ -87,7 +95,9 @@ export class SnapIndex {
             const k = this.place[number] ?? 0;
             if (group === undefined) return [];
             const at: [number, number] = [group.places[2 * k] ?? 0, group.places[2 * k + 1] ?? 0];
-            return [{ kind: group.kind, at, name: group.name, raw: group.raws[k], distance: Math.hypot(at[0] - x, at[1] - y), of: group.of }];
+            return [
+                { kind: group.kind, at, name: group.name, raw: group.raws[k], distance: Math.hypot(at[0] - x, at[1] - y), of: group.of },
+            ];
         });
     }
 
@@ -134,7 +144,13 @@ function ofGrid({ id, label, shape }: Line<GridShape>, x: number, y: number, rea
     }
     if (allowed.has('cell-centre')) {
         const cell = shape.cellAround(x, y);
-        if (cell !== undefined) add('cell-centre', shape.centroid(cell), `the middle of ${shape.cellName(shape.address(cell))} of ${label}`, `${id}#${shape.address(cell)}!`);
+        if (cell !== undefined)
+            add(
+                'cell-centre',
+                shape.centroid(cell),
+                `the middle of ${shape.cellName(shape.address(cell))} of ${label}`,
+                `${id}#${shape.address(cell)}!`,
+            );
     }
     if (allowed.has('edge')) add('edge', shape.edgeAt(x, y, reach), `along a line of ${label}`);
     return found;

@@ -23,7 +23,10 @@ export function ownerOf(scene: Scene, pick: Pick): string | undefined {
     const reach = context.lineWidth;
     const figures = (id: string): Path2D[] => {
         const shape = partShape(scene.steps.find((step) => step.id === id)?.geometry);
-        const near = shape?.boxes.flatMap(([left, top, right, bottom], figure) => (x > left - reach && x < right + reach && y > top - reach && y < bottom + reach ? [figure] : [])) ?? [];
+        const near =
+            shape?.boxes.flatMap(([left, top, right, bottom], figure) =>
+                x > left - reach && x < right + reach && y > top - reach && y < bottom + reach ? [figure] : [],
+            ) ?? [];
         return near.flatMap((figure) => shape?.path(figure) ?? []);
     };
     const onOutline = drawn.findLast(({ id }) => figures(id).some((figure) => context.isPointInStroke(figure, ...point.at)));

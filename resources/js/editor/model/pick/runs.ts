@@ -23,6 +23,9 @@ export function written(cells: Iterable<Cell>, along: 0 | 1 = 0): string {
 /** The cells that are written so. */
 export function readRuns(text: string, along: 0 | 1 = 0): Cell[] {
     return [...text.matchAll(/(\d+)(?:,(\d+))?(?:\+(\d+))?/g)].flatMap(([, first, second, more]) =>
-        Array.from({ length: 1 + Number(more ?? 0) }, (_, k): Cell => [Number(first) + (along === 0 ? k : 0), Number(second ?? 0) + (along === 1 ? k : 0)]),
+        Array.from({ length: 1 + Number(more ?? 0) }, (_, k): Cell => [
+            Number(first) + (along === 0 ? k : 0),
+            Number(second ?? 0) + (along === 1 ? k : 0),
+        ]),
     );
 }

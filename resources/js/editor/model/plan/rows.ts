@@ -31,7 +31,10 @@ export interface Folds {
 export function rowsOf(scene: Scene, { turned, sought, selected, kinds, working }: Folds): Row[] {
     const wanted = sought.trim().toLowerCase();
     // Where no sentence says it, it is what people call some of them.
-    const isFound = wanted !== '' && scene.steps.some((step) => said(step).includes(wanted)) ? (step: Step) => said(step).includes(wanted) : (step: Step) => isCalled(kinds, step.kind, wanted);
+    const isFound =
+        wanted !== '' && scene.steps.some((step) => said(step).includes(wanted))
+            ? (step: Step) => said(step).includes(wanted)
+            : (step: Step) => isCalled(kinds, step.kind, wanted);
     const troubled = new Set(scene.findings.map((finding) => finding.step));
     const labels = new Map(scene.steps.map((step) => [step.id, step.label]));
     const rows: Row[] = [];
@@ -63,11 +66,16 @@ interface Gathering {
     labels: ReadonlyMap<string, string>;
 }
 
-/** Whether people call a sort of step so: by its name as it is typed, and by any usual word for a way of making it once that is typed whole. */
+/**
+ * Whether people call a sort of step so: by its name as it is typed, and by any usual word for a way of making it once that is typed whole.
+ */
 function isCalled(kinds: Kind[], name: string, wanted: string): boolean {
     const kind = kinds.find((one) => one.kind === name);
     const names = [kind?.label ?? '', name.split('.').at(-1) ?? ''];
-    return names.some((word) => word.toLowerCase().startsWith(wanted)) || (kind?.offers.some((offer) => offer.words.some((word) => word.toLowerCase() === wanted)) ?? false);
+    return (
+        names.some((word) => word.toLowerCase().startsWith(wanted)) ||
+        (kind?.offers.some((offer) => offer.words.some((word) => word.toLowerCase() === wanted)) ?? false)
+    );
 }
 
 /** Runs of like sentences without names, in one line each; not those that something is wrong with, or that are picked. */
@@ -81,13 +89,25 @@ function gathered(rows: StepRowData[], { turned, selected, kinds, troubled, labe
         const run = rows.slice(k, end);
         k = end;
         const key = `alike ${first.step.id}`;
-        const plain = first.step.name === null && run.length >= ALIKE && !run.some(({ step }) => troubled.has(step.id) || step.id === selected);
+        const plain =
+            first.step.name === null && run.length >= ALIKE && !run.some(({ step }) => troubled.has(step.id) || step.id === selected);
         if (!plain) {
             out.push(...run);
             continue;
         }
         const open = turned.has(key);
-        out.push({ type: 'alike', key, steps: run.map(({ step }) => step), at: first.at, open, text: inOne(run.map(({ step }) => step), labels, kinds) });
+        out.push({
+            type: 'alike',
+            key,
+            steps: run.map(({ step }) => step),
+            at: first.at,
+            open,
+            text: inOne(
+                run.map(({ step }) => step),
+                labels,
+                kinds,
+            ),
+        });
         if (open) out.push(...run);
     }
     return out;

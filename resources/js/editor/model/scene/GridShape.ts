@@ -163,7 +163,13 @@ export class GridShape {
     /** Whether its cells lie in straight columns and rows, four-cornered all of them. */
     get isLattice(): boolean {
         const { cellWords, arrows, about } = this.data;
-        return cellWords.join() === 'column,row' && arrows !== null && about === null && !arrows.wraps.includes(true) && this.topology.outlines[0]?.length === 4;
+        return (
+            cellWords.join() === 'column,row' &&
+            arrows !== null &&
+            about === null &&
+            !arrows.wraps.includes(true) &&
+            this.topology.outlines[0]?.length === 4
+        );
     }
 
     /** Columns and rows of a lattice. */
@@ -295,7 +301,10 @@ export class GridShape {
         if (bend !== undefined) {
             const [ax = 0, ay = 0, bx = 0, by = 0] = bend;
             const [u, v] = [1 - share, share];
-            return [u ** 3 * x0 + 3 * u * u * v * ax + 3 * u * v * v * bx + v ** 3 * x1, u ** 3 * y0 + 3 * u * u * v * ay + 3 * u * v * v * by + v ** 3 * y1];
+            return [
+                u ** 3 * x0 + 3 * u * u * v * ax + 3 * u * v * v * bx + v ** 3 * x1,
+                u ** 3 * y0 + 3 * u * u * v * ay + 3 * u * v * v * by + v ** 3 * y1,
+            ];
         }
         if (circle === undefined) return [x0 + share * (x1 - x0), y0 + share * (y1 - y0)];
         const [cx = 0, cy = 0, radius = 0] = circle;
@@ -352,7 +361,10 @@ export class GridShape {
     beside(address: string, arrow: Arrow): string | undefined {
         if (this.data.arrows === null) {
             const cell = this.cell(address);
-            const next = cell === undefined ? undefined : nearestTowards(arrow, this.middle(cell), this.data.cells.length, (other) => this.middle(other));
+            const next =
+                cell === undefined
+                    ? undefined
+                    : nearestTowards(arrow, this.middle(cell), this.data.cells.length, (other) => this.middle(other));
             return next === undefined ? undefined : this.address(next);
         }
         const { right, up, wraps } = this.data.arrows;
@@ -363,7 +375,9 @@ export class GridShape {
         if (this.cell(to) !== undefined) {
             return to;
         }
-        const around = from.map((value, k) => ((way[k] ?? 0) === 0 || !wraps[k] ? value : sign * (way[k] ?? 0) > 0 ? 1 : this.highest(k))).join(',');
+        const around = from
+            .map((value, k) => ((way[k] ?? 0) === 0 || !wraps[k] ? value : sign * (way[k] ?? 0) > 0 ? 1 : this.highest(k)))
+            .join(',');
         return around !== address && this.cell(around) !== undefined ? around : undefined;
     }
 

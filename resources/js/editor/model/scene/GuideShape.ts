@@ -14,7 +14,12 @@ export class GuideShape {
     bounds(): Box {
         this.chords ??= this.data.path.split(/(?=M)/).map(chordsOf);
         const all = this.chords.flat();
-        return [Math.min(...all.map(([x]) => x)), Math.min(...all.map(([, y]) => y)), Math.max(...all.map(([x]) => x)), Math.max(...all.map(([, y]) => y))];
+        return [
+            Math.min(...all.map(([x]) => x)),
+            Math.min(...all.map(([, y]) => y)),
+            Math.max(...all.map(([x]) => x)),
+            Math.max(...all.map(([, y]) => y)),
+        ];
     }
 
     /** A place along it within reach, as near as chords come. */

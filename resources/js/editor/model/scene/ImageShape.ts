@@ -20,7 +20,15 @@ export class ImageShape {
         const [wide = 1, high = 1] = this.data.size;
         const share = Math.min(1, LARGEST / Math.max(wide, high));
         void fetch(`/api/pictures/${this.data.image}`)
-            .then(async (response) => (response.ok ? createImageBitmap(await response.blob(), { resizeWidth: Math.max(1, Math.round(wide * share)), resizeHeight: Math.max(1, Math.round(high * share)), resizeQuality: 'high' }) : null))
+            .then(async (response) =>
+                response.ok
+                    ? createImageBitmap(await response.blob(), {
+                          resizeWidth: Math.max(1, Math.round(wide * share)),
+                          resizeHeight: Math.max(1, Math.round(high * share)),
+                          resizeQuality: 'high',
+                      })
+                    : null,
+            )
             .then((bitmap) => {
                 pictures.set(this.data.image, bitmap);
                 arrived.set(arrived.get() + 1);

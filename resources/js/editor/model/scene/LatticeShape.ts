@@ -37,7 +37,10 @@ export class LatticeShape extends GridShape {
     /** A place by column and row; whole numbers are intersections. */
     private at(column: number, row: number): [number, number] {
         const { at, across, down } = this.lattice;
-        return [(at[0] ?? 0) + column * (across[0] ?? 0) + row * (down[0] ?? 0), (at[1] ?? 0) + column * (across[1] ?? 0) + row * (down[1] ?? 0)];
+        return [
+            (at[0] ?? 0) + column * (across[0] ?? 0) + row * (down[0] ?? 0),
+            (at[1] ?? 0) + column * (across[1] ?? 0) + row * (down[1] ?? 0),
+        ];
     }
 
     /** Column and row of a place. */
@@ -80,17 +83,25 @@ export class LatticeShape extends GridShape {
 
     override neighbours(cell: number): number[] {
         const [column, row] = this.columnOf(cell);
-        return [[column, row - 1], [column + 1, row], [column, row + 1], [column - 1, row]].flatMap(([x = 0, y = 0]) => (this.within(x, y) ? [y * this.columns + x] : []));
+        return [
+            [column, row - 1],
+            [column + 1, row],
+            [column, row + 1],
+            [column - 1, row],
+        ].flatMap(([x = 0, y = 0]) => (this.within(x, y) ? [y * this.columns + x] : []));
     }
 
     override run(cell: number, coordinate: number): number[] {
         const [column, row] = this.columnOf(cell);
-        return coordinate === 0 ? Array.from({ length: this.rows }, (_, k) => k * this.columns + column) : Array.from({ length: this.columns }, (_, k) => row * this.columns + k);
+        return coordinate === 0
+            ? Array.from({ length: this.rows }, (_, k) => k * this.columns + column)
+            : Array.from({ length: this.columns }, (_, k) => row * this.columns + k);
     }
 
     override matching(pattern: string): string[] {
         const [column = '*', row = '*'] = pattern.split(',');
-        const all = (wanted: string, count: number): string[] => (wanted === '*' ? Array.from({ length: count }, (_, k) => String(k + 1)) : [wanted]);
+        const all = (wanted: string, count: number): string[] =>
+            wanted === '*' ? Array.from({ length: count }, (_, k) => String(k + 1)) : [wanted];
         return all(row, this.rows).flatMap((y) => all(column, this.columns).map((x) => `${x},${y}`));
     }
 
@@ -106,15 +117,30 @@ export class LatticeShape extends GridShape {
     override boxOfCell(cell: number): Box {
         const [column, row] = this.columnOf(cell);
         const corners = [this.at(column, row), this.at(column + 1, row), this.at(column, row + 1), this.at(column + 1, row + 1)];
-        return [Math.min(...corners.map(([x]) => x)), Math.min(...corners.map(([, y]) => y)), Math.max(...corners.map(([x]) => x)), Math.max(...corners.map(([, y]) => y))];
+        return [
+            Math.min(...corners.map(([x]) => x)),
+            Math.min(...corners.map(([, y]) => y)),
+            Math.max(...corners.map(([x]) => x)),
+            Math.max(...corners.map(([, y]) => y)),
+        ];
     }
 
     override cellsNear(left: number, top: number, right: number, bottom: number): number[] {
-        const corners = [this.coordinates(left, top), this.coordinates(right, top), this.coordinates(left, bottom), this.coordinates(right, bottom)];
+        const corners = [
+            this.coordinates(left, top),
+            this.coordinates(right, top),
+            this.coordinates(left, bottom),
+            this.coordinates(right, bottom),
+        ];
         const [us, vs] = [corners.map(([u]) => u), corners.map(([, v]) => v)];
         const found: number[] = [];
         for (let row = Math.max(0, Math.floor(Math.min(...vs))); row <= Math.min(this.rows - 1, Math.floor(Math.max(...vs))); row++) {
-            for (let column = Math.max(0, Math.floor(Math.min(...us))); column <= Math.min(this.columns - 1, Math.floor(Math.max(...us))); column++) found.push(row * this.columns + column);
+            for (
+                let column = Math.max(0, Math.floor(Math.min(...us)));
+                column <= Math.min(this.columns - 1, Math.floor(Math.max(...us)));
+                column++
+            )
+                found.push(row * this.columns + column);
         }
         return found;
     }
@@ -131,14 +157,19 @@ export class LatticeShape extends GridShape {
             [Math.round(u), Math.floor(v) + 0.5],
         ].flatMap(([column = 0, row = 0]): [number, number][] => {
             const at = this.at(column, row);
-            return column >= 0 && row >= 0 && column <= this.columns && row <= this.rows && Math.hypot(at[0] - x, at[1] - y) <= reach ? [at] : [];
+            return column >= 0 && row >= 0 && column <= this.columns && row <= this.rows && Math.hypot(at[0] - x, at[1] - y) <= reach
+                ? [at]
+                : [];
         });
     }
 
     override edgeAt(x: number, y: number, reach: number): [number, number] | undefined {
         const [u, v] = this.coordinates(x, y);
         const [column, row] = [Math.min(this.columns, Math.max(0, Math.round(u))), Math.min(this.rows, Math.max(0, Math.round(v)))];
-        const places = [nearestOnChord(this.at(column, 0), this.at(column, this.rows), x, y), nearestOnChord(this.at(0, row), this.at(this.columns, row), x, y)];
+        const places = [
+            nearestOnChord(this.at(column, 0), this.at(column, this.rows), x, y),
+            nearestOnChord(this.at(0, row), this.at(this.columns, row), x, y),
+        ];
         const [best] = places.sort(([ax, ay], [bx, by]) => Math.hypot(ax - x, ay - y) - Math.hypot(bx - x, by - y));
         return best !== undefined && Math.hypot(best[0] - x, best[1] - y) <= reach ? best : undefined;
     }
@@ -170,12 +201,22 @@ export class LatticeShape extends GridShape {
 
     override pointBeside(point: number, arrow: Arrow): number | undefined {
         const [column, row] = [point % (this.columns + 1), Math.floor(point / (this.columns + 1))];
-        const [x, y] = { ArrowRight: [column + 1, row], ArrowLeft: [column - 1, row], ArrowUp: [column, row - 1], ArrowDown: [column, row + 1] }[arrow];
+        const [x, y] = {
+            ArrowRight: [column + 1, row],
+            ArrowLeft: [column - 1, row],
+            ArrowUp: [column, row - 1],
+            ArrowDown: [column, row + 1],
+        }[arrow];
         return this.point(`${x},${y}`);
     }
 
     override bounds(): Box {
         const corners = [this.at(0, 0), this.at(this.columns, 0), this.at(0, this.rows), this.at(this.columns, this.rows)];
-        return [Math.min(...corners.map(([x]) => x)), Math.min(...corners.map(([, y]) => y)), Math.max(...corners.map(([x]) => x)), Math.max(...corners.map(([, y]) => y))];
+        return [
+            Math.min(...corners.map(([x]) => x)),
+            Math.min(...corners.map(([, y]) => y)),
+            Math.max(...corners.map(([x]) => x)),
+            Math.max(...corners.map(([, y]) => y)),
+        ];
     }
 }

@@ -6,7 +6,10 @@ export type Spread = NonNullable<PartGeometry['spread']>;
 /** The first and the last cell along each of two ways. */
 export type Range = [number, number, number, number];
 
-/** The figures of a part made ready to draw and to look up. Of what repeats cell by cell those of the first cell are kept, and each of the others is made where it is asked for. */
+/**
+ * The figures of a part made ready to draw and to look up. Of what repeats cell by cell those of the first cell are kept, and each of the
+ * others is made where it is asked for.
+ */
 export class PartShape {
     /** Of the first cell, where it repeats. */
     readonly own: Path2D[];
@@ -110,7 +113,12 @@ export class PartShape {
     /** What the first cell shows lies in this box. */
     get cellBox(): Box {
         const boxes = this.own.map((_, own) => this.boxInCell(own));
-        return [Math.min(...boxes.map((box) => box[0])), Math.min(...boxes.map((box) => box[1])), Math.max(...boxes.map((box) => box[2])), Math.max(...boxes.map((box) => box[3]))];
+        return [
+            Math.min(...boxes.map((box) => box[0])),
+            Math.min(...boxes.map((box) => box[1])),
+            Math.max(...boxes.map((box) => box[2])),
+            Math.max(...boxes.map((box) => box[3])),
+        ];
     }
 
     /** The outlines of a figure that a place lies inside: those of its piece, from the outermost. */
@@ -164,10 +172,17 @@ export function rangeIn(shape: PartShape, box: Box): Range {
     const [bx = 0, by = 0] = shape.spread?.b ?? [];
     const area = ax * by - ay * bx || 1;
     const [left, top, right, bottom] = shape.cellBox;
-    const ways = [box[0] - right, box[2] - left].flatMap((x) => [box[1] - bottom, box[3] - top].map((y) => [(x * by - y * bx) / area, (y * ax - x * ay) / area] as const));
+    const ways = [box[0] - right, box[2] - left].flatMap((x) =>
+        [box[1] - bottom, box[3] - top].map((y) => [(x * by - y * bx) / area, (y * ax - x * ay) / area] as const),
+    );
     const columns = ways.map(([column]) => column);
     const rows = ways.map(([, row]) => row);
-    return [Math.ceil(Math.min(...columns) - 1e-9), Math.floor(Math.max(...columns) + 1e-9), Math.ceil(Math.min(...rows) - 1e-9), Math.floor(Math.max(...rows) + 1e-9)];
+    return [
+        Math.ceil(Math.min(...columns) - 1e-9),
+        Math.floor(Math.max(...columns) + 1e-9),
+        Math.ceil(Math.min(...rows) - 1e-9),
+        Math.floor(Math.max(...rows) + 1e-9),
+    ];
 }
 
 function moved([left, top, right, bottom]: Box, [x, y]: [number, number]): Box {

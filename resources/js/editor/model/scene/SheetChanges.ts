@@ -99,7 +99,8 @@ export class SheetChanges {
         });
 
     /**
-     * Shows what a change would give; null ends that. One question is on its way at a time, and of those asked meanwhile the last one goes next: what
+     * Shows what a change would give; null ends that. One question is on its way at a time, and of those asked meanwhile the last one goes
+     * next: what
      * follows a pointer shows something at every answer, and never waits behind what nobody wants any more.
      */
     readonly preview = async (operations: Operation[] | null): Promise<Problem | null> => {
@@ -144,7 +145,8 @@ export class SheetChanges {
         });
 
     /** Puts another plan, as text, in place of this one; gives the problem where it was refused. */
-    readonly bring = (plan: string): Promise<Problem | null> => this.inTurn(() => this.ask(({ base }) => this.calls.replace({ base, plan, change: crypto.randomUUID() })));
+    readonly bring = (plan: string): Promise<Problem | null> =>
+        this.inTurn(() => this.ask(({ base }) => this.calls.replace({ base, plan, change: crypto.randomUUID() })));
 
     readonly drop = (): void => this.put({ kept: null });
 

@@ -9,9 +9,15 @@ type Way = readonly [number, number];
 const CLOSE = 1e-6;
 
 /** The address that lies as many grid steps from one as a third from a second, and where that is; null where that cannot be counted. */
-export function shifted(raw: unknown, from: unknown, to: unknown, geometryOf: (step: string) => string | null | undefined): { raw: string; at: [number, number] } | null {
+export function shifted(
+    raw: unknown,
+    from: unknown,
+    to: unknown,
+    geometryOf: (step: string) => string | null | undefined,
+): { raw: string; at: [number, number] } | null {
     const [one, begin, end] = [addressOf(raw), addressOf(from), addressOf(to)];
-    if (one === null || begin === null || end === null || one.grid !== begin.grid || one.grid !== end.grid || begin.mark !== end.mark) return null;
+    if (one === null || begin === null || end === null || one.grid !== begin.grid || one.grid !== end.grid || begin.mark !== end.mark)
+        return null;
     const next = { ...one, at: one.at.map((value, k) => Number((value + (end.at[k] ?? NaN) - (begin.at[k] ?? NaN)).toFixed(6))) };
     const at = placeOf(gridShape(geometryOf(one.grid)), next);
     return at === undefined ? null : { raw: `${next.grid}${next.mark}${next.at.join(',')}${next.centre}`, at };
@@ -22,7 +28,10 @@ export function alike(scene: Scene, raw: unknown, from: unknown, to: unknown, wa
     const geometryOf = (id: string): string | null | undefined => stepOf(scene, id)?.geometry;
     const next = shifted(raw, from, to, geometryOf);
     const old = placeOf(gridShape(geometryOf(addressOf(raw)?.grid ?? '')), addressOf(raw));
-    const isSame = next !== null && old !== undefined && Math.hypot(next.at[0] - old[0] - way[0], next.at[1] - old[1] - way[1]) < CLOSE * Math.max(1, ...way.map(Math.abs));
+    const isSame =
+        next !== null &&
+        old !== undefined &&
+        Math.hypot(next.at[0] - old[0] - way[0], next.at[1] - old[1] - way[1]) < CLOSE * Math.max(1, ...way.map(Math.abs));
     return isSame ? next.raw : null;
 }
 
@@ -32,13 +41,22 @@ export function resettled(scene: Scene, raw: unknown): unknown {
     const from = addressOf(of);
     const shape = gridShape(stepOf(scene, from?.grid ?? '')?.geometry);
     const old = placeOf(shape, from);
-    if (from === null || shape === undefined || old === undefined || !Array.isArray(by) || !by.every((one): one is number => typeof one === 'number')) return raw;
+    if (
+        from === null ||
+        shape === undefined ||
+        old === undefined ||
+        !Array.isArray(by) ||
+        !by.every((one): one is number => typeof one === 'number')
+    )
+        return raw;
     const [x, y] = [old[0] + (by[0] ?? 0), old[1] + (by[1] ?? 0)];
     const [point] = shape.pointsAt(x, y, CLOSE);
     if (point !== undefined) return `${from.grid}@${shape.pointAddress(point)}`;
     const cell = shape.cellAround(x, y);
     const middle = cell === undefined ? undefined : shape.centroid(cell);
-    return cell !== undefined && middle !== undefined && Math.hypot(middle[0] - x, middle[1] - y) < CLOSE ? `${from.grid}#${shape.address(cell)}!` : raw;
+    return cell !== undefined && middle !== undefined && Math.hypot(middle[0] - x, middle[1] - y) < CLOSE
+        ? `${from.grid}#${shape.address(cell)}!`
+        : raw;
 }
 
 interface Address {
@@ -50,7 +68,8 @@ interface Address {
 }
 
 function addressOf(raw: unknown): Address | null {
-    const [all, grid = '', mark, at = '', centre = ''] = typeof raw === 'string' ? (/^([a-z][a-z0-9]*)([@#~])(-?[\d.]+(?:,-?[\d.]+)*)(!?)$/.exec(raw) ?? []) : [];
+    const [all, grid = '', mark, at = '', centre = ''] =
+        typeof raw === 'string' ? (/^([a-z][a-z0-9]*)([@#~])(-?[\d.]+(?:,-?[\d.]+)*)(!?)$/.exec(raw) ?? []) : [];
     return all === undefined ? null : { grid, mark: mark as Address['mark'], at: at.split(',').map(Number), centre };
 }
 

@@ -11,7 +11,10 @@ export interface Lent {
     readonly back: () => void;
 }
 
-/** What answers said, each thing once. The same sentence is the same object from answer to answer, so that what shows it need not be drawn anew. */
+/**
+ * What answers said, each thing once. The same sentence is the same object from answer to answer, so that what shows it need not be drawn
+ * anew.
+ */
 export class Answers {
     private readonly sentences = new HashStore<Sentence>();
     private steps = new Map<string, Step>();

@@ -51,7 +51,12 @@ export function encloses(outline: [number, number][], x: number, y: number): boo
 }
 
 /** The nearest of several places that lies in the direction of an arrow key, give or take 45°. */
-export function nearestTowards(arrow: Arrow, [x, y]: [number, number], count: number, placeOf: (number: number) => [number, number]): number | undefined {
+export function nearestTowards(
+    arrow: Arrow,
+    [x, y]: [number, number],
+    count: number,
+    placeOf: (number: number) => [number, number],
+): number | undefined {
     const sideways = arrow === 'ArrowRight' || arrow === 'ArrowLeft';
     const sign = arrow === 'ArrowRight' || arrow === 'ArrowDown' ? 1 : -1;
     let best: number | undefined;

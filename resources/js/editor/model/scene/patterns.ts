@@ -62,7 +62,10 @@ export function paintSpreadQuickly(context: CanvasRenderingContext2D, { shape, d
     const margin = 2 / scale;
     let start = 0;
     for (const size of shape.spread?.blocks ?? []) {
-        const bitmap = new OffscreenCanvas(Math.max(1, Math.ceil((right - left + 2 * margin) * scale)), Math.max(1, Math.ceil((lower - upper + 2 * margin) * scale)));
+        const bitmap = new OffscreenCanvas(
+            Math.max(1, Math.ceil((right - left + 2 * margin) * scale)),
+            Math.max(1, Math.ceil((lower - upper + 2 * margin) * scale)),
+        );
         const own = bitmap.getContext('2d') as unknown as CanvasRenderingContext2D | null;
         if (own === null) return paintSpread(context, { shape, drawn }, range, paint);
         own.setTransform(scale, 0, 0, scale, (margin - left) * scale, (margin - upper) * scale);
@@ -83,7 +86,15 @@ export function paintSpreadQuickly(context: CanvasRenderingContext2D, { shape, d
 }
 
 /** Fills a figure with a pattern, which lies as the figure's map brings it. */
-export function fillWithPattern(context: CanvasRenderingContext2D, figure: Path2D, box: number[], map: number[], fill: NonNullable<Style['pattern']>, filling: Filling, paint: PaintFigure): void {
+export function fillWithPattern(
+    context: CanvasRenderingContext2D,
+    figure: Path2D,
+    box: number[],
+    map: number[],
+    fill: NonNullable<Style['pattern']>,
+    filling: Filling,
+    paint: PaintFigure,
+): void {
     const matrix = new DOMMatrix(map.length === 0 ? undefined : map).multiply(new DOMMatrix(fill.map));
     const back = matrix.inverse();
     context.save();

@@ -13,7 +13,12 @@ export function pieceName(address: string, scene: Scene): string {
         else sides.push(...part.split(',').map((side) => sideName(side, scene)));
     }
     const said = [...sides, ...cells.filter((cell) => cell !== '').map((cell) => `in ${cell}`)];
-    return said.length === 0 ? `the piece at ${address.split(',').map((one) => Math.round(Number(one) * 1000) / 1000).join(', ')}` : `the piece ${said.join(', ')}`;
+    return said.length === 0
+        ? `the piece at ${address
+              .split(',')
+              .map((one) => Math.round(Number(one) * 1000) / 1000)
+              .join(', ')}`
+        : `the piece ${said.join(', ')}`;
 }
 
 /** `ring 2, sector 3 of grid 1`; beyond the grid, and where cells are not counted so, the place. */
@@ -22,7 +27,9 @@ function cellName(grid: string, place: string, scene: Scene): string {
     const words = gridShape(step?.geometry)?.data.cellWords ?? [];
     const numbers = place.split(',').map(Number);
     const within = words.length === 2 && numbers.every((number) => number > 0);
-    const where = within ? words.map((word, k) => `${word} ${Math.floor(numbers[k] ?? 0) + 1}`) : numbers.map((number) => String(Math.round(number * 1000) / 1000));
+    const where = within
+        ? words.map((word, k) => `${word} ${Math.floor(numbers[k] ?? 0) + 1}`)
+        : numbers.map((number) => String(Math.round(number * 1000) / 1000));
     return `${where.join(', ')} of ${step?.label ?? grid}`;
 }
 

@@ -28,7 +28,9 @@ export function isDrawn({ verb, before }: Asking): boolean {
 
 /** The answers as the verb takes them, without those that mean nothing as long as others are as they are. */
 export function answersOf({ verb, answers, bends }: Asking): Record<string, unknown> {
-    const idle = new Set(verb.kind?.fields.filter((field) => field.when !== null && answers[field.when.field] !== field.when.is).map((field) => field.name));
+    const idle = new Set(
+        verb.kind?.fields.filter((field) => field.when !== null && answers[field.when.field] !== field.when.is).map((field) => field.name),
+    );
     const bent = verb.bends !== null && bends.some((bend) => bend !== null) ? { [verb.bends]: bends } : {};
     return { ...Object.fromEntries(Object.entries(answers).map(([name, value]) => [name, idle.has(name) ? null : value])), ...bent };
 }
@@ -43,10 +45,14 @@ export function enoughBent(verb: Verb, { bends }: Asking, pick: Pick): Verb {
 export function withPointed(pick: Pick, pointed: Hover | null): Pick | null {
     if (pick.mode === 'points' && pointed?.point !== undefined && pointed.handle !== true) {
         const point: PickedPoint = { ...pointed.point, raw: pointed.point.raw ?? pointed.point.at };
-        return pick.points.some((one) => JSON.stringify(one.raw) === JSON.stringify(point.raw)) ? null : { ...pick, points: [...pick.points, point] };
+        return pick.points.some((one) => JSON.stringify(one.raw) === JSON.stringify(point.raw))
+            ? null
+            : { ...pick, points: [...pick.points, point] };
     }
-    if (pick.mode === 'parts' && pointed?.part !== undefined && !pick.parts.includes(pointed.part)) return { ...pick, parts: [...pick.parts, pointed.part] };
-    if (pick.mode === 'lines' && pointed?.line !== undefined && !pick.lines.includes(pointed.line)) return { ...pick, lines: [...pick.lines, pointed.line] };
+    if (pick.mode === 'parts' && pointed?.part !== undefined && !pick.parts.includes(pointed.part))
+        return { ...pick, parts: [...pick.parts, pointed.part] };
+    if (pick.mode === 'lines' && pointed?.line !== undefined && !pick.lines.includes(pointed.line))
+        return { ...pick, lines: [...pick.lines, pointed.line] };
     return null;
 }
 

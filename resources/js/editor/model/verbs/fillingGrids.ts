@@ -6,12 +6,24 @@ type Fills = NonNullable<Offer['fills']>;
 const ROUND = 1e-9;
 
 /** What a plan has no field for: it is said by where the grid begins and how large it is. */
-export const MARGIN = { name: 'margin', label: 'margin', type: 'number', measure: 'length', required: false, default: null, when: null, handle: null, says: 'How much of the sheet is left all around.' } as unknown as Field;
+export const MARGIN = {
+    name: 'margin',
+    label: 'margin',
+    type: 'number',
+    measure: 'length',
+    required: false,
+    default: null,
+    when: null,
+    handle: null,
+    says: 'How much of the sheet is left all around.',
+} as unknown as Field;
 
 /** What is said of the cell as one length, also where a plan has two. */
 function cellField(kind: Kind, { cell }: Fills): Field | undefined {
     const field = kind.fields.find(({ name }) => name === cell);
-    return field === undefined || field.type === 'number' ? field : ({ ...MARGIN, name: cell, label: field.label, says: 'How large a cell is: as many as there is room for.' } as Field);
+    return field === undefined || field.type === 'number'
+        ? field
+        : ({ ...MARGIN, name: cell, label: field.label, says: 'How large a cell is: as many as there is room for.' } as Field);
 }
 
 /** `40`, `sheet.width/20` is no number yet. */
@@ -23,7 +35,10 @@ export function saidBefore(answers: Record<string, unknown>): string[] {
     return Array.isArray(answers['said']) ? (answers['said'] as string[]) : [];
 }
 
-/** A grid that is asked for by its cell, and has as many as there is room for, or by their count, and fills the sheet; all of it, or within a margin. */
+/**
+ * A grid that is asked for by its cell, and has as many as there is room for, or by their count, and fills the sheet; all of it, or within
+ * a margin.
+ */
 export function filling(made: Verb, kind: Kind, fills: Fills, scene: Scene): Verb {
     const { cell, over, across, down } = fills;
     const field = cellField(kind, fills);
@@ -48,13 +63,30 @@ export function filling(made: Verb, kind: Kind, fills: Fills, scene: Scene): Ver
     const margin = width === height ? least / 10 : null;
     const start = { ...made.start, margin };
     // How it is turned, or what it is cut to, changes what there is room for.
-    const isAsOffered = (answers: Record<string, unknown>): boolean => made.asks.every((name) => [across, down, cell, 'show', 'subdivisions', 'block'].includes(name) || JSON.stringify(answers[name]) === JSON.stringify(made.start[name]));
+    const isAsOffered = (answers: Record<string, unknown>): boolean =>
+        made.asks.every(
+            (name) =>
+                [across, down, cell, 'show', 'subdivisions', 'block'].includes(name) ||
+                JSON.stringify(answers[name]) === JSON.stringify(made.start[name]),
+        );
     /** In the middle of the sheet by cells, or from margin to margin. */
-    function laidBy(isByCell: boolean, left: unknown, length: unknown, { [across]: columns, [down]: rows }: Record<string, unknown>): Record<string, unknown> {
-        const centred = (side: string, count: unknown, behind: string): string => `(sheet.${side}-${String(count)}*(${String(length)})${behind})/2`;
+    function laidBy(
+        isByCell: boolean,
+        left: unknown,
+        length: unknown,
+        { [across]: columns, [down]: rows }: Record<string, unknown>,
+    ): Record<string, unknown> {
+        const centred = (side: string, count: unknown, behind: string): string =>
+            `(sheet.${side}-${String(count)}*(${String(length)})${behind})/2`;
         if (fills.whole) return { [cell]: length };
-        if (isByCell) return { origin: [centred('width', columns, fills.wide), centred('height', rows, fills.high)], [cell]: over === null ? length : [length, length] };
-        return left === null ? {} : { origin: [left, left], [over ?? '']: ['width', 'height'].map((side) => `sheet.${side}-2*(${String(left)})`) };
+        if (isByCell)
+            return {
+                origin: [centred('width', columns, fills.wide), centred('height', rows, fills.high)],
+                [cell]: over === null ? length : [length, length],
+            };
+        return left === null
+            ? {}
+            : { origin: [left, left], [over ?? '']: ['width', 'height'].map((side) => `sheet.${side}-2*(${String(left)})`) };
     }
 
     return {
@@ -65,12 +97,15 @@ export function filling(made: Verb, kind: Kind, fills: Fills, scene: Scene): Ver
         // What a person said stays as it is said; the rest follows.
         follow: (before, after) => {
             const isChanged = (name: string): boolean => JSON.stringify(before[name]) !== JSON.stringify(after[name]);
-            const said = [...new Set([...saidBefore(before), ...[across, down, cell, 'margin'].filter(isChanged)])].filter((name) => name !== cell || after[cell] !== null);
+            const said = [...new Set([...saidBefore(before), ...[across, down, cell, 'margin'].filter(isChanged)])].filter(
+                (name) => name !== cell || after[cell] !== null,
+            );
             if (said.length === 0 || !isAsOffered(after)) return {};
             if (!said.includes(cell)) return { said, [cell]: cellFor(after) };
             const length = lengthIn(after[cell]);
             const [along, below] = room(after['margin']);
-            const many = (name: string, way: number, share: number): Record<string, number> => (length === null || said.includes(name) ? {} : { [name]: Math.max(1, Math.floor(way / (length * share) + ROUND)) });
+            const many = (name: string, way: number, share: number): Record<string, number> =>
+                length === null || said.includes(name) ? {} : { [name]: Math.max(1, Math.floor(way / (length * share) + ROUND)) };
             return { said, ...many(across, along, wide), ...many(down, below, high) };
         },
         operations: ({ margin: left = null, said: spoken, [cell]: length = null, ...answers }) => {

@@ -7,7 +7,10 @@ const JUST = 0.97;
 /** The same of what a label begins with, before it says how. */
 const HEAD = 0.99;
 
-/** How well what is typed fits, from 0 to 1; the better the more of a word it is, and the nearer to its beginning; within a word nothing is found. The label is the first of the words. */
+/**
+ * How well what is typed fits, from 0 to 1; the better the more of a word it is, and the nearer to its beginning; within a word nothing is
+ * found. The label is the first of the words.
+ */
 export function found(_: string, search: string, words: string[]): number {
     const wanted = search.trim().toLowerCase();
     const scores = words.map((written, number) => {

@@ -11,7 +11,11 @@ import { type Bench, offers, plainVerb, type Verb } from './verb';
 /** Paints the picked cells, grid by grid. */
 function painting({ page, scene, pick, colour }: Bench, kind: Kind, takes: string, step: Record<string, unknown>): Operation[] {
     const asked = step[takes];
-    const name = (asked !== null && typeof asked === 'object' ? Object.keys(asked)[0] : undefined) ?? colour ?? Object.keys(page.plan.palette)[0] ?? '#1b2140';
+    const name =
+        (asked !== null && typeof asked === 'object' ? Object.keys(asked)[0] : undefined) ??
+        colour ??
+        Object.keys(page.plan.palette)[0] ??
+        '#1b2140';
     return [...pick.cells].flatMap(([grid, addresses]): Operation[] => {
         const shape = gridShape(stepOf(scene, grid)?.geometry);
         const painted = paintingOf([kind], grid, shape, [...addresses].map((address) => [address, name]), writtenOn(scene, grid, shape));
@@ -46,29 +50,58 @@ export function fromCells(bench: Bench): Verb[] {
             continue;
         }
         if (type === 'span' || type === 'pair') {
-            if (pick.count >= offer.least && pick.count <= offer.most && pick.cells.size === 1) verbs.push(verb(kind, offer, bench, null, (step) => dotted(picking, takes, step)));
+            if (pick.count >= offer.least && pick.count <= offer.most && pick.cells.size === 1)
+                verbs.push(verb(kind, offer, bench, null, (step) => dotted(picking, takes, step)));
             continue;
         }
         // What lies on a grid says which; what is made of cells of several needs none.
         const isOn = kind.fields.some((field) => field.name === 'on');
         if (isOn && pick.cells.size !== 1) continue;
-        verbs.push(verb(kind, offer, bench, null, (step) => [{ op: 'add', step: { ...step, id: NEW_PART, ...(isOn ? { on: [...pick.cells.keys()][0] } : {}), [takes]: picking.addresses() } }]));
+        verbs.push(
+            verb(kind, offer, bench, null, (step) => [
+                {
+                    op: 'add',
+                    step: { ...step, id: NEW_PART, ...(isOn ? { on: [...pick.cells.keys()][0] } : {}), [takes]: picking.addresses() },
+                },
+            ]),
+        );
         const target = type === 'cells' && !isOn ? targetPart(page, scene, kind.kind, selected) : undefined;
         if (target !== undefined) {
             const present = (page.plan.steps.find((step) => step.id === target.id)?.[takes] as string[] | undefined) ?? [];
             const cells = expanded(scene, present);
             const set = (value: () => string[]) => () => [{ op: 'set' as const, id: target.id, field: takes, value: value() }];
             // Of cells by the ten thousand nothing is listed before it is asked for.
-            verbs.push(plainVerb('add to', `Add to ${target.label}`, 'Puts the picked cells to those that the part has.', 'make', 2, set(() => [...new Set([...present, ...picking.addresses()])])));
+            verbs.push(
+                plainVerb(
+                    'add to',
+                    `Add to ${target.label}`,
+                    'Puts the picked cells to those that the part has.',
+                    'make',
+                    2,
+                    set(() => [...new Set([...present, ...picking.addresses()])]),
+                ),
+            );
             if (cells.some((address) => isPicked(pick, address)) && cells.some((address) => !isPicked(pick, address))) {
-                verbs.push(plainVerb('take from', `Take from ${target.label}`, 'Takes the picked cells out of the part.', 'make', 3, set(() => cells.filter((address) => !isPicked(pick, address)))));
+                verbs.push(
+                    plainVerb(
+                        'take from',
+                        `Take from ${target.label}`,
+                        'Takes the picked cells out of the part.',
+                        'make',
+                        3,
+                        set(() => cells.filter((address) => !isPicked(pick, address))),
+                    ),
+                );
             }
         }
     }
     const [first] = made;
     if (first !== undefined) {
         const [kind, offer] = first;
-        const makePart = (): Operation => ({ op: 'add', step: { kind: kind.kind, id: NEW_PART, [offer.takes ?? 'cells']: picking.addresses() } });
+        const makePart = (): Operation => ({
+            op: 'add',
+            step: { kind: kind.kind, id: NEW_PART, [offer.takes ?? 'cells']: picking.addresses() },
+        });
         for (const [other, one] of offers(kinds, 'parts')) {
             if (one.fromCells) verbs.push(fromParts(bench, other, one, [NEW_PART], makePart));
         }

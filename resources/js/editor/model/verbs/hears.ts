@@ -10,7 +10,9 @@ export interface Slot {
     several: boolean;
 }
 
-/** What a click on the sheet does while something is asked: it picks, answers with a place, answers with what lies there, or does nothing. */
+/**
+ * What a click on the sheet does while something is asked: it picks, answers with a place, answers with what lies there, or does nothing.
+ */
 export type Hears = { sort: 'picks' } | { sort: 'place'; slot: Slot } | { sort: 'step'; field: Field } | { sort: 'nothing' };
 
 export const PICKS: Hears = { sort: 'picks' };
@@ -28,11 +30,16 @@ export function slotsOf(verb: Verb, answers: Record<string, unknown>): Slot[] {
     return questions(verb, answers).flatMap(({ name, label, type, each = [], most }): Slot[] => {
         if (type === 'place') return [{ field: name, index: null, label, several: false }];
         if (type !== 'places') return [];
-        return most === each.length ? each.map((one, index) => ({ field: name, index, label: one, several: false })) : [{ field: name, index: null, label, several: true }];
+        return most === each.length
+            ? each.map((one, index) => ({ field: name, index, label: one, several: false }))
+            : [{ field: name, index: null, label, several: true }];
     });
 }
 
-/** What a pick means while a verb is asked for, given as it is with the pick now. What the verb is about is not picked anew once it has all that it takes. */
+/**
+ * What a pick means while a verb is asked for, given as it is with the pick now. What the verb is about is not picked anew once it has all
+ * that it takes.
+ */
 export function hearsOf(asking: Asking | null, now: Verb | null): Hears {
     if (asking === null || now === null || now.needs > 0 || now.asks.length === 0 || isDrawn(asking)) return PICKS;
     const slots = slotsOf(now, asking.answers);

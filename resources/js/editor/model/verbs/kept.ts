@@ -26,14 +26,29 @@ export function givingLooks(from: string | null): Done {
 }
 
 /** Parts that look like another one, in the step that says so of others already where there is one. */
-export function lookingLike(kinds: readonly Kind[], steps: readonly ({ id: string; kind: string } & Record<string, unknown>)[], parts: readonly string[], like: string): Operation[] {
+export function lookingLike(
+    kinds: readonly Kind[],
+    steps: readonly ({ id: string; kind: string } & Record<string, unknown>)[],
+    parts: readonly string[],
+    like: string,
+): Operation[] {
     const kind = kinds.find(({ fields }) => ['fill', 'like'].every((name) => fields.some((field) => field.name === name)))?.kind ?? '';
     const said = steps.findLast((step) => step.kind === kind && step['like'] === like);
     const before: unknown[] = Array.isArray(said?.['of']) ? said['of'] : [];
     const more = parts.filter((part) => part !== like && !before.includes(part));
     if (more.length === 0) return [];
-    return [said === undefined ? { op: 'add', step: { kind, of: more, like } } : { op: 'set', id: said.id, field: 'of', value: [...before, ...more] }];
+    return [
+        said === undefined
+            ? { op: 'add', step: { kind, of: more, like } }
+            : { op: 'set', id: said.id, field: 'of', value: [...before, ...more] },
+    ];
 }
 
 /** In which mode the pick that a verb needs is picked. */
-export const MODE_OF: Record<NonNullable<Verb['from']>, PickMode | null> = { cells: 'cells', parts: 'parts', points: 'points', guides: 'lines', ground: null };
+export const MODE_OF: Record<NonNullable<Verb['from']>, PickMode | null> = {
+    cells: 'cells',
+    parts: 'parts',
+    points: 'points',
+    guides: 'lines',
+    ground: null,
+};

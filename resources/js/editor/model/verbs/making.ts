@@ -43,12 +43,17 @@ export function withOthers(bench: Bench, offer: Offer, said: Record<string, unkn
     const add = (step: unknown): Operation => ({ op: 'add', step: step as Record<string, unknown> });
     const alone = offer.next.length === 0 && offer.before.length === 0 && offer.from !== 'parts' && offer.from !== 'guides';
     const before = offer.before.map((one) => add(placed(filled(one, bench, near), bench.pick)));
-    return [...before, add(alone ? said : { ...said, id: '+new' }), ...offer.next.map((next) => add(answered(filled(next, bench, near), said)))];
+    return [
+        ...before,
+        add(alone ? said : { ...said, id: '+new' }),
+        ...offer.next.map((next) => add(answered(filled(next, bench, near), said))),
+    ];
 }
 
 /** `{point:2}` as the second of the picked places. */
 function placed(value: unknown, pick: Pick): unknown {
-    if (value !== null && typeof value === 'object') return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, placed(one, pick)]));
+    if (value !== null && typeof value === 'object')
+        return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, placed(one, pick)]));
     const point = typeof value === 'string' ? /^\{point:(\d)\}$/.exec(value)?.[1] : undefined;
     return point === undefined ? value : pick.points[Number(point) - 1]?.raw;
 }
@@ -78,10 +83,16 @@ function inserted(value: unknown, names: Record<string, string>, turned: boolean
     return Object.fromEntries(Object.entries(value).map(([key, one]) => [swapped[key] ?? key, inserted(one, names, turned)]));
 }
 
-/** A step that is made right behind another, with what was answered for that one in it; what stands behind a star is a list within a list. */
+/**
+ * A step that is made right behind another, with what was answered for that one in it; what stands behind a star is a list within a list.
+ */
 function answered(next: unknown, step: Record<string, unknown>): unknown {
-    if (Array.isArray(next)) return next.flatMap((one) => (typeof one === 'string' && one.endsWith('*}') ? (nested(step, one.slice(1, -2)) as unknown[]) : [answered(one, step)]));
-    if (next !== null && typeof next === 'object') return Object.fromEntries(Object.entries(next).map(([key, one]) => [key, answered(one, step)]));
+    if (Array.isArray(next))
+        return next.flatMap((one) =>
+            typeof one === 'string' && one.endsWith('*}') ? (nested(step, one.slice(1, -2)) as unknown[]) : [answered(one, step)],
+        );
+    if (next !== null && typeof next === 'object')
+        return Object.fromEntries(Object.entries(next).map(([key, one]) => [key, answered(one, step)]));
     const field = typeof next === 'string' ? /^\{([a-z]+)\}$/.exec(next)?.[1] : undefined;
     return field === undefined ? next : nested(step, field);
 }
@@ -96,9 +107,18 @@ export function taken(kind: Kind, takes: string, ids: string[]): Record<string, 
     return { [first]: one ? ids[0] : rest === undefined ? ids : ids.slice(0, 1), ...(rest === undefined ? {} : { [rest]: ids.slice(1) }) };
 }
 
-export function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null, build: (step: Record<string, unknown>) => Operation[]): Verb {
+export function verb(
+    kind: Kind,
+    offer: Offer,
+    bench: Bench,
+    near: string | null,
+    build: (step: Record<string, unknown>) => Operation[],
+): Verb {
     const start: Record<string, unknown> = {};
-    const fits = { ...(filled(offer.preset, bench, near) as Record<string, unknown>), ...(offer.from === 'ground' ? overPicture(bench.scene, offer.preset) : {}) };
+    const fits = {
+        ...(filled(offer.preset, bench, near) as Record<string, unknown>),
+        ...(offer.from === 'ground' ? overPicture(bench.scene, offer.preset) : {}),
+    };
     // What nothing fits is not said.
     const preset = Object.fromEntries(Object.entries(fits).filter(([, value]) => value !== null));
     for (const field of offer.asks) {
@@ -120,7 +140,10 @@ export function verb(kind: Kind, offer: Offer, bench: Bench, near: string | null
         wants: null,
         full: false,
         places: offer.from === 'points' ? placesOf(kind, offer) : [],
-        bends: offer.from === 'points' && offer.most > offer.least ? (kind.fields.find((field) => field.type === 'bends')?.name ?? null) : null,
+        bends:
+            offer.from === 'points' && offer.most > offer.least
+                ? (kind.fields.find((field) => field.type === 'bends')?.name ?? null)
+                : null,
         operations: (answers) => {
             let step: Record<string, unknown> = { kind: kind.kind, ...preset };
             for (const [field, value] of Object.entries(answers)) {

@@ -67,7 +67,9 @@ export function pointVerbs(pick: Pick, selected: string | null): Verb[] {
             start: Object.fromEntries(asks.map((field) => [field.name, field.name === 'cells' ? [1, 0] : ['sheet.width/10', 0]])),
             from: 'points', full: false, bends: null, places: [],
             wants: needs === 0 ? null : `pick ${needs === 1 ? 'one more point' : `${needs} more points`}`,
-            operations: (answers) => [{ op: 'arrange', points: pick.points.map(placeOf), way, ...(selected === null ? {} : { of: selected }), ...answers }],
+            operations: (answers) => [
+                { op: 'arrange', points: pick.points.map(placeOf), way, ...(selected === null ? {} : { of: selected }), ...answers },
+            ],
         };
     });
 }

@@ -53,12 +53,16 @@ export function filled(value: unknown, bench: Bench, near: string | null): unkno
         case '{near}':
             return bench.pick.near ?? besideOf(bench, near) ?? ['sheet.width/2', 'sheet.height/2'];
         case '{other}':
-            return Object.keys(bench.page.plan.palette).find((name) => name !== (bench.colour ?? Object.keys(bench.page.plan.palette)[0])) ?? '#e5c78f';
+            return (
+                Object.keys(bench.page.plan.palette).find((name) => name !== (bench.colour ?? Object.keys(bench.page.plan.palette)[0])) ??
+                '#e5c78f'
+            );
         case '{colour}':
             return bench.colour ?? Object.keys(bench.page.plan.palette)[0] ?? '#1b2140';
         default: {
             const kind = typeof value === 'string' ? LAST.exec(value)?.[1] : undefined;
-            if (kind === undefined) return typeof value === 'string' && near !== null ? value.replaceAll('{first}.', `${stepIn(near)}.`) : value;
+            if (kind === undefined)
+                return typeof value === 'string' && near !== null ? value.replaceAll('{first}.', `${stepIn(near)}.`) : value;
             return bench.page.plan.steps.findLast((step) => step.kind === kind)?.id;
         }
     }

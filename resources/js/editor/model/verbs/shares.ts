@@ -5,9 +5,31 @@ import { imageShape } from '../scene/geometry';
 const CELLS = ['cellw', 'ring', 'side', 'cell'];
 
 /** Shares of a cell that are read at a glance. */
-const ROUND: [number, string][] = [[1 / 40, '/40'], [1 / 20, '/20'], [1 / 16, '/16'], [1 / 10, '/10'], [1 / 8, '/8'], [1 / 5, '/5'], [1 / 4, '/4'], [1 / 3, '/3'], [1 / 2, '/2'], [1, ''], [3 / 2, '*3/2'], [2, '*2'], [3, '*3'], [4, '*4'], [5, '*5'], [6, '*6'], [8, '*8'], [10, '*10']];
+const ROUND: [number, string][] = [
+    [1 / 40, '/40'],
+    [1 / 20, '/20'],
+    [1 / 16, '/16'],
+    [1 / 10, '/10'],
+    [1 / 8, '/8'],
+    [1 / 5, '/5'],
+    [1 / 4, '/4'],
+    [1 / 3, '/3'],
+    [1 / 2, '/2'],
+    [1, ''],
+    [3 / 2, '*3/2'],
+    [2, '*2'],
+    [3, '*3'],
+    [4, '*4'],
+    [5, '*5'],
+    [6, '*6'],
+    [8, '*8'],
+    [10, '*10'],
+];
 
-/** About so manieth of the sheet's shorter side: a round share of a cell, which follows the grid; without a grid a round number of the sheet's unit. */
+/**
+ * About so manieth of the sheet's shorter side: a round share of a cell, which follows the grid; without a grid a round number of the
+ * sheet's unit.
+ */
 export function shareOf(scene: Scene, under: Step | undefined, part: number, isNegative: boolean): string | number {
     const about = Math.min(scene.sheet.width, scene.sheet.height) / part;
     const grid = under ?? scene.steps.findLast((step) => step.role === 'grid' && !step.hidden);
@@ -51,7 +73,11 @@ const PIXELS = 32;
 /** Pixels that fill the sheet: how large they are, and how many there are. */
 export function pixelsOf({ sheet: { width, height } }: Scene): Record<'{pixel}' | '{pixels across}' | '{pixels down}', number> {
     const pixel = Math.max(1, Math.floor(Math.min(width, height) / PIXELS));
-    return { '{pixel}': pixel, '{pixels across}': Math.max(1, Math.floor(width / pixel)), '{pixels down}': Math.max(1, Math.floor(height / pixel)) };
+    return {
+        '{pixel}': pixel,
+        '{pixels across}': Math.max(1, Math.floor(width / pixel)),
+        '{pixels down}': Math.max(1, Math.floor(height / pixel)),
+    };
 }
 
 /** The box of the last picture that lies level on the sheet; null where there is none. */

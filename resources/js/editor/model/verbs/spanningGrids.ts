@@ -10,7 +10,10 @@ const ROUND = 1e-9;
 /** Of the shorter side, where nothing is said. */
 const LEFT = 0.1;
 
-/** A grid of rings, along two axes, or of sections, that is asked for by the length of a cell, by its counts, or by the margin around it; what is said stays, and the rest follows. */
+/**
+ * A grid of rings, along two axes, or of sections, that is asked for by the length of a cell, by its counts, or by the margin around it;
+ * what is said stays, and the rest follows.
+ */
 export function spanning(made: Verb, kind: Kind, spans: Spans, { sheet: { width, height } }: Scene): Verb {
     const { cell, counts, wide, high, leaves } = spans;
     const least = Math.min(width, height);
@@ -34,7 +37,9 @@ export function spanning(made: Verb, kind: Kind, spans: Spans, { sheet: { width,
         start: cell === null || leaves === null ? start : { ...start, [cell.name]: cellFor(start) },
         follow: (before, after) => {
             const isChanged = (name: string): boolean => JSON.stringify(before[name]) !== JSON.stringify(after[name]);
-            const said = [...new Set([...saidBefore(before), ...[...counts, ...asks].filter(isChanged)])].filter((name) => name !== cell?.name || after[name] !== null);
+            const said = [...new Set([...saidBefore(before), ...[...counts, ...asks].filter(isChanged)])].filter(
+                (name) => name !== cell?.name || after[name] !== null,
+            );
             if (said.length === 0) return {};
             if (cell === null || !said.includes(cell.name)) return { said, ...(cell === null ? {} : { [cell.name]: cellFor(after) }) };
             const length = after[cell.name];
@@ -49,7 +54,11 @@ export function spanning(made: Verb, kind: Kind, spans: Spans, { sheet: { width,
             const step = made.operations(own);
             if (spoken === undefined) return step;
             const isByCell = cell !== null && saidBefore({ said: spoken }).includes(cell.name);
-            const sets = said(isByCell ? cell.sets : spans.margin, { ...answers, cell: answers[cell?.name ?? ''], margin: margin ?? LEFT * least });
+            const sets = said(isByCell ? cell.sets : spans.margin, {
+                ...answers,
+                cell: answers[cell?.name ?? ''],
+                margin: margin ?? LEFT * least,
+            });
             return step.map((one) => (one.op === 'add' ? { ...one, step: { ...one.step, ...(sets as Answers) } } : one));
         },
     };
@@ -62,7 +71,8 @@ function lengthField({ name, label }: { name: string; label: string }): Field {
 /** `{margin}` and the like replaced by what was answered; what is a number then is one. */
 function said(value: unknown, answers: Answers): unknown {
     if (Array.isArray(value)) return value.map((one) => said(one, answers));
-    if (typeof value === 'object' && value !== null) return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, said(one, answers)]));
+    if (typeof value === 'object' && value !== null)
+        return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, said(one, answers)]));
     const text = String(value).replace(/\{(\w+)\}/g, (_, name: string) => String(answers[name]));
     return Number.isFinite(Number(text)) ? Number(text) : text;
 }

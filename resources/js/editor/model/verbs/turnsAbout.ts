@@ -5,7 +5,10 @@ import type { Bench } from './verb';
 
 type Said = Record<string, unknown>;
 
-/** What things are turned around where no grid says it: what was turned around last says the centre and the count, else the shape with corners, or the circle, that they stand on. */
+/**
+ * What things are turned around where no grid says it: what was turned around last says the centre and the count, else the shape with
+ * corners, or the circle, that they stand on.
+ */
 export function turnsAbout({ page, scene }: Bench, of: string | null): { center?: unknown; count?: unknown } {
     const said = (id: string | undefined): Said | undefined => page.plan.steps.find((step) => step.id === id);
     const last = said(scene.steps.findLast((step) => step.sector !== undefined)?.id);

@@ -78,16 +78,38 @@ export function offers(kinds: Kind[], from: Offer['from']): [Kind, Offer][] {
 }
 
 export function plainVerb(name: string, label: string, says: string, family: Family, key: number, operations: () => Operation[]): Verb {
-    return { name, label, says, family, key, asks: [], start: {}, from: 'cells', needs: 0, wants: null, full: false, bends: null, places: [], operations };
+    return {
+        name,
+        label,
+        says,
+        family,
+        key,
+        asks: [],
+        start: {},
+        from: 'cells',
+        needs: 0,
+        wants: null,
+        full: false,
+        bends: null,
+        places: [],
+        operations,
+    };
 }
 
 /** What was answered otherwise than the verb began with, to be answered so again with another pick. */
 export function answeredAnew(verb: Verb, answers: Record<string, unknown>): Record<string, unknown> {
-    return Object.fromEntries(Object.entries(answers).filter(([field, value]) => JSON.stringify(value) !== JSON.stringify(verb.start[field])));
+    return Object.fromEntries(
+        Object.entries(answers).filter(([field, value]) => JSON.stringify(value) !== JSON.stringify(verb.start[field])),
+    );
 }
 
 export function nested(from: Record<string, unknown>, field: string): unknown {
-    return field.split('.').reduce<unknown>((value, key) => (value !== null && typeof value === 'object' ? (value as Record<string, unknown>)[key] : undefined), from);
+    return field
+        .split('.')
+        .reduce<unknown>(
+            (value, key) => (value !== null && typeof value === 'object' ? (value as Record<string, unknown>)[key] : undefined),
+            from,
+        );
 }
 
 export function withNested(into: Record<string, unknown>, field: string, value: unknown): Record<string, unknown> {

@@ -19,16 +19,28 @@ export function verbsFor(bench: Bench): Verb[] {
     const { pick, kinds } = bench;
     if (pick.mode === 'parts' && pick.parts.length > 0) {
         const areCopies = pick.parts.every((name) => name.includes('['));
-        const suiting = offers(kinds, 'parts').filter(([, offer]) => (areCopies || !offer.copies) && (offer.only === null || pick.parts.every((id) => stepOf(bench.scene, stepIn(id))?.kind === offer.only)));
+        const suiting = offers(kinds, 'parts').filter(
+            ([, offer]) =>
+                (areCopies || !offer.copies) &&
+                (offer.only === null || pick.parts.every((id) => stepOf(bench.scene, stepIn(id))?.kind === offer.only)),
+        );
         const open = pick.parts.length === 1 ? opening(bench.scene, stepIn(pick.parts[0] ?? '')) : null;
         const inside = pick.parts.length === 1 ? drawingIn(bench.scene, stepIn(pick.parts[0] ?? '')) : null;
-        return [...enough(suiting, pick.parts.length, bench.asked, (kind, offer) => fromParts(bench, kind, offer, [...pick.parts], null)), ...[open, inside].filter((one) => one !== null)];
+        return [
+            ...enough(suiting, pick.parts.length, bench.asked, (kind, offer) => fromParts(bench, kind, offer, [...pick.parts], null)),
+            ...[open, inside].filter((one) => one !== null),
+        ];
     }
     if (pick.mode === 'cells' && pick.count > 0) {
         return fromCells(bench);
     }
     if (pick.mode === 'points' && pick.points.length > 0) {
-        const made = enough(offers(kinds, 'points').filter(([kind, offer]) => isThere(offer, bench) && (!offer.into || ownerIs(bench, kind))), pick.points.length, bench.asked, (kind, offer) => offer.into ? intoOwner(bench, kind, offer) : fromPicked(bench, kind, offer));
+        const made = enough(
+            offers(kinds, 'points').filter(([kind, offer]) => isThere(offer, bench) && (!offer.into || ownerIs(bench, kind))),
+            pick.points.length,
+            bench.asked,
+            (kind, offer) => (offer.into ? intoOwner(bench, kind, offer) : fromPicked(bench, kind, offer)),
+        );
         return [...made, ...pointVerbs(pick, bench.selected)];
     }
     if (pick.mode === 'lines' && pick.lines.length > 0) {
@@ -40,7 +52,11 @@ export function verbsFor(bench: Bench): Verb[] {
     const onGround = offers(kinds, 'ground').map(([kind, offer]): Verb => {
         const made: Verb = { ...verb(kind, offer, bench, null, (step) => [{ op: 'add', step }]), group: 'grids' };
         if (boxOf(bench.scene) !== null) return made;
-        return offer.fills !== null ? filling(made, kind, offer.fills, bench.scene) : offer.spans !== null ? spanning(made, kind, offer.spans, bench.scene) : made;
+        return offer.fills !== null
+            ? filling(made, kind, offer.fills, bench.scene)
+            : offer.spans !== null
+              ? spanning(made, kind, offer.spans, bench.scene)
+              : made;
     });
     const said = bench.asked === undefined ? [] : saidFirst(bench, bench.asked);
     return [...onGround, ...drawable(bench), ...said];
@@ -54,9 +70,18 @@ function drawable(bench: Bench): Verb[] {
     const taken = new Set<string>();
     return offers(bench.kinds, 'points')
         .filter(([, offer]) => GROUP_OF[offer.family] !== undefined && !offer.into && isThere(offer, bench))
-        .sort(([kind, a], [other, b]) => Number(nameOf(other, b) === bench.asked) - Number(nameOf(kind, a) === bench.asked) || Math.abs(a.least - 2) - Math.abs(b.least - 2))
+        .sort(
+            ([kind, a], [other, b]) =>
+                Number(nameOf(other, b) === bench.asked) - Number(nameOf(kind, a) === bench.asked) ||
+                Math.abs(a.least - 2) - Math.abs(b.least - 2),
+        )
         .filter(([, offer]) => !taken.has(place(offer)) && taken.add(place(offer)))
-        .map(([kind, offer]): Verb => ({ ...fromPicked(bench, kind, offer), group: GROUP_OF[offer.family] ?? 'shapes', needs: offer.least, wants: wanted(kind, offer, 0) }));
+        .map(([kind, offer]): Verb => ({
+            ...fromPicked(bench, kind, offer),
+            group: GROUP_OF[offer.family] ?? 'shapes',
+            needs: offer.least,
+            wants: wanted(kind, offer, 0),
+        }));
 }
 
 function fromPicked(bench: Bench, kind: Kind, offer: Offer): Verb {
@@ -66,26 +91,43 @@ function fromPicked(bench: Bench, kind: Kind, offer: Offer): Verb {
 function fromLines(bench: Bench, kind: Kind, offer: Offer): Verb {
     const { lines } = bench.pick;
     const [first = null] = lines;
-    return verb(kind, offer, bench, first, (step) => withOthers(bench, offer, { ...step, ...taken(kind, offer.takes ?? 'of', inPlanOrder(bench.page, lines)) }, first));
+    return verb(kind, offer, bench, first, (step) =>
+        withOthers(bench, offer, { ...step, ...taken(kind, offer.takes ?? 'of', inPlanOrder(bench.page, lines)) }, first),
+    );
 }
 
 /** The verb for the only grid or guide that there is of the kinds that it takes: which one is meant need not be asked. */
 function forTheOnly(bench: Bench, kind: Kind, offer: Offer): Verb | null {
-    if (offer.from !== 'guides' || offer.least !== 1 || kind.fields.find(({ name }) => name === offer.takes)?.kinds === undefined) return null;
+    if (offer.from !== 'guides' || offer.least !== 1 || kind.fields.find(({ name }) => name === offer.takes)?.kinds === undefined)
+        return null;
     const [only, ...others] = bench.scene.steps.filter((step) => !step.hidden && !step.usedUp && suits(kind, offer, bench, [step.id]));
-    return only === undefined || others.length > 0 ? null : fromLines({ ...bench, pick: { ...bench.pick, mode: 'lines', lines: [only.id] } }, kind, offer);
+    return only === undefined || others.length > 0
+        ? null
+        : fromLines({ ...bench, pick: { ...bench.pick, mode: 'lines', lines: [only.id] } }, kind, offer);
 }
 
 /** The verb that was said with nothing picked that it could take; what it takes is asked for on the sheet. */
 function saidFirst(bench: Bench, name: string): Verb[] {
     const { kinds } = bench;
     return kinds.flatMap((kind) =>
-        kind.offers.filter((offer) => nameOf(kind, offer) === name && offer.from !== 'ground' && !(offer.from === 'points' && GROUP_OF[offer.family] !== undefined)).map((offer): Verb => {
-            const only = forTheOnly(bench, kind, offer);
-            if (only !== null) return only;
-            const made = offer.from === 'parts' ? fromParts(bench, kind, offer, [], null) : offer.from === 'points' ? fromPicked(bench, kind, offer) : verb(kind, offer, bench, null, () => []);
-            return { ...made, needs: offer.least, wants: wanted(kind, offer, 0) };
-        }),
+        kind.offers
+            .filter(
+                (offer) =>
+                    nameOf(kind, offer) === name &&
+                    offer.from !== 'ground' &&
+                    !(offer.from === 'points' && GROUP_OF[offer.family] !== undefined),
+            )
+            .map((offer): Verb => {
+                const only = forTheOnly(bench, kind, offer);
+                if (only !== null) return only;
+                const made =
+                    offer.from === 'parts'
+                        ? fromParts(bench, kind, offer, [], null)
+                        : offer.from === 'points'
+                          ? fromPicked(bench, kind, offer)
+                          : verb(kind, offer, bench, null, () => []);
+                return { ...made, needs: offer.least, wants: wanted(kind, offer, 0) };
+            }),
     );
 }
 
@@ -128,10 +170,18 @@ function place({ family, key }: Offer): string {
 /** `point on it: pick one more point` */
 function wanted(kind: Kind, { takes, from, least }: Offer, count: number): string {
     const fields = (takes ?? '').split('+');
-    const next = fields.length > 1 ? kind.fields.find((field) => field.name === fields[Math.min(count, fields.length - 1)])?.label : undefined;
+    const next =
+        fields.length > 1 ? kind.fields.find((field) => field.name === fields[Math.min(count, fields.length - 1)])?.label : undefined;
     const what = from === 'guides' ? 'lines' : from;
     const one = what.replace(/s$/, '');
-    const more = count === 0 ? (least === 1 ? `a ${one}` : `${least} ${what}`) : least - count === 1 ? `one more ${one}` : `${least - count} more ${what}`;
+    const more =
+        count === 0
+            ? least === 1
+                ? `a ${one}`
+                : `${least} ${what}`
+            : least - count === 1
+              ? `one more ${one}`
+              : `${least - count} more ${what}`;
     return `${next === undefined ? '' : `${next}: `}pick ${more}`;
 }
 
@@ -161,9 +211,14 @@ function intoOwner(bench: Bench, kind: Kind, offer: Offer): Verb {
     const made = verb(kind, offer, bench, null, () => {
         const present = (bench.page.plan.steps.find((step) => step.id === owner)?.[field] as unknown[] | undefined) ?? [];
         // What lies on the step itself cannot be named by it.
-        const picked = bench.pick.points.map(({ raw, at }) => (typeof raw === 'string' && !raw.startsWith(owner) ? raw : at.map((one) => Math.round(one * 1000) / 1000)));
+        const picked = bench.pick.points.map(({ raw, at }) =>
+            typeof raw === 'string' && !raw.startsWith(owner) ? raw : at.map((one) => Math.round(one * 1000) / 1000),
+        );
         const same = (one: unknown, other: unknown): boolean => JSON.stringify(one) === JSON.stringify(other);
-        const value = [...present.filter((one) => !picked.some((other) => same(one, other))), ...picked.filter((one) => !present.some((other) => same(one, other)))];
+        const value = [
+            ...present.filter((one) => !picked.some((other) => same(one, other))),
+            ...picked.filter((one) => !present.some((other) => same(one, other))),
+        ];
         return [{ op: 'set', id: owner, field, value: value.length === 0 ? null : value }];
     });
     return made;

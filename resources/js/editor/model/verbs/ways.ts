@@ -28,7 +28,10 @@ export function besideIt(bench: Bench, name: string | null): { by: Way; count: n
 function lengthOf(scene: Scene, text: string): number {
     const [, id = '', name = '', factors = ''] = /^([a-z]\w*)\.(\w+)((?:[*/][\d.]+)*)$/.exec(text) ?? [];
     const from = stepOf(scene, id)?.numbers[name] ?? scene.sheet.width / 8;
-    return [...factors.matchAll(/([*/])([\d.]+)/g)].reduce((product, [, sign, by]) => (sign === '*' ? product * Number(by) : product / Number(by)), from);
+    return [...factors.matchAll(/([*/])([\d.]+)/g)].reduce(
+        (product, [, sign, by]) => (sign === '*' ? product * Number(by) : product / Number(by)),
+        from,
+    );
 }
 
 function boxOf(scene: Scene, name: string): Box | undefined {
@@ -37,7 +40,9 @@ function boxOf(scene: Scene, name: string): Box | undefined {
     return bounds === undefined ? undefined : [bounds[0] ?? 0, bounds[1] ?? 0, bounds[2] ?? 0, bounds[3] ?? 0];
 }
 
-/** Degrees by which what has six corners is turned so that its corners lie in the ways of a triangular grid; null where it lies so anyway. */
+/**
+ * Degrees by which what has six corners is turned so that its corners lie in the ways of a triangular grid; null where it lies so anyway.
+ */
 export function turnOnLattice({ page, scene }: Bench): number | null {
     const grid = latticeOf(scene);
     if (grid === undefined) return null;
@@ -48,15 +53,31 @@ export function turnOnLattice({ page, scene }: Bench): number | null {
 /** How high a triangle of equal sides is. */
 const HIGH = Math.sqrt(3) / 2;
 
-/** Places just inside, as shares of the box: of a hexagon with a corner on top, of one with a side on top, and of a lozenge; beside the lines that halve it, on which parts may meet. */
-const STANDING: [number, number][] = [[0.47, 0.05], [0.53, 0.05], [0.47, 0.95], [0.53, 0.95], [0.02, 0.31], [0.02, 0.69], [0.98, 0.31], [0.98, 0.69]];
+/**
+ * Places just inside, as shares of the box: of a hexagon with a corner on top, of one with a side on top, and of a lozenge; beside the
+ * lines that halve it, on which parts may meet.
+ */
+const STANDING: [number, number][] = [
+    [0.47, 0.05],
+    [0.53, 0.05],
+    [0.47, 0.95],
+    [0.53, 0.95],
+    [0.02, 0.31],
+    [0.02, 0.69],
+    [0.98, 0.31],
+    [0.98, 0.69],
+];
 const LYING = STANDING.map(([x, y]): [number, number] => [y, x]);
 const LOZENGE: [number, number][] = [[0.49, 0.05], [0.51, 0.95], [0.05, 0.49], [0.95, 0.51]];
 
 /** The corners of a part whose outlines are straight; none where one is bent. */
 function straightOutlines(scene: Scene, name: string): [number, number][][] {
     const data = partShape(stepOf(scene, stepIn(name))?.geometry)?.data;
-    const figures = data?.figures.map(([number = 0, a = 1, b = 0, c = 0, d = 1, e = 0, f = 0]) => ({ path: data.shapes[number] ?? '', map: ([x, y]: [number, number]): [number, number] => [a * x + c * y + e, b * x + d * y + f] })) ?? [];
+    const figures =
+        data?.figures.map(([number = 0, a = 1, b = 0, c = 0, d = 1, e = 0, f = 0]) => ({
+            path: data.shapes[number] ?? '',
+            map: ([x, y]: [number, number]): [number, number] => [a * x + c * y + e, b * x + d * y + f],
+        })) ?? [];
     if (figures.some(({ path }) => /[ACQST]/i.test(path) || /[a-z]/.test(path.replace(/[zZ]/g, '').replace(/e/g, '')))) return [];
     return figures.flatMap(({ path, map }) => path.split(/(?=M)/).map((run) => cornersOf(run).map(map)));
 }
@@ -73,19 +94,24 @@ function cornersOf(path: string): [number, number][] {
     });
 }
 
-/** Ways at which copies of what is picked close up without a gap: in rows and columns, in hexagons standing or lying, or as lozenges; else twice its width. */
+/**
+ * Ways at which copies of what is picked close up without a gap: in rows and columns, in hexagons standing or lying, or as lozenges; else
+ * twice its width.
+ */
 export function closing(bench: Bench): { a: Way; b: Way | null } {
     const { pick, scene } = bench;
     const boxes = pick.parts.map((name) => boxOf(scene, name)).filter((box) => box !== undefined);
     const first = pick.parts[0];
-    if (first === undefined || boxes.length === 0 || boxes.length !== pick.parts.length) return { a: [`${stepIn(first ?? '')}.wide*2`, 0], b: null };
+    if (first === undefined || boxes.length === 0 || boxes.length !== pick.parts.length)
+        return { a: [`${stepIn(first ?? '')}.wide*2`, 0], b: null };
     const [left, top] = [Math.min(...boxes.map(([x]) => x)), Math.min(...boxes.map(([, y]) => y))];
     const [wide, high] = [Math.max(...boxes.map(([, , x]) => x)) - left, Math.max(...boxes.map(([, , , y]) => y)) - top];
     const area = pick.parts.reduce((sum, name) => sum + (partShape(stepOf(scene, stepIn(name))?.geometry)?.data.measures.area ?? 0), 0);
     const outlines = pick.parts.flatMap((name) => straightOutlines(scene, name));
     // By its area, and by places near the corners that such a shape has.
     const fills = (share: number, corners: [number, number][]): boolean =>
-        Math.abs(area - share * wide * high) <= ALIKE * area && corners.every(([x, y]) => outlines.some((outline) => encloses(outline, left + x * wide, top + y * high)));
+        Math.abs(area - share * wide * high) <= ALIKE * area &&
+        corners.every(([x, y]) => outlines.some((outline) => encloses(outline, left + x * wide, top + y * high)));
     // As a measure of a part that is as large, so that it follows it.
     const measured = (length: number): string | number => {
         for (const [k, [left, top, right, bottom]] of boxes.entries()) {
@@ -95,7 +121,10 @@ export function closing(bench: Bench): { a: Way; b: Way | null } {
         }
         return Number(length.toFixed(6));
     };
-    const times = (by: number, said: string) => (length: string | number): string | number => (typeof length === 'number' ? Number((length * by).toFixed(6)) : `${length}${said}`);
+    const times =
+        (by: number, said: string) =>
+        (length: string | number): string | number =>
+            typeof length === 'number' ? Number((length * by).toFixed(6)) : `${length}${said}`;
     const [half, high3, threeQuarters] = [times(1 / 2, '/2'), times(HIGH, '*sqrt(3)/2'), times(3 / 4, '*3/4')];
     const alike = (one: number, other: number): boolean => Math.abs(one - other) <= ALIKE * one;
     const [w, h] = [measured(wide), measured(high)];

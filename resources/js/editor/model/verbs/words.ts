@@ -11,7 +11,8 @@ export function drawingWords({ label, places, needs, full, bends }: Verb, count:
     const next = places[count];
     if (bends !== null) return `${what}: ${count === 0 ? 'click its places' : needs > 0 ? 'the next place; pull for an arc' : 'go on; the first place again ends it'}`;
     const [first, second] = places;
-    if (count === 0 && places.length === 2 && first !== undefined && second !== undefined) return `${what}: press at ${first}, let go at ${second}`;
+    if (count === 0 && places.length === 2 && first !== undefined && second !== undefined)
+        return `${what}: press at ${first}, let go at ${second}`;
     if (needs === 0 && !full) return `${what}: pick more, or end it`;
     return next === undefined ? `${what}: click the next place` : `${what}: click ${next}`;
 }

@@ -39,20 +39,41 @@ export function Begin({ bring, onBegun }: { bring: (plan: string) => Promise<Pro
             <div className="appear pointer-events-auto w-[600px] max-w-[92%] rounded-md border border-rule bg-paper p-6 shadow-[0_10px_40px_-16px_rgba(27,33,64,.35)]">
                 <h2 className="font-serif text-[22px] leading-none font-semibold">Four ways to begin</h2>
                 <div className="mt-5 grid grid-cols-4 gap-2.5">
-                    <Way picture="M6 6h36v36h-36zM18 6V42M30 6V42M6 18H42M6 30H42" name="A grid" says="one of nine sorts, from below the sheet" onClick={begin} />
+                    <Way
+                        picture="M6 6h36v36h-36zM18 6V42M30 6V42M6 18H42M6 30H42"
+                        name="A grid"
+                        says="one of nine sorts, from below the sheet"
+                        onClick={begin}
+                    />
                     <div className="flex min-w-0 flex-col-reverse gap-1">
                         {/* Once something is laid the sheet is not empty any more; what was refused stays to be read. */}
                         <Bring
                             onDone={onBegun}
                             side="bottom"
-                            trigger={<Way picture="M6 9h36v30h-36zM6 33L16 22L24 30L30 24L42 36M30 17a3 3 0 1 0 6 0a3 3 0 1 0-6 0" name="A reference" says="a picture, a drawing, or a sketch" />}
+                            trigger={
+                                <Way
+                                    picture="M6 9h36v30h-36zM6 33L16 22L24 30L30 24L42 36M30 17a3 3 0 1 0 6 0a3 3 0 1 0-6 0"
+                                    name="A reference"
+                                    says="a picture, a drawing, or a sketch"
+                                />
+                            }
                         />
                     </div>
                     <ReadyOnes
                         onLaid={begin}
                         trigger={<Way picture="M8 18a10 10 0 1 0 20 0a10 10 0 1 0-20 0M20 18a10 10 0 1 0 20 0a10 10 0 1 0-20 0M14 30a10 10 0 1 0 20 0a10 10 0 1 0-20 0" name="A ready one" says="a construction, laid as sentences" />}
                     />
-                    <Examples bring={bring} onBrought={begin} trigger={<Way picture="M8 8h18v18h-18zM22 22h18v18h-18zM22 26V22H26" name="An example" says="a finished sheet to take apart" />} />
+                    <Examples
+                        bring={bring}
+                        onBrought={begin}
+                        trigger={
+                            <Way
+                                picture="M8 8h18v18h-18zM22 22h18v18h-18zM22 26V22H26"
+                                name="An example"
+                                says="a finished sheet to take apart"
+                            />
+                        }
+                    />
                 </div>
                 <p className="mt-4 flex items-center justify-between">
                     <button
@@ -75,7 +96,10 @@ export function Begin({ bring, onBegun }: { bring: (plan: string) => Promise<Pro
 
 function Way({ picture, name, says, ...rest }: { picture: string; name: string; says: string } & ComponentPropsWithRef<'button'>) {
     return (
-        <button className="flex grow flex-col items-start rounded border border-rule bg-card p-3 text-left hover:border-amber hover:bg-honey" {...rest}>
+        <button
+            className="flex grow flex-col items-start rounded border border-rule bg-card p-3 text-left hover:border-amber hover:bg-honey"
+            {...rest}
+        >
             <svg viewBox="0 0 48 48" width="44" height="44" aria-hidden="true" className="mb-2.5 -ml-1">
                 <path d={picture} fill="none" stroke="currentColor" strokeWidth="1.6" />
             </svg>

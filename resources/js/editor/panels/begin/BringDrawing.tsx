@@ -6,10 +6,24 @@ import { LeftOut } from '../../../files/LeftOut';
 import { problemText } from '../../model/problem';
 import { useSheet } from '../../state/sheet';
 
-const FORMS: Record<DrawingForm, string> = { parts: 'As parts, where they lie in the file', motif: 'As one motif, to be placed again', picture: 'As a picture, to be traced' };
+const FORMS: Record<DrawingForm, string> = {
+    parts: 'As parts, where they lie in the file',
+    motif: 'As one motif, to be placed again',
+    picture: 'As a picture, to be traced',
+};
 
 /** A drawing from another program: read, told what of it is left out, and laid on the sheet. */
-export function BringDrawing({ open, given = null, onOpen, onClosed }: { open: boolean; given?: File | null; onOpen: (open: boolean) => void; onClosed: () => void }) {
+export function BringDrawing({
+    open,
+    given = null,
+    onOpen,
+    onClosed,
+}: {
+    open: boolean;
+    given?: File | null;
+    onOpen: (open: boolean) => void;
+    onClosed: () => void;
+}) {
     const { page, change } = useSheet();
     const [chosen, setChosen] = useState<File | null>(null);
     const [as, setAs] = useState<DrawingForm>('parts');
@@ -67,7 +81,16 @@ export function BringDrawing({ open, given = null, onOpen, onClosed }: { open: b
                             <legend className="sr-only">What it becomes</legend>
                             {(Object.keys(FORMS) as DrawingForm[]).map((one) => (
                                 <label key={one} className="flex items-center gap-2.5">
-                                    <input type="radio" name="as" className="size-4 accent-ink" checked={as === one} onChange={() => { setRead(null); setAs(one); }} />
+                                    <input
+                                        type="radio"
+                                        name="as"
+                                        className="size-4 accent-ink"
+                                        checked={as === one}
+                                        onChange={() => {
+                                            setRead(null);
+                                            setAs(one);
+                                        }}
+                                    />
                                     {FORMS[one]}
                                 </label>
                             ))}

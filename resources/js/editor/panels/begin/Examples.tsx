@@ -4,7 +4,15 @@ import { answer, api, type Problem } from '../../../api/client';
 import { Gallery } from './Gallery';
 
 /** Finished sheets to take apart: one comes in place of the empty plan. */
-export function Examples({ bring, onBrought, trigger }: { bring: (plan: string) => Promise<Problem | null>; onBrought: () => void; trigger: ReactNode }) {
+export function Examples({
+    bring,
+    onBrought,
+    trigger,
+}: {
+    bring: (plan: string) => Promise<Problem | null>;
+    onBrought: () => void;
+    trigger: ReactNode;
+}) {
     const [open, setOpen] = useState(false);
     const [problem, setProblem] = useState<string | null>(null);
     const list = useQuery({ queryKey: ['examples'], queryFn: () => answer(api.GET('/api/examples')), enabled: open, staleTime: Infinity });

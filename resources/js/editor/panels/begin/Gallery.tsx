@@ -23,7 +23,20 @@ interface Props<T extends Entry> {
 }
 
 /** A page of pictures to choose one from. */
-export function Gallery<T extends Entry>({ open, onOpen, trigger, title, says, entries, pending, failed, onRetry, problem, onChoose, wide = false }: Props<T>) {
+export function Gallery<T extends Entry>({
+    open,
+    onOpen,
+    trigger,
+    title,
+    says,
+    entries,
+    pending,
+    failed,
+    onRetry,
+    problem,
+    onChoose,
+    wide = false,
+}: Props<T>) {
     return (
         <Dialog.Root open={open} onOpenChange={onOpen}>
             <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>
@@ -56,8 +69,15 @@ export function Gallery<T extends Entry>({ open, onOpen, trigger, title, says, e
                     <ul className={`-mx-2 mt-5 grid min-h-0 gap-x-1 gap-y-3 overflow-y-auto px-2 pb-1 ${wide ? 'grid-cols-5 max-[1000px]:grid-cols-3' : 'grid-cols-7 max-[1100px]:grid-cols-5'}`}>
                         {entries?.map((one) => (
                             <li key={one.name}>
-                                <button className="flex h-full w-full flex-col rounded border border-transparent p-1.5 text-left hover:border-amber hover:bg-honey" onClick={() => onChoose(one)}>
-                                    <img src={`data:image/svg+xml,${encodeURIComponent(one.picture)}`} alt="" className="aspect-square w-full rounded-sm bg-card object-contain" />
+                                <button
+                                    className="flex h-full w-full flex-col rounded border border-transparent p-1.5 text-left hover:border-amber hover:bg-honey"
+                                    onClick={() => onChoose(one)}
+                                >
+                                    <img
+                                        src={`data:image/svg+xml,${encodeURIComponent(one.picture)}`}
+                                        alt=""
+                                        className="aspect-square w-full rounded-sm bg-card object-contain"
+                                    />
                                     <span className="mt-2 font-serif text-[15px] leading-tight font-semibold">{one.name}</span>
                                     <span className="mt-1 text-[12px] leading-snug text-slate">{one.says}</span>
                                 </button>

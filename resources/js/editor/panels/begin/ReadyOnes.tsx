@@ -10,7 +10,12 @@ export function ReadyOnes({ onLaid, trigger }: { onLaid: () => void; trigger: Re
     const { change } = useSheet();
     const [open, setOpen] = useState(false);
     const [problem, setProblem] = useState<string | null>(null);
-    const list = useQuery({ queryKey: ['constructions'], queryFn: () => answer(api.GET('/api/constructions')), enabled: open, staleTime: Infinity });
+    const list = useQuery({
+        queryKey: ['constructions'],
+        queryFn: () => answer(api.GET('/api/constructions')),
+        enabled: open,
+        staleTime: Infinity,
+    });
 
     async function lay({ name, steps, palette }: Construction): Promise<void> {
         const refused = await change([{ op: 'lay', name, steps, palette }]);

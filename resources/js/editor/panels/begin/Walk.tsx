@@ -15,8 +15,14 @@ export function Walk({ onLeave }: { onLeave: () => void }) {
     const stop = STOPS[at];
 
     return (
-        <aside aria-label="A short walk" className="appear absolute top-3 left-3 z-10 w-72 rounded-md border border-amber bg-paper p-4 shadow-[0_6px_24px_-8px_rgba(27,33,64,.35)]">
-            <ol className="mb-2.5 flex gap-1.5" aria-label={stop === undefined ? 'All five steps are done' : `Step ${at + 1} of ${STOPS.length}`}>
+        <aside
+            aria-label="A short walk"
+            className="appear absolute top-3 left-3 z-10 w-72 rounded-md border border-amber bg-paper p-4 shadow-[0_6px_24px_-8px_rgba(27,33,64,.35)]"
+        >
+            <ol
+                className="mb-2.5 flex gap-1.5"
+                aria-label={stop === undefined ? 'All five steps are done' : `Step ${at + 1} of ${STOPS.length}`}
+            >
                 {STOPS.map(({ title }, k) => (
                     <li key={title} className={`h-1 flex-1 rounded ${k < at ? 'bg-amber' : k === at ? 'bg-ink' : 'bg-rule'}`} />
                 ))}
@@ -24,7 +30,9 @@ export function Walk({ onLeave }: { onLeave: () => void }) {
             <p role="status" className="font-serif text-[17px] leading-tight font-semibold">
                 {stop?.title ?? 'That is all there is to it'}
             </p>
-            <p className="mt-1.5 text-[13px] leading-snug text-slate">{stop?.says ?? 'Grids, picks, verbs, sentences. “Hand over” takes it home; “/” finds every verb by any word for it.'}</p>
+            <p className="mt-1.5 text-[13px] leading-snug text-slate">
+                {stop?.says ?? 'Grids, picks, verbs, sentences. “Hand over” takes it home; “/” finds every verb by any word for it.'}
+            </p>
             <button className="mt-2.5 -mb-1 text-[13px] font-medium text-umber hover:underline" onClick={onLeave}>
                 {stop === undefined ? 'Close' : 'Leave the walk'}
             </button>

@@ -6,7 +6,10 @@ import { problemText } from '../../model/problem';
 import { usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
 
-/** Pictures that are dropped on the sheet, or pasted: each is laid under the construction as wide as the sheet. Of drawings is asked what they become. */
+/**
+ * Pictures that are dropped on the sheet, or pasted: each is laid under the construction as wide as the sheet. Of drawings is asked what
+ * they become.
+ */
 export function useBringing() {
     const { kinds, page, change } = useSheet();
     const { select } = usePicks();

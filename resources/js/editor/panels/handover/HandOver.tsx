@@ -28,7 +28,8 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
     const put = (change: Options) => form !== undefined && setAnswers({ ...answers, [form.name]: { ...answers[form.name], ...change } });
     const told = useEstimate(page.id, page.revision, open ? form : undefined, asked);
     const atOnce = useMutation({
-        mutationFn: ({ name }: FileForm) => save(`/api/sheets/${page.id}/file?${new URLSearchParams({ format: name, ...texts(asked) }).toString()}`, `sheet.${name}`),
+        mutationFn: ({ name }: FileForm) =>
+            save(`/api/sheets/${page.id}/file?${new URLSearchParams({ format: name, ...texts(asked) }).toString()}`, `sheet.${name}`),
         onSuccess: () => setOpen(false),
     });
     const inTurn = useOrder(() => setOpen(false));
@@ -39,7 +40,15 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
         inTurn.reset();
         if (form === undefined) return;
         if (form.quick) atOnce.mutate(form);
-        else inTurn.begin(() => answer(api.POST('/api/sheets/{sheet}/exports', { params: { path: { sheet: page.id } }, body: { format: form.name, ...asked } })));
+        else
+            inTurn.begin(() =>
+                answer(
+                    api.POST('/api/sheets/{sheet}/exports', {
+                        params: { path: { sheet: page.id } },
+                        body: { format: form.name, ...asked },
+                    }),
+                ),
+            );
     }
 
     return (
@@ -69,8 +78,17 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                         <fieldset className="grid min-h-11 grid-cols-5 gap-2">
                             <legend className="sr-only">Form of the file</legend>
                             {forms.map(({ name, label }) => (
-                                <label key={name} className={`rounded border px-2 py-2.5 text-center font-medium ${form?.name === name ? 'border-amber bg-honey' : 'border-rule bg-card hover:border-amber'} has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-ink`}>
-                                    <input type="radio" className="sr-only" name="format" checked={form?.name === name} onChange={() => choose(name)} />
+                                <label
+                                    key={name}
+                                    className={`rounded border px-2 py-2.5 text-center font-medium ${form?.name === name ? 'border-amber bg-honey' : 'border-rule bg-card hover:border-amber'} has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-ink`}
+                                >
+                                    <input
+                                        type="radio"
+                                        className="sr-only"
+                                        name="format"
+                                        checked={form?.name === name}
+                                        onChange={() => choose(name)}
+                                    />
                                     {label}
                                 </label>
                             ))}
@@ -79,11 +97,22 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
                         {form !== undefined && form.options.length > 0 && (
                             <div className="flex flex-wrap items-center gap-x-6 gap-y-3">
                                 {asking(form, options).map((field) => (
-                                    <OptionField key={`${form.name} ${field.name}`} field={field} value={options[field.name]} onChange={(value) => put({ [field.name]: value })} />
+                                    <OptionField
+                                        key={`${form.name} ${field.name}`}
+                                        field={field}
+                                        value={options[field.name]}
+                                        onChange={(value) => put({ [field.name]: value })}
+                                    />
                                 ))}
                             </div>
                         )}
-                        {!told.estimate.isError && <Told told={[...(told.estimate.data?.told ?? []), ...(told.proof.data?.told ?? [])]} instead={told.estimate.data?.instead ?? []} onTake={put} />}
+                        {!told.estimate.isError && (
+                            <Told
+                                told={[...(told.estimate.data?.told ?? []), ...(told.proof.data?.told ?? [])]}
+                                instead={told.estimate.data?.instead ?? []}
+                                onTake={put}
+                            />
+                        )}
                         <Unsaid scene={scene} />
                         {error !== null && (
                             <p role="alert" className="rounded bg-blush px-3 py-2 text-brick">
@@ -126,13 +155,26 @@ export function HandOver({ bring }: { bring: (plan: string) => Promise<Problem |
 }
 
 /** What the file will be, and options that would do better. */
-function Told({ told, instead, onTake }: { told: string[]; instead: { label: string; options: Options }[]; onTake: (options: Options) => void }) {
+function Told({
+    told,
+    instead,
+    onTake,
+}: {
+    told: string[];
+    instead: { label: string; options: Options }[];
+    onTake: (options: Options) => void;
+}) {
     if (told.length === 0) return null;
     return (
         <p className="text-[13px] leading-snug text-slate tabular-nums">
             {told[0]}
             {instead.map(({ label, options }) => (
-                <button key={label} type="button" className="mr-1 ml-1.5 font-medium whitespace-nowrap text-umber underline" onClick={() => onTake(options)}>
+                <button
+                    key={label}
+                    type="button"
+                    className="mr-1 ml-1.5 font-medium whitespace-nowrap text-umber underline"
+                    onClick={() => onTake(options)}
+                >
                     {label}
                 </button>
             ))}
@@ -145,7 +187,13 @@ function Told({ told, instead, onTake }: { told: string[]; instead: { label: str
     );
 }
 
-function BringPlan({ bring, onBrought }: { bring: (plan: string) => Promise<Problem | null>; onBrought: (refused: string | null) => void }) {
+function BringPlan({
+    bring,
+    onBrought,
+}: {
+    bring: (plan: string) => Promise<Problem | null>;
+    onBrought: (refused: string | null) => void;
+}) {
     async function take(file: File): Promise<string | null> {
         const problem = await bring(await planText(file));
         return problem === null ? null : problem.status === 413 ? 'A plan can have at most 5 MB.' : problem.message;
@@ -160,7 +208,10 @@ function BringPlan({ bring, onBrought }: { bring: (plan: string) => Promise<Prob
                 onChange={(event) => {
                     const file = event.target.files?.[0];
                     event.target.value = '';
-                    if (file !== undefined) void take(file).then(onBrought, (fault: unknown) => onBrought(fault instanceof Error ? fault.message : 'The file could not be read.'));
+                    if (file !== undefined)
+                        void take(file).then(onBrought, (fault: unknown) =>
+                            onBrought(fault instanceof Error ? fault.message : 'The file could not be read.'),
+                        );
                 }}
             />
         </label>
@@ -169,12 +220,15 @@ function BringPlan({ bring, onBrought }: { bring: (plan: string) => Promise<Prob
 
 /** What the file will show otherwise than the screen does. */
 function Unsaid({ scene }: { scene: Scene }) {
-    const bare = scene.drawing.filter((drawn) => drawn.styles.some((style) => style.bare === true)).map(({ id }) => stepOf(scene, id)?.label ?? id);
+    const bare = scene.drawing
+        .filter((drawn) => drawn.styles.some((style) => style.bare === true))
+        .map(({ id }) => stepOf(scene, id)?.label ?? id);
     if (bare.length === 0) return null;
     const [first = '', ...rest] = bare;
     return (
         <p role="note" className="rounded bg-honey px-3 py-2 leading-snug text-umber">
-            {rest.length === 0 ? `${first.slice(0, 1).toUpperCase()}${first.slice(1)} was` : `${bare.length} parts were`} given no look yet: black in the file.
+            {rest.length === 0 ? `${first.slice(0, 1).toUpperCase()}${first.slice(1)} was` : `${bare.length} parts were`} given no look yet:
+            black in the file.
         </p>
     );
 }

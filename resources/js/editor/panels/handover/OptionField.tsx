@@ -12,7 +12,12 @@ interface Props {
 /** An option of a file, with the editor that its type asks for. */
 export function OptionField(props: Props) {
     const { field } = props;
-    if (field.type === 'choice') return (field.choices ?? []).reduce((letters, { text }) => letters + text.length, 0) > SHORT ? <Listed {...props} /> : <OneOf {...props} />;
+    if (field.type === 'choice')
+        return (field.choices ?? []).reduce((letters, { text }) => letters + text.length, 0) > SHORT ? (
+            <Listed {...props} />
+        ) : (
+            <OneOf {...props} />
+        );
     if (field.type === 'many') return <Several {...props} />;
     if (field.type === 'switch') return <Switch {...props} />;
     return <Typed {...props} />;
@@ -43,8 +48,17 @@ function OneOf({ field, value, onChange }: Props) {
         <fieldset className="flex items-center gap-1">
             <legend className="float-left mr-2 leading-[30px]">{named(field.label)}</legend>
             {choices.map((choice) => (
-                <label key={choice.value} className={`choice ${value === choice.value ? 'border-amber bg-honey font-medium' : 'border-rule bg-card'}`}>
-                    <input type="radio" className="sr-only" name={`option ${field.name}`} checked={value === choice.value} onChange={() => onChange(choice.value)} />
+                <label
+                    key={choice.value}
+                    className={`choice ${value === choice.value ? 'border-amber bg-honey font-medium' : 'border-rule bg-card'}`}
+                >
+                    <input
+                        type="radio"
+                        className="sr-only"
+                        name={`option ${field.name}`}
+                        checked={value === choice.value}
+                        onChange={() => onChange(choice.value)}
+                    />
                     {choice.text}
                 </label>
             ))}
@@ -59,7 +73,13 @@ function Several({ field, value, onChange }: Props) {
             <legend className="float-left mr-1 leading-6">{named(field.label)}</legend>
             {field.none !== undefined && (
                 <label className="flex items-center gap-1.5">
-                    <input type="radio" className="size-4 accent-ink" name={`option ${field.name}`} checked={chosen.length === 0} onChange={() => onChange([])} />
+                    <input
+                        type="radio"
+                        className="size-4 accent-ink"
+                        name={`option ${field.name}`}
+                        checked={chosen.length === 0}
+                        onChange={() => onChange([])}
+                    />
                     {field.none}
                 </label>
             )}
@@ -69,7 +89,11 @@ function Several({ field, value, onChange }: Props) {
                         type="checkbox"
                         className="size-4 accent-ink"
                         checked={chosen.includes(choice.value)}
-                        onChange={() => onChange(chosen.includes(choice.value) ? chosen.filter((one) => one !== choice.value) : [...chosen, choice.value])}
+                        onChange={() =>
+                            onChange(
+                                chosen.includes(choice.value) ? chosen.filter((one) => one !== choice.value) : [...chosen, choice.value],
+                            )
+                        }
                     />
                     <span className="font-serif text-[15px] italic">{choice.text}</span>
                 </label>
@@ -95,7 +119,9 @@ function Typed({ field, value, onChange }: Props) {
             <input
                 className={`boxed tabular-nums ${field.type === 'sizes' ? 'w-32' : 'w-20'}`}
                 inputMode={field.type === 'number' ? 'decimal' : undefined}
-                value={Array.isArray(value) ? value.join(', ') : typeof value === 'number' || typeof value === 'string' ? String(value) : ''}
+                value={
+                    Array.isArray(value) ? value.join(', ') : typeof value === 'number' || typeof value === 'string' ? String(value) : ''
+                }
                 onChange={(event) => onChange(event.target.value)}
             />
         </label>

@@ -31,7 +31,10 @@ export function BlockVerbs({ block, grid, shape }: { block: Block; grid: Step; s
         const first = shape.boxOfCell(shape.cell(`${left},${top}`) ?? 0);
         const last = shape.boxOfCell(shape.cell(`${right},${bottom}`) ?? 0);
         const origin = page.plan.steps.find((step) => step.id === grid.id)?.['origin'];
-        const [x, y] = Array.isArray(origin) && origin.every((one) => typeof one === 'number') ? (origin as [number, number]) : [shape.place(0)[0], shape.place(0)[1]];
+        const [x, y] =
+            Array.isArray(origin) && origin.every((one) => typeof one === 'number')
+                ? (origin as [number, number])
+                : [shape.place(0)[0], shape.place(0)[1]];
         painter.setBlock(null);
         void change([
             { op: 'set', id: grid.id, field: 'origin', value: [x - first[0], y - first[1]] },

@@ -27,7 +27,9 @@ export function FrameStrip() {
     const step = scene.steps.findLast((one) => one.frames !== undefined);
     const grid = stepOf(scene, step?.frames?.on ?? '');
     const shape = gridShape(grid?.geometry);
-    return step?.frames === undefined || grid === undefined || shape === undefined ? null : <Strip step={step} frames={step.frames} grid={grid} shape={shape} />;
+    return step?.frames === undefined || grid === undefined || shape === undefined ? null : (
+        <Strip step={step} frames={step.frames} grid={grid} shape={shape} />
+    );
 }
 
 function Strip({ step, frames, grid, shape }: { step: Step; frames: NonNullable<Step['frames']>; grid: Step; shape: GridShape }) {
@@ -65,7 +67,10 @@ function Strip({ step, frames, grid, shape }: { step: Step; frames: NonNullable<
         const names = namesByColour(palette);
         const cells = new Map(pairs.flatMap(([from, to]) => [...frameLaid(frames, shape, picture, names, from, to)]));
         const painting = cells.size === 0 ? null : paintingOf(kinds, grid.id, shape, addressed(shape, cells));
-        const operations = [...(more === 0 ? [] : [{ op: 'set' as const, id: step.id, field: 'count', value: count + more }]), ...(painting === null ? [] : [painting])];
+        const operations = [
+            ...(more === 0 ? [] : [{ op: 'set' as const, id: step.id, field: 'count', value: count + more }]),
+            ...(painting === null ? [] : [painting]),
+        ];
         if (operations.length === 0) return;
         void change(operations).then((refused) => refused === null && choose(next));
     }
@@ -80,32 +85,94 @@ function Strip({ step, frames, grid, shape }: { step: Step; frames: NonNullable<
                     {isPlaying ? 'Stop' : 'Play'}
                 </button>
             </div>
-            <Frame whole={whole} corner={cornerOf(frames, shape, isPlaying ? shown % count : index)} size={[wide, high]} scale={scale} ground={scene.sheet.background} label={isPlaying ? 'The frames, played' : `Frame ${index + 1}, enlarged`} />
+            <Frame
+                whole={whole}
+                corner={cornerOf(frames, shape, isPlaying ? shown % count : index)}
+                size={[wide, high]}
+                scale={scale}
+                ground={scene.sheet.background}
+                label={isPlaying ? 'The frames, played' : `Frame ${index + 1}, enlarged`}
+            />
             <ol className="flex flex-wrap gap-1.5">
                 {frames.corners.map((_, frame) => (
                     <li key={frame}>
-                        <button aria-label={`Frame ${frame + 1}`} aria-pressed={index === frame} className={`block rounded border p-[3px] ${index === frame ? 'border-amber bg-honey' : 'border-rule bg-card hover:border-amber'}`} onClick={() => choose(frame)}>
-                            <Frame whole={whole} corner={cornerOf(frames, shape, frame)} size={[wide, high]} scale={Math.min(SMALL / wide, SMALL / high)} ground={scene.sheet.background} label="" />
+                        <button
+                            aria-label={`Frame ${frame + 1}`}
+                            aria-pressed={index === frame}
+                            className={`block rounded border p-[3px] ${index === frame ? 'border-amber bg-honey' : 'border-rule bg-card hover:border-amber'}`}
+                            onClick={() => choose(frame)}
+                        >
+                            <Frame
+                                whole={whole}
+                                corner={cornerOf(frames, shape, frame)}
+                                size={[wide, high]}
+                                scale={Math.min(SMALL / wide, SMALL / high)}
+                                ground={scene.sheet.background}
+                                label=""
+                            />
                         </button>
                     </li>
                 ))}
             </ol>
             <div className="flex flex-wrap gap-x-3 gap-y-1 text-[13px] font-medium text-umber">
-                <button className="hover:underline disabled:text-slate disabled:no-underline" disabled={isFull} title={isFull ? 'There is no room on the grid for one more' : undefined} onClick={() => void change([{ op: 'set', id: step.id, field: 'count', value: count + 1 }]).then((refused) => refused === null && choose(count))}>
+                <button
+                    className="hover:underline disabled:text-slate disabled:no-underline"
+                    disabled={isFull}
+                    title={isFull ? 'There is no room on the grid for one more' : undefined}
+                    onClick={() =>
+                        void change([{ op: 'set', id: step.id, field: 'count', value: count + 1 }]).then(
+                            (refused) => refused === null && choose(count),
+                        )
+                    }
+                >
                     Add
                 </button>
-                <button className="hover:underline disabled:text-slate disabled:no-underline" disabled={isFull} title={isFull ? 'There is no room on the grid for one more' : undefined} onClick={() => lay([[index, count]], count, 1)}>
+                <button
+                    className="hover:underline disabled:text-slate disabled:no-underline"
+                    disabled={isFull}
+                    title={isFull ? 'There is no room on the grid for one more' : undefined}
+                    onClick={() => lay([[index, count]], count, 1)}
+                >
                     Copy
                 </button>
-                <button className="hover:underline disabled:text-slate disabled:no-underline" disabled={index === 0} onClick={() => lay([[index, index - 1], [index - 1, index]], index - 1)}>
+                <button
+                    className="hover:underline disabled:text-slate disabled:no-underline"
+                    disabled={index === 0}
+                    onClick={() =>
+                        lay(
+                            [
+                                [index, index - 1],
+                                [index - 1, index],
+                            ],
+                            index - 1,
+                        )
+                    }
+                >
                     Earlier
                 </button>
-                <button className="hover:underline disabled:text-slate disabled:no-underline" disabled={index === count - 1} onClick={() => lay([[index, index + 1], [index + 1, index]], index + 1)}>
+                <button
+                    className="hover:underline disabled:text-slate disabled:no-underline"
+                    disabled={index === count - 1}
+                    onClick={() =>
+                        lay(
+                            [
+                                [index, index + 1],
+                                [index + 1, index],
+                            ],
+                            index + 1,
+                        )
+                    }
+                >
                     Later
                 </button>
             </div>
             <label className="flex items-center gap-1.5 text-[13px]">
-                <input type="checkbox" className="size-4 accent-ink" checked={active?.seenThrough ?? false} onChange={() => painter.setFrame({ step: step.id, index, seenThrough: !(active?.seenThrough ?? false) })} />
+                <input
+                    type="checkbox"
+                    className="size-4 accent-ink"
+                    checked={active?.seenThrough ?? false}
+                    onChange={() => painter.setFrame({ step: step.id, index, seenThrough: !(active?.seenThrough ?? false) })}
+                />
                 see the one before through it
             </label>
         </section>
@@ -113,7 +180,21 @@ function Strip({ step, frames, grid, shape }: { step: Step; frames: NonNullable<
 }
 
 /** A part of a picture, enlarged by whole numbers where there is room. */
-function Frame({ whole, corner: [x, y], size: [wide, high], scale, ground, label }: { whole: ImageData; corner: [number, number]; size: [number, number]; scale: number; ground: string | null; label: string }) {
+function Frame({
+    whole,
+    corner: [x, y],
+    size: [wide, high],
+    scale,
+    ground,
+    label,
+}: {
+    whole: ImageData;
+    corner: [number, number];
+    size: [number, number];
+    scale: number;
+    ground: string | null;
+    label: string;
+}) {
     const canvas = useRef<HTMLCanvasElement>(null);
     useEffect(() => {
         const context = canvas.current?.getContext('2d');
@@ -125,5 +206,14 @@ function Frame({ whole, corner: [x, y], size: [wide, high], scale, ground, label
         context.fillRect(0, 0, wide, high);
         context.drawImage(small, 0, 0);
     }, [whole, x, y, wide, high, ground]);
-    return <canvas ref={canvas} width={wide} height={high} style={{ width: wide * scale, height: high * scale, imageRendering: 'pixelated' }} role={label === '' ? 'presentation' : 'img'} aria-label={label === '' ? undefined : label} />;
+    return (
+        <canvas
+            ref={canvas}
+            width={wide}
+            height={high}
+            style={{ width: wide * scale, height: high * scale, imageRendering: 'pixelated' }}
+            role={label === '' ? 'presentation' : 'img'}
+            aria-label={label === '' ? undefined : label}
+        />
+    );
 }

@@ -56,7 +56,9 @@ export function PaintBar({ children }: { children: ReactNode }) {
                             className={`flex items-center gap-1 border-b-2 py-0.5 ${brush.way === way ? 'border-amber font-semibold text-ink' : 'border-transparent hover:text-ink'}`}
                             onClick={() => painter.set({ way })}
                         >
-                            {naming && <kbd className="rounded-sm bg-honey px-1 font-sans text-[11.5px] font-medium text-umber">{number + 1}</kbd>}
+                            {naming && (
+                                <kbd className="rounded-sm bg-honey px-1 font-sans text-[11.5px] font-medium text-umber">{number + 1}</kbd>
+                            )}
                             {way}
                         </button>
                     ))}
@@ -71,8 +73,14 @@ export function PaintBar({ children }: { children: ReactNode }) {
                     {[...names, ...(isOwn ? [brush.colour] : []), 'none'].map((name, number) => (
                         <button key={name} role="radio" aria-checked={brush.colour === name} title={name === 'none' ? 'None: takes away what is painted' : name} className={`verb shrink-0 ${names.length > NUMBERED ? 'tight' : ''} ${brush.colour === name ? 'border-amber bg-honey' : ''}`} onClick={() => painter.set({ colour: name })}>
                             <Swatch colour={name === 'none' ? undefined : (palette[name] ?? name)} size={16} />
-                            {(name === 'none' || number < Math.min(NUMBERED, names.length)) && <kbd>{name === 'none' ? 'E' : number + 1}</kbd>}
-                            <span className={`font-serif text-[15px] italic ${names.length > NAMED && brush.colour !== name ? 'sr-only' : ''}`}>{name}</span>
+                            {(name === 'none' || number < Math.min(NUMBERED, names.length)) && (
+                                <kbd>{name === 'none' ? 'E' : number + 1}</kbd>
+                            )}
+                            <span
+                                className={`font-serif text-[15px] italic ${names.length > NAMED && brush.colour !== name ? 'sr-only' : ''}`}
+                            >
+                                {name}
+                            </span>
                         </button>
                     ))}
                 </div>

@@ -24,7 +24,10 @@ export function PaintProof() {
     const grid = paintedGrid(scene, on);
     const shape = mode === 'paint' ? gridShape(grid?.geometry) : undefined;
     const [wide, high] = shape?.isLattice === true ? shape.extent : [0, 0];
-    const painted = useMemo(() => (grid === undefined || shape === undefined || wide === 0 ? null : imageOf(Picture.of(scene, grid, shape), wide, high)), [scene, grid, shape, wide, high]);
+    const painted = useMemo(
+        () => (grid === undefined || shape === undefined || wide === 0 ? null : imageOf(Picture.of(scene, grid, shape), wide, high)),
+        [scene, grid, shape, wide, high],
+    );
 
     useEffect(() => {
         if (painted === null || grid === undefined) return undefined;
@@ -36,7 +39,8 @@ export function PaintProof() {
             frame = 0;
             const image = new ImageData(new Uint8ClampedArray(painted.data), wide, high);
             for (const stroke of painter.strokes()) {
-                for (const [cell, colour] of stroke.get(grid.id) ?? []) image.data.set(bytesOf(colour === 'none' ? '' : (palette[colour] ?? colour)), 4 * cell);
+                for (const [cell, colour] of stroke.get(grid.id) ?? [])
+                    image.data.set(bytesOf(colour === 'none' ? '' : (palette[colour] ?? colour)), 4 * cell);
             }
             small.getContext('2d')?.putImageData(image, 0, 0);
             for (const [canvas, times] of [[one.current, 1], [two.current, 1], [nine.current, 3], [dark.current, 1]] as const) {
@@ -48,7 +52,8 @@ export function PaintProof() {
                 context.fillStyle = canvas === dark.current ? PAPER : ground;
                 context.fillRect(0, 0, canvas.width, canvas.height);
                 const [w, h] = [canvas.width / times, canvas.height / times];
-                for (let tile = 0; tile < times * times; tile++) context.drawImage(small, (tile % times) * w, Math.floor(tile / times) * h, w, h);
+                for (let tile = 0; tile < times * times; tile++)
+                    context.drawImage(small, (tile % times) * w, Math.floor(tile / times) * h, w, h);
             }
         };
         show();
@@ -73,7 +78,13 @@ export function PaintProof() {
                 {doubled && <Shown canvas={dark} wide={2 * wide} high={2 * high} scale={1} caption="silhouette" />}
             </div>
             {!doubled && <Shown canvas={dark} wide={wide} high={high} scale={1} caption="silhouette" />}
-            <Shown canvas={nine} wide={3 * wide} high={3 * high} scale={laid} caption={laid === 1 ? 'laid 3 × 3' : `laid 3 × 3, at ${Math.round(laid * 100)} %`} />
+            <Shown
+                canvas={nine}
+                wide={3 * wide}
+                high={3 * high}
+                scale={laid}
+                caption={laid === 1 ? 'laid 3 × 3' : `laid 3 × 3, at ${Math.round(laid * 100)} %`}
+            />
         </section>
     );
 }
@@ -81,10 +92,29 @@ export function PaintProof() {
 /** Pixels that there is room for. */
 const WIDE = 198;
 
-function Shown({ canvas, wide, high, scale, caption }: { canvas: React.RefObject<HTMLCanvasElement | null>; wide: number; high: number; scale: number; caption: string }) {
+function Shown({
+    canvas,
+    wide,
+    high,
+    scale,
+    caption,
+}: {
+    canvas: React.RefObject<HTMLCanvasElement | null>;
+    wide: number;
+    high: number;
+    scale: number;
+    caption: string;
+}) {
     return (
         <figure className="flex max-w-full flex-col items-start gap-1.5 overflow-hidden">
-            <canvas ref={canvas} width={wide} height={high} style={{ width: wide * scale, height: high * scale, imageRendering: scale === 1 ? 'pixelated' : 'auto' }} role="img" aria-label={`Painted cells, ${caption}`} />
+            <canvas
+                ref={canvas}
+                width={wide}
+                height={high}
+                style={{ width: wide * scale, height: high * scale, imageRendering: scale === 1 ? 'pixelated' : 'auto' }}
+                role="img"
+                aria-label={`Painted cells, ${caption}`}
+            />
             <figcaption className="text-[11.5px] leading-none text-slate tabular-nums">{caption}</figcaption>
         </figure>
     );

@@ -24,7 +24,11 @@ export function PaletteFiles() {
             const refused = operations.length === 0 ? null : await change(operations);
             say(refused === null ? (operations.length === 0 ? 'All of these colours are there already.' : null) : problemText(refused));
         } catch (fault) {
-            say(fault instanceof SyntaxError && fault.message.startsWith('Expected') ? fault.message : 'Expected design tokens (JSON), or a PNG with a pixel for each colour.');
+            say(
+                fault instanceof SyntaxError && fault.message.startsWith('Expected')
+                    ? fault.message
+                    : 'Expected design tokens (JSON), or a PNG with a pixel for each colour.',
+            );
         }
     }
 
@@ -53,10 +57,18 @@ export function PaletteFiles() {
                         }}
                     />
                 </label>
-                <button className="hover:underline disabled:text-slate disabled:no-underline" disabled={isEmpty} onClick={() => void keep('tokens')}>
+                <button
+                    className="hover:underline disabled:text-slate disabled:no-underline"
+                    disabled={isEmpty}
+                    onClick={() => void keep('tokens')}
+                >
                     As tokens
                 </button>
-                <button className="hover:underline disabled:text-slate disabled:no-underline" disabled={isEmpty} onClick={() => void keep('strip')}>
+                <button
+                    className="hover:underline disabled:text-slate disabled:no-underline"
+                    disabled={isEmpty}
+                    onClick={() => void keep('strip')}
+                >
                     As a strip
                 </button>
             </div>

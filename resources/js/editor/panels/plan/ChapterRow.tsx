@@ -37,7 +37,8 @@ export function ChapterRow({ section, chapters, folded, working, onFold, onWork 
     }
 
     function rename(): void {
-        if (naming !== null && naming.trim() !== '' && (naming.trim() !== name || !named)) run({ op: 'chapter', from, name: naming.trim() });
+        if (naming !== null && naming.trim() !== '' && (naming.trim() !== name || !named))
+            run({ op: 'chapter', from, name: naming.trim() });
         setNaming(null);
     }
 
@@ -53,14 +54,25 @@ export function ChapterRow({ section, chapters, folded, working, onFold, onWork 
                     aria-expanded={!folded}
                     onClick={onFold}
                     onKeyDown={(event) => {
-                        const towards = event.altKey && event.key === 'ArrowUp' ? before : event.altKey && event.key === 'ArrowDown' ? behind : undefined;
+                        const towards =
+                            event.altKey && event.key === 'ArrowUp'
+                                ? before
+                                : event.altKey && event.key === 'ArrowDown'
+                                  ? behind
+                                  : undefined;
                         if (towards === undefined || !named) return;
                         event.preventDefault();
                         run({ op: 'move-chapter', from, before: towards === before ? before.from : (chapters[at + 2]?.from ?? null) });
                     }}
                     {...listeners}
                 >
-                    <svg viewBox="0 0 10 10" width="9" height="9" className={`shrink-0 fill-slate transition-transform ${folded ? '' : 'rotate-90'}`} aria-hidden="true">
+                    <svg
+                        viewBox="0 0 10 10"
+                        width="9"
+                        height="9"
+                        className={`shrink-0 fill-slate transition-transform ${folded ? '' : 'rotate-90'}`}
+                        aria-hidden="true"
+                    >
                         <path d="M2 0 9 5 2 10Z" />
                     </svg>
                     {naming === null && <span className="truncate text-[13px] leading-none font-semibold">{name}</span>}
@@ -94,11 +106,19 @@ export function ChapterRow({ section, chapters, folded, working, onFold, onWork 
                         <Dots />
                     </DropdownMenu.Trigger>
                     <DropdownMenu.Portal>
-                        <DropdownMenu.Content className="menu" align="end" onCloseAutoFocus={(event) => naming !== null && event.preventDefault()}>
+                        <DropdownMenu.Content
+                            className="menu"
+                            align="end"
+                            onCloseAutoFocus={(event) => naming !== null && event.preventDefault()}
+                        >
                             <DropdownMenu.Item className="menu-item" onSelect={() => setNaming(named ? name : '')}>
                                 {named ? 'Rename' : 'Name this chapter'}
                             </DropdownMenu.Item>
-                            <DropdownMenu.Item className="menu-item" disabled={!named || before === undefined} onSelect={() => run({ op: 'move-chapter', from, before: before?.from ?? null })}>
+                            <DropdownMenu.Item
+                                className="menu-item"
+                                disabled={!named || before === undefined}
+                                onSelect={() => run({ op: 'move-chapter', from, before: before?.from ?? null })}
+                            >
                                 Move up <span className="text-[11.5px] text-slate">Alt ↑</span>
                             </DropdownMenu.Item>
                             <DropdownMenu.Item
@@ -116,7 +136,11 @@ export function ChapterRow({ section, chapters, folded, working, onFold, onWork 
                         </DropdownMenu.Content>
                     </DropdownMenu.Portal>
                 </DropdownMenu.Root>
-                <button className="py-1 text-[12.5px] font-medium whitespace-nowrap text-umber hover:underline" aria-pressed={working} onClick={() => onWork(working ? null : from)}>
+                <button
+                    className="py-1 text-[12.5px] font-medium whitespace-nowrap text-umber hover:underline"
+                    aria-pressed={working}
+                    onClick={() => onWork(working ? null : from)}
+                >
                     {working ? 'Show all' : 'Work on it'}
                 </button>
             </div>

@@ -38,7 +38,10 @@ export function PlanPanel() {
     const [refused, setRefused] = useState<{ step: string; text: string } | null>(null);
     const panel = useRef<HTMLElement>(null);
     const list = useRef<HTMLOListElement>(null);
-    const rows = useMemo(() => rowsOf(scene, { turned, sought, selected, kinds, working }), [scene, turned, sought, selected, kinds, working]);
+    const rows = useMemo(
+        () => rowsOf(scene, { turned, sought, selected, kinds, working }),
+        [scene, turned, sought, selected, kinds, working],
+    );
     const findings = useMemo(() => byStep(scene.findings), [scene.findings]);
     const virtual = rows.length > ALL_DRAWN;
     // eslint-disable-next-line react-hooks/incompatible-library -- its functions are called here only
@@ -75,9 +78,26 @@ export function PlanPanel() {
     function line(row: Row) {
         switch (row.type) {
             case 'chapter':
-                return <ChapterRow section={row.section} folded={row.folded} working={working === row.section.from} onFold={() => turn(row.key)} onWork={workOn} chapters={scene.chapters} />;
+                return (
+                    <ChapterRow
+                        section={row.section}
+                        folded={row.folded}
+                        working={working === row.section.from}
+                        onFold={() => turn(row.key)}
+                        onWork={workOn}
+                        chapters={scene.chapters}
+                    />
+                );
             case 'alike':
-                return <AlikeRow text={row.text} from={row.at + 1} to={row.at + row.steps.length} open={row.open} onOpen={() => turn(row.key)} />;
+                return (
+                    <AlikeRow
+                        text={row.text}
+                        from={row.at + 1}
+                        to={row.at + row.steps.length}
+                        open={row.open}
+                        onOpen={() => turn(row.key)}
+                    />
+                );
             case 'step': {
                 const { step, at } = row;
                 return (
@@ -98,7 +118,11 @@ export function PlanPanel() {
     }
 
     return (
-        <nav ref={panel} aria-label="Plan" className="relative min-h-0 overflow-x-hidden overflow-y-auto border-r border-rule bg-paper pb-6">
+        <nav
+            ref={panel}
+            aria-label="Plan"
+            className="relative min-h-0 overflow-x-hidden overflow-y-auto border-r border-rule bg-paper pb-6"
+        >
             {scene.steps.length > MANY && (
                 <div className="sticky top-0 z-20 bg-paper px-4 pt-3.5 pb-2.5">
                     <input
@@ -111,19 +135,31 @@ export function PlanPanel() {
                         onKeyDown={(event) => event.key === 'Escape' && setSought('')}
                     />
                     <span role="status" className="pointer-events-none absolute top-[22px] right-7 text-[12.5px] text-slate">
-                        {sought.trim() === '' ? `${scene.steps.length} ${scene.steps.length === 1 ? 'step' : 'steps'}` : `${rows.filter((row) => row.type === 'step').length} of ${scene.steps.length}`}
+                        {sought.trim() === ''
+                            ? `${scene.steps.length} ${scene.steps.length === 1 ? 'step' : 'steps'}`
+                            : `${rows.filter((row) => row.type === 'step').length} of ${scene.steps.length}`}
                     </span>
                 </div>
             )}
             <Ground />
-            <DndContext sensors={sensors} onDragEnd={(event) => void drop(event)} accessibility={{ screenReaderInstructions: { draggable: 'Alt with an arrow key moves a step.' } }}>
+            <DndContext
+                sensors={sensors}
+                onDragEnd={(event) => void drop(event)}
+                accessibility={{ screenReaderInstructions: { draggable: 'Alt with an arrow key moves a step.' } }}
+            >
                 {virtual ? (
                     <ol ref={list} className="relative" style={{ height: lines.getTotalSize() }}>
                         {lines.getVirtualItems().map(({ key, index, start }) => {
                             const row = rows[index];
                             return (
                                 row !== undefined && (
-                                    <li key={key} ref={lines.measureElement} data-index={index} className="absolute inset-x-0 top-0" style={{ translate: `0 ${start - lines.options.scrollMargin}px` }}>
+                                    <li
+                                        key={key}
+                                        ref={lines.measureElement}
+                                        data-index={index}
+                                        className="absolute inset-x-0 top-0"
+                                        style={{ translate: `0 ${start - lines.options.scrollMargin}px` }}
+                                    >
                                         {line(row)}
                                     </li>
                                 )
@@ -138,10 +174,13 @@ export function PlanPanel() {
                     </ol>
                 )}
             </DndContext>
-            {sought.trim() !== '' && rows.length === 0 && <p className="py-3 pr-6 pl-[50px] font-serif text-[16px] text-slate italic">No sentence says that.</p>}
+            {sought.trim() !== '' && rows.length === 0 && (
+                <p className="py-3 pr-6 pl-[50px] font-serif text-[16px] text-slate italic">No sentence says that.</p>
+            )}
             {scene.steps.length === 0 && (
                 <p className="py-3 pr-6 pl-[50px] font-serif text-[16px] leading-snug text-slate italic">
-                    The plan is empty. Lay a grid below the sheet; every step then becomes a sentence here, and every number in it stays live.
+                    The plan is empty. Lay a grid below the sheet; every step then becomes a sentence here, and every number in it stays
+                    live.
                 </p>
             )}
         </nav>
@@ -164,7 +203,9 @@ interface Chapterish {
 function stepUp(chapters: Chapterish[], steps: { id: string }[], at: number): Operation | null {
     const id = steps[at]?.id ?? '';
     if (chapters.some((one) => one.named && one.from === id)) return { op: 'move', id, before: steps[at + 1]?.id ?? null };
-    return at === 0 ? null : { op: 'move', id, before: steps[at - 1]?.id ?? null, leads: chapters.some((one) => one.named && one.from === steps[at - 1]?.id) };
+    return at === 0
+        ? null
+        : { op: 'move', id, before: steps[at - 1]?.id ?? null, leads: chapters.some((one) => one.named && one.from === steps[at - 1]?.id) };
 }
 
 /** The change that moves a step one line down; to the head of the next chapter where it is the last of its own. */
@@ -192,8 +233,11 @@ export function movedTo(rows: Row[], dragged: string, over: string): Operation |
     if (source.type !== 'step') return null;
     const id = source.step.id;
     // Onto a heading: the first of its chapter.
-    if (target.type === 'chapter') return target.section.from === id ? null : { op: 'move', id, before: target.section.from, leads: target.section.named };
-    const steps = rows.flatMap((row) => (row.type === 'step' ? [row.step.id] : row.type === 'alike' && !row.open ? row.steps.map((step) => step.id) : []));
+    if (target.type === 'chapter')
+        return target.section.from === id ? null : { op: 'move', id, before: target.section.from, leads: target.section.named };
+    const steps = rows.flatMap((row) =>
+        row.type === 'step' ? [row.step.id] : row.type === 'alike' && !row.open ? row.steps.map((step) => step.id) : [],
+    );
     const there = target.type === 'step' ? target.step.id : (target.steps[0]?.id ?? '');
     if (from > to) return { op: 'move', id, before: there, leads: chapters.some((one) => one.named && one.from === there) };
     const next = steps[steps.indexOf(target.type === 'step' ? there : (target.steps.at(-1)?.id ?? '')) + 1] ?? null;

@@ -25,11 +25,17 @@ interface Props {
 }
 
 /** One sentence of the plan. It takes all that it shows, so that it is drawn anew only where that is another. */
-export const StepRow = memo(Sentence, (before, after) => (Object.keys(after) as (keyof Props)[]).every((name) => same(before[name], after[name])));
+export const StepRow = memo(Sentence, (before, after) =>
+    (Object.keys(after) as (keyof Props)[]).every((name) => same(before[name], after[name])),
+);
 
 /** The same thing, the same sentence (whatever it comes to on the sheet), or changes that say the same. */
 function same(one: unknown, other: unknown): boolean {
-    return one === other || (hashOf(one) !== undefined && hashOf(one) === hashOf(other)) || (isChange(one) && isChange(other) && JSON.stringify(one) === JSON.stringify(other));
+    return (
+        one === other ||
+        (hashOf(one) !== undefined && hashOf(one) === hashOf(other)) ||
+        (isChange(one) && isChange(other) && JSON.stringify(one) === JSON.stringify(other))
+    );
 }
 
 function hashOf(given: unknown): unknown {
@@ -110,7 +116,18 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
         void run([towards]);
     }
 
-    const apart = findings.filter((finding) => finding.level !== 'error' || finding.field === null || !step.sentence.some((piece) => piece.said && piece.field !== null && shows(kind, piece.field) && (finding.field === piece.field || finding.field?.startsWith(`${piece.field}.`))));
+    const apart = findings.filter(
+        (finding) =>
+            finding.level !== 'error' ||
+            finding.field === null ||
+            !step.sentence.some(
+                (piece) =>
+                    piece.said &&
+                    piece.field !== null &&
+                    shows(kind, piece.field) &&
+                    (finding.field === piece.field || finding.field?.startsWith(`${piece.field}.`)),
+            ),
+    );
 
     return (
         <div
@@ -159,10 +176,18 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                 )}{' '}
                 {withMarks(step.sentence.filter((piece) => piece.said || all)).map(({ piece, mark }, k) => {
                     const field = kind?.fields.find((one) => one.name === piece.field);
-                    const shown = field === undefined ? piece.text : <LiveField step={step} piece={piece} field={field} fields={kind?.fields ?? []} findings={findings} />;
+                    const shown =
+                        field === undefined ? (
+                            piece.text
+                        ) : (
+                            <LiveField step={step} piece={piece} field={field} fields={kind?.fields ?? []} findings={findings} />
+                        );
                     // Of one sort and with a key of its own, however the words around it change: what is being edited in it is not lost.
                     return (
-                        <span key={piece.field ?? k} className={`${mark === '' ? '' : 'whitespace-nowrap'} ${piece.usual === true ? 'text-slate' : ''}`}>
+                        <span
+                            key={piece.field ?? k}
+                            className={`${mark === '' ? '' : 'whitespace-nowrap'} ${piece.usual === true ? 'text-slate' : ''}`}
+                        >
                             {shown}
                             {mark}
                         </span>
@@ -172,8 +197,15 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                 {step.muted && <span className="ml-1 font-sans text-[12.5px] text-slate">muted</span>}
                 {step.fast === true && <span className="ml-1 font-sans text-[12.5px] text-slate">held fast</span>}
                 {step.hidden && <span className="ml-1 font-sans text-[12.5px] text-slate">hidden</span>}
-                {[...apart.map((finding) => ({ text: finding.message, bad: finding.level === 'error' })), ...[refused, notMoved].flatMap((text) => (text === null ? [] : [{ text, bad: true }]))].map(({ text, bad }) => (
-                    <p key={text} role={bad ? 'alert' : 'note'} className={`mt-1 rounded px-1.5 py-1 font-sans text-[12.5px] leading-snug ${bad ? 'bg-blush text-brick' : 'bg-honey text-umber'}`}>
+                {[
+                    ...apart.map((finding) => ({ text: finding.message, bad: finding.level === 'error' })),
+                    ...[refused, notMoved].flatMap((text) => (text === null ? [] : [{ text, bad: true }])),
+                ].map(({ text, bad }) => (
+                    <p
+                        key={text}
+                        role={bad ? 'alert' : 'note'}
+                        className={`mt-1 rounded px-1.5 py-1 font-sans text-[12.5px] leading-snug ${bad ? 'bg-blush text-brick' : 'bg-honey text-umber'}`}
+                    >
                         {text}
                     </p>
                 ))}
@@ -186,7 +218,11 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                     <Dots />
                 </DropdownMenu.Trigger>
                 <DropdownMenu.Portal>
-                    <DropdownMenu.Content className="menu" align="start" onCloseAutoFocus={(event) => naming !== null && event.preventDefault()}>
+                    <DropdownMenu.Content
+                        className="menu"
+                        align="start"
+                        onCloseAutoFocus={(event) => naming !== null && event.preventDefault()}
+                    >
                         {(hasMore || all) && (
                             <DropdownMenu.Item className="menu-item" onSelect={() => setAll(!all)}>
                                 {all ? 'Say less' : 'Say all of it'}
@@ -211,11 +247,18 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
                         <DropdownMenu.Item className="menu-item" disabled={up === null} onSelect={() => up !== null && void run([up])}>
                             Move up <span className="text-[11.5px] text-slate">Alt ↑</span>
                         </DropdownMenu.Item>
-                        <DropdownMenu.Item className="menu-item" disabled={down === null} onSelect={() => down !== null && void run([down])}>
+                        <DropdownMenu.Item
+                            className="menu-item"
+                            disabled={down === null}
+                            onSelect={() => down !== null && void run([down])}
+                        >
                             Move down <span className="text-[11.5px] text-slate">Alt ↓</span>
                         </DropdownMenu.Item>
                         {!beginsChapter && (
-                            <DropdownMenu.Item className="menu-item" onSelect={() => void run([{ op: 'chapter', from: step.id, name: 'New chapter' }])}>
+                            <DropdownMenu.Item
+                                className="menu-item"
+                                onSelect={() => void run([{ op: 'chapter', from: step.id, name: 'New chapter' }])}
+                            >
                                 Begin a chapter here
                             </DropdownMenu.Item>
                         )}
@@ -237,7 +280,10 @@ function withMarks(pieces: Piece[]): { piece: Piece; mark: string }[] {
     const marked: { piece: Piece; mark: string }[] = [];
     for (const piece of pieces) {
         const before = marked.at(-1);
-        const mark = piece.field === null && before !== undefined && before.piece.field !== null && before.piece.text.length <= SHORT ? (/^[.,;:]+/.exec(piece.text)?.[0] ?? '') : '';
+        const mark =
+            piece.field === null && before !== undefined && before.piece.field !== null && before.piece.text.length <= SHORT
+                ? (/^[.,;:]+/.exec(piece.text)?.[0] ?? '')
+                : '';
         if (before !== undefined && mark !== '') before.mark = mark;
         marked.push({ piece: mark === '' ? piece : { ...piece, text: piece.text.slice(mark.length) }, mark: '' });
     }

@@ -36,7 +36,9 @@ const GRAVITY = { error: 0, warning: 1, note: 2 };
 function byCause(scene: Scene): Some[] {
     const unseen = new Set(scene.steps.filter((step) => step.hidden || step.muted).map(({ id }) => id));
     const causes = new Map<string, [Finding, ...Finding[]]>();
-    for (const finding of [...scene.findings].filter((one) => one.level === 'error' || !unseen.has(one.step)).sort((a, b) => GRAVITY[a.level] - GRAVITY[b.level])) {
+    for (const finding of [...scene.findings]
+        .filter((one) => one.level === 'error' || !unseen.has(one.step))
+        .sort((a, b) => GRAVITY[a.level] - GRAVITY[b.level])) {
         const cause = `${finding.step} ${finding.code}`;
         const known = causes.get(cause);
         if (known === undefined) causes.set(cause, [finding]);
@@ -54,7 +56,11 @@ function Cause({ findings: [first, ...others] }: { findings: Some }) {
             {all && others.map((finding) => <One key={`${finding.field} ${finding.message}`} finding={finding} />)}
             {others.length > 0 && (
                 <li className="pb-2">
-                    <button className="text-[12.5px] text-slate hover:text-ink hover:underline" aria-expanded={all} onClick={() => setAll(!all)}>
+                    <button
+                        className="text-[12.5px] text-slate hover:text-ink hover:underline"
+                        aria-expanded={all}
+                        onClick={() => setAll(!all)}
+                    >
                         {all ? 'Only the first' : `${others.length} more like it`}
                     </button>
                 </li>
@@ -88,7 +94,9 @@ function One({ finding }: { finding: Finding }) {
                 {remedy !== null && (
                     <button
                         className="hover:underline"
-                        onClick={() => void change(remedy.operations).then((problem) => setRefused(problem === null ? null : problemText(problem)))}
+                        onClick={() =>
+                            void change(remedy.operations).then((problem) => setRefused(problem === null ? null : problemText(problem)))
+                        }
                     >
                         {remedy.label}
                     </button>

@@ -25,11 +25,17 @@ export function Measures() {
     async function makeEqual(id: string): Promise<void> {
         if (keep === null) return;
         try {
-            const { operations } = await answer(api.POST('/api/sheets/{sheet}/equal', { params: { path: { sheet: page.id } }, body: { keep, change: id } }));
+            const { operations } = await answer(
+                api.POST('/api/sheets/{sheet}/equal', { params: { path: { sheet: page.id } }, body: { keep, change: id } }),
+            );
             const problem = await change(operations);
             setRefused(problem === null ? null : problemText(problem));
         } catch (problem) {
-            setRefused(problem instanceof Problem ? (Object.values(problem.body.errors ?? {})[0]?.[0] ?? problem.message) : 'The server does not answer.');
+            setRefused(
+                problem instanceof Problem
+                    ? (Object.values(problem.body.errors ?? {})[0]?.[0] ?? problem.message)
+                    : 'The server does not answer.',
+            );
         }
         setKeep(null);
     }
@@ -38,7 +44,11 @@ export function Measures() {
         <section aria-label="Measures" className="flex flex-col gap-1.5">
             <div className="flex items-baseline justify-between">
                 <h2 className="heading mb-1">Measures</h2>
-                <button className="text-[12.5px] font-medium text-umber hover:underline" aria-pressed={measuresShown} onClick={() => showMeasures(!measuresShown)}>
+                <button
+                    className="text-[12.5px] font-medium text-umber hover:underline"
+                    aria-pressed={measuresShown}
+                    onClick={() => showMeasures(!measuresShown)}
+                >
                     {measuresShown ? 'Hide lines' : 'Show lines'}
                 </button>
             </div>
@@ -63,13 +73,32 @@ export function Measures() {
                         </div>
                         <div className="flex gap-3 text-[12.5px] font-medium text-umber">
                             {step.name === null && (
-                                <button className="hover:underline" onClick={() => void change([{ op: 'set', id: step.id, field: 'name', value: freeName(scene.steps.map((one) => one.label), page.plan.values) }])}>
+                                <button
+                                    className="hover:underline"
+                                    onClick={() =>
+                                        void change([
+                                            {
+                                                op: 'set',
+                                                id: step.id,
+                                                field: 'name',
+                                                value: freeName(
+                                                    scene.steps.map((one) => one.label),
+                                                    page.plan.values,
+                                                ),
+                                            },
+                                        ])
+                                    }
+                                >
                                     Name it
                                 </button>
                             )}
                             {measures.length > 1 &&
                                 (keep === null ? (
-                                    <button className="hover:underline" aria-label={`Make another equal to ${step.label}`} onClick={() => setKeep(step.id)}>
+                                    <button
+                                        className="hover:underline"
+                                        aria-label={`Make another equal to ${step.label}`}
+                                        onClick={() => setKeep(step.id)}
+                                    >
                                         Make equal…
                                     </button>
                                 ) : keep === step.id ? (
@@ -77,7 +106,11 @@ export function Measures() {
                                         Not now
                                     </button>
                                 ) : (
-                                    <button className="hover:underline" aria-label={`Make ${step.label} equal to ${kept?.label ?? ''}`} onClick={() => void makeEqual(step.id)}>
+                                    <button
+                                        className="hover:underline"
+                                        aria-label={`Make ${step.label} equal to ${kept?.label ?? ''}`}
+                                        onClick={() => void makeEqual(step.id)}
+                                    >
                                         Make it {kept?.label}
                                     </button>
                                 ))}
@@ -85,7 +118,9 @@ export function Measures() {
                     </li>
                 ))}
             </ul>
-            {keep !== null && <p className="font-serif text-[14px] leading-snug text-slate italic">Say which one is to follow {kept?.label}.</p>}
+            {keep !== null && (
+                <p className="font-serif text-[14px] leading-snug text-slate italic">Say which one is to follow {kept?.label}.</p>
+            )}
             {refused !== null && (
                 <p role="alert" className="rounded bg-blush px-1.5 py-1 text-[12.5px] leading-snug text-brick">
                     {refused}

@@ -20,7 +20,8 @@ export function NamedLooks() {
     const looks = page.plan.steps.filter((step) => step.kind === kind.kind);
     const named = looks.filter((step) => typeof step.name === 'string' && modelOf(step) !== null);
     const picked = pick.mode === 'parts' ? pick.parts : [];
-    const nameless = picked.length === 1 ? looks.findLast((step) => typeof step.name !== 'string' && modelOf(step) === picked[0]) : undefined;
+    const nameless =
+        picked.length === 1 ? looks.findLast((step) => typeof step.name !== 'string' && modelOf(step) === picked[0]) : undefined;
     if (named.length === 0 && nameless === undefined) return null;
 
     async function run(operations: Parameters<typeof change>[0]): Promise<void> {
@@ -36,8 +37,14 @@ export function NamedLooks() {
                     <li key={step.id}>
                         <button
                             className="flex w-full items-center gap-2.5 rounded px-1.5 py-[5px] text-left hover:bg-honey"
-                            title={picked.length === 0 ? 'Shows its sentence; with parts picked, gives them this look' : 'Gives what is picked this look'}
-                            onClick={() => (picked.length === 0 ? select(step.id) : void run([{ op: 'add', step: given(kind, step, picked) }]))}
+                            title={
+                                picked.length === 0
+                                    ? 'Shows its sentence; with parts picked, gives them this look'
+                                    : 'Gives what is picked this look'
+                            }
+                            onClick={() =>
+                                picked.length === 0 ? select(step.id) : void run([{ op: 'add', step: given(kind, step, picked) }])
+                            }
                         >
                             <Swatch colour={colourOf(step, page.plan.palette)} size={16} />
                             <span className="flex-1 truncate font-serif text-[15px] leading-tight italic">{String(step.name)}</span>
@@ -46,7 +53,12 @@ export function NamedLooks() {
                 ))}
             </ul>
             {nameless !== undefined && (
-                <button className="self-start text-[12.5px] font-medium text-umber hover:underline" onClick={() => void run([{ op: 'set', id: nameless.id, field: 'name', value: freeName(named.map((step) => String(step.name))) }])}>
+                <button
+                    className="self-start text-[12.5px] font-medium text-umber hover:underline"
+                    onClick={() =>
+                        void run([{ op: 'set', id: nameless.id, field: 'name', value: freeName(named.map((step) => String(step.name))) }])
+                    }
+                >
                     Name the look of {stepOf(scene, picked[0] ?? '')?.label ?? 'it'}
                 </button>
             )}

@@ -89,7 +89,13 @@ function ColourEntry({ name, colour, give }: { name: string | null; colour: stri
                         <>
                             <span className="flex-1 truncate font-serif text-[15px] leading-tight italic">{name}</span>
                             <span className="text-[11.5px] text-slate tabular-nums">{colour}</span>
-                            <svg viewBox="0 0 12 12" className="size-3 shrink-0 fill-none stroke-slate" strokeWidth="1.1" aria-hidden="true" data-edits>
+                            <svg
+                                viewBox="0 0 12 12"
+                                className="size-3 shrink-0 fill-none stroke-slate"
+                                strokeWidth="1.1"
+                                aria-hidden="true"
+                                data-edits
+                            >
                                 <path d="M1.5 10.5L2.2 7.8L8.4 1.6L10.4 3.6L4.2 9.8ZM7 3L9 5" />
                             </svg>
                         </>
@@ -101,7 +107,13 @@ function ColourEntry({ name, colour, give }: { name: string | null; colour: stri
                     <form className="flex flex-col gap-3" onSubmit={(event) => void submit(event)}>
                         <label className="flex flex-col gap-1 font-medium">
                             Name
-                            <input className="boxed font-normal" required maxLength={40} value={given.name} onChange={(event) => setGiven({ ...given, name: event.target.value })} />
+                            <input
+                                className="boxed font-normal"
+                                required
+                                maxLength={40}
+                                value={given.name}
+                                onChange={(event) => setGiven({ ...given, name: event.target.value })}
+                            />
                         </label>
                         <HexColorPicker className="by-eye" color={HEX.test(given.colour) ? given.colour : colour} onChange={choose} />
                         <label className="flex items-center gap-2 font-medium">
@@ -114,14 +126,24 @@ function ColourEntry({ name, colour, give }: { name: string | null; colour: stri
                             />
                         </label>
                         <HsbInputs colour={HEX.test(given.colour) ? given.colour : colour} onChange={choose} />
-                        {HEX.test(given.colour) && <p className="text-[12.5px] text-slate">Contrast with the sheet {ratio(contrast(given.colour, scene.sheet.background ?? PAPER))}, with white {ratio(contrast(given.colour, '#ffffff'))}</p>}
+                        {HEX.test(given.colour) && (
+                            <p className="text-[12.5px] text-slate">
+                                Contrast with the sheet {ratio(contrast(given.colour, scene.sheet.background ?? PAPER))}, with white{' '}
+                                {ratio(contrast(given.colour, '#ffffff'))}
+                            </p>
+                        )}
                         {name !== null && others.length > 0 && (
                             <label className="flex items-center gap-2 font-medium">
                                 Use instead
                                 <select
                                     className="boxed min-w-0 flex-1 font-normal"
                                     value=""
-                                    onChange={(event) => void change([{ op: 'recolour', map: { [name]: event.target.value } }, { op: 'colour', name, value: null }]).then((refused) => (refused === null ? setOpen(false) : setProblem(refused.message)))}
+                                    onChange={(event) =>
+                                        void change([
+                                            { op: 'recolour', map: { [name]: event.target.value } },
+                                            { op: 'colour', name, value: null },
+                                        ]).then((refused) => (refused === null ? setOpen(false) : setProblem(refused.message)))
+                                    }
                                 >
                                     <option value="">another colour</option>
                                     {others.map((other) => (
@@ -139,7 +161,15 @@ function ColourEntry({ name, colour, give }: { name: string | null; colour: stri
                             {name === null ? (
                                 <span />
                             ) : (
-                                <button type="button" className="quiet text-brick" onClick={() => void change([{ op: 'colour', name, value: null }]).then((refused) => setProblem(refused?.message ?? null))}>
+                                <button
+                                    type="button"
+                                    className="quiet text-brick"
+                                    onClick={() =>
+                                        void change([{ op: 'colour', name, value: null }]).then((refused) =>
+                                            setProblem(refused?.message ?? null),
+                                        )
+                                    }
+                                >
                                     Delete
                                 </button>
                             )}
@@ -167,7 +197,9 @@ function useGiving(): ((name: string, what: 'fill' | 'stroke', isByPointer: bool
     async function give(name: string, what: 'fill' | 'stroke'): Promise<void> {
         const { page } = now();
         const field = what === 'fill' ? 'fill' : 'stroke.color';
-        const verb = verbsFor({ page, scene: page.scene, kinds, pick: picked, picking, selected: null, colour: null }).filter((one) => one.family === 'look' && one.asks.includes(field)).sort((a, b) => a.key - b.key)[0];
+        const verb = verbsFor({ page, scene: page.scene, kinds, pick: picked, picking, selected: null, colour: null })
+            .filter((one) => one.family === 'look' && one.asks.includes(field))
+            .sort((a, b) => a.key - b.key)[0];
         if (verb === undefined) return;
         // The look that says just these parts is changed, not covered by another.
         const looks = new Set(page.scene.steps.filter((step) => step.role === 'look' && step.kind === verb.kind?.kind).map(({ id }) => id));
@@ -175,7 +207,9 @@ function useGiving(): ((name: string, what: 'fill' | 'stroke', isByPointer: bool
         const stroke = same?.['stroke'] as Record<string, unknown> | undefined;
         const value = what === 'fill' ? name : { width: strokeWidth(page.scene.sheet), ...stroke, color: name };
         const anew = what === 'fill' ? { fill: name } : { 'stroke.color': name, 'stroke.width': strokeWidth(page.scene.sheet) };
-        const refused = await change(same === undefined ? verb.operations({ ...verb.start, ...anew }) : [{ op: 'set', id: same.id, field: what, value }]);
+        const refused = await change(
+            same === undefined ? verb.operations({ ...verb.start, ...anew }) : [{ op: 'set', id: same.id, field: what, value }],
+        );
         if (refused !== null) told.set(refused.message);
     }
 
@@ -197,8 +231,22 @@ function GivingSwatch({ name, colour, give }: { name: string; colour: string; gi
     if (give === null) return <span className="grid size-[34px] shrink-0 place-items-center"><Swatch colour={colour} size={18} /></span>;
     return (
         <span className="relative grid size-[34px] shrink-0 place-items-center">
-            <button type="button" className="absolute inset-[1px] rounded-full border-[3px] hover:border-[4px]" style={{ borderColor: colour }} aria-label={`Stroke with ${name}`} title={`Stroke what is picked with ${name}`} onClick={(event) => give(name, 'stroke', event.detail > 0)} />
-            <button type="button" className="relative size-6 rounded-full hover:scale-95" style={{ background: colour, boxShadow: '0 0 0 1.5px var(--color-paper), inset 0 0 0 1px rgba(27,33,64,.15)' }} aria-label={`Fill with ${name}`} title={`Fill what is picked with ${name}`} onClick={(event) => give(name, 'fill', event.detail > 0)} />
+            <button
+                type="button"
+                className="absolute inset-[1px] rounded-full border-[3px] hover:border-[4px]"
+                style={{ borderColor: colour }}
+                aria-label={`Stroke with ${name}`}
+                title={`Stroke what is picked with ${name}`}
+                onClick={(event) => give(name, 'stroke', event.detail > 0)}
+            />
+            <button
+                type="button"
+                className="relative size-6 rounded-full hover:scale-95"
+                style={{ background: colour, boxShadow: '0 0 0 1.5px var(--color-paper), inset 0 0 0 1px rgba(27,33,64,.15)' }}
+                aria-label={`Fill with ${name}`}
+                title={`Fill what is picked with ${name}`}
+                onClick={(event) => give(name, 'fill', event.detail > 0)}
+            />
         </span>
     );
 }
@@ -208,7 +256,11 @@ function ratio(value: number): string {
     return `${(Math.floor(value * 100) / 100).toFixed(2)} : 1${value >= 4.5 ? '' : value >= 3 ? ' (large things only)' : ' (too little)'}`;
 }
 
-const HSB: [keyof Hsb, string, number][] = [['hue', 'Hue, degrees', 360], ['saturation', 'Saturation, per cent', 100], ['brightness', 'Brightness, per cent', 100]];
+const HSB: [keyof Hsb, string, number][] = [
+    ['hue', 'Hue, degrees', 360],
+    ['saturation', 'Saturation, per cent', 100],
+    ['brightness', 'Brightness, per cent', 100],
+];
 
 /** Hue, saturation and brightness of a colour, typed or stepped. */
 function HsbInputs({ colour, onChange }: { colour: string; onChange: (hex: string) => void }) {

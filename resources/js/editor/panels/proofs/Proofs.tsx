@@ -40,7 +40,19 @@ function oneColour(scene: Scene): (style: Style) => Style {
     });
 }
 
-function Proof({ scene, size, caption, ground, restyle }: { scene: Scene; size: number; caption: string; ground?: string; restyle?: (style: Style) => Style }) {
+function Proof({
+    scene,
+    size,
+    caption,
+    ground,
+    restyle,
+}: {
+    scene: Scene;
+    size: number;
+    caption: string;
+    ground?: string;
+    restyle?: (style: Style) => Style;
+}) {
     const canvas = useRef<HTMLCanvasElement>(null);
     const { width, height } = scene.sheet;
     const scale = size / Math.max(width, height);
@@ -58,7 +70,14 @@ function Proof({ scene, size, caption, ground, restyle }: { scene: Scene; size: 
     });
     return (
         <figure className="flex flex-col items-start gap-1.5">
-            <canvas ref={canvas} width={Math.max(1, Math.round(width * scale * ratio))} height={Math.max(1, Math.round(height * scale * ratio))} style={{ width: width * scale, height: height * scale }} role="img" aria-label={`Proof, ${caption}`} />
+            <canvas
+                ref={canvas}
+                width={Math.max(1, Math.round(width * scale * ratio))}
+                height={Math.max(1, Math.round(height * scale * ratio))}
+                style={{ width: width * scale, height: height * scale }}
+                role="img"
+                aria-label={`Proof, ${caption}`}
+            />
             <figcaption className="text-[11.5px] leading-none text-slate tabular-nums">{caption}</figcaption>
         </figure>
     );

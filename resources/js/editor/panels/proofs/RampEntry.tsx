@@ -35,14 +35,27 @@ export function RampEntry() {
                 setOpen(next);
             }}
         >
-            <Popover.Trigger disabled={names.length === 0} className="flex w-full items-center rounded px-1.5 py-[5px] text-left text-[12.5px] font-medium text-umber hover:bg-honey">
+            <Popover.Trigger
+                disabled={names.length === 0}
+                className="flex w-full items-center rounded px-1.5 py-[5px] text-left text-[12.5px] font-medium text-umber hover:bg-honey"
+            >
                 Add a ramp
             </Popover.Trigger>
             <Popover.Portal>
                 <Popover.Content className="menu w-60 p-3" side="left" align="start" sideOffset={10}>
                     <form className="flex flex-col gap-3" onSubmit={(event) => void submit(event)}>
-                        <Choice label="From" value={of} of={names} onChange={(next) => setGiven({ of: next, to: next === to ? 'lighter' : to, steps })} />
-                        <Choice label="To" value={to} of={[...names.filter((name) => name !== of), ...WAYS]} onChange={(next) => setGiven({ of, to: next, steps })} />
+                        <Choice
+                            label="From"
+                            value={of}
+                            of={names}
+                            onChange={(next) => setGiven({ of: next, to: next === to ? 'lighter' : to, steps })}
+                        />
+                        <Choice
+                            label="To"
+                            value={to}
+                            of={[...names.filter((name) => name !== of), ...WAYS]}
+                            onChange={(next) => setGiven({ of, to: next, steps })}
+                        />
                         <label className="flex items-center justify-between gap-2 font-medium">
                             Colours
                             <input
@@ -52,12 +65,22 @@ export function RampEntry() {
                                 max={MOST}
                                 required
                                 value={steps}
-                                onChange={(event) => setGiven({ of, to, steps: Math.min(MOST, Math.max(FEWEST, Math.round(event.target.valueAsNumber) || FEWEST)) })}
+                                onChange={(event) =>
+                                    setGiven({
+                                        of,
+                                        to,
+                                        steps: Math.min(MOST, Math.max(FEWEST, Math.round(event.target.valueAsNumber) || FEWEST)),
+                                    })
+                                }
                             />
                         </label>
                         <div className="flex h-6 overflow-hidden rounded border border-rule" aria-hidden="true">
                             {Array.from({ length: steps }, (_, k) => (
-                                <span key={k} className="flex-1" style={{ background: shown(palette[of] ?? '#888888', palette[to] ?? to, (k + 1) / (steps + 1)) }} />
+                                <span
+                                    key={k}
+                                    className="flex-1"
+                                    style={{ background: shown(palette[of] ?? '#888888', palette[to] ?? to, (k + 1) / (steps + 1)) }}
+                                />
                             ))}
                         </div>
                         {problem !== null && (
@@ -76,14 +99,20 @@ export function RampEntry() {
 /** About what the server will make of it, as CSS mixes. */
 function shown(from: string, to: string, share: number): string {
     const end = to === 'lighter' ? '0.98' : '0.12';
-    return to.startsWith('#') ? `color-mix(in oklab, ${to} ${100 * share}%, ${from})` : `oklch(from ${from} calc(l + (${end} - l) * ${share}) c h)`;
+    return to.startsWith('#')
+        ? `color-mix(in oklab, ${to} ${100 * share}%, ${from})`
+        : `oklch(from ${from} calc(l + (${end} - l) * ${share}) c h)`;
 }
 
 function Choice({ label, value, of, onChange }: { label: string; value: string; of: string[]; onChange: (next: string) => void }) {
     return (
         <label className="flex items-center justify-between gap-2 font-medium">
             {label}
-            <select className="boxed w-36 px-2 font-serif text-[15px] font-normal italic" value={value} onChange={(event) => onChange(event.target.value)}>
+            <select
+                className="boxed w-36 px-2 font-serif text-[15px] font-normal italic"
+                value={value}
+                onChange={(event) => onChange(event.target.value)}
+            >
                 {of.map((name) => (
                     <option key={name}>{name}</option>
                 ))}

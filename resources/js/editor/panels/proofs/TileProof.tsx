@@ -33,7 +33,12 @@ export function TileProof() {
         <section aria-label="Tile" className="flex flex-col gap-2.5">
             <h2 className="heading">Tile</h2>
             {patterns.length > 1 && (
-                <select className="live self-start font-serif text-[15px]" aria-label="Pattern of the tile" value={picked} onChange={(event) => setChosen(event.target.value)}>
+                <select
+                    className="live self-start font-serif text-[15px]"
+                    aria-label="Pattern of the tile"
+                    value={picked}
+                    onChange={(event) => setChosen(event.target.value)}
+                >
                     {patterns.map(({ id, label }) => (
                         <option key={id} value={id}>
                             {label}
@@ -41,13 +46,22 @@ export function TileProof() {
                     ))}
                 </select>
             )}
-            {tile.isError && <p className="font-serif text-[15px] leading-snug italic">{whyNot(tile.error, 'The tile could not be looked at.').replace(/^expected /i, 'There is no tile: expected ')}</p>}
+            {tile.isError && (
+                <p className="font-serif text-[15px] leading-snug italic">
+                    {whyNot(tile.error, 'The tile could not be looked at.').replace(/^expected /i, 'There is no tile: expected ')}
+                </p>
+            )}
             {data !== undefined && <Laid scene={scene} tile={data} seam={<Seam sheet={page.id} revision={page.revision} of={picked} />} />}
             {data !== undefined && (
                 <>
                     <div className="flex items-baseline gap-1.5 font-serif text-[15px]">
                         On
-                        <select className="live" aria-label="Goods" value={goods} onChange={(event) => setGoods(Number(event.target.value))}>
+                        <select
+                            className="live"
+                            aria-label="Goods"
+                            value={goods}
+                            onChange={(event) => setGoods(Number(event.target.value))}
+                        >
                             {GOODS.map(([name], number) => (
                                 <option key={name} value={number}>
                                     {name}
@@ -102,10 +116,24 @@ function Seam({ sheet, revision, of }: { sheet: string; revision: number; of: st
     const { data, error } = useSeam(sheet, revision, of);
     if (error !== null) return whyNot(error, 'Its seam could not be looked at.');
     if (data === undefined) return 'Looking for a seam …';
-    return data.holds ? 'No seam: laid 3 × 3, every pixel is the pattern’s own.' : `A seam: ${data.off.toLocaleString('en')} pixels are not the pattern’s own.`;
+    return data.holds
+        ? 'No seam: laid 3 × 3, every pixel is the pattern’s own.'
+        : `A seam: ${data.off.toLocaleString('en')} pixels are not the pattern’s own.`;
 }
 
-function Goods({ scene, tile, goods, caption, blurred = false }: { scene: Scene; tile: Tile; goods: number; caption: string; blurred?: boolean }) {
+function Goods({
+    scene,
+    tile,
+    goods,
+    caption,
+    blurred = false,
+}: {
+    scene: Scene;
+    tile: Tile;
+    goods: number;
+    caption: string;
+    blurred?: boolean;
+}) {
     const [, wide, high] = GOODS[goods] ?? GOODS[0];
     // Sheet units to a millimetre, and from there to the proof.
     const scale = ((WIDE - 10) / 2 / Math.max(wide, high)) * (25.4 / perInch(scene.sheet.unit));
@@ -114,7 +142,12 @@ function Goods({ scene, tile, goods, caption, blurred = false }: { scene: Scene;
         <figure className="flex flex-col gap-1.5" style={{ width: side }}>
             <span className="overflow-hidden">
                 <span className="block" style={blurred ? { filter: 'blur(1.6px) contrast(1.1)' } : undefined}>
-                    <Canvas label={`The pattern on ${GOODS[goods]?.[0] ?? ''}, ${caption}`} width={(wide / Math.max(wide, high)) * side} height={(high / Math.max(wide, high)) * side} paint={(context, width, height) => paintRepeated(context, scene, tile, scale, width, height)} />
+                    <Canvas
+                        label={`The pattern on ${GOODS[goods]?.[0] ?? ''}, ${caption}`}
+                        width={(wide / Math.max(wide, high)) * side}
+                        height={(high / Math.max(wide, high)) * side}
+                        paint={(context, width, height) => paintRepeated(context, scene, tile, scale, width, height)}
+                    />
                 </span>
             </span>
             <figcaption className="text-[11.5px] leading-none text-slate">{caption}</figcaption>
@@ -146,7 +179,17 @@ function paintRepeated(context: CanvasRenderingContext2D, scene: Scene, tile: Ti
     context.fillRect(0, 0, width, height);
 }
 
-function Canvas({ label, width, height, paint }: { label: string; width: number; height: number; paint: (context: CanvasRenderingContext2D, width: number, height: number) => void }) {
+function Canvas({
+    label,
+    width,
+    height,
+    paint,
+}: {
+    label: string;
+    width: number;
+    height: number;
+    paint: (context: CanvasRenderingContext2D, width: number, height: number) => void;
+}) {
     const canvas = useRef<HTMLCanvasElement>(null);
     const ratio = typeof window === 'undefined' ? 1 : window.devicePixelRatio || 1;
     useLayoutEffect(() => {
@@ -156,5 +199,14 @@ function Canvas({ label, width, height, paint }: { label: string; width: number;
         context.clearRect(0, 0, width, height);
         paint(context, width, height);
     });
-    return <canvas ref={canvas} width={Math.max(1, Math.round(width * ratio))} height={Math.max(1, Math.round(height * ratio))} style={{ width, height }} role="img" aria-label={label} />;
+    return (
+        <canvas
+            ref={canvas}
+            width={Math.max(1, Math.round(width * ratio))}
+            height={Math.max(1, Math.round(height * ratio))}
+            style={{ width, height }}
+            role="img"
+            aria-label={label}
+        />
+    );
 }

@@ -12,7 +12,13 @@ export function patternsOf(scene: Scene): { id: string; label: string }[] {
 export function useTile(sheet: string, revision: number, of: string | null, others: string[] = [], width: number | null = null) {
     return useQuery({
         queryKey: ['tile', sheet, revision, of, others, width],
-        queryFn: () => answer(api.POST('/api/sheets/{sheet}/tile', { params: { path: { sheet } }, body: { of: of ?? '', with: others, ...(width === null ? {} : { width }) } })),
+        queryFn: () =>
+            answer(
+                api.POST('/api/sheets/{sheet}/tile', {
+                    params: { path: { sheet } },
+                    body: { of: of ?? '', with: others, ...(width === null ? {} : { width }) },
+                }),
+            ),
         enabled: of !== null,
         retry: false,
         staleTime: Infinity,
@@ -24,7 +30,8 @@ export function useTile(sheet: string, revision: number, of: string | null, othe
 export function useSeam(sheet: string, revision: number, of: string | null, others: string[] = []) {
     return useQuery({
         queryKey: ['seam', sheet, revision, of, others],
-        queryFn: () => answer(api.POST('/api/sheets/{sheet}/tile/seam', { params: { path: { sheet } }, body: { of: of ?? '', with: others } })),
+        queryFn: () =>
+            answer(api.POST('/api/sheets/{sheet}/tile/seam', { params: { path: { sheet } }, body: { of: of ?? '', with: others } })),
         enabled: of !== null,
         retry: false,
         staleTime: Infinity,

@@ -12,7 +12,10 @@ import { useScanner } from './useScanner';
 const ENOUGH = 200;
 
 /** What it has to say before it is asked to scan. */
-const FAULTS: Partial<Record<Schemas['Scanner']['state'], string>> = { cover_open: 'The cover is open.', jammed: 'A sheet is jammed in the feed.' };
+const FAULTS: Partial<Record<Schemas['Scanner']['state'], string>> = {
+    cover_open: 'The cover is open.',
+    jammed: 'A sheet is jammed in the feed.',
+};
 
 /** A sheet of paper from the scanner's tray: read under the lamp, straightened, laid under the construction. */
 export function ScanSketch({ open, onOpen, onClosed }: { open: boolean; onOpen: (open: boolean) => void; onClosed: () => void }) {
@@ -31,7 +34,9 @@ export function ScanSketch({ open, onOpen, onClosed }: { open: boolean; onOpen: 
         event.preventDefault();
         if (sheet === null || isScanning) return;
         setRefused(null);
-        const kept = await begin({ page: sheet, resolution, straighten, within: [page.scene.sheet.width, page.scene.sheet.height] }).catch(() => null);
+        const kept = await begin({ page: sheet, resolution, straighten, within: [page.scene.sheet.width, page.scene.sheet.height] }).catch(
+            () => null,
+        );
         if (kept === null) return;
         const told = await change(layPicture({ page, kinds }, kept.step));
         if (told !== null) {
@@ -39,7 +44,8 @@ export function ScanSketch({ open, onOpen, onClosed }: { open: boolean; onOpen: 
             return;
         }
         select(null);
-        if (straighten && !kept.straight) setRefused('It is laid as it was scanned: the edge of the paper was not found. Its corners can be clicked in its sentence.');
+        if (straighten && !kept.straight)
+            setRefused('It is laid as it was scanned: the edge of the paper was not found. Its corners can be clicked in its sentence.');
         else onOpen(false);
     }
 
@@ -57,21 +63,38 @@ export function ScanSketch({ open, onOpen, onClosed }: { open: boolean; onOpen: 
                                     <legend className="mb-2.5 font-medium">In the tray</legend>
                                     <div className="-mx-3 grid grid-cols-4 items-end gap-4 rounded-md bg-ground px-4 pt-4 pb-3">
                                         {scanner.tray.map((one) => (
-                                            <TraySheet key={one.page} sheet={one} isChosen={one.page === sheet} share={isScanning && one.page === sheet ? share : null} onChoose={() => setChosen(one.page)} />
+                                            <TraySheet
+                                                key={one.page}
+                                                sheet={one}
+                                                isChosen={one.page === sheet}
+                                                share={isScanning && one.page === sheet ? share : null}
+                                                onChoose={() => setChosen(one.page)}
+                                            />
                                         ))}
                                     </div>
                                 </fieldset>
                                 <div className="flex items-center gap-6">
                                     <label className="flex items-center gap-2.5">
                                         Dots per inch
-                                        <select className="boxed px-2" disabled={isScanning} value={resolution} onChange={(event) => setResolution(Number(event.target.value))}>
+                                        <select
+                                            className="boxed px-2"
+                                            disabled={isScanning}
+                                            value={resolution}
+                                            onChange={(event) => setResolution(Number(event.target.value))}
+                                        >
                                             {scanner.resolutions.map((one) => (
                                                 <option key={one}>{one}</option>
                                             ))}
                                         </select>
                                     </label>
                                     <label className="flex items-center gap-2.5">
-                                        <input type="checkbox" className="size-4 accent-ink" disabled={isScanning} checked={straighten} onChange={(event) => setStraighten(event.target.checked)} />
+                                        <input
+                                            type="checkbox"
+                                            className="size-4 accent-ink"
+                                            disabled={isScanning}
+                                            checked={straighten}
+                                            onChange={(event) => setStraighten(event.target.checked)}
+                                        />
                                         Straightened, its light evened
                                     </label>
                                 </div>
@@ -125,11 +148,21 @@ export function ScanSketch({ open, onOpen, onClosed }: { open: boolean; onOpen: 
                                 <legend className="sr-only">At the scanner</legend>
                                 <span>The scanner is simulated. By hand, at it:</span>
                                 <label className="flex items-center gap-2">
-                                    <input type="checkbox" className="size-3.5 accent-ink" checked={touched.open ?? scanner.cover === 'open'} onChange={(event) => touch({ open: event.target.checked })} />
+                                    <input
+                                        type="checkbox"
+                                        className="size-3.5 accent-ink"
+                                        checked={touched.open ?? scanner.cover === 'open'}
+                                        onChange={(event) => touch({ open: event.target.checked })}
+                                    />
                                     cover open
                                 </label>
                                 <label className="flex items-center gap-2">
-                                    <input type="checkbox" className="size-3.5 accent-ink" checked={touched.jam ?? scanner.feed !== 'clear'} onChange={(event) => touch({ jam: event.target.checked })} />
+                                    <input
+                                        type="checkbox"
+                                        className="size-3.5 accent-ink"
+                                        checked={touched.jam ?? scanner.feed !== 'clear'}
+                                        onChange={(event) => touch({ jam: event.target.checked })}
+                                    />
                                     {scanner.feed === 'jammed' ? 'a sheet is jammed' : 'the next sheet jams'}
                                 </label>
                             </fieldset>
@@ -142,13 +175,33 @@ export function ScanSketch({ open, onOpen, onClosed }: { open: boolean; onOpen: 
 }
 
 /** @param share how far it is under the lamp; null while it lies in the tray */
-function TraySheet({ sheet, isChosen, share, onChoose }: { sheet: Schemas['Scanner']['tray'][number]; isChosen: boolean; share: number | null; onChoose: () => void }) {
+function TraySheet({
+    sheet,
+    isChosen,
+    share,
+    onChoose,
+}: {
+    sheet: Schemas['Scanner']['tray'][number];
+    isChosen: boolean;
+    share: number | null;
+    onChoose: () => void;
+}) {
     return (
         <label className={`flex flex-col gap-1.5 ${share === null ? 'cursor-pointer' : ''}`}>
             <input type="radio" name="sheet" className="peer sr-only" checked={isChosen} onChange={onChoose} />
             <span className="relative block overflow-hidden rounded-[3px] shadow outline-offset-2 peer-checked:ring-2 peer-checked:ring-amber peer-focus-visible:outline-2 peer-focus-visible:outline-ink">
-                <img alt="" className="block w-full" style={{ aspectRatio: sheet.width / sheet.height }} src={`/api/scanner/pages/${sheet.page}`} />
-                {share !== null && <span className="absolute inset-x-0 h-[3px] bg-amber shadow-[0_0_14px_5px] shadow-amber/60" style={{ top: `${share * 100}%` }} />}
+                <img
+                    alt=""
+                    className="block w-full"
+                    style={{ aspectRatio: sheet.width / sheet.height }}
+                    src={`/api/scanner/pages/${sheet.page}`}
+                />
+                {share !== null && (
+                    <span
+                        className="absolute inset-x-0 h-[3px] bg-amber shadow-[0_0_14px_5px] shadow-amber/60"
+                        style={{ top: `${share * 100}%` }}
+                    />
+                )}
             </span>
             <span className={`text-[13px] leading-tight ${isChosen ? 'font-medium' : 'text-slate'}`}>{sheet.title}</span>
             <span className="-mt-1 text-[12px] text-slate tabular-nums">

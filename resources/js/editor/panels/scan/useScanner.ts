@@ -36,9 +36,20 @@ export function useScanner(open: boolean) {
         queries.setQueryData(KEY, scanner);
     }
     // What the scanner still has of one that nobody waits for any more, the next one takes the place of.
-    const forget = (id: string) => answer(api.DELETE('/api/scanner/scans/{scan}', { params: { path: { scan: id } } })).then(show, () => undefined);
+    const forget = (id: string) =>
+        answer(api.DELETE('/api/scanner/scans/{scan}', { params: { path: { scan: id } } })).then(show, () => undefined);
     const scanning = useMutation({
-        mutationFn: async ({ page, resolution, straighten, within }: { page: string; resolution: number; straighten: boolean; within: [number, number] }) => {
+        mutationFn: async ({
+            page,
+            resolution,
+            straighten,
+            within,
+        }: {
+            page: string;
+            resolution: number;
+            straighten: boolean;
+            within: [number, number];
+        }) => {
             const mine = { stopped: false };
             run.current = mine;
             await hand.current;
@@ -47,11 +58,13 @@ export function useScanner(open: boolean) {
                 setScan(now);
                 await new Promise((go) => setTimeout(go, LOOK));
                 if (mine.stopped) break;
-                const told = await answer(api.GET('/api/scanner/scans/{scan}', { params: { path: { scan: now.id } } })).catch((fault: unknown) => {
-                    silent += LOOK;
-                    if (fault instanceof Problem && fault.isOutage && silent < PATIENCE) return null;
-                    throw fault;
-                });
+                const told = await answer(api.GET('/api/scanner/scans/{scan}', { params: { path: { scan: now.id } } })).catch(
+                    (fault: unknown) => {
+                        silent += LOOK;
+                        if (fault instanceof Problem && fault.isOutage && silent < PATIENCE) return null;
+                        throw fault;
+                    },
+                );
                 if (told !== null) [now, silent] = [told, 0];
             }
             if (mine.stopped) {
@@ -72,7 +85,12 @@ export function useScanner(open: boolean) {
         },
     });
     const touching = useMutation({
-        mutationFn: ({ open: isOpen, jam = false }: Touch) => answer(isOpen === undefined ? api.PUT('/api/scanner/feed', { body: { jam } }) : api.PUT('/api/scanner/cover', { body: { open: isOpen } })),
+        mutationFn: ({ open: isOpen, jam = false }: Touch) =>
+            answer(
+                isOpen === undefined
+                    ? api.PUT('/api/scanner/feed', { body: { jam } })
+                    : api.PUT('/api/scanner/cover', { body: { open: isOpen } }),
+            ),
         onSuccess: async (scanner) => {
             if (!scanning.isPending) scanning.reset();
             await show(scanner);

@@ -22,31 +22,52 @@ export function PickModes() {
         <div className="flex h-7 min-w-0 items-center gap-2.5 text-[13px] text-slate xl:gap-4">
             <span role="radiogroup" aria-label="What the pointer picks" className="flex items-center gap-2.5 xl:gap-3.5">
                 Pick
-                {(scene.steps.some((step) => step.role === 'picture' && !step.hidden) ? [...MODES, 'trace' as const] : MODES).map((mode) => (
-                    <Choice key={mode} chosen={pick.mode === mode} onChoose={() => {
-                            picking.setMode(mode);
-                            toSheet();
-                        }}>
-                        {mode}
-                    </Choice>
-                ))}
+                {(scene.steps.some((step) => step.role === 'picture' && !step.hidden) ? [...MODES, 'trace' as const] : MODES).map(
+                    (mode) => (
+                        <Choice
+                            key={mode}
+                            chosen={pick.mode === mode}
+                            onChoose={() => {
+                                picking.setMode(mode);
+                                toSheet();
+                            }}
+                        >
+                            {mode}
+                        </Choice>
+                    ),
+                )}
             </span>
             {pick.mode === 'points' && (
-                <select className="live max-w-24 font-serif xl:max-w-none text-[15px] text-ink" aria-label="What points snap to" value={pick.snapsTo} onChange={(event) => picking.setSnapsTo(event.target.value as Reach)}>
+                <select
+                    className="live max-w-24 font-serif xl:max-w-none text-[15px] text-ink"
+                    aria-label="What points snap to"
+                    value={pick.snapsTo}
+                    onChange={(event) => picking.setSnapsTo(event.target.value as Reach)}
+                >
                     {Object.keys(REACHES).map((reach) => (
                         <option key={reach}>{reach}</option>
                     ))}
                 </select>
             )}
             {pick.mode === 'parts' && (
-                <select className="live max-w-24 font-serif xl:max-w-none text-[15px] text-ink" aria-label="What of a part the pointer picks" value={pick.whole} onChange={(event) => picking.setWhole(event.target.value as Whole)}>
+                <select
+                    className="live max-w-24 font-serif xl:max-w-none text-[15px] text-ink"
+                    aria-label="What of a part the pointer picks"
+                    value={pick.whole}
+                    onChange={(event) => picking.setWhole(event.target.value as Whole)}
+                >
                     {WHOLES.map((whole) => (
                         <option key={whole}>{whole}</option>
                     ))}
                 </select>
             )}
             {(pick.mode === 'cells' || pick.mode === 'paint') && tilings.length > 1 && (
-                <select className="live max-w-36 font-serif text-[15px] text-ink" aria-label="Whose cells the pointer picks" value={on ?? ''} onChange={(event) => picking.setOn(event.target.value === '' ? null : event.target.value)}>
+                <select
+                    className="live max-w-36 font-serif text-[15px] text-ink"
+                    aria-label="Whose cells the pointer picks"
+                    value={on ?? ''}
+                    onChange={(event) => picking.setOn(event.target.value === '' ? null : event.target.value)}
+                >
                     <option value="">of what lies on top</option>
                     {tilings.map((step) => (
                         <option key={step.id} value={step.id}>
@@ -56,7 +77,12 @@ export function PickModes() {
                 </select>
             )}
             {pick.mode === 'cells' && words.length > 1 && (
-                <select className="live max-w-24 font-serif xl:max-w-none text-[15px] text-ink" aria-label="How far a click reaches" value={pick.reach ?? ''} onChange={(event) => picking.setReach(event.target.value === '' ? null : Number(event.target.value))}>
+                <select
+                    className="live max-w-24 font-serif xl:max-w-none text-[15px] text-ink"
+                    aria-label="How far a click reaches"
+                    value={pick.reach ?? ''}
+                    onChange={(event) => picking.setReach(event.target.value === '' ? null : Number(event.target.value))}
+                >
                     <option value="">one by one</option>
                     {words.map((word, reach) => (
                         <option key={word} value={reach}>

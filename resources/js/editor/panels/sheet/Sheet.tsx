@@ -88,7 +88,9 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
         if (part === undefined) return;
         picking.pickParts([part]);
         select(stepIn(part));
-        const verb = verbsFor({ page, scene: page.scene, kinds, pick: picking.get(), picking, selected: stepIn(part), colour: null }).find((one) => one.opens !== undefined || one.drawsIn !== undefined);
+        const verb = verbsFor({ page, scene: page.scene, kinds, pick: picking.get(), picking, selected: stepIn(part), colour: null }).find(
+            (one) => one.opens !== undefined || one.drawsIn !== undefined,
+        );
         if (verb !== undefined) offered.get().begin(verb);
     }
 
@@ -102,7 +104,8 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
     function openMenuAt(event: Parameters<typeof engine.spot>[0]): boolean {
         if (asking !== null || tool !== picker.tool) return false;
         const corner = box.current?.getBoundingClientRect();
-        if (event.clientX === 0 && event.clientY === 0) setMenu([(corner?.left ?? 0) + size.width / 2, (corner?.top ?? 0) + size.height / 2]);
+        if (event.clientX === 0 && event.clientY === 0)
+            setMenu([(corner?.left ?? 0) + size.width / 2, (corner?.top ?? 0) + size.height / 2]);
         else {
             picker.reach(engine.spot(event));
             setMenu([event.clientX, event.clientY]);
@@ -137,8 +140,25 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                         brushing.leaveKeys();
                     }}
                 >
-                    <SheetLayers view={view} size={size} seen={seen} hover={hover} standing={paints ? brushing.standing : walk.cursor} colour={paints ? (palette[brush.colour] ?? brush.colour) : null} canvas={canvas}>
-                        {paints && <PaintLayer scene={scene} view={view} size={size} painter={painter} palette={palette} on={paintedGrid(scene, on)?.id ?? null} />}
+                    <SheetLayers
+                        view={view}
+                        size={size}
+                        seen={seen}
+                        hover={hover}
+                        standing={paints ? brushing.standing : walk.cursor}
+                        colour={paints ? (palette[brush.colour] ?? brush.colour) : null}
+                        canvas={canvas}
+                    >
+                        {paints && (
+                            <PaintLayer
+                                scene={scene}
+                                view={view}
+                                size={size}
+                                painter={painter}
+                                palette={palette}
+                                on={paintedGrid(scene, on)?.id ?? null}
+                            />
+                        )}
                         {traces && <TraceLayer view={view} way={tracer.way} cursor={tracer.standing} />}
                     </SheetLayers>
                 </div>
@@ -147,12 +167,19 @@ export function Sheet({ handle, children }: { handle: Ref<SheetHandle>; children
                 {outlines && <PlaceReadout seen={seen} scene={scene} />}
                 {children}
                 <SheetMenu at={menu} onClose={() => setMenu(null)} />
-                <BringDrawing open={bringing.drawing !== null} given={bringing.drawing} onOpen={(open) => !open && bringing.putAway()} onClosed={() => box.current?.focus()} />
+                <BringDrawing
+                    open={bringing.drawing !== null}
+                    given={bringing.drawing}
+                    onOpen={(open) => !open && bringing.putAway()}
+                    onClosed={() => box.current?.focus()}
+                />
                 <SheetSays brought={bringing.said} hover={hover} box={box} />
             </div>
             <div className="flex h-10 shrink-0 items-center gap-4 px-4">
                 <PickModes />
-                <div className="flex min-w-0 flex-1 justify-end">{paints ? <BrushChoices /> : <KeepOn onKept={() => box.current?.focus()} />}</div>
+                <div className="flex min-w-0 flex-1 justify-end">
+                    {paints ? <BrushChoices /> : <KeepOn onKept={() => box.current?.focus()} />}
+                </div>
                 <Zoom scale={view.scale} onOut={() => zoom(1 / ZOOM)} onFit={fit} onIn={() => zoom(ZOOM)} />
             </div>
         </div>

@@ -13,7 +13,14 @@ export function SheetMenu({ at, onClose }: { at: readonly [number, number] | nul
     const { offered } = useAsking();
     const { verbs, begin } = useSyncExternalStore(offered.subscribe, offered.get);
     const { commands } = usePickCommands();
-    const families = useMemo(() => FAMILIES.map((family) => ({ family, its: verbs.filter((verb) => verb.family === family).sort((a, b) => a.key - b.key) })).filter(({ its }) => its.length > 0), [verbs]);
+    const families = useMemo(
+        () =>
+            FAMILIES.map((family) => ({
+                family,
+                its: verbs.filter((verb) => verb.family === family).sort((a, b) => a.key - b.key),
+            })).filter(({ its }) => its.length > 0),
+        [verbs],
+    );
 
     return (
         <DropdownMenu.Root open={at !== null} onOpenChange={(open) => !open && onClose()}>
@@ -39,7 +46,12 @@ export function SheetMenu({ at, onClose }: { at: readonly [number, number] | nul
                             <DropdownMenu.Portal>
                                 <DropdownMenu.SubContent className="menu min-w-48" sideOffset={4} collisionPadding={10}>
                                     {its.map((verb) => (
-                                        <DropdownMenu.Item key={verb.name} className="menu-item" title={verb.says} onSelect={() => begin(verb)}>
+                                        <DropdownMenu.Item
+                                            key={verb.name}
+                                            className="menu-item"
+                                            title={verb.says}
+                                            onSelect={() => begin(verb)}
+                                        >
                                             {verb.label} {verb.needs > 0 && <span className="text-[11.5px] text-slate">{verb.wants}</span>}
                                         </DropdownMenu.Item>
                                     ))}
@@ -50,7 +62,8 @@ export function SheetMenu({ at, onClose }: { at: readonly [number, number] | nul
                     {commands.length > 0 && <DropdownMenu.Separator className="my-1 h-px bg-hairline" />}
                     {commands.map(({ name, label, of, key, run }) => (
                         <DropdownMenu.Item key={name} className={`menu-item ${name === 'delete' ? 'text-brick' : ''}`} onSelect={run}>
-                            {name === 'delete' ? `Delete ${of}` : label} {key !== undefined && <span className="text-[11.5px] text-slate">{key}</span>}
+                            {name === 'delete' ? `Delete ${of}` : label}{' '}
+                            {key !== undefined && <span className="text-[11.5px] text-slate">{key}</span>}
                         </DropdownMenu.Item>
                     ))}
                 </DropdownMenu.Content>

@@ -25,7 +25,10 @@ export function SheetSays({ brought, hover, box }: { brought: string | null; hov
                 </p>
             )}
             {brought !== null && (
-                <p role="status" className="pointer-events-none absolute top-3 left-1/2 -translate-x-1/2 rounded bg-paper px-3 py-1.5 text-[13px] shadow">
+                <p
+                    role="status"
+                    className="pointer-events-none absolute top-3 left-1/2 -translate-x-1/2 rounded bg-paper px-3 py-1.5 text-[13px] shadow"
+                >
                     {brought}
                 </p>
             )}

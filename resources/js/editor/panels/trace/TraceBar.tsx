@@ -24,7 +24,12 @@ export function TraceBar({ children }: { children: ReactNode }) {
             <div className="flex h-7 items-center gap-4 text-[13px] text-slate">
                 <span className="min-w-0 shrink truncate text-ink">Pull along a line of the picture; what lies nearest to it is laid</span>
                 {seen.length > 1 && (
-                    <select className="live font-serif text-[15px] text-ink" aria-label="The picture whose lines are followed" value={seen.some(({ id }) => id === chosen.sketch) ? (chosen.sketch ?? '') : (seen[0]?.id ?? '')} onChange={(event) => tracing.set({ ...chosen, sketch: event.target.value })}>
+                    <select
+                        className="live font-serif text-[15px] text-ink"
+                        aria-label="The picture whose lines are followed"
+                        value={seen.some(({ id }) => id === chosen.sketch) ? (chosen.sketch ?? '') : (seen[0]?.id ?? '')}
+                        onChange={(event) => tracing.set({ ...chosen, sketch: event.target.value })}
+                    >
                         {seen.map(({ id, label }) => (
                             <option key={id} value={id}>
                                 {label}
@@ -38,7 +43,15 @@ export function TraceBar({ children }: { children: ReactNode }) {
             <div className="flex items-center gap-1">
                 <span role="radiogroup" aria-label="What is laid" className="flex items-center gap-1">
                     {all.map(({ name, offer }, number) => (
-                        <button key={name} role="radio" aria-label={name} aria-checked={chosen.lays === name} title={offer.says} className={`verb ${chosen.lays === name ? 'border-amber bg-honey' : ''}`} onClick={() => tracing.set({ ...chosen, lays: name })}>
+                        <button
+                            key={name}
+                            role="radio"
+                            aria-label={name}
+                            aria-checked={chosen.lays === name}
+                            title={offer.says}
+                            className={`verb ${chosen.lays === name ? 'border-amber bg-honey' : ''}`}
+                            onClick={() => tracing.set({ ...chosen, lays: name })}
+                        >
                             <kbd>{number + 1}</kbd>
                             {name}
                         </button>
@@ -46,12 +59,25 @@ export function TraceBar({ children }: { children: ReactNode }) {
                 </span>
                 <span className="ml-4 flex shrink-0 items-center gap-2 whitespace-nowrap text-[13px] text-slate">
                     within
-                    <TypedInput label="How far to either side a line is looked for" value={chosen.reach} optional onChange={(reach) => tracing.set({ ...chosen, reach })} />
+                    <TypedInput
+                        label="How far to either side a line is looked for"
+                        value={chosen.reach}
+                        optional
+                        onChange={(reach) => tracing.set({ ...chosen, reach })}
+                    />
                     {scene.sheet.unit}
                 </span>
                 {all.find(({ name }) => name === chosen.lays)?.kind.fields.some(({ name }) => name === 'like') === true && (
-                    <label className="ml-4 flex shrink-0 items-center gap-2 whitespace-nowrap text-[13px]" title="Where that adds hardly anything to its deviation, a circle is centred on an intersection, and as large as another">
-                        <input type="checkbox" className="size-4 accent-ink" checked={chosen.snaps} onChange={() => tracing.set({ ...chosen, snaps: !chosen.snaps })} />
+                    <label
+                        className="ml-4 flex shrink-0 items-center gap-2 whitespace-nowrap text-[13px]"
+                        title="Where that adds hardly anything to its deviation, a circle is centred on an intersection, and as large as another"
+                    >
+                        <input
+                            type="checkbox"
+                            className="size-4 accent-ink"
+                            checked={chosen.snaps}
+                            onChange={() => tracing.set({ ...chosen, snaps: !chosen.snaps })}
+                        />
                         on intersections, in equal sizes
                     </label>
                 )}

@@ -6,7 +6,19 @@ import { useSheet } from '../../state/sheet';
 import { memberLabel } from '../../tools/useHits';
 
 /** The verb that is kept on, in the place of the others. */
-export function KeptBar({ kept, verbs, count, problem, onDone }: { kept: Done; verbs: Verb[]; count: number; problem: string | null; onDone: () => void }) {
+export function KeptBar({
+    kept,
+    verbs,
+    count,
+    problem,
+    onDone,
+}: {
+    kept: Done;
+    verbs: Verb[];
+    count: number;
+    problem: string | null;
+    onDone: () => void;
+}) {
     const { scene } = useSheet();
     const { setKept } = useAsking();
     return (

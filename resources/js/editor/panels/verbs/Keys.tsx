@@ -34,7 +34,10 @@ const OWN: Partial<Record<Title | 'In a sentence' | 'A place taken hold of', Lin
 };
 
 const PAGES: { title: string; keys: Line[] }[] = [
-    ...[...new Set(TABLE.map(({ title }) => title))].map((title) => ({ title, keys: [...TABLE.filter((one) => one.title === title).map(({ shown, does }): Line => [shown, does]), ...(OWN[title] ?? [])] })),
+    ...[...new Set(TABLE.map(({ title }) => title))].map((title) => ({
+        title,
+        keys: [...TABLE.filter((one) => one.title === title).map(({ shown, does }): Line => [shown, does]), ...(OWN[title] ?? [])],
+    })),
     ...(['In a sentence', 'A place taken hold of'] as const).map((title) => ({ title, keys: OWN[title] ?? [] })),
 ];
 

@@ -6,7 +6,10 @@ import { found } from '../../model/verbs/found';
 import { type Saying, sayings } from '../../model/verbs/sayings';
 import type { Command as Spoken } from './command';
 
-/** How well a verb does that what is picked is not enough for, and what is no verb: what is also called so, and fits, comes before what is called so. */
+/**
+ * How well a verb does that what is picked is not enough for, and what is no verb: what is also called so, and fits, comes before what is
+ * called so.
+ */
 const UNFIT = 0.88;
 
 interface Props {
@@ -54,7 +57,13 @@ export function SayIt({ kinds, commands, open, onOpen, onClose, fits, onSay, onK
                         <Command.List className="max-h-72 overflow-auto p-1.5">
                             <Command.Empty className="px-2 py-3 text-slate">Nothing is called so. Try another word.</Command.Empty>
                             {inOrder.map((saying) => (
-                                <Row key={saying.name} {...saying} said={saidSo(saying.words)} of={fits(saying.name) ? saying.family : needs(saying)} onSelect={() => onSay(saying)} />
+                                <Row
+                                    key={saying.name}
+                                    {...saying}
+                                    said={saidSo(saying.words)}
+                                    of={fits(saying.name) ? saying.family : needs(saying)}
+                                    onSelect={() => onSay(saying)}
+                                />
                             ))}
                             {open &&
                                 commands.map((one) => (
@@ -80,7 +89,21 @@ export function SayIt({ kinds, commands, open, onOpen, onClose, fits, onSay, onK
 }
 
 /** A label, the word by which it was found, and where it belongs or what it takes. */
-function Row({ name, label, words, said, of, onSelect }: { name: string; label: string; words: string[]; said: string | undefined; of: string; onSelect: () => void }) {
+function Row({
+    name,
+    label,
+    words,
+    said,
+    of,
+    onSelect,
+}: {
+    name: string;
+    label: string;
+    words: string[];
+    said: string | undefined;
+    of: string;
+    onSelect: () => void;
+}) {
     return (
         <Command.Item value={name} keywords={[label, ...words]} className="menu-item data-[selected=true]:bg-honey" onSelect={onSelect}>
             <span className="min-w-0">

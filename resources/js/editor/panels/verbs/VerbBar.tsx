@@ -73,7 +73,8 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
 
     // While something is asked for, it is answered first; what is drawn gives way to what is drawn next.
     const free = (act: (event: KeyboardEvent) => void) => (event: KeyboardEvent) => (asking !== null ? false : act(event));
-    const drawing = (act: (event: KeyboardEvent) => void) => (event: KeyboardEvent) => (asking !== null && drawn === null ? false : act(event));
+    const drawing = (act: (event: KeyboardEvent) => void) => (event: KeyboardEvent) =>
+        asking !== null && drawn === null ? false : act(event);
     useKeys({
         say: drawing(openSaying),
         keys: free(() => setKeys(true)),
@@ -98,19 +99,26 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         },
     });
 
-    const asked = asking === null || doing.now === null ? null : {
-        asking,
-        verb: doing.now,
-        pointed: () => {
-            const more = withPointed(pick, pointed.get());
-            const name = doing.now?.name;
-            return more === null ? undefined : verbsFor({ page, scene: page.scene, kinds, pick: more, picking, selected, colour, asked: name }).find((verb) => verb.name === name);
-        },
-        problem: doing.problem,
-        onAnswer: doing.answer,
-        onDo: doing.doIt,
-        onLeave: doing.leave,
-    };
+    const asked =
+        asking === null || doing.now === null
+            ? null
+            : {
+                  asking,
+                  verb: doing.now,
+                  pointed: () => {
+                      const more = withPointed(pick, pointed.get());
+                      const name = doing.now?.name;
+                      return more === null
+                          ? undefined
+                          : verbsFor({ page, scene: page.scene, kinds, pick: more, picking, selected, colour, asked: name }).find(
+                                (verb) => verb.name === name,
+                            );
+                  },
+                  problem: doing.problem,
+                  onAnswer: doing.answer,
+                  onDo: doing.doIt,
+                  onLeave: doing.leave,
+              };
     if (asked !== null && drawn === null) return <AskBar {...asked} />;
     if (kept !== null) return <KeptBar kept={kept} verbs={shelf.verbs} count={shelf.count} problem={doing.problem} onDone={onDone} />;
 
@@ -133,7 +141,10 @@ export function VerbBar({ onDone }: { onDone: () => void }) {
         />
     );
     return (
-        <section aria-label="Verbs" className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2">
+        <section
+            aria-label="Verbs"
+            className="flex h-[110px] shrink-0 flex-col justify-center gap-1.5 border-t border-rule bg-paper px-4 py-2"
+        >
             {pick.mode === 'paint' ? (
                 <PaintBar>{sayIt}</PaintBar>
             ) : pick.mode === 'trace' ? (

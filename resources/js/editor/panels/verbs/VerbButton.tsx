@@ -4,12 +4,26 @@ import { shortLabel } from '../../model/verbs/words';
 import { digitOf } from './useShelf';
 
 /** A verb with its number; pointed at, it says what it does. */
-export function VerbButton({ verb, tight, pressed = false, onPress }: { verb: Verb; tight: boolean; pressed?: boolean; onPress: () => void }) {
+export function VerbButton({
+    verb,
+    tight,
+    pressed = false,
+    onPress,
+}: {
+    verb: Verb;
+    tight: boolean;
+    pressed?: boolean;
+    onPress: () => void;
+}) {
     const small = verb.picture ? `${tight ? 'tight' : 'py-[5px]'} gap-1 pr-1.5 pl-1 text-[13px] [&_kbd]:px-1` : tight ? 'tight' : '';
     return (
         <Tooltip.Root>
             <Tooltip.Trigger asChild>
-                <button className={`verb ${small} ${pressed ? 'border-amber bg-honey' : ''}`} aria-pressed={pressed || undefined} onClick={onPress}>
+                <button
+                    className={`verb ${small} ${pressed ? 'border-amber bg-honey' : ''}`}
+                    aria-pressed={pressed || undefined}
+                    onClick={onPress}
+                >
                     <kbd>{digitOf(verb)}</kbd>
                     {verb.picture && <Picture path={verb.picture} size={tight ? 17 : 20} />}
                     {verb.from === 'ground' && verb.picture ? <GridName label={verb.label} /> : labelOf(verb)}

@@ -58,7 +58,12 @@ export function VerbShelf({ shelf, doing, naming, drawn, onDone, children }: Pro
                         Draw
                     </button>
                 )}
-                <span aria-live="polite" className={`min-w-0 shrink truncate text-ink max-xl:sr-only ${drawn === null && !draws ? '' : 'sr-only'}`} data-picked={count} title={picked}>
+                <span
+                    aria-live="polite"
+                    className={`min-w-0 shrink truncate text-ink max-xl:sr-only ${drawn === null && !draws ? '' : 'sr-only'}`}
+                    data-picked={count}
+                    title={picked}
+                >
                     {picked === '' ? <span className="text-slate">Draw</span> : `With ${picked}`}
                 </span>
                 <Groups shelf={shelf} naming={naming} />
@@ -74,7 +79,9 @@ export function VerbShelf({ shelf, doing, naming, drawn, onDone, children }: Pro
                         }
                     />
                 )}
-                {count === 0 && drawn === null && <ReadyOnes onLaid={onDone} trigger={<button className="quiet -mr-2 py-1.5 text-umber">Ready constructions</button>} />}
+                {count === 0 && drawn === null && (
+                    <ReadyOnes onLaid={onDone} trigger={<button className="quiet -mr-2 py-1.5 text-umber">Ready constructions</button>} />
+                )}
                 {count > 0 && drawn === null && (
                     <button className="quiet -mr-2 hidden py-1.5 xl:block" onClick={() => picking.clear()}>
                         Clear
@@ -90,17 +97,32 @@ export function VerbShelf({ shelf, doing, naming, drawn, onDone, children }: Pro
             <div className={`flex items-center gap-1 ${tight ? 'max-h-[70px] flex-wrap overflow-y-auto' : 'overflow-x-auto'}`}>
                 <Tooltip.Provider delayDuration={500}>
                     {shown.map((verb) => (
-                        <VerbButton key={verb.name} verb={tight && !fitsPictured ? { ...verb, picture: null } : verb} tight={tight} pressed={drawn === verb.name} onPress={() => begin(verb)} />
+                        <VerbButton
+                            key={verb.name}
+                            verb={tight && !fitsPictured ? { ...verb, picture: null } : verb}
+                            tight={tight}
+                            pressed={drawn === verb.name}
+                            onPress={() => begin(verb)}
+                        />
                     ))}
                 </Tooltip.Provider>
                 {shelf.hasRest && (
-                    <button className={`verb ${tight ? 'tight' : ''}`} aria-expanded={shelf.inRest} title={shelf.inRest ? 'Back to the first nine' : 'What there is beyond nine'} onClick={shelf.turnToRest}>
+                    <button
+                        className={`verb ${tight ? 'tight' : ''}`}
+                        aria-expanded={shelf.inRest}
+                        title={shelf.inRest ? 'Back to the first nine' : 'What there is beyond nine'}
+                        onClick={shelf.turnToRest}
+                    >
                         <kbd>0 0</kbd>
                         {shelf.inRest ? '‹ Back' : 'More ›'}
                     </button>
                 )}
                 {again !== undefined && drawn === null && (
-                    <button className={`verb ${tight ? 'tight' : ''}`} title={`Again: ${again.label.replace('…', '').toLowerCase()}, answered as before`} onClick={doAgain}>
+                    <button
+                        className={`verb ${tight ? 'tight' : ''}`}
+                        title={`Again: ${again.label.replace('…', '').toLowerCase()}, answered as before`}
+                        onClick={doAgain}
+                    >
                         <kbd>.</kbd>
                         Again
                     </button>
@@ -134,7 +156,11 @@ function Groups({ shelf, naming }: { shelf: Shelf; naming: boolean }) {
                     className={`flex items-center gap-1 border-b-2 py-0.5 ${group === one ? 'border-amber font-semibold text-ink' : 'border-transparent hover:text-ink'}`}
                     onClick={() => shelf.open(one)}
                 >
-                    {naming && <kbd className="rounded-sm bg-honey px-1 font-sans text-[11.5px] font-medium text-umber">{numberOf(shelf, one)}</kbd>}
+                    {naming && (
+                        <kbd className="rounded-sm bg-honey px-1 font-sans text-[11.5px] font-medium text-umber">
+                            {numberOf(shelf, one)}
+                        </kbd>
+                    )}
                     {one}
                 </button>
             ))}
@@ -155,6 +181,8 @@ function describePick(pick: Pick, label: (id: string) => string): string {
         case 'trace':
             return '';
         case 'cells':
-            return pick.count === 0 ? '' : `${pick.count} ${pick.count === 1 ? 'cell' : 'cells'} of ${[...pick.cells.keys()].map(label).join(' and ')}`;
+            return pick.count === 0
+                ? ''
+                : `${pick.count} ${pick.count === 1 ? 'cell' : 'cells'} of ${[...pick.cells.keys()].map(label).join(' and ')}`;
     }
 }

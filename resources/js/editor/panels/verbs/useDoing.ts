@@ -29,7 +29,11 @@ export interface Doing {
 }
 
 /** Beginning, asking and doing verbs. */
-export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispatch<SetStateAction<string | null>>, onDone: () => void): Doing {
+export function useDoing(
+    { verbs, open, turnToDrawing }: Shelf,
+    setColour: Dispatch<SetStateAction<string | null>>,
+    onDone: () => void,
+): Doing {
     const { page, change } = useSheet();
     const { picking } = usePicks();
     const { asking, setAsking, finishAsking, last, setLast, hears, offered } = useAsking();
@@ -40,7 +44,10 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
     // What was refused is told as long as what was picked, and what there is, are what they were.
     const [refusal, setRefusal] = useState<{ text: string; pick: Pick; revision: number } | null>(null);
     const problem = refusal?.pick === pick && refusal.revision === page.revision ? refusal.text : null;
-    const setProblem = useCallback((text: string | null): void => setRefusal(text === null ? null : { text, pick: picking.get(), revision: page.revision }), [picking, page.revision]);
+    const setProblem = useCallback(
+        (text: string | null): void => setRefusal(text === null ? null : { text, pick: picking.get(), revision: page.revision }),
+        [picking, page.revision],
+    );
 
     const present = useRef(asking);
     useLayoutEffect(() => {
@@ -65,7 +72,9 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
             setProblem(problemText(refused));
             return;
         }
-        const chosen = Object.entries(answers).find(([field]) => verb.kind?.fields.find((one) => one.name === field)?.type === 'colour')?.[1];
+        const chosen = Object.entries(answers).find(
+            ([field]) => verb.kind?.fields.find((one) => one.name === field)?.type === 'colour',
+        )?.[1];
         if (typeof chosen === 'string') setColour(chosen);
         setProblem(null);
         if (verb.drawsIn !== undefined || verb.opens !== undefined) {
@@ -83,7 +92,11 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
             // Left while it was on its way, it is picked at once, unless something else is by now.
             if (present.current === null && made !== null && isNothing(picking.get())) picking.restore(made);
             // At once: whoever leaves in the next moment finds it picked.
-            flushSync(() => setAsking((old) => (old === null || old.verb.name !== drawn.verb.name ? old : asked(drawn.verb, old.answers, made ?? old.before))));
+            flushSync(() =>
+                setAsking((old) =>
+                    old === null || old.verb.name !== drawn.verb.name ? old : asked(drawn.verb, old.answers, made ?? old.before),
+                ),
+            );
             return;
         }
         // Unless something else is being picked by now.
@@ -101,7 +114,11 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
         }
         const mode = verb.from === null ? null : MODE_OF[verb.from];
         const { mode: present, points, parts, lines, count } = picking.get();
-        const isFirst = verb.needs > 0 && mode !== null && (present !== mode || { points: points.length, parts: parts.length, lines: lines.length, cells: count, paint: 0, trace: 0 }[mode] === 0);
+        const isFirst =
+            verb.needs > 0 &&
+            mode !== null &&
+            (present !== mode ||
+                { points: points.length, parts: parts.length, lines: lines.length, cells: count, paint: 0, trace: 0 }[mode] === 0);
         // One drawn after another: what was picked before the first of them is picked when the last is left.
         const before = isFirst ? (asking?.before ?? picking.snapshot()) : null;
         if (isFirst && present !== mode) picking.setMode(mode);
@@ -124,7 +141,8 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
     });
 
     // With all that it takes picked, and nothing more to ask, it is done; what is drawn is, whatever its numbers are.
-    const isDone = asking !== null && now !== null && asking.verb.needs > 0 && now.full && (now.asks.length === 0 || isDrawn(asking)) && !pick.held;
+    const isDone =
+        asking !== null && now !== null && asking.verb.needs > 0 && now.full && (now.asks.length === 0 || isDrawn(asking)) && !pick.held;
     useEffect(() => {
         if (isDone) finishAsking.get()?.();
     }, [isDone, finishAsking]);
@@ -137,7 +155,8 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
 
     const copied = last?.name === COPIED ? String(last.answers['id']) : null;
     const isCopied = copied !== null && [...pick.parts, ...pick.lines].join() === copied;
-    const again = last === null ? undefined : isCopied ? goingOn(copied) : verbs.find((verb) => verb.name === last.name && verb.needs === 0);
+    const again =
+        last === null ? undefined : isCopied ? goingOn(copied) : verbs.find((verb) => verb.name === last.name && verb.needs === 0);
 
     /** What was copied by hand goes on as a repeat, one more each time. */
     async function goOn(verb: Verb): Promise<void> {
@@ -166,12 +185,18 @@ export function useDoing({ verbs, open, turnToDrawing }: Shelf, setColour: Dispa
 
 function answered(old: Asking, now: Verb | null, answers: Record<string, unknown>): Asking {
     const next = { ...old.answers, ...answers };
-    return { ...old, answers: { ...next, ...following(now?.kind?.fields ?? [], old.answers, next), ...(now ?? old.verb).follow?.(old.answers, next) } };
+    return {
+        ...old,
+        answers: { ...next, ...following(now?.kind?.fields ?? [], old.answers, next), ...(now ?? old.verb).follow?.(old.answers, next) },
+    };
 }
 
 /** Of a copy that was made by hand a repeat, of a repeat one more. */
 function goingOn(id: string): Verb {
-    return { ...plainVerb(COPIED, 'Again', 'Goes on with the copy as a repeat, one more each time.', 'copy', 1, () => [{ op: 'again', id }]), from: 'parts' };
+    return {
+        ...plainVerb(COPIED, 'Again', 'Goes on with the copy as a repeat, one more each time.', 'copy', 1, () => [{ op: 'again', id }]),
+        from: 'parts',
+    };
 }
 
 function isNothing({ points, parts, lines, count }: Pick): boolean {
@@ -212,7 +237,17 @@ function usePickMade() {
             if (id === undefined) return null;
             select(id);
             const { pick } = picking.snapshot();
-            return { pick: { ...pick, mode: parts.length > 0 ? ('parts' as const) : ('lines' as const), parts: parts.slice(-1), lines: parts.length > 0 ? [] : lines.slice(-1), points: [] }, cells: new Map(), runs: new Map() };
+            return {
+                pick: {
+                    ...pick,
+                    mode: parts.length > 0 ? ('parts' as const) : ('lines' as const),
+                    parts: parts.slice(-1),
+                    lines: parts.length > 0 ? [] : lines.slice(-1),
+                    points: [],
+                },
+                cells: new Map(),
+                runs: new Map(),
+            };
         },
     };
 }

@@ -18,7 +18,10 @@ export function useKeptOn({ verbs, count }: Shelf, setProblem: (text: string | n
         const { parts } = pick;
         picking.clear();
         if (kept.looksOf === null) setKept(givingLooks(parts[0] ?? null));
-        else void change(lookingLike(kinds, steps, parts, kept.looksOf)).then((refused) => setProblem(refused === null ? null : problemText(refused)));
+        else
+            void change(lookingLike(kinds, steps, parts, kept.looksOf)).then((refused) =>
+                setProblem(refused === null ? null : problemText(refused)),
+            );
     }, [kept, pick, kinds, steps, picking, change, setKept, setProblem]);
     useEffect(() => {
         if (kept?.looksOf !== undefined) return;

@@ -32,20 +32,42 @@ export function usePickCommands(): { ids: string[]; commands: Command[] } {
     const [first] = ids;
     if (first === undefined) return { ids, commands: [] };
 
-    const flag = (all: string[], field: 'hidden' | 'fast', value: true | null): Operation[] => all.map((id) => ({ op: 'set', id, field, value }));
-    const others = scene.steps.filter((step) => step.role === 'part' && !step.usedUp && !step.hidden && !ids.includes(step.id)).map(({ id }) => id);
+    const flag = (all: string[], field: 'hidden' | 'fast', value: true | null): Operation[] =>
+        all.map((id) => ({ op: 'set', id, field, value }));
+    const others = scene.steps
+        .filter((step) => step.role === 'part' && !step.usedUp && !step.hidden && !ids.includes(step.id))
+        .map(({ id }) => id);
     const of = ids.length === 1 ? (stepOf(scene, first)?.label ?? 'the pick') : 'the pick';
     const isPart = ids.length === 1 && stepOf(scene, first)?.role === 'part';
     return {
         ids,
         commands: [
             ...(ids.length === 1 ? [command('rename', of, 'Rename', 'name, call it, label', () => renaming.set(first), 'F2')] : []),
-            ...(isPart ? [command('looks', of, 'Give its looks on', 'eyedropper, copy style, paint format, same look, take up the looks', giveLooks, 'T')] : []),
+            ...(isPart
+                ? [
+                      command(
+                          'looks',
+                          of,
+                          'Give its looks on',
+                          'eyedropper, copy style, paint format, same look, take up the looks',
+                          giveLooks,
+                          'T',
+                      ),
+                  ]
+                : []),
             ids.every((id) => stepOf(scene, id)?.fast === true)
                 ? command('let-go', of, 'Let it be dragged', 'unlock, release, loosen, free', () => change(flag(ids, 'fast', null)))
-                : command('hold', of, 'Hold it fast', 'lock, fix, pin, freeze, protect, do not move', () => change(flag(ids, 'fast', true))),
+                : command('hold', of, 'Hold it fast', 'lock, fix, pin, freeze, protect, do not move', () =>
+                      change(flag(ids, 'fast', true)),
+                  ),
             command('hide', of, 'Hide', 'make invisible, turn off, put away, eye, not shown', () => change(flag(ids, 'hidden', true))),
-            ...(others.length > 0 ? [command('hide-others', of, 'Hide the others', 'isolate, only this, solo, show alone', () => change(flag(others, 'hidden', true)))] : []),
+            ...(others.length > 0
+                ? [
+                      command('hide-others', of, 'Hide the others', 'isolate, only this, solo, show alone', () =>
+                          change(flag(others, 'hidden', true)),
+                      ),
+                  ]
+                : []),
             command('delete', of, 'Delete', 'remove, erase, take away, clear, throw away, bin', () => removing(ids), 'Del'),
         ],
     };

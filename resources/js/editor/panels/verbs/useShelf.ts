@@ -55,7 +55,9 @@ export function useShelf(colour: string | null): Shelf {
     const asked = asking?.verb.name;
     const bench = useMemo(() => ({ page, scene, kinds, picking, selected, colour }), [page, scene, kinds, picking, selected, colour]);
     const verbs = useMemo(() => verbsFor({ ...bench, pick, asked }), [bench, pick, asked]);
-    const count = { cells: pick.count, parts: pick.parts.length, points: pick.points.length, lines: pick.lines.length, paint: 0, trace: 0 }[pick.mode];
+    const count = { cells: pick.count, parts: pick.parts.length, points: pick.points.length, lines: pick.lines.length, paint: 0, trace: 0 }[
+        pick.mode
+    ];
     const drawing = asking !== null && isDrawn(asking);
     const draws = drawing || (wantsDrawing && count > 0);
     const sort = count === 0 || draws ? 'ground' : pick.mode;
@@ -82,8 +84,14 @@ export function useShelf(colour: string | null): Shelf {
         verbOf: (name) => {
             const found = verbs.find((verb) => verb.name === name);
             if (found !== undefined) return found;
-            const from = kinds.flatMap((kind) => kind.offers.map((offer) => ({ name: `${kind.kind} ${offer.label}`, from: offer.from }))).find((one) => one.name === name)?.from;
-            return from === undefined ? undefined : verbsFor({ ...bench, pick: { ...emptied(pick), mode: MODE_OF[from] ?? 'cells' }, asked: name }).find((verb) => verb.name === name);
+            const from = kinds
+                .flatMap((kind) => kind.offers.map((offer) => ({ name: `${kind.kind} ${offer.label}`, from: offer.from })))
+                .find((one) => one.name === name)?.from;
+            return from === undefined
+                ? undefined
+                : verbsFor({ ...bench, pick: { ...emptied(pick), mode: MODE_OF[from] ?? 'cells' }, asked: name }).find(
+                      (verb) => verb.name === name,
+                  );
         },
     };
 }

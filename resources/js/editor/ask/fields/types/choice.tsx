@@ -18,13 +18,26 @@ export function Edit({ step, label, piece, field, commit }: Edited) {
                 onChoose={(choice) => {
                     const also = Object.entries(alsoSet(choice, written));
                     if (also.length === 0) void commit(choice.value);
-                    else void change([[field.name, choice.value] as const, ...also].map(([name, value]) => ({ op: 'set', id: step.id, field: name, value })));
+                    else
+                        void change(
+                            [[field.name, choice.value] as const, ...also].map(([name, value]) => ({
+                                op: 'set',
+                                id: step.id,
+                                field: name,
+                                value,
+                            })),
+                        );
                 }}
             />
         );
     }
     return (
-        <select className="live" aria-label={label} value={typeof piece.raw === 'string' ? piece.raw : ''} onChange={(event) => void commit(event.target.value)}>
+        <select
+            className="live"
+            aria-label={label}
+            value={typeof piece.raw === 'string' ? piece.raw : ''}
+            onChange={(event) => void commit(event.target.value)}
+        >
             {piece.raw === null && <option value="">not given</option>}
             {choices.map((choice) => (
                 <option key={choice.value} value={choice.value}>
@@ -45,7 +58,14 @@ export function Ask({ field, value, answers, onChange, onAlso }: Asked) {
         return (
             <span className="font-serif text-[16px]">
                 {field.label}:{' '}
-                <PicturedChoice label={field.label} choices={choices} chosen={typeof value === 'string' ? value : null} now={answers} shown={shown} onChoose={(choice) => onAlso({ [field.name]: choice.value, ...alsoSet(choice, answers) })} />
+                <PicturedChoice
+                    label={field.label}
+                    choices={choices}
+                    chosen={typeof value === 'string' ? value : null}
+                    now={answers}
+                    shown={shown}
+                    onChoose={(choice) => onAlso({ [field.name]: choice.value, ...alsoSet(choice, answers) })}
+                />
             </span>
         );
     }
@@ -53,7 +73,12 @@ export function Ask({ field, value, answers, onChange, onAlso }: Asked) {
         return (
             <label className="flex items-center gap-2">
                 {field.label}
-                <select className="boxed px-2" aria-label={field.label} value={typeof value === 'string' ? value : ''} onChange={(event) => onChange(event.target.value)}>
+                <select
+                    className="boxed px-2"
+                    aria-label={field.label}
+                    value={typeof value === 'string' ? value : ''}
+                    onChange={(event) => onChange(event.target.value)}
+                >
                     {choices.map((choice) => (
                         <option key={choice.value} value={choice.value}>
                             {choice.text}
@@ -67,8 +92,17 @@ export function Ask({ field, value, answers, onChange, onAlso }: Asked) {
         <fieldset className="flex items-center gap-1">
             <legend className="float-left mr-2 leading-[30px]">{field.label}</legend>
             {choices.map((choice) => (
-                <label key={choice.value} className={`choice ${value === choice.value ? 'border-amber bg-honey font-medium' : 'border-rule bg-card'}`}>
-                    <input type="radio" className="sr-only" name={field.name} checked={value === choice.value} onChange={() => onChange(choice.value)} />
+                <label
+                    key={choice.value}
+                    className={`choice ${value === choice.value ? 'border-amber bg-honey font-medium' : 'border-rule bg-card'}`}
+                >
+                    <input
+                        type="radio"
+                        className="sr-only"
+                        name={field.name}
+                        checked={value === choice.value}
+                        onChange={() => onChange(choice.value)}
+                    />
                     {choice.text}
                 </label>
             ))}

@@ -8,7 +8,12 @@ import { TypedColour } from '../TypedColour';
 export function Edit({ label, piece, wrong, commit, tryOut }: Edited) {
     return (
         <>
-            <LiveColour label={label} raw={piece.raw} onPreview={(colour) => void tryOut(colour)} onCommit={(colour) => void commit(colour)} />
+            <LiveColour
+                label={label}
+                raw={piece.raw}
+                onPreview={(colour) => void tryOut(colour)}
+                onCommit={(colour) => void commit(colour)}
+            />
             <Wrong text={wrong} />
         </>
     );
@@ -20,8 +25,19 @@ export function Ask({ field, value, onChange }: Asked) {
         <fieldset className="flex items-center gap-1">
             <legend className="sr-only">{field.label}</legend>
             {Object.entries(palette).map(([name, colour]) => (
-                <label key={name} title={name} className={`choice flex items-center gap-1.5 ${value === name ? 'border-amber bg-honey' : 'border-transparent hover:border-rule'}`}>
-                    <input type="radio" className="sr-only" name={field.name} aria-label={name} checked={value === name} onChange={() => onChange(name)} />
+                <label
+                    key={name}
+                    title={name}
+                    className={`choice flex items-center gap-1.5 ${value === name ? 'border-amber bg-honey' : 'border-transparent hover:border-rule'}`}
+                >
+                    <input
+                        type="radio"
+                        className="sr-only"
+                        name={field.name}
+                        aria-label={name}
+                        checked={value === name}
+                        onChange={() => onChange(name)}
+                    />
                     <Swatch colour={colour} size={16} />
                     <span className={`font-serif text-[14px] italic ${value === name ? '' : 'sr-only'}`}>{name}</span>
                 </label>

@@ -15,7 +15,12 @@ export function Edit({ label, piece, field, commit }: Edited) {
     }
     return (
         <>
-            <select className="live" aria-label={label} value={many === null ? (held === 'palette' ? 'palette' : '') : 'number'} onChange={(event) => choose(event.target.value)}>
+            <select
+                className="live"
+                aria-label={label}
+                value={many === null ? (held === 'palette' ? 'palette' : '') : 'number'}
+                onChange={(event) => choose(event.target.value)}
+            >
                 <option value="">any</option>
                 <option value="number">so many</option>
                 <option value="palette">the palette</option>
@@ -29,7 +34,11 @@ export function Edit({ label, piece, field, commit }: Edited) {
                     className="live w-12"
                     aria-label={`${label}, how many`}
                     defaultValue={many}
-                    onBlur={(event) => event.target.valueAsNumber >= 1 && event.target.valueAsNumber !== many && void commit(Math.round(event.target.valueAsNumber))}
+                    onBlur={(event) =>
+                        event.target.valueAsNumber >= 1 &&
+                        event.target.valueAsNumber !== many &&
+                        void commit(Math.round(event.target.valueAsNumber))
+                    }
                     onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
                 />
             )}

@@ -34,7 +34,34 @@ interface FieldType {
 }
 
 /** Every type of field that the API knows; one that is missing does not compile. */
-const TYPES: Record<Field['type'], FieldType> = { bends, cells, choice, colour, colours, frame, held, known, lengths, many: told, map: told, number, paint, painted, pair, path: told, pixels, place, places, sizes: told, source, span, step, steps, switch: switches, tones };
+const TYPES: Record<Field['type'], FieldType> = {
+    bends,
+    cells,
+    choice,
+    colour,
+    colours,
+    frame,
+    held,
+    known,
+    lengths,
+    many: told,
+    map: told,
+    number,
+    paint,
+    painted,
+    pair,
+    path: told,
+    pixels,
+    place,
+    places,
+    sizes: told,
+    source,
+    span,
+    step,
+    steps,
+    switch: switches,
+    tones,
+};
 
 export function editorOf(type: Field['type']): ComponentType<Edited> {
     return TYPES[type].Edit;

@@ -29,7 +29,11 @@ export function Edit({ step, label, piece, wrong, commit }: Edited) {
 
     return (
         <>
-            <InlineButton className="italic decoration-amber underline-offset-4 hover:underline" aria-label={`${label}: ${piece.text}`} onClick={() => void ask()}>
+            <InlineButton
+                className="italic decoration-amber underline-offset-4 hover:underline"
+                aria-label={`${label}: ${piece.text}`}
+                onClick={() => void ask()}
+            >
                 {at === null ? (piece.raw === null ? 'two places to be clicked' : piece.text) : STEPS[at]}
             </InlineButton>
             {piece.raw !== null && (

@@ -18,7 +18,9 @@ export function Edit({ label, piece, commit }: Edited) {
                 const given = readNumbers(event.target.value);
                 if (event.target.value === piece.text) return;
                 // What was one number for all stays one.
-                void commit(given.length === 0 ? null : given.length === 1 && !Array.isArray(piece.raw) && piece.raw !== null ? given[0] : given);
+                void commit(
+                    given.length === 0 ? null : given.length === 1 && !Array.isArray(piece.raw) && piece.raw !== null ? given[0] : given,
+                );
             }}
         />
     );
@@ -34,7 +36,15 @@ export function Ask({ field, value, onChange }: Asked) {
                 className="boxed w-28"
                 placeholder="4 2"
                 defaultValue={Array.isArray(value) ? value.join(' ') : isSingle ? String(value) : ''}
-                onChange={(event) => onChange(event.target.value.trim() === '' ? null : isSingle && readNumbers(event.target.value).length === 1 ? readNumbers(event.target.value)[0] : readNumbers(event.target.value))}
+                onChange={(event) =>
+                    onChange(
+                        event.target.value.trim() === ''
+                            ? null
+                            : isSingle && readNumbers(event.target.value).length === 1
+                              ? readNumbers(event.target.value)[0]
+                              : readNumbers(event.target.value),
+                    )
+                }
             />
         </label>
     );

@@ -6,7 +6,19 @@ import { LiveNumber } from '../LiveNumber';
 
 export function Edit({ step, label, piece, field, wrong, commit, tryOut }: Edited) {
     const { now } = useActs();
-    return <LiveNumber offered={field.folds === true ? () => foldsFor(now().scene, piece.value, step.id) : undefined} label={label} raw={piece.raw} text={piece.text} value={piece.value} measure={field.measure} onPreview={tryOut} onCommit={commit} wrong={wrong} />;
+    return (
+        <LiveNumber
+            offered={field.folds === true ? () => foldsFor(now().scene, piece.value, step.id) : undefined}
+            label={label}
+            raw={piece.raw}
+            text={piece.text}
+            value={piece.value}
+            measure={field.measure}
+            onPreview={tryOut}
+            onCommit={commit}
+            wrong={wrong}
+        />
+    );
 }
 
 export function Ask({ field, value, onChange }: Asked) {

@@ -14,11 +14,22 @@ import { Ask as AskColour } from './colour';
 function Sample({ raw }: { raw: unknown }) {
     const palette = usePalette();
     if (isGradient(raw)) {
-        return <span aria-hidden="true" className="inline-block h-3 w-7 rounded-full align-[-1px]" style={{ background: shownGradient(raw, palette), boxShadow: 'inset 0 0 0 1px rgba(27,33,64,.25)' }} />;
+        return (
+            <span
+                aria-hidden="true"
+                className="inline-block h-3 w-7 rounded-full align-[-1px]"
+                style={{ background: shownGradient(raw, palette), boxShadow: 'inset 0 0 0 1px rgba(27,33,64,.25)' }}
+            />
+        );
     }
     if (isPattern(raw)) {
         return (
-            <svg aria-hidden="true" viewBox="0 0 28 12" className="inline-block h-3 w-7 rounded-full align-[-1px] text-ink" style={{ boxShadow: 'inset 0 0 0 1px rgba(27,33,64,.25)' }}>
+            <svg
+                aria-hidden="true"
+                viewBox="0 0 28 12"
+                className="inline-block h-3 w-7 rounded-full align-[-1px] text-ink"
+                style={{ boxShadow: 'inset 0 0 0 1px rgba(27,33,64,.25)' }}
+            >
                 <path fill="currentColor" d="M4 3h3v3H4zM11 3h3v3h-3zM18 3h3v3h-3zM7.5 7h3v3h-3zM14.5 7h3v3h-3zM21.5 7h3v3h-3z" />
             </svg>
         );
@@ -27,8 +38,26 @@ function Sample({ raw }: { raw: unknown }) {
     return <Swatch colour={name === 'none' ? undefined : (palette[name] ?? name)} />;
 }
 
-/** Edited in a window of its own: what is tried out there is seen at once, and becomes one change when it is closed. Escape takes it back. */
-function Paint({ label, text, raw, along, before, onTry, onDone }: { label: string; text: string; raw: unknown; along: boolean; before: string | null; onTry: (raw: unknown) => void; onDone: (raw: unknown) => void }) {
+/**
+ * Edited in a window of its own: what is tried out there is seen at once, and becomes one change when it is closed. Escape takes it back.
+ */
+function Paint({
+    label,
+    text,
+    raw,
+    along,
+    before,
+    onTry,
+    onDone,
+}: {
+    label: string;
+    text: string;
+    raw: unknown;
+    along: boolean;
+    before: string | null;
+    onTry: (raw: unknown) => void;
+    onDone: (raw: unknown) => void;
+}) {
     // What it was before: what is tried out is what the plan shows meanwhile.
     const [draft, setDraft] = useState<{ raw: unknown; before: unknown } | null>(null);
     const end = (keep: boolean, given = draft?.raw): void => {
@@ -76,7 +105,15 @@ export function Edit({ step, label, piece, field, wrong, commit, tryOut }: Edite
     const [refused, setRefused] = useState<Problem | null>(null);
     return (
         <>
-            <Paint label={label} text={piece.text} raw={piece.raw} along={field.along === true} before={step.id} onTry={(raw) => void tryOut(raw)} onDone={(raw) => void commit(raw).then(setRefused)} />
+            <Paint
+                label={label}
+                text={piece.text}
+                raw={piece.raw}
+                along={field.along === true}
+                before={step.id}
+                onTry={(raw) => void tryOut(raw)}
+                onDone={(raw) => void commit(raw).then(setRefused)}
+            />
             <Wrong text={wrong ?? (refused === null ? undefined : problemText(refused))} />
         </>
     );
@@ -87,10 +124,21 @@ export function Ask(asked: Asked) {
     const { field, value, onChange } = asked;
     const patterns = usePatterns(null);
     if (!isGradient(value) && !isPattern(value)) return <AskColour {...asked} />;
-    const text = isGradient(value) ? `${value.gradient}, ${value.stops.map(([, colour]) => colour).join(' to ')}` : (patterns.find((one) => one.id === value.pattern)?.label ?? value.pattern);
+    const text = isGradient(value)
+        ? `${value.gradient}, ${value.stops.map(([, colour]) => colour).join(' to ')}`
+        : (patterns.find((one) => one.id === value.pattern)?.label ?? value.pattern);
     return (
         <span className="font-serif text-[16px]">
-            {field.label}: <Paint label={field.label} text={text} raw={value} along={field.along === true} before={null} onTry={(raw) => raw !== null && onChange(raw)} onDone={onChange} />
+            {field.label}:{' '}
+            <Paint
+                label={field.label}
+                text={text}
+                raw={value}
+                along={field.along === true}
+                before={null}
+                onTry={(raw) => raw !== null && onChange(raw)}
+                onDone={onChange}
+            />
         </span>
     );
 }

@@ -5,7 +5,9 @@ import { type Edited, Wrong } from '../edited';
 import { Swatch } from '../Swatch';
 
 function coloursOf(raw: unknown): [string, string][] {
-    return raw !== null && typeof raw === 'object' && !Array.isArray(raw) ? Object.entries(raw).filter((entry): entry is [string, string] => typeof entry[1] === 'string') : [];
+    return raw !== null && typeof raw === 'object' && !Array.isArray(raw)
+        ? Object.entries(raw).filter((entry): entry is [string, string] => typeof entry[1] === 'string')
+        : [];
 }
 
 /** How many cells, and their colours, each of which can become another one. */
@@ -40,8 +42,19 @@ export function Ask({ field, value, onChange }: Asked) {
         <fieldset className="flex items-center gap-1">
             <legend className="sr-only">Colour of the {field.label}</legend>
             {[...Object.entries(palette), ['none', undefined] as const].map(([name, colour]) => (
-                <label key={name} title={name} className={`choice flex items-center gap-1.5 ${chosen === name ? 'border-amber bg-honey' : 'border-transparent hover:border-rule'}`}>
-                    <input type="radio" className="sr-only" name={field.name} aria-label={name} checked={chosen === name} onChange={() => onChange({ [name]: '' })} />
+                <label
+                    key={name}
+                    title={name}
+                    className={`choice flex items-center gap-1.5 ${chosen === name ? 'border-amber bg-honey' : 'border-transparent hover:border-rule'}`}
+                >
+                    <input
+                        type="radio"
+                        className="sr-only"
+                        name={field.name}
+                        aria-label={name}
+                        checked={chosen === name}
+                        onChange={() => onChange({ [name]: '' })}
+                    />
                     <Swatch colour={colour} size={16} />
                     <span className={`font-serif text-[14px] italic ${chosen === name ? '' : 'sr-only'}`}>{name}</span>
                 </label>

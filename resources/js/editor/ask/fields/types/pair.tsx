@@ -38,7 +38,13 @@ export function Ask({ field, value, onChange }: Asked) {
         <span className="flex items-center gap-2">
             {field.label}
             {WAYS.map((way, k) => (
-                <TypedInput key={way} label={`${field.label}, ${way}`} value={pair[k]} optional={!field.required} onChange={(next) => put(k, next)} />
+                <TypedInput
+                    key={way}
+                    label={`${field.label}, ${way}`}
+                    value={pair[k]}
+                    optional={!field.required}
+                    onChange={(next) => put(k, next)}
+                />
             ))}
         </span>
     );

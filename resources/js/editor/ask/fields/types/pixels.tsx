@@ -17,7 +17,9 @@ export function Edit({ step, label, piece, wrong, commit }: Edited) {
     async function find(): Promise<void> {
         say('looking for the sheet');
         try {
-            const { corners } = await answer(api.POST('/api/sheets/{sheet}/corners', { params: { path: { sheet: page.id } }, body: { step: step.id } }));
+            const { corners } = await answer(
+                api.POST('/api/sheets/{sheet}/corners', { params: { path: { sheet: page.id } }, body: { step: step.id } }),
+            );
             say(corners === null ? 'no sheet is found in it; its corners can be clicked' : null);
             if (corners !== null) await commit(corners);
         } catch (fault) {

@@ -11,12 +11,18 @@ export function Edit({ step, label, piece, field, findings, commit }: Edited) {
     const places: unknown[] = Array.isArray(piece.raw) ? piece.raw : [];
     const one = (raw: unknown, k: number) => (
         <LivePlace
-            piece={{ raw, text: placeText(piece.items?.[k] ?? '', raw, `${field.name}.${k}`, step), label: `point ${k + 1} of ${step.label}` }}
+            piece={{
+                raw,
+                text: placeText(piece.items?.[k] ?? '', raw, `${field.name}.${k}`, step),
+                label: `point ${k + 1} of ${step.label}`,
+            }}
             step={step.id}
             onCommit={(value) => commit(places.map((old, i) => (i === k ? value : old)))}
         />
     );
-    const wrongs = findings.filter((finding) => finding.level === 'error' && (finding.field === field.name || finding.field?.startsWith(`${field.name}.`)));
+    const wrongs = findings.filter(
+        (finding) => finding.level === 'error' && (finding.field === field.name || finding.field?.startsWith(`${field.name}.`)),
+    );
     return (
         <>
             {places.length > FEW ? (

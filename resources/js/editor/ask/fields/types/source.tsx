@@ -22,7 +22,11 @@ function Brought({ label, text, onBrought }: { label: string; text: string; onBr
                         if (file === undefined) return;
                         setProblem(null);
                         void bringPicture(file, setShare)
-                            .then((picture) => onBrought(picture.source), (fault: unknown) => setProblem(fault instanceof Error ? fault.message : 'The picture could not be brought in.'))
+                            .then(
+                                (picture) => onBrought(picture.source),
+                                (fault: unknown) =>
+                                    setProblem(fault instanceof Error ? fault.message : 'The picture could not be brought in.'),
+                            )
                             .finally(() => setShare(null));
                     }}
                 />
@@ -50,7 +54,9 @@ export function Ask({ field, value, onChange }: Asked) {
     return (
         <span className="flex items-baseline gap-2 text-[13px]">
             <Brought label={field.label} text={typeof value === 'string' ? 'another file' : 'choose a file'} onBrought={onChange} />
-            <span className="text-slate">{typeof value === 'string' ? 'brought in' : 'PNG, JPEG or WebP; it can be dropped on the sheet, or pasted, too'}</span>
+            <span className="text-slate">
+                {typeof value === 'string' ? 'brought in' : 'PNG, JPEG or WebP; it can be dropped on the sheet, or pasted, too'}
+            </span>
         </span>
     );
 }

@@ -43,7 +43,13 @@ export function Ask({ field, value, onChange }: Asked) {
         <span className="flex items-center gap-1.5">
             {field.label}
             {numbers.map((number, k) => (
-                <TypedInput key={k} label={`${field.label}, ${WORDS[k] ?? ''}`} value={number} optional={false} onChange={(next) => next !== null && onChange(numbers.with(k, next))} />
+                <TypedInput
+                    key={k}
+                    label={`${field.label}, ${WORDS[k] ?? ''}`}
+                    value={number}
+                    optional={false}
+                    onChange={(next) => next !== null && onChange(numbers.with(k, next))}
+                />
             ))}
         </span>
     );

@@ -4,7 +4,16 @@ import type { Edited } from '../edited';
 import { LiveSteps } from '../LiveSteps';
 
 export function Edit({ step, label, piece, field, commit }: Edited) {
-    return <LiveSteps label={label} text={piece.text} raw={piece.raw} step={step.id} roles={field.roles ?? ['part']} onCommit={(ids) => void commit(ids)} />;
+    return (
+        <LiveSteps
+            label={label}
+            text={piece.text}
+            raw={piece.raw}
+            step={step.id}
+            roles={field.roles ?? ['part']}
+            onCommit={(ids) => void commit(ids)}
+        />
+    );
 }
 
 export function Ask({ field, value, onChange }: Asked) {

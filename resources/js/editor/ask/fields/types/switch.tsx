@@ -12,7 +12,12 @@ export function Edit({ piece, commit }: Edited) {
 export function Ask({ field, value, onChange }: Asked) {
     return (
         <label className="flex items-center gap-2">
-            <input type="checkbox" className="size-4 accent-ink" checked={value === true} onChange={(event) => onChange(event.target.checked)} />
+            <input
+                type="checkbox"
+                className="size-4 accent-ink"
+                checked={value === true}
+                onChange={(event) => onChange(event.target.checked)}
+            />
             {field.label}
         </label>
     );

@@ -46,7 +46,11 @@ function Tones({ label, value, onChange }: { label: string; value: unknown; onCh
                     </label>
                 ))
             )}
-            <button type="button" className="text-[13px] font-medium text-umber hover:underline" onClick={() => onChange(chosen === null ? Object.keys(palette).slice(0, MOST) : chosen.length)}>
+            <button
+                type="button"
+                className="text-[13px] font-medium text-umber hover:underline"
+                onClick={() => onChange(chosen === null ? Object.keys(palette).slice(0, MOST) : chosen.length)}
+            >
                 {chosen === null ? 'of the palette instead' : 'found in the picture instead'}
             </button>
         </span>
