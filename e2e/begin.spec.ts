@@ -3,27 +3,27 @@ import { readFile } from 'node:fs/promises';
 import { DeskPage } from './desk';
 import { type } from './type';
 
-test('a first sheet offers four ways to begin, and a walk that is done by doing it', async ({ page }) => {
+test('a first sheet offers four ways to begin, and first steps that are done by doing them', async ({ page }) => {
     const desk = new DeskPage(page);
     await desk.newSheet('First minutes');
     const ways = page.getByRole('region', { name: 'Four ways to begin' });
     await ways.getByRole('button', { name: 'Show me in five steps' }).click();
-    const walk = page.getByRole('complementary', { name: 'A short walk' });
-    await expect(walk.getByRole('status')).toHaveText('Lay a grid');
+    const steps = page.getByRole('complementary', { name: 'First steps' });
+    await expect(steps.getByRole('status')).toHaveText('Lay a grid');
     await desk.layPolarGrid();
-    await expect(walk.getByRole('status')).toHaveText('Pick cells');
+    await expect(steps.getByRole('status')).toHaveText('Pick cells');
     await page.mouse.click(...(await desk.around(100, 0)));
     await page.mouse.click(...(await desk.around(160, 0)));
-    await expect(walk.getByRole('status')).toHaveText('Say what becomes of them');
+    await expect(steps.getByRole('status')).toHaveText('Say what becomes of them');
     await desk.sheet.press('1');
-    await expect(walk.getByRole('status')).toHaveText('Do something with it');
+    await expect(steps.getByRole('status')).toHaveText('Do something with it');
     await desk.verb('copy', 'Around…');
     await page.getByRole('button', { name: 'Do it' }).click();
-    await expect(walk.getByRole('status')).toHaveText('Change a number');
+    await expect(steps.getByRole('status')).toHaveText('Change a number');
     await desk.setNumber('sectors of grid 1', '12');
-    await expect(walk.getByRole('status')).toHaveText('That is all there is to it');
-    await walk.getByRole('button', { name: 'Close' }).click();
-    await expect(walk).toHaveCount(0);
+    await expect(steps.getByRole('status')).toHaveText('That is all there is to it');
+    await steps.getByRole('button', { name: 'Close' }).click();
+    await expect(steps).toHaveCount(0);
     expect((await desk.stored()).plan.steps.map((step) => step.kind)).toEqual(['grid.polar', 'part.cells', 'repeat.around']);
 
     // A second sheet: an example to take apart; undone, the sheet is empty again.

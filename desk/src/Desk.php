@@ -49,7 +49,7 @@ final class Desk implements Asking
             return [
                 'kind' => $kind->name(),
                 'label' => $kind->label(),
-                'chapter' => $kind->chapter()->value,
+                'chapter' => $kind->purpose()->value,
                 'makes' => $kind->makes()->value,
                 'fields' => array_map(
                     static fn (Field $field): array => self::field($field, $pictures[$field->name] ?? []),

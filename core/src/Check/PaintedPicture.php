@@ -7,7 +7,7 @@ namespace Sternbild\Core\Check;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Rectangles;
-use Sternbild\Core\Pixel\Picture;
+use Sternbild\Core\Pixel\PaintedCells;
 use Sternbild\Core\Plan\Field\PaintOver;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Remedy;
@@ -30,7 +30,7 @@ final readonly class PaintedPicture
     private function __construct(
         private string $on,
         private Grid&Rectangles $grid,
-        public Picture $picture,
+        public PaintedCells $picture,
         private array $owners,
         public array $colours,
         public array $palette,
@@ -60,7 +60,7 @@ final readonly class PaintedPicture
                 $all[] = new self(
                     (string) $on,
                     $grid,
-                    new Picture($grid->size()[0], $grid->size()[1], $those),
+                    new PaintedCells($grid->size()[0], $grid->size()[1], $those),
                     $owners[$on],
                     $colours[$on],
                     $at->plan->palette,

@@ -13,14 +13,14 @@ final readonly class Called
      * @param  string  $label  what the interface calls it, `Polar grid`
      * @param  string  $word  what an unnamed step of it is called, with its number behind: `grid`
      * @param  string  $prefix  what the ids of new steps begin with; they go on with a number
-     * @param  Chapter  $chapter  of the plan that it stands in
+     * @param  Purpose  $purpose  what its steps are for, which heads a stretch of the plan
      */
     public function __construct(
         public string $name,
         public string $label,
         public string $word,
         public string $prefix,
-        public Chapter $chapter,
+        public Purpose $purpose,
     ) {
     }
 }

@@ -36,9 +36,9 @@ abstract class Kind
         return $this->called()->prefix;
     }
 
-    final public function chapter(): Chapter
+    final public function purpose(): Purpose
     {
-        return $this->called()->chapter;
+        return $this->called()->purpose;
     }
 
     /** @return list<Field> */

@@ -65,7 +65,7 @@ final readonly class Naming
                     $address->coordinates,
                 )." of $label",
                 $address->spot !== null => "the corner of $label near ".$this->spot($address->spot),
-                $address->coordinates === [] || $kind?->chapter() === Chapter::Ground => 'the place at '.
+                $address->coordinates === [] || $kind?->purpose() === Purpose::Ground => 'the place at '.
                     self::numbers($address->numbers).
                     " of $label",
                 default => "point {$address->coordinates[0]} of $label",

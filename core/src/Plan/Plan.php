@@ -57,7 +57,7 @@ final readonly class Plan
             }
         }
         foreach (array_reverse($this->steps) as $id => $step) {
-            $isGround = $step->kind->offersPlaces() && $step->kind->chapter() === Chapter::Ground;
+            $isGround = $step->kind->offersPlaces() && $step->kind->purpose() === Purpose::Ground;
             if (isset($kept[$id]) || $isGround || ! isset($slow[$id])) {
                 $kept[$id] = true;
                 $kept += array_fill_keys($step->references(), true);
@@ -89,7 +89,7 @@ final readonly class Plan
         $headings =
             $this->chapters === []
                 ? $this->headings()
-                : array_fill_keys(array_slice(array_keys($this->steps), 0, 1), Chapter::Ground->value);
+                : array_fill_keys(array_slice(array_keys($this->steps), 0, 1), Purpose::Ground->value);
         $begun = [];
         foreach (array_keys($this->steps) as $id) {
             $name = $this->chapters[$id] ?? $headings[$id] ?? null;
@@ -112,12 +112,12 @@ final readonly class Plan
      */
     private function headings(): array
     {
-        $order = array_flip(array_column(Chapter::cases(), 'value'));
+        $order = array_flip(array_column(Purpose::cases(), 'value'));
         $isGround = true;
         $sorts = [];
         foreach ($this->steps as $id => $step) {
-            $isGround = $isGround && $step->kind->chapter() === Chapter::Ground;
-            $sorts[$id] = $isGround ? 0 : max(1, $order[$step->kind->chapter()->value]);
+            $isGround = $isGround && $step->kind->purpose() === Purpose::Ground;
+            $sorts[$id] = $isGround ? 0 : max(1, $order[$step->kind->purpose()->value]);
         }
         $headings = [];
         $lowest = count($order);
@@ -126,7 +126,7 @@ final readonly class Plan
                 $headings = [$id => $headings[array_key_first($headings)]] + array_slice($headings, 1, null, true);
             } else {
                 $lowest = $sort;
-                $headings = [$id => Chapter::cases()[$sort]->value] + $headings;
+                $headings = [$id => Purpose::cases()[$sort]->value] + $headings;
             }
         }
 

@@ -5,7 +5,7 @@ import type { Picking } from '../model/pick/Picking';
 import type { GridShape } from '../model/scene/GridShape';
 import { gridShape } from '../model/scene/geometry';
 import { arrived } from '../model/scene/ImageShape';
-import { AMBER, begin, isHeavy, paintDrawing, paintPictures, paintSheet, seenThrough } from './paint';
+import { AMBER, begin, isHeavy, paintDrawing, paintPictures, paintSheet, seenThrough } from './canvas';
 import { inkOn, paintCloseUp, paintGrids, paintOutlines } from './lines';
 import { outlinePart, paintBox, paintCells, paintDragged, paintHoveredCells, paintLine, paintPick, paintStar, paintWithout } from './marks';
 import type { Camera } from '../model/camera';

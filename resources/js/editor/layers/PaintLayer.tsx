@@ -1,7 +1,7 @@
 import { useLayoutEffect, useRef } from 'react';
 import type { Scene } from '../../api/client';
 import { Glass } from './Glass';
-import { AMBER, begin, PAPER } from './paint';
+import { AMBER, begin, PAPER } from './canvas';
 import type { Camera } from '../model/camera';
 import { gridShape } from '../model/scene/geometry';
 import type { GridShape } from '../model/scene/GridShape';

@@ -7,7 +7,7 @@ import { usePicks } from '../state/pick';
 import { useSheet } from '../state/sheet';
 import { useView } from '../state/view';
 import { BaseLayer, HoverLayer, PickLayer } from './Layers';
-import { INK } from './paint';
+import { INK } from './canvas';
 
 interface Given {
     view: Camera;

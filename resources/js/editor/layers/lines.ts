@@ -3,7 +3,7 @@ import type { Camera, Seen } from '../model/camera';
 import type { GridShape } from '../model/scene/GridShape';
 import { gridShape, guideShape, partShape } from '../model/scene/geometry';
 import { paintStar } from './marks';
-import { AMBER, FADED, INK, PAPER } from './paint';
+import { AMBER, FADED, INK, PAPER } from './canvas';
 
 /** What lines are drawn in, and what figures stand on, on a sheet of this colour. */
 export function inkOn(background: string | null): { line: string; ground: string } {

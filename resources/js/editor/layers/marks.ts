@@ -4,7 +4,7 @@ import type { Dragged } from '../model/pick/hover';
 import type { GridShape } from '../model/scene/GridShape';
 import type { PartShape } from '../model/scene/PartShape';
 import { gridShape, guideShape, partShape } from '../model/scene/geometry';
-import { AMBER, HONEY, PAPER } from './paint';
+import { AMBER, HONEY, PAPER } from './canvas';
 
 /** A grid or a guide, marked. */
 export function paintLine(context: CanvasRenderingContext2D, scene: Scene, id: string, scale: number, width: number): void {

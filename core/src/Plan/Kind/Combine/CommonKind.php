@@ -6,14 +6,14 @@ namespace Sternbild\Core\Plan\Kind\Combine;
 
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\StepsField;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Combination;
 use Sternbild\Core\Shape\Part;
 
 /** What lies in all of some parts. */
-#[Called('common', label: 'Common', word: 'common', prefix: 'm', chapter: Chapter::Construction)]
+#[Called('common', label: 'Common', word: 'common', prefix: 'm', purpose: Purpose::Construction)]
 final class CommonKind extends OperandsKind
 {
     public function fields(): array

@@ -6,16 +6,16 @@ namespace Sternbild\Core\Plan\Kind\Combine;
 
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Combination;
 use Sternbild\Core\Shape\Part;
 
 /** A part without what others cover of it. */
-#[Called('cut', label: 'Cut', word: 'cut', prefix: 'k', chapter: Chapter::Construction)]
+#[Called('cut', label: 'Cut', word: 'cut', prefix: 'k', purpose: Purpose::Construction)]
 final class CutKind extends PartOperation
 {
     public function fields(): array

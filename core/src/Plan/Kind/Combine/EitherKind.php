@@ -6,13 +6,13 @@ namespace Sternbild\Core\Plan\Kind\Combine;
 
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Combination;
 use Sternbild\Core\Shape\Part;
 
 /** What lies in an odd number of some parts. */
-#[Called('either', label: 'Either', word: 'either', prefix: 'e', chapter: Chapter::Construction)]
+#[Called('either', label: 'Either', word: 'either', prefix: 'e', purpose: Purpose::Construction)]
 final class EitherKind extends OperandsKind
 {
     public function sentence(Step $step): string

@@ -6,13 +6,13 @@ namespace Sternbild\Core\Plan\Kind\Combine;
 
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Combination;
 use Sternbild\Core\Shape\Part;
 
 /** What lies in any of some parts, in one outline. */
-#[Called('join', label: 'Join', word: 'join', prefix: 'j', chapter: Chapter::Construction)]
+#[Called('join', label: 'Join', word: 'join', prefix: 'j', purpose: Purpose::Construction)]
 final class JoinKind extends OperandsKind
 {
     public function sentence(Step $step): string

@@ -10,17 +10,17 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Combination;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 
 /** Parts in pieces, along the lines of others: the same area, each piece a figure of its own. */
-#[Called('split', label: 'Split', word: 'split', prefix: 's', chapter: Chapter::Construction)]
+#[Called('split', label: 'Split', word: 'split', prefix: 's', purpose: Purpose::Construction)]
 final class SplitKind extends PartOperation
 {
     public function fields(): array

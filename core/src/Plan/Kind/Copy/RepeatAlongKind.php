@@ -8,17 +8,17 @@ use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** Copies in a row, or in rows, each so much larger than the one before and turned from it, about its own centre. */
-#[Called('repeat.along', label: 'Repeat along', word: 'repeat', prefix: 'r', chapter: Chapter::Repeat)]
+#[Called('repeat.along', label: 'Repeat along', word: 'repeat', prefix: 'r', purpose: Purpose::Repeat)]
 final class RepeatAlongKind extends CopyKind
 {
     public function fields(): array

@@ -10,12 +10,12 @@ use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Symmetry\Lap;
@@ -25,7 +25,7 @@ use Sternbild\Core\Symmetry\Lap;
  *
  * With the mirror every copy brings its mirror image in the upright line through the centre along, turned with it: 2 · count in all.
  */
-#[Called('repeat.around', label: 'Repeat around', word: 'repeat', prefix: 'r', chapter: Chapter::Repeat)]
+#[Called('repeat.around', label: 'Repeat around', word: 'repeat', prefix: 'r', purpose: Purpose::Repeat)]
 final class RepeatAroundKind extends CopyKind
 {
     public function fields(): array

@@ -10,7 +10,6 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Bar;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
@@ -18,6 +17,7 @@ use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Combine\PartOperation;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Band;
@@ -28,7 +28,7 @@ use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Shape\Strand;
 
 /** Guides, runs and outlines as shapes of an even width. */
-#[Called('band', label: 'Band', word: 'band', prefix: 'b', chapter: Chapter::Construction)]
+#[Called('band', label: 'Band', word: 'band', prefix: 'b', purpose: Purpose::Construction)]
 final class BandKind extends PartOperation
 {
     /** Of a mitre, in multiples of half the width: as the W3C's SVG has it unless it is said. */

@@ -7,18 +7,18 @@ namespace Sternbild\Core\Plan\Kind\Form;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Part\PartKind;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Between;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 
 /** Parts on the way from one to another, in place, size, turn, outline and look. */
-#[Called('between', label: 'In-betweens', word: 'in-betweens', prefix: 'b', chapter: Chapter::Construction)]
+#[Called('between', label: 'In-betweens', word: 'in-betweens', prefix: 'b', purpose: Purpose::Construction)]
 final class BetweenKind extends PartKind
 {
     private const MOST = 1000;

@@ -8,17 +8,17 @@ use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Bar;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\Kind\Combine\PartOperation;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Combination;
 use Sternbild\Core\Shape\Part;
 
 /** What lies behind, without what lies in front and an even clearance around that. */
-#[Called('gap', label: 'Clearance', word: 'clearance', prefix: 'k', chapter: Chapter::Construction)]
+#[Called('gap', label: 'Clearance', word: 'clearance', prefix: 'k', purpose: Purpose::Construction)]
 final class GapKind extends PartOperation
 {
     use CornerFields;

@@ -7,18 +7,18 @@ namespace Sternbild\Core\Plan\Kind\Form;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\CellsField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Part\PartKind;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Inscribed;
 use Sternbild\Core\Shape\Part;
 
 /** In each of some cells the circle or ellipse that touches its sides. */
-#[Called('part.inscribed', label: 'Discs in cells', word: 'discs', prefix: 'p', chapter: Chapter::Construction)]
+#[Called('part.inscribed', label: 'Discs in cells', word: 'discs', prefix: 'p', purpose: Purpose::Construction)]
 final class InscribedKind extends PartKind
 {
     public function fields(): array

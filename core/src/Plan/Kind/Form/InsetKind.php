@@ -7,12 +7,12 @@ namespace Sternbild\Core\Plan\Kind\Form;
 use Sternbild\Core\Arrangement\Unworkable;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Combine\PartOperation;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Remark;
 use Sternbild\Core\Result\Result;
@@ -20,7 +20,7 @@ use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 
 /** Parts drawn in by a distance all around, or widened by it; each piece by itself. */
-#[Called('inset', label: 'Inset', word: 'inset', prefix: 'i', chapter: Chapter::Construction)]
+#[Called('inset', label: 'Inset', word: 'inset', prefix: 'i', purpose: Purpose::Construction)]
 final class InsetKind extends PartOperation
 {
     use CornerFields;

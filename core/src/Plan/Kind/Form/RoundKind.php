@@ -8,7 +8,6 @@ use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlacesField;
@@ -16,6 +15,7 @@ use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Combine\PartOperation;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Figure;
@@ -24,7 +24,7 @@ use Sternbild\Core\Shape\Rounding;
 use Sternbild\Core\Shape\TooRound;
 
 /** Parts with their corners rounded, all of them or some. */
-#[Called('round', label: 'Round', word: 'rounding', prefix: 'f', chapter: Chapter::Construction)]
+#[Called('round', label: 'Round', word: 'rounding', prefix: 'f', purpose: Purpose::Construction)]
 final class RoundKind extends PartOperation
 {
     /** How near a place has to be to a corner that it means, as a share of the sheet's longer side. */

@@ -9,7 +9,6 @@ use Sternbild\Core\Grid\GoldenSquares;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
@@ -17,11 +16,12 @@ use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 
 /** A rectangle divided by the golden ratio. */
-#[Called('grid.golden', label: 'Golden grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
+#[Called('grid.golden', label: 'Golden grid', word: 'grid', prefix: 'g', purpose: Purpose::Ground)]
 final class GoldenGridKind extends GridKind
 {
     /** From both sides this gives 12,321 cells; two more would come close to the limit of a grid, four would pass it. */

@@ -9,15 +9,15 @@ use Sternbild\Core\Grid\FineGrid;
 use Sternbild\Core\Grid\RectangularGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 
 /** Square cells of whole pixels. */
-#[Called('grid.pixel', label: 'Pixel grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
+#[Called('grid.pixel', label: 'Pixel grid', word: 'grid', prefix: 'g', purpose: Purpose::Ground)]
 final class PixelGridKind extends GridKind
 {
     public function fields(): array

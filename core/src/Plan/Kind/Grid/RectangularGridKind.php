@@ -9,17 +9,17 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\RectangularGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 
 /** Columns and rows. */
-#[Called('grid.rectangular', label: 'Rectangular grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
+#[Called('grid.rectangular', label: 'Rectangular grid', word: 'grid', prefix: 'g', purpose: Purpose::Ground)]
 final class RectangularGridKind extends GridKind
 {
     public function fields(): array

@@ -9,16 +9,16 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\TriangularGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 
 /** Equal triangles. */
-#[Called('grid.triangular', label: 'Triangular grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
+#[Called('grid.triangular', label: 'Triangular grid', word: 'grid', prefix: 'g', purpose: Purpose::Ground)]
 final class TriangularGridKind extends GridKind
 {
     public function fields(): array

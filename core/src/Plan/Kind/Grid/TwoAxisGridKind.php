@@ -10,17 +10,17 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\TwoAxisGrid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 
 /** Columns and rows along two axes at any angle. */
-#[Called('grid.twoaxis', label: 'Two-axis grid', word: 'grid', prefix: 'g', chapter: Chapter::Ground)]
+#[Called('grid.twoaxis', label: 'Two-axis grid', word: 'grid', prefix: 'g', purpose: Purpose::Ground)]
 final class TwoAxisGridKind extends GridKind
 {
     /** Axes that enclose less than this, in degrees, give cells that are nothing but slivers. */

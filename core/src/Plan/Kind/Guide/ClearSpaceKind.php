@@ -11,16 +11,16 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** The box around a mark that nothing else may enter. */
-#[Called('guide.clear', label: 'Clear space', word: 'clear space', prefix: 'c', chapter: Chapter::Construction)]
+#[Called('guide.clear', label: 'Clear space', word: 'clear space', prefix: 'c', purpose: Purpose::Construction)]
 final class ClearSpaceKind extends GuideKind
 {
     public function fields(): array

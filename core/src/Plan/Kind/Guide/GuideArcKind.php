@@ -10,14 +10,14 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Tracing\SketchFit;
 
 /** An arc from one place through another to a third, or along a line of a picture. */
-#[Called('guide.arc', label: 'Arc', word: 'arc', prefix: 'c', chapter: Chapter::Ground)]
+#[Called('guide.arc', label: 'Arc', word: 'arc', prefix: 'c', purpose: Purpose::Ground)]
 final class GuideArcKind extends GuideKind
 {
     public function fields(): array

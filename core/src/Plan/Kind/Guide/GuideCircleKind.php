@@ -9,17 +9,17 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Tracing\SketchFit;
 
 /** A circle: around a centre, through three points, fitted to many, or touching other guides. */
-#[Called('guide.circle', label: 'Circle', word: 'circle', prefix: 'c', chapter: Chapter::Ground)]
+#[Called('guide.circle', label: 'Circle', word: 'circle', prefix: 'c', purpose: Purpose::Ground)]
 final class GuideCircleKind extends GuideKind
 {
     public function fields(): array

@@ -14,7 +14,6 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
@@ -23,6 +22,7 @@ use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
@@ -41,7 +41,7 @@ use Sternbild\Core\Tracing\SketchFit;
  * | `halves` | from the corner to the line through the two other places; from edge to edge where all three lie in a line |
  * | `at`, `angle` | always from edge to edge |
  */
-#[Called('guide.line', label: 'Line', word: 'line', prefix: 'c', chapter: Chapter::Ground)]
+#[Called('guide.line', label: 'Line', word: 'line', prefix: 'c', purpose: Purpose::Ground)]
 final class GuideLineKind extends GuideKind
 {
     private const FORMS = ['touching', 'beside', 'square', 'halves', 'at', 'through'];

@@ -10,16 +10,16 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 
 /** The lines that letters stand on and reach to, each with its name. */
-#[Called('guide.letters', label: 'Letter lines', word: 'letter lines', prefix: 'l', chapter: Chapter::Ground)]
+#[Called('guide.letters', label: 'Letter lines', word: 'letter lines', prefix: 'l', purpose: Purpose::Ground)]
 final class LettersKind extends GuideKind
 {
     public function fields(): array

@@ -11,11 +11,11 @@ use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Sides;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
@@ -23,7 +23,7 @@ use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
 
 /** Grids and guides laid over one another, and the cells that their lines cut. */
-#[Called('overlay', label: 'Overlay', word: 'overlay', prefix: 'o', chapter: Chapter::Ground)]
+#[Called('overlay', label: 'Overlay', word: 'overlay', prefix: 'o', purpose: Purpose::Ground)]
 final class OverlayKind extends Kind
 {
     public function makes(): Role

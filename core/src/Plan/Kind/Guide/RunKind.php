@@ -11,17 +11,17 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\BendsField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Tracing\SketchFit;
 
 /** An open run from point to point, straight or bent. */
-#[Called('guide.run', label: 'Run', word: 'run', prefix: 'c', chapter: Chapter::Ground)]
+#[Called('guide.run', label: 'Run', word: 'run', prefix: 'c', purpose: Purpose::Ground)]
 final class RunKind extends GuideKind
 {
     public const MOST = 10_000;

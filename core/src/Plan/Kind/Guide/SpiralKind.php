@@ -9,14 +9,14 @@ use Sternbild\Core\Grid\GoldenSquares;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 
 /** Quarter circles through golden squares, one after another. */
-#[Called('guide.spiral', label: 'Spiral', word: 'spiral', prefix: 'c', chapter: Chapter::Ground)]
+#[Called('guide.spiral', label: 'Spiral', word: 'spiral', prefix: 'c', purpose: Purpose::Ground)]
 final class SpiralKind extends GuideKind
 {
     public function fields(): array

@@ -7,18 +7,18 @@ namespace Sternbild\Core\Plan\Kind\Look;
 use Sternbild\Core\Paint\Reorder;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 
 /** What lies over what. */
-#[Called('order', label: 'Order', word: 'order', prefix: 'd', chapter: Chapter::Look)]
+#[Called('order', label: 'Order', word: 'order', prefix: 'd', purpose: Purpose::Look)]
 final class OrderKind extends Kind
 {
     public function makes(): Role

@@ -8,7 +8,6 @@ use Sternbild\Core\Paint\Gradient;
 use Sternbild\Core\Paint\Look;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Field\ChoiceField;
@@ -19,13 +18,14 @@ use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
 
 /** How parts look: fill, stroke, opacity, blend. Copies follow the part they were made from; a later step goes over an earlier one. */
-#[Called('style', label: 'Look', word: 'look', prefix: 's', chapter: Chapter::Look)]
+#[Called('style', label: 'Look', word: 'look', prefix: 's', purpose: Purpose::Look)]
 final class StyleKind extends Kind
 {
     private const LOOKS = ['fill', 'stroke.color', 'stroke.width', 'stroke.join', 'stroke.cap', 'stroke.dash', 'opacity', 'blend'];

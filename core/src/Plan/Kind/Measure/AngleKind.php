@@ -8,13 +8,13 @@ use Sternbild\Core\Geometry\Angle;
 use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 
 /** The angle at a place, from one place to another, clockwise on the screen. */
-#[Called('measure.angle', label: 'Angle', word: 'angle', prefix: 'm', chapter: Chapter::Construction)]
+#[Called('measure.angle', label: 'Angle', word: 'angle', prefix: 'm', purpose: Purpose::Construction)]
 final class AngleKind extends MeasureKind
 {
     public function fields(): array

@@ -7,12 +7,12 @@ namespace Sternbild\Core\Plan\Kind\Measure;
 use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\PlaceField;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 
 /** How far two places are apart. */
-#[Called('measure.distance', label: 'Distance', word: 'distance', prefix: 'm', chapter: Chapter::Construction)]
+#[Called('measure.distance', label: 'Distance', word: 'distance', prefix: 'm', purpose: Purpose::Construction)]
 final class DistanceKind extends MeasureKind
 {
     public function fields(): array

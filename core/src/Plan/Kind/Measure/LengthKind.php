@@ -9,13 +9,13 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\StepsField;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
 
 /** How long guides, or the outlines of parts, are together. */
-#[Called('measure.length', label: 'Length', word: 'length', prefix: 'm', chapter: Chapter::Construction)]
+#[Called('measure.length', label: 'Length', word: 'length', prefix: 'm', purpose: Purpose::Construction)]
 final class LengthKind extends MeasureKind
 {
     public function fields(): array

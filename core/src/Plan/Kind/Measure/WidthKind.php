@@ -8,15 +8,15 @@ use Sternbild\Core\Measure\ClearWidth;
 use Sternbild\Core\Measure\Measurement;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 
 /** The clear width of a part across a place of its outline, square to it. */
-#[Called('measure.width', label: 'Width', word: 'width', prefix: 'm', chapter: Chapter::Construction)]
+#[Called('measure.width', label: 'Width', word: 'width', prefix: 'm', purpose: Purpose::Construction)]
 final class WidthKind extends MeasureKind
 {
     public function fields(): array

@@ -6,16 +6,16 @@ namespace Sternbild\Core\Plan\Kind\Motif;
 
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
 
 /** Parts that are drawn once, to be placed many times; seen only where they are placed. */
-#[Called('motif', label: 'Motif', word: 'motif', prefix: 'f', chapter: Chapter::Construction)]
+#[Called('motif', label: 'Motif', word: 'motif', prefix: 'f', purpose: Purpose::Construction)]
 final class MotifKind extends Kind
 {
     public function fields(): array

@@ -7,7 +7,6 @@ namespace Sternbild\Core\Plan\Kind\Motif;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\SeatsField;
@@ -15,13 +14,14 @@ use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Copy\CopyKind;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Seat;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
 
 /** Copies of a motif, its anchor at each of some places or in the middle of each of some cells. */
-#[Called('place', label: 'Placement', word: 'placement', prefix: 'q', chapter: Chapter::Repeat)]
+#[Called('place', label: 'Placement', word: 'placement', prefix: 'q', purpose: Purpose::Repeat)]
 final class PlaceKind extends CopyKind
 {
     public function fields(): array

@@ -8,14 +8,14 @@ use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Kind\Guide\CircleForms;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** A disc, said as a circle is. */
-#[Called('part.circle', label: 'Disc', word: 'disc', prefix: 'p', chapter: Chapter::Construction)]
+#[Called('part.circle', label: 'Disc', word: 'disc', prefix: 'p', purpose: Purpose::Construction)]
 final class CirclePartKind extends PartKind
 {
     public function fields(): array

@@ -11,12 +11,12 @@ use Sternbild\Core\Geometry\Outline;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
@@ -25,7 +25,7 @@ use Sternbild\Core\Shape\Part;
  * An ellipse, by its radii or by a corner of the box around it, as cubics that keep within 1e-5 of its larger radius; a circle where both
  * radii are the same.
  */
-#[Called('part.ellipse', label: 'Ellipse', word: 'ellipse', prefix: 'p', chapter: Chapter::Construction)]
+#[Called('part.ellipse', label: 'Ellipse', word: 'ellipse', prefix: 'p', purpose: Purpose::Construction)]
 final class EllipseKind extends PartKind
 {
     public function fields(): array

@@ -8,17 +8,17 @@ use Sternbild\Core\Geometry\BentWay;
 use Sternbild\Core\Geometry\CannotBend;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\BendsField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Guide\BentPulls;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** A part with an outline from point to point, straight or bent. */
-#[Called('part.outline', label: 'Outline', word: 'outline', prefix: 'p', chapter: Chapter::Construction)]
+#[Called('part.outline', label: 'Outline', word: 'outline', prefix: 'p', purpose: Purpose::Construction)]
 final class OutlineKind extends PartKind
 {
     public const MOST = 10_000;

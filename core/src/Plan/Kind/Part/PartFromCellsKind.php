@@ -6,14 +6,14 @@ namespace Sternbild\Core\Plan\Kind\Part;
 
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\CellsField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
 
 /** A part made of cells, joined by dropping the edges they share. Cells of different grids stay separate pieces. */
-#[Called('part.cells', label: 'Part from cells', word: 'part', prefix: 'p', chapter: Chapter::Construction)]
+#[Called('part.cells', label: 'Part from cells', word: 'part', prefix: 'p', purpose: Purpose::Construction)]
 final class PartFromCellsKind extends PartKind
 {
     public function offersPlaces(): bool

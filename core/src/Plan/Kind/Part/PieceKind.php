@@ -6,16 +6,16 @@ namespace Sternbild\Core\Plan\Kind\Part;
 
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
 
 /** Some of the pieces of a part: those that enclose given places. The part goes on being drawn. */
-#[Called('part.piece', label: 'Piece', word: 'piece', prefix: 'p', chapter: Chapter::Construction)]
+#[Called('part.piece', label: 'Piece', word: 'piece', prefix: 'p', purpose: Purpose::Construction)]
 final class PieceKind extends PartKind
 {
     public function fields(): array

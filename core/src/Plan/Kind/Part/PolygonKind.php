@@ -8,17 +8,17 @@ use Sternbild\Core\Geometry\BentWay;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** A regular polygon with its first corner straight up, or at a place; a star where it has an inner radius. */
-#[Called('part.polygon', label: 'Polygon', word: 'polygon', prefix: 'p', chapter: Chapter::Construction)]
+#[Called('part.polygon', label: 'Polygon', word: 'polygon', prefix: 'p', purpose: Purpose::Construction)]
 final class PolygonKind extends PartKind
 {
     public function fields(): array

@@ -10,7 +10,6 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Bar;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
@@ -18,12 +17,13 @@ use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 
 /** A rectangle between two corners, or of a size from its origin. */
-#[Called('part.rectangle', label: 'Rectangle', word: 'rectangle', prefix: 'p', chapter: Chapter::Construction)]
+#[Called('part.rectangle', label: 'Rectangle', word: 'rectangle', prefix: 'p', purpose: Purpose::Construction)]
 final class RectangleKind extends PartKind
 {
     public function fields(): array

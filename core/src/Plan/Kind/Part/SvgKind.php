@@ -10,11 +10,11 @@ use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\MapField;
 use Sternbild\Core\Plan\Field\PathField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Outlining;
 use Sternbild\Core\Shape\Part;
@@ -22,7 +22,7 @@ use Sternbild\Core\Svg\PathText;
 use Sternbild\Core\Svg\Recovery;
 
 /** A part as another program drew it: path data, of which lines, arcs and circles are known again. */
-#[Called('part.svg', label: 'Shape', word: 'shape', prefix: 'p', chapter: Chapter::Construction)]
+#[Called('part.svg', label: 'Shape', word: 'shape', prefix: 'p', purpose: Purpose::Construction)]
 final class SvgKind extends PartKind
 {
     public function fields(): array

@@ -10,7 +10,6 @@ use Sternbild\Core\Geometry\Lattice;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
@@ -18,13 +17,14 @@ use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Symmetry\PlaneGroup;
 
 /** Parts that repeat along a line, in one of the seven frieze groups. */
-#[Called('frieze', label: 'Frieze', word: 'frieze', prefix: 'w', chapter: Chapter::Repeat)]
+#[Called('frieze', label: 'Frieze', word: 'frieze', prefix: 'w', purpose: Purpose::Repeat)]
 final class FriezeKind extends RepeatingKind
 {
     private const DOES = [

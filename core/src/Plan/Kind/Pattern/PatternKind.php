@@ -11,7 +11,6 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
@@ -20,6 +19,7 @@ use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
@@ -27,7 +27,7 @@ use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Symmetry\PlaneGroup;
 
 /** Parts that repeat over the plane, in one of its seventeen groups. What reaches over the edge of a cell is whole. */
-#[Called('pattern', label: 'Pattern', word: 'pattern', prefix: 'w', chapter: Chapter::Repeat)]
+#[Called('pattern', label: 'Pattern', word: 'pattern', prefix: 'w', purpose: Purpose::Repeat)]
 final class PatternKind extends RepeatingKind
 {
     /** Of the lengths of ways: what a lattice may be off, and still be square or hexagonal, or at a right angle. */

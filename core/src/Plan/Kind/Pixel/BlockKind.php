@@ -16,7 +16,6 @@ use Sternbild\Core\Pixel\Blocks;
 use Sternbild\Core\Pixel\PixelBlocks;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\CellsField;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\HeightsField;
@@ -26,6 +25,7 @@ use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Part\PartKind;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Remark;
 use Sternbild\Core\Result\Result;
@@ -35,7 +35,7 @@ use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
 
 /** Blocks on the cells of a grid that is looked at from above: tops and the two sides that face the viewer; or pits in the ground. */
-#[Called('block', label: 'Block', word: 'block', prefix: 'b', chapter: Chapter::Construction)]
+#[Called('block', label: 'Block', word: 'block', prefix: 'b', purpose: Purpose::Construction)]
 final class BlockKind extends PartKind
 {
     /** Cells that blocks stand on. */

@@ -8,17 +8,17 @@ use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Pixel\Bayer;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\CellsField;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\ColoursField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
 
 /** Cells in two colours by turns, so that from afar they are one in between. */
-#[Called('dither', label: 'Dither', word: 'dither', prefix: 'd', chapter: Chapter::Construction)]
+#[Called('dither', label: 'Dither', word: 'dither', prefix: 'd', purpose: Purpose::Construction)]
 final class DitherKind extends PaintingKind
 {
     private const MATRICES = ['checker' => 'a checkerboard', '2' => 'twos', '4' => 'fours', '8' => 'eights'];

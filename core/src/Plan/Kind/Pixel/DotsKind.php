@@ -11,18 +11,18 @@ use Sternbild\Core\Grid\Rectangles;
 use Sternbild\Core\Pixel\Dots;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\SpanField;
 use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Shape\Part;
 
 /** A line, a ring, an ellipse or a box of cells, one of them wide: what it is stays a matter of its numbers. */
-#[Called('dots', label: 'Dots', word: 'dots', prefix: 'd', chapter: Chapter::Construction)]
+#[Called('dots', label: 'Dots', word: 'dots', prefix: 'd', purpose: Purpose::Construction)]
 final class DotsKind extends PaintingKind
 {
     private const FORMS = ['line', 'ring.diameter', 'ellipse.wide', 'box'];

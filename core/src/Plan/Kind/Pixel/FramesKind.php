@@ -15,18 +15,18 @@ use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Pixel\Frames;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Guide\GuideKind;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 
 /** The frames of a moving picture on a pixel grid: where each lies, and how long it is shown. */
-#[Called('frames', label: 'Frames', word: 'frames', prefix: 'f', chapter: Chapter::Ground)]
+#[Called('frames', label: 'Frames', word: 'frames', prefix: 'f', purpose: Purpose::Ground)]
 final class FramesKind extends GuideKind
 {
     public const MOST = 256;

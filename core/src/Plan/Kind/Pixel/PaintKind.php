@@ -10,18 +10,18 @@ use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\PaintedCellsField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\HeldAddress;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Remark;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
 
 /** Cells of a grid or an overlay, each in a colour. A later one on the same grid goes over it; the colour `none` takes away. */
-#[Called('paint', label: 'Paint', word: 'paint', prefix: 'p', chapter: Chapter::Construction)]
+#[Called('paint', label: 'Paint', word: 'paint', prefix: 'p', purpose: Purpose::Construction)]
 final class PaintKind extends PaintingKind
 {
     public function fields(): array

@@ -12,7 +12,6 @@ use Sternbild\Core\Pixel\Straightened;
 use Sternbild\Core\Pixel\Unreadable;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\FrameField;
@@ -25,12 +24,13 @@ use Sternbild\Core\Plan\Field\SwitchField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
 
 /** A picture under the construction: a reference, never part of the result. */
-#[Called('picture', label: 'Picture', word: 'picture', prefix: 'k', chapter: Chapter::Ground)]
+#[Called('picture', label: 'Picture', word: 'picture', prefix: 'k', purpose: Purpose::Ground)]
 final class PictureKind extends Kind
 {
     /** Compositing and Blending Level 1, W3C, section 10. */

@@ -13,17 +13,17 @@ use Sternbild\Core\Pixel\Sampler;
 use Sternbild\Core\Pixel\Unreadable;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\ColoursOrCountField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Part;
 
 /** Every cell of a grid in a colour of the picture under it. */
-#[Called('sample', label: 'Sample', word: 'sample', prefix: 'd', chapter: Chapter::Construction)]
+#[Called('sample', label: 'Sample', word: 'sample', prefix: 'd', purpose: Purpose::Construction)]
 final class SampleKind extends PaintingKind
 {
     /** Cells that get a colour. */

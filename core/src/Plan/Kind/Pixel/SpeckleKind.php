@@ -10,18 +10,18 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ColoursField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
 
 /** Touches of colour on a part: cells of its grid, here and there, the same again for the same seed. */
-#[Called('speckle', label: 'Speckle', word: 'speckle', prefix: 'k', chapter: Chapter::Construction)]
+#[Called('speckle', label: 'Speckle', word: 'speckle', prefix: 'k', purpose: Purpose::Construction)]
 final class SpeckleKind extends PaintingKind
 {
     /** Of a cell's size: how far a corner may lie outside the part by rounding. */

@@ -7,13 +7,13 @@ namespace Sternbild\Core\Plan\Kind\Place;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 
 /** The mirror image of parts or guides in the line through two places. */
-#[Called('mirror', label: 'Mirror', word: 'mirror', prefix: 'v', chapter: Chapter::Construction)]
+#[Called('mirror', label: 'Mirror', word: 'mirror', prefix: 'v', purpose: Purpose::Construction)]
 final class MirrorKind extends TransformKind
 {
     protected function how(): array

@@ -9,13 +9,13 @@ use Sternbild\Core\Geometry\Degenerate;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\FieldFault;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 
 /** Parts or guides by the map that takes three places to three others: a flat drawing onto an isometric face. */
-#[Called('onto', label: 'Lay onto', word: 'laying', prefix: 'v', chapter: Chapter::Construction)]
+#[Called('onto', label: 'Lay onto', word: 'laying', prefix: 'v', purpose: Purpose::Construction)]
 final class OntoKind extends TransformKind
 {
     protected function how(): array

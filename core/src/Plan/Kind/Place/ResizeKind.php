@@ -8,17 +8,17 @@ use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PairField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 
 /** Parts or guides made larger or smaller, seen from a place; evenly, or by two factors. */
-#[Called('resize', label: 'Resize', word: 'resize', prefix: 'v', chapter: Chapter::Construction)]
+#[Called('resize', label: 'Resize', word: 'resize', prefix: 'v', purpose: Purpose::Construction)]
 final class ResizeKind extends TransformKind
 {
     /** Factors nearer to nothing leave lines. */

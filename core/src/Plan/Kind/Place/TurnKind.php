@@ -7,16 +7,16 @@ namespace Sternbild\Core\Plan\Kind\Place;
 use Sternbild\Core\Geometry\Affine;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlaceField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Pull;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Result;
 
 /** Parts or guides turned about a place. */
-#[Called('turn', label: 'Turn', word: 'turn', prefix: 'v', chapter: Chapter::Construction)]
+#[Called('turn', label: 'Turn', word: 'turn', prefix: 'v', purpose: Purpose::Construction)]
 final class TurnKind extends TransformKind
 {
     protected function how(): array

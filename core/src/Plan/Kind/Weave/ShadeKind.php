@@ -9,13 +9,13 @@ use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Paint\Gradient;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Field\ColourField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\Field\StepField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Role;
 use Sternbild\Core\Shape\Figure;
@@ -23,7 +23,7 @@ use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Symmetry\Weave;
 
 /** Darkens the strands of a weave towards where they dive: on both sides of what lies over them a gradient that fades away. */
-#[Called('shade', label: 'Shade', word: 'shade', prefix: 'd', chapter: Chapter::Look)]
+#[Called('shade', label: 'Shade', word: 'shade', prefix: 'd', purpose: Purpose::Look)]
 final class ShadeKind extends Kind
 {
     private const COLOUR = '#000000';

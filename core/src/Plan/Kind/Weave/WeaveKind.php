@@ -8,7 +8,6 @@ use Sternbild\Core\Arrangement\Unworkable;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Plan\Arguments;
 use Sternbild\Core\Plan\Called;
-use Sternbild\Core\Plan\Chapter;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
@@ -16,6 +15,7 @@ use Sternbild\Core\Plan\Field\PlacesField;
 use Sternbild\Core\Plan\Field\StepsField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Kind\Combine\PartOperation;
+use Sternbild\Core\Plan\Purpose;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Remark;
 use Sternbild\Core\Shape\Band;
@@ -26,7 +26,7 @@ use Sternbild\Core\Shape\Strand;
 use Sternbild\Core\Symmetry\Weave;
 
 /** Bands, rings, or guides of a width, that go over and under one another in turn. */
-#[Called('weave', label: 'Weave', word: 'weave', prefix: 'w', chapter: Chapter::Construction)]
+#[Called('weave', label: 'Weave', word: 'weave', prefix: 'w', purpose: Purpose::Construction)]
 final class WeaveKind extends PartOperation
 {
     public function fields(): array

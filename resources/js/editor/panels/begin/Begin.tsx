@@ -6,16 +6,16 @@ import { useSheet } from '../../state/sheet';
 import { Bring } from './Bring';
 import { Examples } from './Examples';
 import { ReadyOnes } from './ReadyOnes';
-import { Walk } from './Walk';
+import { FirstSteps } from './FirstSteps';
 
-/** Four ways to begin on an empty sheet, and a walk through the first steps. */
+/** Four ways to begin on an empty sheet, and the first steps, done by doing them. */
 export function Begin({ bring, onBegun }: { bring: (plan: string) => Promise<Problem | null>; onBegun: () => void }) {
     const { page } = useSheet();
     const { asking, placeWanted } = useAsking();
     const { picking } = usePicks();
     const { mode } = usePick(picking);
     const [left, setLeft] = useState(false);
-    const [walking, setWalking] = useState(false);
+    const [stepping, setStepping] = useState(false);
     const isNew = page.plan.steps.length === 0 && page.undo === null;
 
     function begin(): void {
@@ -23,11 +23,11 @@ export function Begin({ bring, onBegun }: { bring: (plan: string) => Promise<Pro
         onBegun();
     }
 
-    if (walking) {
+    if (stepping) {
         return (
-            <Walk
+            <FirstSteps
                 onLeave={() => {
-                    setWalking(false);
+                    setStepping(false);
                     begin();
                 }}
             />
@@ -79,7 +79,7 @@ export function Begin({ bring, onBegun }: { bring: (plan: string) => Promise<Pro
                     <button
                         className="font-medium text-umber hover:underline"
                         onClick={() => {
-                            setWalking(true);
+                            setStepping(true);
                             onBegun();
                         }}
                     >

@@ -6,7 +6,7 @@ import { usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
 import { useView } from '../../state/view';
 import { usePalette } from '../../state/acts';
-import { PAPER } from '../../layers/paint';
+import { PAPER } from '../../layers/canvas';
 import { gridShape } from '../../model/scene/geometry';
 import type { GridShape } from '../../model/scene/GridShape';
 import { cornerOf, frameLaid } from '../../model/paint/frames';

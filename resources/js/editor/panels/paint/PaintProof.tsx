@@ -3,7 +3,7 @@ import { useBrush } from '../../state/brush';
 import { usePick, usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
 import { usePalette } from '../../state/acts';
-import { PAPER } from '../../layers/paint';
+import { PAPER } from '../../layers/canvas';
 import { gridShape } from '../../model/scene/geometry';
 import { paintedGrid } from '../../model/paint/paintedGrid';
 import { Picture } from '../../model/paint/Picture';

@@ -7,7 +7,7 @@ import { usePick, usePicks } from '../../state/pick';
 import { useRested } from '../../state/usePutAway';
 import { useSheet } from '../../state/sheet';
 import { Swatch } from '../../ask/fields/Swatch';
-import { PAPER } from '../../layers/paint';
+import { PAPER } from '../../layers/canvas';
 import { contrast, fromHsb, type Hsb, toHsb } from '../../../ui/colours';
 import { HeldTo } from '../palette/HeldTo';
 import { verbsFor } from '../../model/verbs/verbs';

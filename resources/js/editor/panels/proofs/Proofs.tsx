@@ -1,7 +1,7 @@
 import { useLayoutEffect, useRef } from 'react';
 import type { Scene, Style } from '../../../api/client';
 import { useSheet } from '../../state/sheet';
-import { begin, PAPER, paintDrawing, paintSheet } from '../../layers/paint';
+import { begin, PAPER, paintDrawing, paintSheet } from '../../layers/canvas';
 
 const INK = '#1b2140';
 

@@ -3,7 +3,7 @@ import type { Scene } from '../../../api/client';
 import { stepOf } from '../../model/scene/steps';
 import { usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
-import { PAPER, paintPattern } from '../../layers/paint';
+import { PAPER, paintPattern } from '../../layers/canvas';
 import { perInch } from '../../model/units';
 import { patternsOf, type Tile, useSeam, useTile, whyNot } from './useTile';
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Pixel;
 
 /** Painted cells in columns and rows, each in a colour. */
-final readonly class Picture
+final readonly class PaintedCells
 {
     /**
      * @param  int  $columns  and $rows that there are

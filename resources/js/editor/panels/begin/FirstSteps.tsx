@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { usePick, usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
-import { nextStop, STOPS } from '../../model/begin/walk';
+import { nextStop, STOPS } from '../../model/begin/firstSteps';
 
-/** A short walk on the sheet itself: each step is done by doing it, and it can be left at any time. */
-export function Walk({ onLeave }: { onLeave: () => void }) {
+/** The first steps on the sheet itself: each step is done by doing it, and it can be left at any time. */
+export function FirstSteps({ onLeave }: { onLeave: () => void }) {
     const { page } = useSheet();
     const { picking } = usePicks();
     const pick = usePick(picking);
@@ -16,7 +16,7 @@ export function Walk({ onLeave }: { onLeave: () => void }) {
 
     return (
         <aside
-            aria-label="A short walk"
+            aria-label="First steps"
             className="appear absolute top-3 left-3 z-10 w-72 rounded-md border border-amber bg-paper p-4 shadow-[0_6px_24px_-8px_rgba(27,33,64,.35)]"
         >
             <ol
@@ -34,7 +34,7 @@ export function Walk({ onLeave }: { onLeave: () => void }) {
                 {stop?.says ?? 'Grids, picks, verbs, sentences. “Hand over” takes it home; “/” finds every verb by any word for it.'}
             </p>
             <button className="mt-2.5 -mb-1 text-[13px] font-medium text-umber hover:underline" onClick={onLeave}>
-                {stop === undefined ? 'Close' : 'Leave the walk'}
+                {stop === undefined ? 'Close' : 'Leave the first steps'}
             </button>
         </aside>
     );

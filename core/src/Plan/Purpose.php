@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Plan;
 
-/** A named run of steps, in the order in which designers work. */
-enum Chapter: string
+/** What steps are for, in the order in which designers work: heads the stretches of a plan that names no chapters. */
+enum Purpose: string
 {
     case Ground = 'Ground';
     case Construction = 'Construction';
