@@ -24,9 +24,9 @@ final class Document
 
     private function __construct(public readonly \DOMElement $root)
     {
-        $this->sheet = new StyleSheet;
-        $all = $root->ownerDocument?->getElementsByTagName('*') ?? [];
-        foreach ($all as $element) {
+        $all = $root->ownerDocument?->getElementsByTagName('*');
+        $this->sheet = new StyleSheet($root, $all->length ?? 0);
+        foreach ($all ?? [] as $element) {
             $id = $element->getAttribute('id');
             if ($id !== '') {
                 $this->byId[$id] ??= $element;

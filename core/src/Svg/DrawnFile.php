@@ -93,7 +93,7 @@ final class DrawnFile
     {
         [$this->width, $this->height, $this->base, $this->viewport] = $this->sheet();
         foreach (array_unique($document->unread) as $selector) {
-            $this->left[] = "style sheet: the selector “{$selector}” was not read";
+            $this->left[] = "style sheet: “{$selector}” was not read";
         }
     }
 

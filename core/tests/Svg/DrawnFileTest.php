@@ -112,13 +112,14 @@ final class DrawnFileTest extends TestCase
     public function test_looks_are_said_by_attributes_sheets_and_at_the_element_in_this_order(): void
     {
         [$scene, $left] = self::read(<<<'SVG'
-            <style>/* a note */ rect { fill: #111111 } .b { fill: #222222 } #c { fill: #333333 }
-            rect.b { opacity: .5 } svg > rect { fill: red }</style>
+            <style>/* a note */ rect { fill: #0a0a0a } svg > rect { fill: #111111 } .b { fill: #222222 } #c { fill: #333333 }
+            rect.b { opacity: .5 } rect:nope(2) { fill: red } @media print { rect { fill: red } }
+            g path { fill-opacity: .5 !important } path { fill-opacity: 1 }</style>
             <rect width="1" height="1" fill="#999999"/>
             <rect class="a b" width="2" height="1"/>
             <rect id="c" class="b" width="3" height="1"/>
             <rect id="c2" class="b" width="4" height="1" style="fill: currentColor !important; opacity: 1" color="#444444"/>
-            <g fill="#555555" fill-opacity=".5"><path d="M0 0h5v1h-5z"/></g>
+            <g fill="#555555"><path d="M0 0h5v1h-5z"/></g>
             <rect width="6" height="1" display="none"/>
             SVG
             ,
@@ -129,7 +130,28 @@ final class DrawnFileTest extends TestCase
             1e-6,
         );
         self::assertSame([1.0, 0.5, 0.5, 1.0, 0.5], array_map(static fn ($one): ?float => $one->styles[0]?->opacity, $scene->drawing));
-        self::assertSame(['style sheet: the selector “svg > rect” was not read'], $left);
+        self::assertSame(
+            ['style sheet: “rect:nope(2)” was not read', 'style sheet: “@media print” was not read'],
+            $left,
+        );
+    }
+
+    public function test_style_sheets_that_are_none_are_no_harm(): void
+    {
+        $sheets = [
+            'rect {',
+            '}}} rect { fill: #0f6e84 }',
+            '@import url(https://sternbild.test/a.css); @media {',
+            str_repeat('a{', 400),
+            '"\\',
+            '<!-- --> {}',
+            ':not(:not(:not(*',
+            str_repeat('.a,', 5000),
+        ];
+        foreach ($sheets as $sheet) {
+            [$scene] = self::read('<style><![CDATA['.$sheet.']]></style><rect width="4" height="2" fill="#333333"/>');
+            self::assertCount(1, self::drawn($scene), $sheet);
+        }
     }
 
     public function test_fill_rules_and_clip_paths_are_geometry(): void

@@ -1,6 +1,6 @@
 import type { Style } from '../../../api/client';
 
-type Blend = Style['blend'];
+export type Blend = Style['blend'];
 
 /** What the channels of two colours become before they are mixed: as the server has it, Compositing and Blending Level 1. */
 const BLENDS: Partial<Record<Blend, (backdrop: number, source: number) => number>> = {
@@ -9,6 +9,9 @@ const BLENDS: Partial<Record<Blend, (backdrop: number, source: number) => number
     darken: Math.min,
     lighten: Math.max,
 };
+
+/** What is a half but for what doubles lose is rounded up, as the server does. */
+const HALF = 1e-9;
 
 /** Red, green, blue and opacity, 0 to 255, of #rrggbb or #rrggbbaa; nothing of an empty text. */
 export function bytesOf(colour: string): [number, number, number, number] {
@@ -28,6 +31,6 @@ export function over(source: string, backdrop: string, opacity: number, blend: B
         const [from, to] = [s[channel] ?? 0, b[channel] ?? 0];
         return (alphaS * ((1 - alphaB) * from + alphaB * (BLENDS[blend]?.(to, from) ?? from)) + (1 - alphaS) * alphaB * to) / alpha;
     });
-    const hex = [...mixed, alpha].map((one) => Math.round(255 * one).toString(16).padStart(2, '0')).join('');
+    const hex = [...mixed, alpha].map((one) => Math.round(255 * one + HALF).toString(16).padStart(2, '0')).join('');
     return `#${hex.endsWith('ff') ? hex.slice(0, 6) : hex}`;
 }
