@@ -45,11 +45,8 @@ function shown(sentence: keyof Omit<SheetSentences, 'hash'>, of: ReturnType<type
 }
 
 describe('the sentence of the sheet', () => {
-    it('has a switch for its seams as soon as there are parts', async () => {
-        shown('ground', said([]));
-        expect(screen.queryByLabelText('seams of the sheet')).toBeNull();
-        cleanup();
-        const { made } = shown('ground', said([disc]));
+    it('has a switch for its seams beside its colours', async () => {
+        const { made } = shown('colours', said([disc]));
         const seams = screen.getByLabelText<HTMLSelectElement>('seams of the sheet');
         expect(seams.value).toBe('closed');
         await act(async () => {

@@ -20,7 +20,6 @@ use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Plan\Unit;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Plan\Values;
-use Sternbild\Core\Result\Role;
 
 /**
  * All that the sheet as a whole says. Reading, schema, changes and sentences of the sheet hang on this list; limits of checks come from the
@@ -41,62 +40,60 @@ final class SheetProperties
         }
         $units = array_column(Unit::cases(), 'value');
         $all = [];
-        foreach (
-            [
-                new Property(
-                    NumberField::side('width', 'width'),
-                    'a length from 0.001 to 10000000',
-                    self::nothing(...),
-                    'ground',
-                    'Sheet {width}',
-                ),
-                new Property(
-                    NumberField::side('height', 'height'),
-                    'a length from 0.001 to 10000000',
-                    self::nothing(...),
-                    'ground',
-                    ' × {height}',
-                ),
-                new Property(
-                    new ChoiceField('unit', 'unit', array_combine($units, $units)),
-                    'one of '.implode(', ', $units),
-                    self::nothing(...),
-                    'ground',
-                    ' {unit}',
-                ),
-                new Property(
-                    new ColourField('background', 'background'),
-                    'null, #rrggbb or the name of a palette colour',
-                    self::nothing(...),
-                    'ground',
-                    ' on {background}',
-                    fits: static fn (mixed $colour): bool => $colour !== 'none',
-                ),
-                new Property(
-                    NumberField::angle('light', 'light'),
-                    'degrees, clockwise from straight up, that light comes from',
-                    static fn (): float => Values::LIGHT,
-                    'ground',
-                    ', light from {light}',
-                    matters: self::isLit(...),
-                ),
-                new Property(
-                    new ChoiceField('seams', 'seams', ['closed' => 'closed', 'open' => 'left open']),
-                    'closed or open',
-                    static fn (): string => 'closed',
-                    'ground',
-                    ', seams {seams}',
-                    matters: self::hasParts(...),
-                ),
-                new Property(
-                    new HeldToField('colours', 'colours'),
-                    'how many colours the sheet may have, 1 to 256, or "palette"',
-                    self::nothing(...),
-                    'colours',
-                    'held to {colours}',
-                ),
-            ] as $property
-        ) {
+        $declared = [
+            new Property(
+                NumberField::side('width', 'width'),
+                'a length from 0.001 to 10000000',
+                self::nothing(...),
+                'ground',
+                'Sheet {width}',
+            ),
+            new Property(
+                NumberField::side('height', 'height'),
+                'a length from 0.001 to 10000000',
+                self::nothing(...),
+                'ground',
+                ' × {height}',
+            ),
+            new Property(
+                new ChoiceField('unit', 'unit', array_combine($units, $units)),
+                'one of '.implode(', ', $units),
+                self::nothing(...),
+                'ground',
+                ' {unit}',
+            ),
+            new Property(
+                new ColourField('background', 'background'),
+                'null, #rrggbb or the name of a palette colour',
+                self::nothing(...),
+                'ground',
+                ' on {background}',
+                fits: static fn (mixed $colour): bool => $colour !== 'none',
+            ),
+            new Property(
+                NumberField::angle('light', 'light'),
+                'degrees, clockwise from straight up, that light comes from',
+                static fn (): float => Values::LIGHT,
+                'ground',
+                ', light from {light}',
+                matters: self::isLit(...),
+            ),
+            new Property(
+                new HeldToField('colours', 'colours'),
+                'how many colours the sheet may have, 1 to 256, or "palette"',
+                self::nothing(...),
+                'colours',
+                'held to {colours}',
+            ),
+            new Property(
+                new ChoiceField('seams', 'seams', ['closed' => 'closed', 'open' => 'left open']),
+                'closed or open',
+                static fn (): string => 'closed',
+                'colours',
+                ', seams {seams}',
+            ),
+        ];
+        foreach ($declared as $property) {
             $all[$property->name()] = $property;
         }
 
@@ -271,11 +268,6 @@ final class SheetProperties
                 static fn (Field $field): bool => $field->default === 'sheet.light',
             ) !== [],
         );
-    }
-
-    private static function hasParts(Plan $plan): bool
-    {
-        return self::some($plan, static fn (Step $step): bool => $step->kind->makes() === Role::Part);
     }
 
     /** @param  callable(Step): bool  $is */

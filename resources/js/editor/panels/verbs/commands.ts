@@ -74,20 +74,15 @@ export function useCommands(onKeys: () => void): Command[] {
         command('size', 'the sheet', 'Size of the sheet', 'width, height, format, canvas, artboard, page size, resize the sheet', () =>
             turnTo(view.folded.plan, () => view.fold('plan'), /^width of the sheet/),
         ),
-        ...scene.said.ground.flatMap(({ field }) => {
-            const label = properties.find(({ name }) => name === field)?.label;
-            return label === undefined || NAMED.includes(label)
-                ? []
-                : [
-                      command(
-                          `sheet ${label}`,
-                          'the sheet',
-                          `${label[0]?.toUpperCase()}${label.slice(1)} of the sheet`,
-                          `change the ${label}`,
-                          () => turnTo(view.folded.plan, () => view.fold('plan'), new RegExp(`^${label} of the sheet`)),
-                      ),
-                  ];
-        }),
+        ...(['plan', 'proofs'] as const).flatMap((column) =>
+            (column === 'plan' ? scene.said.ground : scene.said.colours).flatMap(({ field }) => {
+                const label = properties.find(({ name }) => name === field)?.label;
+                if (label === undefined || NAMED.includes(label)) return [];
+                const called = `${label[0]?.toUpperCase()}${label.slice(1)} of the sheet`;
+                const turn = () => turnTo(view.folded[column], () => view.fold(column), new RegExp(`^${label} of the sheet`));
+                return [command(`sheet ${label}`, 'the sheet', called, `change the ${label}`, turn)];
+            }),
+        ),
         ...(grid === undefined
             ? []
             : [
