@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 // What somebody does who means ill, or does not know better, and what becomes of an honest designer meanwhile. Prints a line for each:
-// name, what was seen, whether it
-// holds. Arguments: address, file with people as bench/crowd_people.php makes them. Ends with 1 where something does not hold.
+// name, what was seen, whether it holds. Arguments: address, file with people as bench/crowd_people.php makes them. Ends with 1 where
+// something does not hold.
 
 [, $base, $file] = $argv;
 $people = json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR);

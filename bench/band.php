@@ -3,8 +3,7 @@
 declare(strict_types=1);
 
 // Bands of 1,000 runs of lines and arcs; prints milliseconds and nodes. Writes the runs as SVG paths for the library that strokes true
-// curves, and
-// flattened, to a hundredth of a unit, for those that take straight sides only.
+// curves, and flattened, to a hundredth of a unit, for those that take straight sides only.
 
 require __DIR__.'/../vendor/autoload.php';
 

@@ -3,8 +3,7 @@
 declare(strict_types=1);
 
 // Whoever includes this has `$base`, and gets `$request` (method, path, body: milliseconds, answer, bytes as they came) and `$uuid`, signed
-// in as
-// the sample designer.
+// in as the sample designer.
 
 $cookies = [];
 $curl = curl_init();

@@ -3,8 +3,7 @@
 declare(strict_types=1);
 
 // Joins, cuts and commons of outlines with many curves; prints milliseconds and nodes. Writes the same outlines for the reference
-// libraries:
-// as path data with true curves, and flattened to a ten-thousandth of the radius.
+// libraries: as path data with true curves, and flattened to a ten-thousandth of the radius.
 
 require __DIR__.'/../vendor/autoload.php';
 

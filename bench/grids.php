@@ -3,8 +3,7 @@
 declare(strict_types=1);
 
 // Every family of grids at about 20,000 cells: evaluated, put into the answer that the editor gets, and gzipped. Prints milliseconds, best
-// of
-// five, and bytes; as the reference what it takes to encode and zip an answer of the same size that is already there.
+// of five, and bytes; as the reference what it takes to encode and zip an answer of the same size that is already there.
 
 require __DIR__.'/../vendor/autoload.php';
 

@@ -3,9 +3,8 @@
 declare(strict_types=1);
 
 // Insets of an outline of 1,000 lines and arcs, and of one of 200 cubics, at 20 distances inwards and outwards; prints milliseconds, nodes,
-// and
-// how far the result is from its distance. Writes the outlines flattened for the reference libraries, to the accuracy that is promised of
-// cubics: a ten-thousandth of the smallest distance.
+// and how far the result is from its distance. Writes the outlines flattened for the reference libraries, to the accuracy that is promised
+// of cubics: a ten-thousandth of the smallest distance.
 
 require __DIR__.'/../vendor/autoload.php';
 

@@ -3,8 +3,7 @@
 declare(strict_types=1);
 
 // Plans by lot whose counts stand at their limits, each within the memory and the clock of a request: says of each that breaks them how.
-// Arguments: minutes, seed.
-// Each lot of plans runs in a process of its own, so that one that ends without a word is found, too.
+// Arguments: minutes, seed. Each lot of plans runs in a process of its own, so that one that ends without a word is found, too.
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;

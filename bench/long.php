@@ -3,10 +3,9 @@
 declare(strict_types=1);
 
 // Round trips on a plan of 200 steps (50 outlines, 40 operations, 60 looks, a grid and 49 guides), as the editor makes them: with the
-// hashes of what it
-// has. A preview and a change of the first number (everything follows) and of the last (nothing does), and for comparison a route that does
-// next to
-// nothing. Milliseconds, median and 95th percentile; bytes as they are sent, without gzip, and how many of them are geometry.
+// hashes of what it has. A preview and a change of the first number (everything follows) and of the last (nothing does), and for comparison
+// a route that does next to nothing. Milliseconds, median and 95th percentile; bytes as they are sent, without gzip, and how many of them
+// are geometry.
 
 const RUNS = 60;
 

@@ -3,8 +3,7 @@
 declare(strict_types=1);
 
 // Round trips on the sample mark of 60 steps, the harbour gull, as the editor makes them: a change of its first number, which all hangs on,
-// and of its
-// last, beside a route that does next to nothing. Milliseconds, median and 95th percentile.
+// and of its last, beside a route that does next to nothing. Milliseconds, median and 95th percentile.
 
 const RUNS = 60;
 

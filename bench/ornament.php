@@ -3,10 +3,8 @@
 declare(strict_types=1);
 
 // A rosette of 36 petals of 12 curves, each over the next one all the way round; a weave of 400 crossings; 2,000 neighbours in 12 colours
-// with what
-// lies under their edges. Milliseconds, medians, and area; bytes of the SVG with and without what lies under the edges. Writes petals and
-// ways, flattened
-// to 1e-4, for a library that takes straight sides only.
+// with what lies under their edges. Milliseconds, medians, and area; bytes of the SVG with and without what lies under the edges. Writes
+// petals and ways, flattened to 1e-4, for a library that takes straight sides only.
 
 require __DIR__.'/../vendor/autoload.php';
 

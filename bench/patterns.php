@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 // A p6m pattern of 40 curves in one cell and in 1,000 (12,000 copies), against writing every copy out: evaluated and put into an answer, in
-// milliseconds
-// and bytes. A tile of 4,096 pixels against rsvg-convert on the same drawing with every copy written out. Medians and 95th percentiles.
+// milliseconds and bytes. A tile of 4,096 pixels against rsvg-convert on the same drawing with every copy written out. Medians and 95th
+// percentiles.
 
 require __DIR__.'/../vendor/autoload.php';
 

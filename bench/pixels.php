@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 // Painted cells: a picture of 12 megapixels sampled into 160 × 96 cells in 16 colours, and a bitmap of 400 × 300 cells against GD drawing
-// the same pixels.
-// Out: medians and 95th percentiles in milliseconds, and the path of the picture, for the same by another library. In: a folder to work in.
+// the same pixels. Out: medians and 95th percentiles in milliseconds, and the path of the picture, for the same by another library. In: a
+// folder to work in.
 
 require __DIR__.'/../vendor/autoload.php';
 

@@ -3,8 +3,7 @@
 declare(strict_types=1);
 
 // Twelve variations of the sample mandala, and what they cost another designer: her changes of one number while somebody asks for
-// variations again and
-// again, and while nobody does. Milliseconds, median and 95th percentile.
+// variations again and again, and while nobody does. Milliseconds, median and 95th percentile.
 
 const RUNS = 30;
 const VARIED = 6;

@@ -4,8 +4,7 @@ const KEPT = 'sternbild-actions';
 
 /**
  * Counts in the page what a hand does there: a click, a key, a double click and a pull are one each; whatever is typed into one field until
- * it is left is one; Enter and Tab
- * are one each; a modifier held, hovering and the wheel are none.
+ * it is left is one; Enter and Tab are one each; a modifier held, hovering and the wheel are none.
  */
 export async function countActions(page: Page): Promise<void> {
     await page.addInitScript((kept) => {

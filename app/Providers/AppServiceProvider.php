@@ -23,8 +23,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         // Connecting costs more than all queries of a request; a worker keeps its connection. Not elsewhere: of several objects that share
-        // one,
-        // whichever goes takes the transaction of the others with it. Said here, since the configuration is put together by another
+        // one, whichever goes takes the transaction of the others with it. Said here, since the configuration is put together by another
         // program.
         config()->set('database.connections.pgsql.options.'.PDO::ATTR_PERSISTENT, PHP_SAPI === 'fpm-fcgi');
 

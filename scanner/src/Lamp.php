@@ -8,8 +8,7 @@ use Symfony\Component\Process\Process;
 
 /**
  * Reads a sheet line by line, as a cheap flatbed does: the sheet lies askew on a dark bed, the light falls off to a side and to the end,
- * the
- * pencil catches on the paper's tooth, and there is grain. How all that is hangs on the seed alone.
+ * the pencil catches on the paper's tooth, and there is grain. How all that is hangs on the seed alone.
  */
 final class Lamp
 {

@@ -10,8 +10,7 @@ use PHPat\Test\PHPat;
 
 /**
  * What may name what, by full namespace: each row names only what stands in the rows before it, and itself. PHPStan holds it for every name
- * that it resolves, relative ones and
- * those in comments too; a namespace that stands in no row fails `NamespacesTest`.
+ * that it resolves, relative ones and those in comments too; a namespace that stands in no row fails `NamespacesTest`.
  */
 final class Layers
 {

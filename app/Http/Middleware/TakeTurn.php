@@ -14,8 +14,7 @@ use Symfony\Component\HttpFoundation\Response;
 /**
  * One person's work never stops another's: of each, two requests are worked on at once, and more wait a moment or are told to come back.
  * Whoever had much of the machine of late goes on in a line of their own, with workers of its own. While others have to wait for a worker,
- * that
- * line stands back: one at a time, after a pause. Of previews that wait, the newest is worked out.
+ * that line stands back: one at a time, after a pause. Of previews that wait, the newest is worked out.
  */
 final class TakeTurn
 {

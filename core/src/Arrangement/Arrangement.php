@@ -30,8 +30,7 @@ final class Arrangement
 
     /**
      * Curves that miss one another by just about the tolerance can be cut into what no plane could hold, which Euler's relation shows. Then
-     * they
-     * are laid over one another again within so many times the tolerance, which takes what lies between as one.
+     * they are laid over one another again within so many times the tolerance, which takes what lies between as one.
      */
     private const WIDER = 32;
 

@@ -243,8 +243,7 @@ final readonly class Edges
 
     /**
      * The one among some edges where another between the same vertices runs: curves that lie within the tolerance of one another between
-     * two
-     * places they share are one.
+     * two places they share are one.
      *
      * @param  list<int>  $edges  between the same vertices
      * @param  list<int>  $run

@@ -16,8 +16,7 @@ use Sternbild\Core\Geometry\Vec;
  *
  * Half-edge 2e runs along edge e, half-edge 2e + 1 back. They are put in order by the direction in which they leave. Where two leave in the
  * same one, lines are compared exactly; curves by where they have got to at a distance both reach, because until the next vertex they do
- * not
- * cross again.
+ * not cross again.
  */
 final class Rotation
 {

@@ -297,8 +297,7 @@ final class Stops
 
     /**
      * Whether two arcs that follow one another have no more in common than the end that both have to the last bit: their circles cross once
-     * more, at
-     * the mirror image of that end, and that lies on neither or on one of them only.
+     * more, at the mirror image of that end, and that lies on neither or on one of them only.
      */
     private function onlyJoin(Arc $one, Arc $other): bool
     {

@@ -17,8 +17,7 @@ use Sternbild\Core\Shape\Part;
 
 /**
  * Points of outlines, runs and guides brought into line, spread or moved, where they are written in the plan: as composed places and named
- * numbers,
- * so that they go on following.
+ * numbers, so that they go on following.
  *
  * `{op: "arrange", points: [place, …], way: "row", "column", "spread" or "shift", by?: [dx, dy], cells?: [columns, rows], of?: id}`: the
  * points are

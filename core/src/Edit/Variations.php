@@ -19,8 +19,7 @@ use Sternbild\Core\Plan\Unusable;
 
 /**
  * The same plan with other numbers, by lot: named numbers, counts and sizes, each about what it is. A seed gives the same ones again; those
- * with errors
- * that the plan itself has not are dropped, and drawn anew, nearer to what the plan says.
+ * with errors that the plan itself has not are dropped, and drawn anew, nearer to what the plan says.
  */
 final readonly class Variations
 {

@@ -61,8 +61,7 @@ final readonly class ConstructionDrawing
 
     /**
      * The circles that it is constructed on: of guides, of parts that are made of no others, and of what is drawn where it has the radius
-     * of one of
-     * these, as mirror images do; arcs beside them, from insets and clearances, are not.
+     * of one of these, as mirror images do; arcs beside them, from insets and clearances, are not.
      *
      * @return list<Circle> each once
      */

@@ -47,8 +47,7 @@ final class Raster
 
     /**
      * As many whole pixels as come nearest to the drawing's width, and as high as that makes it: it is stretched by less than half a pixel,
-     * and no pixel at its edges
-     * is drawn in part.
+     * and no pixel at its edges is drawn in part.
      *
      * @return list<string>
      */

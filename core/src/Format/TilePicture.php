@@ -13,8 +13,7 @@ use Sternbild\Core\Shape\Figure;
  * A tile in pixels.
  *
  * It is cut out of a larger picture: where outlines run off a picture, `rsvg-convert` draws them a little otherwise than where they go on,
- * and the left
- * edge would not be what lies beyond the right one.
+ * and the left edge would not be what lies beyond the right one.
  */
 final class TilePicture
 {

@@ -73,8 +73,7 @@ final readonly class Bernstein
      * Where it is zero, or comes within $tolerance of zero without crossing it.
      *
      * Between two neighbouring extrema it is monotone, so that a change of sign there is exactly one root; extrema come from the derivative
-     * by
-     * the same way. No root is missed, whatever the spacing.
+     * by the same way. No root is missed, whatever the spacing.
      *
      * @return list<float> rising
      */

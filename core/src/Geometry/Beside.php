@@ -8,10 +8,8 @@ namespace Sternbild\Core\Geometry;
  * A piece of a curve, and what runs beside it at a distance: positive to the right of its way, negative to the left.
  *
  * Beside a line runs a line, beside an arc an arc of the same centre, exactly; beside a cubic cubics that keep the distance to a share of
- * it.
- * Where a curve bends so tightly that what runs beside it would turn back, the way goes through the centre of its bend instead: with the
- * piece
- * itself it then encloses nothing that is not within the distance of it.
+ * it. Where a curve bends so tightly that what runs beside it would turn back, the way goes through the centre of its bend instead: with
+ * the piece itself it then encloses nothing that is not within the distance of it.
  */
 final readonly class Beside
 {

@@ -6,10 +6,8 @@ namespace Sternbild\Core\Geometry;
 
 /**
  * How much work may be done, counted where it is done: pairs of curves looked at, entries in indexes, figures and cells made. A unit takes
- * about a
- * microsecond on a machine of today, or keeps some dozens of bytes, so that a budget bounds time and memory alike, and the same for the
- * same plan
- * on every machine.
+ * about a microsecond on a machine of today, or keeps some dozens of bytes, so that a budget bounds time and memory alike, and the same for
+ * the same plan on every machine.
  */
 final class Budget
 {

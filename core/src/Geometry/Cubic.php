@@ -223,8 +223,7 @@ final readonly class Cubic implements Curve
      * Where it comes through one place twice; its ends count, where they lie on it.
      *
      * With B(t) = at³ + bt² + ct + d, B(s) = B(t) gives a(s² + st + t²) + b(s + t) + c = 0: the sum s + t from its cross product with a,
-     * the
-     * product st from its dot product.
+     * the product st from its dot product.
      *
      * @param  float  $tolerance  what counts as the same place
      * @return array{float, float}|null both parameters, rising

@@ -8,11 +8,9 @@ namespace Sternbild\Core\Geometry;
  * Where two cubics meet.
  *
  * Both are divided until neither turns much. Pieces that lie beside one another are put aside by strips about their chords. Of the rest,
- * two
- * whose directions differ throughout cross once at most: Newton's method finds where. Two that run in nearly one direction are compared by
- * how far the one stands off the other: that distance changes its sign where they cross, and comes near to nothing where they touch.
- * Dividing
- * alone would go on for as long as they stay close; of two curves a millionth of a sheet apart that is a million pieces.
+ * two whose directions differ throughout cross once at most: Newton's method finds where. Two that run in nearly one direction are compared
+ * by how far the one stands off the other: that distance changes its sign where they cross, and comes near to nothing where they touch.
+ * Dividing alone would go on for as long as they stay close; of two curves a millionth of a sheet apart that is a million pieces.
  *
  * A piece is its four control points, x, y, x, y, … (CubicPiece).
  */

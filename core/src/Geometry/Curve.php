@@ -43,8 +43,7 @@ interface Curve
 
     /**
      * How often it passes straight above a place on the screen: to the right counts 1, to the left −1. Of two curves that meet straight
-     * above
-     * it one counts.
+     * above it one counts.
      */
     public function passesAbove(Vec $place): int;
 

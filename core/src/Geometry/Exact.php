@@ -6,8 +6,7 @@ namespace Sternbild\Core\Geometry;
 
 /**
  * Quantities whose sign or last digits decide how curves lie to one another: computed plainly where a bound on the rounding error shows
- * that
- * to be enough, and exactly where it does not.
+ * that to be enough, and exactly where it does not.
  */
 final class Exact
 {

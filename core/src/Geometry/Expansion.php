@@ -8,8 +8,7 @@ namespace Sternbild\Core\Geometry;
  * A number as the exact sum of doubles that do not overlap, the smallest first.
  *
  * After J. R. Shewchuk, Adaptive Precision Floating-Point Arithmetic and Fast Robust Geometric Predicates, Discrete & Computational
- * Geometry
- * 18 (1997). Exact as long as nothing overflows or underflows, which coordinates up to 1e7 and down to 1e-30 do not.
+ * Geometry 18 (1997). Exact as long as nothing overflows or underflows, which coordinates up to 1e7 and down to 1e-30 do not.
  */
 final readonly class Expansion
 {

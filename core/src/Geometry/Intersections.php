@@ -80,8 +80,7 @@ final readonly class Intersections
 
     /**
      * Curves that touch stay within the tolerance of one another for a while, and each place of that while is a meeting: of those that
-     * follow one
-     * another without the curves parting in between one is left, or, where they run along one another, the first and the last.
+     * follow one another without the curves parting in between one is left, or, where they run along one another, the first and the last.
      *
      * @param  list<array{Vec, float, float}>  $found  in order along $one
      * @return list<array{Vec, float, float}>

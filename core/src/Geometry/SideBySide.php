@@ -6,8 +6,7 @@ namespace Sternbild\Core\Geometry;
 
 /**
  * Two pieces of cubics that run in nearly one direction, by how far the first stands off the second: that distance changes its sign where
- * they cross,
- * and comes near to nothing where they touch.
+ * they cross, and comes near to nothing where they touch.
  */
 final readonly class SideBySide
 {

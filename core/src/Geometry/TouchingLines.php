@@ -11,8 +11,7 @@ final class TouchingLines
      * Up to four; of a circle and a place up to two, from where they touch to the place.
      *
      * With circles of radii r and s, a distance d apart, the unit normal n of a line that keeps both on one side has n · d = r − s, one
-     * that
-     * passes between them n · d = r + s (handbook formula).
+     * that passes between them n · d = r + s (handbook formula).
      *
      * @return list<Line> from where it touches the first to where it touches the second
      *

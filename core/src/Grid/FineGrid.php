@@ -125,8 +125,7 @@ final class FineGrid extends RectangularGrid
 
     /**
      * What is left of their edges where each that two of them share is dropped; followed so that each outline keeps to its own cells, which
-     * turn right where four
-     * meet.
+     * turn right where four meet.
      */
     public function joined(array $cells): array
     {

@@ -14,8 +14,7 @@ use Sternbild\Core\Result\Role;
  * Grids, guides and parts laid over one another; their lines cut the sheet into cells.
  *
  * A cell is held by what bounds it: the cell of every grid that it lies in, and the side of every guide and part on which it lies, where
- * their
- * lines run along its edge. Then a place inside it decides, in the coordinates of one of the grids. So it is found again when numbers
+ * their lines run along its edge. Then a place inside it decides, in the coordinates of one of the grids. So it is found again when numbers
  * change.
  */
 final class Overlay extends Tiling
@@ -236,8 +235,7 @@ final class Overlay extends Tiling
 
     /**
      * What does not run along the edge of a cell, but tells it from others in the same cells of the grids and on the same sides: when
-     * numbers
-     * change, these come nearer.
+     * numbers change, these come nearer.
      *
      * @param  array<string, bool>  $sides  that are said already
      * @return array<string, bool>

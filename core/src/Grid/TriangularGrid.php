@@ -10,12 +10,10 @@ use Sternbild\Core\Geometry\Vec;
 
 /**
  * Equal triangles. Every lattice column holds two triangles a row, the left one first. Turned by 30° one family of lines stands upright,
- * the
- * isometric case.
+ * the isometric case.
  *
  * Two fields: in a rhomb columns run along one family of lines, rows along the next, 60° clockwise from it. In a rectangle rows lie above
- * one
- * another, and the triangles at both ends of a row are cut in half by its upright sides; at 30° it stands upright too, columns counted
+ * one another, and the triangles at both ends of a row are cut in half by its upright sides; at 30° it stands upright too, columns counted
  * downwards.
  */
 abstract class TriangularGrid extends Grid implements Ground

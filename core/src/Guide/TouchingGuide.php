@@ -68,8 +68,7 @@ final class TouchingGuide
 
     /**
      * Between circles around one centre, and between parallel lines, a radius fits everywhere or nowhere. Of all places the one nearest to
-     * the
-     * place that is asked for is taken, among equals the one straight up.
+     * the place that is asked for is taken, among equals the one straight up.
      *
      * @return list<Circle>
      */

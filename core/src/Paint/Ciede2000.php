@@ -6,8 +6,8 @@ namespace Sternbild\Core\Paint;
 
 /**
  * How much two colours differ to the eye: CIEDE2000, ISO/CIE 11664-6; as in G. Sharma, W. Wu and E. N. Dalal, The CIEDE2000
- * color-difference formula:
- * implementation notes, supplementary test data, and mathematical observations, Color Research and Application 30 (2005).
+ * color-difference formula: implementation notes, supplementary test data, and mathematical observations, Color Research and Application 30
+ * (2005).
  */
 final class Ciede2000
 {

@@ -8,8 +8,8 @@ use Sternbild\Core\Paint\Oklab;
 
 /**
  * A few colours that stand for many, the same ones for the same picture: S. P. Lloyd, Least squares quantization in PCM (1982), in Oklab,
- * begun with clusters
- * parted where they spread most, as by X. Wu, Efficient statistical computations for optimal color quantization, Graphics Gems II (1991).
+ * begun with clusters parted where they spread most, as by X. Wu, Efficient statistical computations for optimal color quantization,
+ * Graphics Gems II (1991).
  */
 final class Clusters
 {

@@ -8,8 +8,7 @@ namespace Sternbild\Core\Pixel;
  * Cells of one-pixel lines, rings, ellipses and boxes.
  *
  * Lines: J. E. Bresenham, Algorithm for computer control of a digital plotter, IBM Systems Journal 4 (1965). Rings: the midpoint circle, as
- * the cell
- * nearest to the circle in each column where it is flatter, and in each row where it is steeper. Cells are a column and a row.
+ * the cell nearest to the circle in each column where it is flatter, and in each row where it is steeper. Cells are a column and a row.
  */
 final class Dots
 {

@@ -8,8 +8,7 @@ use Sternbild\Core\Geometry\Vec;
 
 /**
  * Pictures as they are used: four places of a photograph straightened to the corners of a sheet, some of it cropped, its light evened. Each
- * is made once, beside
- * the temporary files, and made again where it is gone.
+ * is made once, beside the temporary files, and made again where it is gone.
  *
  * Four places fix a projective map: R. Hartley, A. Zisserman, Multiple View Geometry (2004), section 4.1.
  */
@@ -116,8 +115,7 @@ final class Straightened
         \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MEMORY, self::MEMORY);
         \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MAP, 0);
         // What comes out smaller is read smaller where its form lets that, and made as small before it is straightened, point by point:
-        // many times as fast as weighing
-        // all pixels that fall on one, and as sharp.
+        // many times as fast as weighing all pixels that fall on one, and as sharp.
         $share = $corners === [] ? 1.0 : min(1.0, max($size) / self::longest($corners));
         $image = new \Imagick;
         if ($share < self::SMALLER) {

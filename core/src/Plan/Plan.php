@@ -45,8 +45,7 @@ final readonly class Plan
 
     /**
      * The same plan with nothing but what a pointer can snap to, and what that is built on. Parts of the cells of overlays are left out:
-     * overlays
-     * take their time.
+     * overlays take their time.
      */
     public function withLinesOnly(): self
     {
@@ -105,8 +104,7 @@ final readonly class Plan
 
     /**
      * Where the ground ends, and from where on nothing is constructed any more, and then nothing repeated. What is laid between parts
-     * stands among
-     * them.
+     * stands among them.
      *
      * @return array<string, string> what begins with a step, by its id
      */

@@ -18,8 +18,8 @@ use Sternbild\Core\Geometry\Vec;
  * Figures on the way from one to another.
  *
  * What is a copy of the other is turned, resized and moved on its way. Else the ways around both are paired, node by node where they have
- * as
- * many, by their lengths where not; lines become lines, arcs arcs whose sweep goes from one to the other, circles circles, all else cubics.
+ * as many, by their lengths where not; lines become lines, arcs arcs whose sweep goes from one to the other, circles circles, all else
+ * cubics.
  */
 final class Between
 {

@@ -20,8 +20,7 @@ use Sternbild\Core\Geometry\Vec;
  * A way drawn with a broad nib: all that a rectangle covers that is moved along it without being turned.
  *
  * Where the way heads between two sides of the nib, what is covered lies between the way moved by one corner and by the opposite one. So
- * the way is
- * split where it runs along a side; the pieces, exact, are joined.
+ * the way is split where it runs along a side; the pieces, exact, are joined.
  */
 final readonly class BroadNib
 {

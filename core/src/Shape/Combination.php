@@ -12,8 +12,7 @@ use Sternbild\Core\Geometry\Tolerance;
 
 /**
  * Outlines joined, cut, intersected: their curves are laid over one another, and of the faces those are kept around which the operands wind
- * as
- * is asked for. No node is made but where curves of two outlines cross; neighbours on one line, circle or cubic run together again.
+ * as is asked for. No node is made but where curves of two outlines cross; neighbours on one line, circle or cubic run together again.
  *
  * Each operand is the outlines of one part, filled by the nonzero rule.
  */

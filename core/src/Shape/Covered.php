@@ -12,8 +12,7 @@ use Sternbild\Core\Geometry\Tolerance;
 
 /**
  * What figures cover together: what several of them cover counts once. Those whose boxes do not meet are added up; the others are joined,
- * as far as
- * that is possible.
+ * as far as that is possible.
  */
 final readonly class Covered
 {

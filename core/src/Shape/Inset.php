@@ -15,11 +15,10 @@ use Sternbild\Core\Geometry\Tolerance;
  * Outlines drawn in by a distance, or widened by it.
  *
  * What runs beside the curves is closed to one run for each outline: at a corner that opens by a mitre, an arc or a bevel, at one that
- * closes
- * by way of the corner itself. Along each curve that run and the outline enclose a strip, once around, the same way everywhere; so the run
- * winds around a place as often as the outline does, less (drawn in) or more (widened) the strips that it lies in. What it winds around
- * more
- * than not at all is therefore just what lies in no strip, or in the outline or any strip: no loop has to be looked for and cut off.
+ * closes by way of the corner itself. Along each curve that run and the outline enclose a strip, once around, the same way everywhere; so
+ * the run winds around a place as often as the outline does, less (drawn in) or more (widened) the strips that it lies in. What it winds
+ * around more than not at all is therefore just what lies in no strip, or in the outline or any strip: no loop has to be looked for and cut
+ * off.
  */
 final readonly class Inset
 {
@@ -78,8 +77,7 @@ final readonly class Inset
 
     /**
      * The same of figures, each of their pieces by itself. Copies that are only moved, turned or mirrored are worked out once and share
-     * what
-     * comes of it.
+     * what comes of it.
      *
      * @param  list<Figure>  $figures
      * @return list<Figure> those of which something is left

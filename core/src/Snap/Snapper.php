@@ -22,8 +22,7 @@ use Sternbild\Core\Shape\Part;
  * The rule of snapping: which places of grids and guides lie within reach of a given one, and which of them wins.
  *
  * The nearest point wins; of points right beside it the one of the lowest rank, an intersection before all else. A place along an edge wins
- * where
- * there is no point.
+ * where there is no point.
  */
 final class Snapper
 {

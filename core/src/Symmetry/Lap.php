@@ -20,13 +20,11 @@ use Sternbild\Core\Shape\Part;
 
 /**
  * Copies around a centre of which each lies over the next one, all the way round, as no order from back to front could have it: what lies
- * under is cut
- * away, with an even clearance where one is wanted.
+ * under is cut away, with an even clearance where one is wanted.
  *
  * Copy i lies over copy j where j is the shorter way round in that sense; of two that are opposite, the lower number lies over. Where
- * copies from more
- * than half the way round lie on one another no order would be left for the innermost of it, and nothing would be: that goes to the lowest
- * number.
+ * copies from more than half the way round lie on one another no order would be left for the innermost of it, and nothing would be: that
+ * goes to the lowest number.
  */
 final readonly class Lap
 {

@@ -18,14 +18,11 @@ use Sternbild\Core\Shape\Part;
 
 /**
  * Copies in a pattern of which each lies over the next one around every turning centre, as no order from back to front could have it: what
- * lies under is
- * cut away, the same in every cell.
+ * lies under is cut away, the same in every cell.
  *
  * What brings one copy to another decides, as the first of them sees it, so that the pattern's own turns and ways keep the order: where
- * that turns by less
- * than half, the one lies over the other; where it only moves, the one farther down, or farther right, lies over; half turns and mirror
- * images have no
- * sense, and there the copy with the lower number does.
+ * that turns by less than half, the one lies over the other; where it only moves, the one farther down, or farther right, lies over; half
+ * turns and mirror images have no sense, and there the copy with the lower number does.
  */
 final readonly class LapInCell
 {

@@ -11,8 +11,7 @@ use Sternbild\Core\Geometry\Vec;
  * The seventeen plane groups and the seven frieze groups, by their general positions in lattice coordinates: x along `a`, y along `b`.
  *
  * International Tables for Crystallography, vol. A, chapter 2.2 (plane groups), recalled; names as short Hermann–Mauguin symbols, cm and
- * cmm in their
- * conventional cells. What each position does is a matrix of whole numbers and a way in parts of the cell.
+ * cmm in their conventional cells. What each position does is a matrix of whole numbers and a way in parts of the cell.
  */
 final class PlaneGroup
 {

@@ -10,8 +10,7 @@ use Sternbild\Core\Shape\Strand;
 
 /**
  * Strands in stretches that do not cross themselves: what crosses itself is cut between each two places where it does, in the middle of the
- * longest
- * way on which it meets nothing.
+ * longest way on which it meets nothing.
  */
 final class Uncrossed
 {

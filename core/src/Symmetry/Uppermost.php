@@ -21,10 +21,9 @@ use Sternbild\Core\Shape\Strand;
  * Which strand is seen where several lie on one another.
  *
  * All of them are laid over one another, and of every face that comes of it the nearest crossing of the two says which lies above: where
- * the region of
- * one crossing meets that of the next, the border lies half-way. Of strands that overlap without a crossing the later lies above; where
- * some go round
- * in a ring, each over the next, the last of them is seen. So of every face one strand is seen, and no more than one.
+ * the region of one crossing meets that of the next, the border lies half-way. Of strands that overlap without a crossing the later lies
+ * above; where some go round in a ring, each over the next, the last of them is seen. So of every face one strand is seen, and no more than
+ * one.
  */
 final class Uppermost
 {

@@ -20,9 +20,8 @@ use Sternbild\Core\Shape\Strand;
  * Strands that go over and under one another in turn.
  *
  * A crossing is where the ways of two strands, or of one with itself, cross; where they only touch, run along one another, or one ends
- * inside another
- * there is none. Along every strand over and under alternate as far as they can; a drawing of closed strands in general position always
- * can.
+ * inside another there is none. Along every strand over and under alternate as far as they can; a drawing of closed strands in general
+ * position always can.
  */
 final class Weave
 {

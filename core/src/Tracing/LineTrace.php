@@ -85,8 +85,7 @@ final class LineTrace
 
     /**
      * By how much a line has to stand out beside a way, of 255: more than grain does. Its standard deviation is told by the median of what
-     * differs a little way apart, farther off
-     * on either side than the line is looked for.
+     * differs a little way apart, farther off on either side than the line is looked for.
      *
      * @param  list<Vec>  $way  in pixels of the copy, at least two
      * @param  float  $reach  pixels to either side

@@ -182,8 +182,7 @@ final class IntersectionsTest extends TestCase
     public function test_the_side_of_a_line_is_exact_where_plain_arithmetic_errs(): void
     {
         // The grid of neighbouring doubles of L. Kettner, K. Mehlhorn, S. Pion, S. Schirra, C. Yap, Classroom Examples of Robustness
-        // Problems
-        // in Geometric Computations, Computational Geometry 40 (2008): (12, 12) and (24, 24) against points around (1/2, 1/2).
+        // Problems in Geometric Computations, Computational Geometry 40 (2008): (12, 12) and (24, 24) against points around (1/2, 1/2).
         $step = 2.0 ** -53;
         $plainErrs = 0;
         for ($i = 0; $i < 32; $i++) {

@@ -25,8 +25,7 @@ final class CirclesTest extends TestCase
     public function test_the_fitted_circle_is_that_of_the_published_example(): void
     {
         // W. Gander, G. Golub, R. Strebel, Least-Squares Fitting of Circles and Ellipses, BIT 34 (1994): six points, geometric fit with
-        // centre
-        // (4.7398, 2.9835) and radius 4.7142 (recalled).
+        // centre (4.7398, 2.9835) and radius 4.7142 (recalled).
         $fit = CircleFit::to([new Vec(1, 7), new Vec(2, 6), new Vec(5, 8), new Vec(7, 7), new Vec(9, 5), new Vec(3, 7)]);
         self::assertEqualsWithDelta(4.7398, $fit->center->x, 1e-4);
         self::assertEqualsWithDelta(2.9835, $fit->center->y, 1e-4);

@@ -120,8 +120,7 @@ final class HeldCellsTest extends TestCase
 
     /**
      * Two grids, a circle and a line laid over one another by lot, and all their numbers changed by some hundredths. Where before and after
-     * one
-     * piece lies in the same cells and on the same sides, it is the one that is found.
+     * one piece lies in the same cells and on the same sides, it is the one that is found.
      */
     public function test_pieces_are_found_again_while_what_bounds_them_goes_on_to_do_so(): void
     {

@@ -56,8 +56,7 @@ final class GridTwoaxis extends KindDesk
 
     /**
      * Of axes as far below the horizontal to either side, the second one the other way round where it begins at the left: each cell along
-     * either of them
-     * goes as far to a side as the cosine says, and as far down as the sine.
+     * either of them goes as far to a side as the cosine says, and as far down as the sine.
      *
      * @return array{counts: list<string>, wide: float, high: float, leaves: float|null, cell: array{name: string, label: string, sets: array<string, mixed>}, margin: array<string, mixed>}
      */

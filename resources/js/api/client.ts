@@ -107,8 +107,7 @@ const SOON = 5;
 
 /**
  * One request, with the token of the session; once more where that was another one than when the page was opened, and again where the
- * server
- * says that its turn is soon.
+ * server says that its turn is soon.
  */
 export async function reach(request: Request): Promise<Response> {
     const send = (): Promise<Response> => {

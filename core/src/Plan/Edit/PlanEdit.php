@@ -9,8 +9,7 @@ use Sternbild\Core\Plan\Unusable;
 
 /**
  * Changes to a plan as small operations, so that a change made on an older plan can be made again on a newer one. Each sort of operation is
- * a class of its own, and works on
- * what the one before it left.
+ * a class of its own, and works on what the one before it left.
  *
  * It does not check the outcome: PlanReader does.
  */

@@ -1,7 +1,6 @@
 /**
  * Where keys are heard: on the sheet alone; wherever what is picked is at hand, on the sheet and in the plan; on the sheet and on what
- * stands above and below it; anywhere
- * but in a field; and anywhere.
+ * stands above and below it; anywhere but in a field; and anywhere.
  */
 export type Where = 'sheet' | 'pick' | 'verbs' | 'fieldless' | 'anywhere';
 

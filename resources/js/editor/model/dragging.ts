@@ -163,8 +163,7 @@ interface Moving {
 
 /**
  * What dragging does to the plan: what is said by places is moved in its places, what was moved before is moved on, all else is moved by a
- * step of its own. So are all
- * together where some of them hang on others, which would go twice as far.
+ * step of its own. So are all together where some of them hang on others, which would go twice as far.
  */
 export function draggedOn(moving: Moving): Operation[] {
     const { scene, kinds, names, mover, landed } = moving;

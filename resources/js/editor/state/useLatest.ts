@@ -2,8 +2,7 @@ import { useCallback, useRef } from 'react';
 
 /**
  * Questions to the server of which only the last one counts: one is on its way at a time, and of those asked meanwhile the last one goes
- * next.
- * An answer that is overtaken, or that does not come, is null.
+ * next. An answer that is overtaken, or that does not come, is null.
  */
 export function useLatest<Question, Answer>(ask: (question: Question) => Promise<Answer>): (question: Question) => Promise<Answer | null> {
     const running = useRef(false);

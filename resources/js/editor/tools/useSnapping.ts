@@ -20,8 +20,7 @@ export interface Snapping {
 
 /**
  * The place that a pointer means, by the rule of the core; a free one where nothing is in reach. For the place of a step that is `moved`
- * only
- * what stands before it counts. What is known beforehand is not asked for.
+ * only what stands before it counts. What is known beforehand is not asked for.
  */
 export function useSnapping(view: Camera, moved: string | null = null): Snapping {
     const { page, snapPlaces } = useSheet();

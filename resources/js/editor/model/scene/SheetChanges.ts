@@ -100,8 +100,7 @@ export class SheetChanges {
 
     /**
      * Shows what a change would give; null ends that. One question is on its way at a time, and of those asked meanwhile the last one goes
-     * next: what
-     * follows a pointer shows something at every answer, and never waits behind what nobody wants any more.
+     * next: what follows a pointer shows something at every answer, and never waits behind what nobody wants any more.
      */
     readonly preview = async (operations: Operation[] | null): Promise<Problem | null> => {
         this.waiting?.(false);
