@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../../../api/client';
+import { useSettled } from './useSettled';
 
 export type FileForm = Schemas['FileForm'];
 
@@ -15,12 +16,13 @@ export function useForms(sheet: string, revision: number, enabled: boolean) {
 
 /** What a file would be, told before it is made; and what proving it came to, which takes a while. */
 export function useEstimate(sheet: string, revision: number, form: FileForm | undefined, options: Record<string, unknown>) {
-    const body = { format: form?.name ?? '', ...options };
+    const body = JSON.parse(useSettled(JSON.stringify({ format: form?.name ?? '', ...options }))) as { format: string } & Record<string, unknown>;
+    const isForm = form !== undefined && body.format === form.name;
     const about = { params: { path: { sheet } }, body };
     const estimate = useQuery({
         queryKey: ['estimate', sheet, revision, body],
         queryFn: () => answer(api.POST('/api/sheets/{sheet}/estimate', about)),
-        enabled: form !== undefined,
+        enabled: isForm,
         retry: false,
         staleTime: Infinity,
         placeholderData: keepPreviousData,
@@ -28,7 +30,7 @@ export function useEstimate(sheet: string, revision: number, form: FileForm | un
     const proof = useQuery({
         queryKey: ['proof', sheet, revision, body],
         queryFn: () => answer(api.POST('/api/sheets/{sheet}/prove', about)),
-        enabled: form?.proved === true && estimate.isSuccess,
+        enabled: isForm && form.proved && estimate.isSuccess,
         retry: false,
         staleTime: Infinity,
     });
