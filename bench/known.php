@@ -12,6 +12,7 @@ $known = static function (array $page, array $had): array {
         ...$page['scene']['drawing'],
         ...$page['scene']['geometries'],
         ...$page['written'] ?? [],
+        ...array_values(array_intersect_key($page['scene'], ['said' => true])),
     ]);
     $handles = array_map(static fn (array|int|string|null $one): string => 'handles-'.$hash($one), $page['scene']['geometries']);
 
