@@ -8,6 +8,7 @@ use App\Quotas\OverQuota;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Storage;
 use Sternbild\Core\Format\PlanJson;
+use Sternbild\Core\Handing\Archive;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
 
@@ -45,10 +46,7 @@ final class PlanBundle
      */
     public static function write(User $owner, array $plan, string $path): void
     {
-        $zip = new \ZipArchive;
-        if ($zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE) !== true) {
-            throw new \RuntimeException("$path cannot be written.");
-        }
+        $zip = Archive::begun($path);
         $names = [];
         /** @var Collection<int, Picture> $pictures */
         $pictures = Picture::query()
@@ -62,7 +60,7 @@ final class PlanBundle
             $zip->setCompressionName($name, \ZipArchive::CM_STORE);
         }
         $zip->addFromString(self::PLAN, PlanJson::pretty(self::renamed($plan, $names)));
-        $zip->close();
+        Archive::ended($zip);
     }
 
     /**

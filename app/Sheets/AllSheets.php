@@ -6,6 +6,7 @@ use App\Models\User;
 use App\Work\Cancelled;
 use App\Work\Progress;
 use Sternbild\Core\Format\PlanJson;
+use Sternbild\Core\Handing\FileNames;
 
 /** All that a person has constructed, to take home. */
 final class AllSheets

@@ -19,10 +19,12 @@ abstract class KindDesk
      */
     abstract public function offers(): array;
 
-    /** @return array<string, list<array{value: string, heading: string, picture: string, text?: string, also?: array<string, mixed>}>> under which heading each choice of a field is shown,
-     *                                   and its picture, SVG path data in a square of 96; a choice that is listed twice goes by another
-     *                                   text, and says what other fields are set along with
-     *                                   it, `{w}` and `{h}` in them being how wide and high they are */
+    /**
+     * Under which heading each choice of a field is shown, and its picture, SVG path data in a square of 96. A choice that is listed twice
+     * goes by another text, and says what other fields are set along with it; `{w}` and `{h}` in them are how wide and high they are.
+     *
+     * @return array<string, list<array{value: string, heading: string, picture: string, text?: string, also?: array<string, mixed>}>>
+     */
     public function pictures(): array
     {
         return [];

@@ -142,9 +142,12 @@ final class Checks
     private static function asked(Subject $subject, Looked $at): array
     {
         return array_values(array_filter(self::all(), static function (Check $check) use ($subject, $at): bool {
+            if ($check->looksAt() !== $subject) {
+                return false;
+            }
             $limits = array_map(static fn (Property $limit): float => $at->limit($limit->name()), $check->limits());
 
-            return $check->looksAt() === $subject && ($limits === [] || max($limits) > 0.0);
+            return $limits === [] || max($limits) > 0.0;
         }));
     }
 

@@ -8,15 +8,10 @@ use Sternbild\Core\Edit\Variations;
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
-use Sternbild\Core\Format\MovingPicture;
-use Sternbild\Core\Format\PixelPicture;
 use Sternbild\Core\Format\PlanJson;
 use Sternbild\Core\Format\PlanSchema;
 use Sternbild\Core\Format\RenderFailed;
-use Sternbild\Core\Handing\Estimate;
-use Sternbild\Core\Handing\Forms;
 use Sternbild\Core\Handing\Handed;
-use Sternbild\Core\Handing\Unwatched;
 use Sternbild\Core\Handing\WrongOptions;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
@@ -47,9 +42,6 @@ final readonly class CommandLine
         TEXT;
 
     private const WITH_VALUES = ['scale', 'seed', 'count', 'what', 'width', 'with', 'frames'];
-
-    /** What `render` shows, by its flags. */
-    private const SHOWN = ['construction' => 'construction', 'with-grid' => 'grid', 'with-uses' => 'uses'];
 
     private const GOOD = 0;
 
@@ -101,14 +93,15 @@ final readonly class CommandLine
                 return $this->vary(self::read($places[0]), $places[1], $options);
             }
             $handed = self::handed($places[0]);
+            $files = new FileCommands($handed, $this->errors);
             $scene = $handed->scene();
             match ($command) {
                 'scene' => $this->printScene($scene, isset($options['pretty'])),
                 'check' => $this->printFindings($scene),
-                'pixels' => self::pixels($handed, $places[1], $places[2], $options, $places[0]),
-                'tile' => $this->tile($handed, $places[1], $places[2], $options),
-                'hand' => self::hand($handed, $places[1], $places[2], self::typed($handed, $places[1], $options)),
-                default => self::render($handed, $places[1], $options),
+                'pixels' => $files->pixels($places[1], $places[2], $options, $places[0]),
+                'tile' => $files->tile($places[1], $places[2], $options),
+                'hand' => $files->named($places[1], $places[2], $options),
+                default => $files->render($places[1], $options),
             };
 
             return $scene->hasErrors() ? self::FINDINGS : self::GOOD;
@@ -242,157 +235,6 @@ final readonly class CommandLine
         foreach ($scene->findings as $finding) {
             $field = $finding->field === null ? '' : " $finding->field";
             fwrite($this->out, "$finding->level $finding->step$field: $finding->message\n");
-        }
-    }
-
-    /**
-     * @param  array<string, string>  $options
-     *
-     * @throws RenderFailed
-     * @throws Unusable
-     * @throws WrongOptions
-     */
-    private static function render(Handed $handed, string $file, array $options): void
-    {
-        $ending = self::ending($file, ['svg', 'png', 'pdf']);
-        $flag = array_key_first(array_intersect_key(self::SHOWN, $options));
-        $shown = $flag === null ? [] : ['shown' => self::SHOWN[$flag]];
-        // What says what repeats once is SVG; as a picture it is the same.
-        $shown = $ending !== 'svg' && $shown === ['shown' => 'uses'] ? [] : $shown;
-        self::hand($handed, $ending, $file, [...$shown, ...($ending === 'png' ? self::number($options, 'scale') : [])]);
-    }
-
-    /**
-     * Writes a file in one of the forms.
-     *
-     * @param  array<string, mixed>  $options
-     *
-     * @throws RenderFailed
-     * @throws Unusable
-     * @throws WrongOptions
-     */
-    private static function hand(Handed $handed, string $form, string $file, array $options): Estimate
-    {
-        $form = Forms::named($form);
-        try {
-            $asked = $form->asked($handed, $options);
-            $estimate = $form->estimate($handed, $asked);
-        } catch (WrongOptions $fault) {
-            throw new \UnexpectedValueException('--'.array_key_first($fault->wrong).": {$fault->getMessage()}");
-        }
-        $made = (string) tempnam(sys_get_temp_dir(), 'sternbild');
-        $form->write($handed, $asked, $made, new Unwatched);
-        self::written($file, (string) file_get_contents($made));
-        unlink($made);
-
-        return $estimate;
-    }
-
-    /**
-     * Options of a form from their texts: lists have commas.
-     *
-     * @param  array<string, string>  $options
-     * @return array<string, mixed>
-     *
-     * @throws WrongOptions
-     */
-    private static function typed(Handed $handed, string $form, array $options): array
-    {
-        $typed = $options;
-        foreach (Forms::named($form)->options($handed) as $field) {
-            $text = $options[$field->name] ?? null;
-            if ($text !== null) {
-                $list = $text === '' ? [] : explode(',', $text);
-                $typed[$field->name] = match ($field->type()) {
-                    'switch' => filter_var($text, FILTER_VALIDATE_BOOLEAN, FILTER_NULL_ON_FAILURE) ?? $text,
-                    'many' => $list,
-                    'sizes' => array_map(static fn (string $one): int|string => ctype_digit($one) ? (int) $one : $one, $list),
-                    default => $text,
-                };
-            }
-        }
-
-        return $typed;
-    }
-
-    /**
-     * @param  array<string, string>  $options
-     * @return array<string, string> the one that is a number, where it is said
-     */
-    private static function number(array $options, string $name): array
-    {
-        return array_intersect_key($options, [$name => true]);
-    }
-
-    /** @param  non-empty-list<string>  $known */
-    private static function ending(string $file, array $known): string
-    {
-        $ending = strtolower(pathinfo($file, PATHINFO_EXTENSION));
-        if (! in_array($ending, $known, true)) {
-            $last = array_pop($known);
-            throw new \UnexpectedValueException(
-                "$file does not end in ".implode(', ', array_map(static fn (string $one): string => ".$one", $known))." or .$last",
-            );
-        }
-
-        return $ending;
-    }
-
-    private static function written(string $file, string $content): void
-    {
-        if (@file_put_contents($file, $content) === false) {
-            throw new \UnexpectedValueException("$file cannot be written");
-        }
-    }
-
-    /**
-     * The painted cells of a grid, or of frames on it, these with a file beside that says where each lies.
-     *
-     * @param  array<string, string>  $options
-     * @param  string  $plan  the file that it was read from
-     *
-     * @throws RenderFailed
-     * @throws Unusable
-     * @throws WrongOptions
-     */
-    private static function pixels(Handed $handed, string $grid, string $file, array $options, string $plan): void
-    {
-        $beside = preg_replace('/\.\w+$/D', '', $file).'.json';
-        if (isset($options['frames']) && file_exists($beside) && realpath($beside) === realpath($plan)) {
-            throw new \UnexpectedValueException("$beside is the plan itself, and would be written over; give the picture another name");
-        }
-        $as = self::ending($file, ['png', 'svg']);
-        $of = $options['frames'] ?? $grid;
-        self::hand($handed, isset($options['frames']) ? 'frames' : 'pixels', $file, [
-            'of' => $of,
-            'as' => $as,
-            ...self::number($options, 'scale'),
-        ]);
-        if (isset($options['frames'])) {
-            [$picture, $frames] = PixelPicture::frames($handed->scene(), $of);
-            self::written($beside, MovingPicture::json($frames, $picture, basename($file), (int) ($options['scale'] ?? '1')));
-        }
-    }
-
-    /**
-     * The tile of a pattern.
-     *
-     * @param  array<string, string>  $options
-     *
-     * @throws RenderFailed
-     * @throws Unusable
-     * @throws WrongOptions
-     */
-    private function tile(Handed $handed, string $id, string $file, array $options): void
-    {
-        $as = self::ending($file, ['svg', 'png', 'pdf']);
-        $with = isset($options['with']) ? ['with' => explode(',', $options['with'])] : [];
-        $estimate = self::hand($handed, 'tile', $file, ['of' => $id, 'as' => $as, ...$with, ...self::number($options, 'width')]);
-        if ($as === 'png' && $estimate->instead !== []) {
-            fwrite(
-                $this->errors,
-                'sternbild: '.implode(' ', $estimate->told).' '.implode(' or ', array_column($estimate->instead, 'label'))."\n",
-            );
         }
     }
 }

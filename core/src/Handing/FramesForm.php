@@ -36,13 +36,6 @@ final class FramesForm extends PaintedForm
         return ['apng' => 'png', 'sheet' => 'zip'][self::form($asked)] ?? self::form($asked);
     }
 
-    public function estimate(Handed $of, array $asked): Estimate
-    {
-        $told = parent::estimate($of, $asked)->told;
-
-        return new Estimate([str_replace(' pixels,', ' pixels in all frames,', implode(' ', $told))]);
-    }
-
     public function write(Handed $of, array $asked, string $path, Meanwhile $meanwhile): void
     {
         [$whole, $frames, $pictures] = PixelPicture::frames($of->scene(), self::id($asked));
@@ -60,6 +53,11 @@ final class FramesForm extends PaintedForm
         $zip->addFromString("$of->name.png", $whole->png($scale));
         $zip->addFromString("$of->name.json", MovingPicture::json($frames, $whole, "$of->name.png", $scale));
         Archive::ended($zip);
+    }
+
+    protected static function reaches(): string
+    {
+        return ' in all frames';
     }
 
     protected static function painted(Handed $of): array

@@ -21,6 +21,12 @@ abstract class PaintedForm extends FileForm
     /** @throws Unusable where there is none */
     abstract protected static function picture(Handed $of, string $id): PixelPicture;
 
+    /** What the picture is of, behind its size in pixels. */
+    protected static function reaches(): string
+    {
+        return '';
+    }
+
     final public function suits(Handed $of): bool
     {
         return static::painted($of) !== [];
@@ -37,7 +43,7 @@ abstract class PaintedForm extends FileForm
         ];
     }
 
-    public function estimate(Handed $of, array $asked): Estimate
+    final public function estimate(Handed $of, array $asked): Estimate
     {
         $picture = static::picture($of, self::id($asked));
         try {
@@ -48,9 +54,10 @@ abstract class PaintedForm extends FileForm
 
         return new Estimate([
             sprintf(
-                '%d × %d pixels, seen through where nothing is painted.',
+                '%d × %d pixels%s, seen through where nothing is painted.',
                 $picture->wide * self::scale($asked),
                 $picture->high * self::scale($asked),
+                static::reaches(),
             ),
         ]);
     }

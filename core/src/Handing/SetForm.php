@@ -12,7 +12,6 @@ use Sternbild\Core\Plan\Field\ManyField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Field\SizesField;
 use Sternbild\Core\Plan\Field\SwitchField;
-use Symfony\Component\String\Slugger\AsciiSlugger;
 
 /** Each chapter of a plan, or all of it, as files of its own at several sizes, in one archive: an icon set. */
 final class SetForm extends FileForm
@@ -133,27 +132,15 @@ final class SetForm extends FileForm
         $ids = array_map(strval(...), array_keys($scene->plan->steps));
         $begin = 0;
         $chapters = [];
+        $names = new FileNames;
         foreach ($scene->plan->sections() as $section) {
             if (in_array($section->from, $from, true)) {
-                $chapters[
-                    self::free((new AsciiSlugger)->slug($section->name)->lower()->toString() ?: $section->from, $chapters)
-                ] = array_slice($ids, $begin, $section->steps);
+                $chapters[$names->of($section->name, $section->from)] = array_slice($ids, $begin, $section->steps);
             }
             $begin += $section->steps;
         }
 
         return $chapters === [] ? [$whole => null] : $chapters;
-    }
-
-    /** @param  array<string, mixed>  $taken */
-    private static function free(string $name, array $taken): string
-    {
-        $free = $name;
-        for ($number = 2; isset($taken[$free]); $number++) {
-            $free = "$name-$number";
-        }
-
-        return $free;
     }
 
     /**

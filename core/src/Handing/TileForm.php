@@ -55,7 +55,7 @@ final class TileForm extends FileForm
             new ChoiceField('of', 'pattern', $patterns ?: ['' => 'none'], (string) array_key_last($patterns)),
             new ChoiceField('as', 'form', ['svg' => 'SVG', 'png' => 'PNG', 'pdf' => 'PDF'], 'svg'),
             NumberField::count('width', 'width in pixels', 1, self::LARGEST_SIDE)->onlyWhere('as', 'png'),
-            ...count($patterns) < 2 ? [] : [new ManyField('with', 'together with', $patterns)],
+            ...count($patterns) < 2 ? [] : [new ManyField('with', 'together with', $patterns, but: 'of')],
         ];
     }
 

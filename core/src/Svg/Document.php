@@ -24,9 +24,13 @@ final class Document
 
     private function __construct(public readonly \DOMElement $root)
     {
-        $all = $root->ownerDocument?->getElementsByTagName('*');
-        $this->sheet = new StyleSheet($root, $all->length ?? 0);
-        foreach ($all ?? [] as $element) {
+        $this->sheet = new StyleSheet;
+        // All at once: a list that lives is gone through from its beginning for each of them.
+        $all = $root->ownerDocument === null ? false : (new \DOMXPath($root->ownerDocument))->query('//*');
+        foreach ($all === false ? [] : $all as $element) {
+            if (! $element instanceof \DOMElement) {
+                continue;
+            }
             $id = $element->getAttribute('id');
             if ($id !== '') {
                 $this->byId[$id] ??= $element;

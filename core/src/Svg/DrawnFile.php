@@ -445,7 +445,7 @@ final class DrawnFile
                 $said[$property] = $value;
             }
         }
-        $said = [...$said, ...$this->document->sheet->of($element), ...StyleSheet::declarations($element->getAttribute('style'))];
+        $said = [...$said, ...$this->document->sheet->of($element)];
         foreach ($said as $property => $value) {
             if ($value === 'inherit') {
                 $look[$property] = $parent[$property] ?? '';

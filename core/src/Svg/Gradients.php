@@ -134,11 +134,7 @@ final class Gradients
                     ['stop-color' => $child->getAttribute('stop-color'), 'stop-opacity' => $child->getAttribute('stop-opacity')],
                     static fn (string $one): bool => $one !== '',
                 );
-                $said = [
-                    ...$attributes,
-                    ...$this->drawing->document->sheet->of($child),
-                    ...StyleSheet::declarations($child->getAttribute('style')),
-                ];
+                $said = [...$attributes, ...$this->drawing->document->sheet->of($child)];
                 $colour = ColourText::read(
                     ($said['stop-color'] ?? 'black') === 'currentColor' ? $shape->look['color'] ?? 'black' : $said['stop-color'] ?? 'black',
                 ) ?? ['#000000', 1.0];

@@ -11,39 +11,36 @@ use Sabberworm\CSS\Parser;
 use Sabberworm\CSS\Parsing\SourceException;
 use Sabberworm\CSS\RuleSet\DeclarationBlock;
 use Sabberworm\CSS\Settings;
-use Symfony\Component\CssSelector\CssSelectorConverter;
-use Symfony\Component\CssSelector\Exception\ExceptionInterface;
 
-/**
- * The style sheets of a drawing, as far as they say how its elements look.
- *
- * Read by a library; which elements a selector means is asked of the tree (Selectors 3, W3C); which declaration wins is CSS 2.2, W3C, 6.4.
- */
+/** The style sheets of a drawing, as far as they say how its elements look; which declaration wins is CSS 2.2, W3C, 6.4. */
 final class StyleSheet
 {
-    /** Selectors times elements; more would take longer than anybody waits. */
-    private const MOST_LOOKED = 20_000_000;
+    /** Elements that are looked at, those around others among them; more would take longer than anybody waits. */
+    private const MOST_LOOKED = 1_000_000;
 
-    /** @var array<int, array{\DOMElement, list<array{bool, int, int, array<string, string>}>}> whether important, specificity, order and declarations, by the element's number */
-    private array $said = [];
+    /** Different texts of attributes that are known at once: most elements of a drawing say one of a few. */
+    private const MOST_KNOWN = 500;
+
+    /**
+     * By what an element has to have: whom a rule means, its specificity, its number, and what it declares, by 1 where that is important.
+     *
+     * @var array<string, list<array{Selects, int, int, array<int, array<string, string>>}>>
+     */
+    private array $rules = [];
+
+    /** @var array<string, array<int, array<string, string>>> what attributes `style` declare */
+    private array $known = [];
 
     private int $count = 0;
 
-    private readonly \DOMXPath $tree;
-
-    private readonly CssSelectorConverter $selectors;
-
-    public function __construct(private readonly \DOMElement $root, private readonly int $elements)
-    {
-        $this->tree = new \DOMXPath($root->ownerDocument ?? new \DOMDocument);
-        $this->selectors = new CssSelectorConverter(html: false);
-    }
+    private int $looked = 0;
 
     /** @return list<string> selectors and rules that are too much for it */
     public function read(string $text): array
     {
-        $unread = [];
-        foreach (self::parsed($text)?->getContents() ?? [] as $block) {
+        $sheet = self::parsed($text);
+        $unread = $sheet === null && trim($text) !== '' ? ['what it says'] : [];
+        foreach ($sheet?->getContents() ?? [] as $block) {
             if ($block instanceof AtRuleBlockList) {
                 $unread[] = trim("@{$block->atRuleName()} {$block->atRuleArgs()}");
             }
@@ -52,49 +49,61 @@ final class StyleSheet
             }
             $declared = self::said($block);
             foreach ($block->getSelectors() as $selector) {
-                $name = trim($selector->getSelector());
-                $meant = $this->meant($name);
-                if ($meant === null) {
-                    $unread[] = $name;
+                $selects = Selects::by($selector);
+                if ($selects === null) {
+                    $unread[] = Selects::name($selector);
+                } else {
+                    $this->rules[$selects->key()][] = [$selects, $selector->getSpecificity(), $this->count++, $declared];
                 }
-                foreach ($meant ?? [] as $element) {
-                    foreach ($declared as $isImportant => $those) {
-                        $weight = [(bool) $isImportant, $selector->getSpecificity(), $this->count];
-                        $this->said[spl_object_id($element)] ??= [$element, []];
-                        $this->said[spl_object_id($element)][1][] = [...$weight, $those];
-                    }
-                }
-                $this->count++;
             }
         }
 
         return $unread;
     }
 
-    /** @return array<string, string> what is declared for an element, without what stands at it */
+    /**
+     * @return array<string, string> what is declared for an element, by style sheets and at itself
+     *
+     * @throws NoDrawing where there are too many rules for too many elements
+     */
     public function of(\DOMElement $element): array
     {
-        $said = $this->said[spl_object_id($element)][1] ?? [];
-        usort($said, static fn (array $one, array $other): int => array_slice($one, 0, 3) <=> array_slice($other, 0, 3));
+        $style = trim($element->getAttribute('style'));
+        // What is important goes behind what is not, what stands at the element behind what does not.
+        $said = [];
+        foreach ($style === '' ? [] : $this->atElement($style) as $isImportant => $declared) {
+            $said[] = [$isImportant, 1, 0, 0, $declared];
+        }
+        foreach ($this->rules === [] ? [] : Selects::keysOf($element) as $key) {
+            foreach ($this->rules[$key] ?? [] as [$selects, $specificity, $number, $declared]) {
+                foreach ($selects->means($element, $this->look(...)) ? $declared : [] as $isImportant => $those) {
+                    $said[] = [$isImportant, 0, $specificity, $number, $those];
+                }
+            }
+        }
+        usort($said, static fn (array $one, array $other): int => array_slice($one, 0, 4) <=> array_slice($other, 0, 4));
 
-        return array_merge(...array_column($said, 3));
+        return array_merge(...array_column($said, 4));
     }
 
-    /** @return array<string, string> what an attribute `style` declares */
-    public static function declarations(string $text): array
+    /** @throws NoDrawing */
+    private function look(): void
     {
-        if (trim($text) === '') {
-            return [];
+        if (++$this->looked > self::MOST_LOOKED) {
+            throw new NoDrawing('The file has more rules in its style sheets, for more elements, than there is time to look through.');
         }
-        /** @var array<string, array<string, string>> $known most elements of a drawing say one of a few */
-        static $known = [];
-        if (! isset($known[$text])) {
-            $block = self::parsed("a{{$text}}")?->getContents()[0] ?? null;
-            $declared = $block instanceof DeclarationBlock ? self::said($block) : [];
-            $known = [...array_slice($known, -500), $text => array_merge(...array_values($declared))];
+    }
+
+    /** @return array<int, array<string, string>> */
+    private function atElement(string $style): array
+    {
+        if (! isset($this->known["style $style"])) {
+            $block = self::parsed("a{{$style}}")?->getContents()[0] ?? null;
+            $this->known = count($this->known) < self::MOST_KNOWN ? $this->known : [];
+            $this->known["style $style"] = $block instanceof DeclarationBlock ? self::said($block) : [];
         }
 
-        return $known[$text];
+        return $this->known["style $style"];
     }
 
     private static function parsed(string $text): ?Sheet
@@ -121,32 +130,5 @@ final class StyleSheet
         ksort($said);
 
         return $said;
-    }
-
-    /** @return list<\DOMElement>|null null where the selector cannot be read, or there is too much to look through */
-    private function meant(string $selector): ?array
-    {
-        if ($this->count * $this->elements > self::MOST_LOOKED) {
-            return null;
-        }
-        try {
-            $path = $this->selectors->toXPath($selector);
-        } catch (ExceptionInterface) {
-            return null;
-        }
-        // In whatever namespace they are.
-        $path = (string) preg_replace('~(::|/)([a-zA-Z][\w-]*)(?=[\[/]|$)(?!::)~', "$1*[local-name()='$2']", $path);
-        $found = @$this->tree->query($path, $this->root);
-        if ($found === false) {
-            return null;
-        }
-        $meant = [];
-        foreach ($found as $node) {
-            if ($node instanceof \DOMElement) {
-                $meant[] = $node;
-            }
-        }
-
-        return $meant;
     }
 }

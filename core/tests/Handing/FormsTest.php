@@ -117,12 +117,19 @@ final class FormsTest extends TestCase
     public function test_pictures_that_would_be_too_large_are_refused_by_the_option_that_makes_them_so(): void
     {
         $of = self::handed();
-        $estimate = static fn (string $name, array $given): array => self::wrong(
-            static fn (): Estimate => Forms::all()[$name]->estimate($of, Forms::all()[$name]->asked($of, $given)),
-        );
+        $estimate = static function (string $name, array $given) use (&$of): array {
+            $form = Forms::all()[$name];
+
+            return self::wrong(static fn (): Estimate => $form->estimate($of, $form->asked($of, $given)));
+        };
         self::assertStringContainsString('at most 10,000', $estimate('png', ['scale' => 50])['scale']);
         self::assertArrayHasKey('scale', $estimate('pixels', ['scale' => 9000]));
-        self::assertArrayHasKey('sizes', $estimate('set', ['sizes' => range(1, 8), 'chapters' => []]) + $estimate('set', ['sizes' => [0]]));
+        self::assertSame([], $estimate('set', ['sizes' => range(1, 8), 'chapters' => ['p1', 'p2']]));
+        $disc = static fn (int $k): array => ['id' => "p$k", 'kind' => 'part.circle', 'center' => [10 * $k, 300], 'radius' => 4];
+        $many = array_map($disc, range(1, 8));
+        $of = self::handed($many, chapters: array_map(static fn (array $one): array => ['name' => 'Disc', 'from' => $one['id']], $many));
+        $asked = ['sizes' => range(1, 8), 'chapters' => array_column($many, 'id')];
+        self::assertStringContainsString('64 pictures', $estimate('set', $asked)['sizes']);
     }
 
     public function test_a_tile_of_broken_pixels_tells_the_sizes_that_are_exact(): void
@@ -215,9 +222,13 @@ final class FormsTest extends TestCase
     /**
      * @param  list<array<string, mixed>>|null  $steps
      * @param  array<string, string>  $palette
+     * @param  list<array{name: string, from: string}>|null  $chapters
      */
-    private static function handed(?array $steps = null, array $palette = ['ink' => '#1b2140', 'sand' => '#e9e0cf']): Handed
-    {
+    private static function handed(
+        ?array $steps = null,
+        array $palette = ['ink' => '#1b2140', 'sand' => '#e9e0cf'],
+        ?array $chapters = null,
+    ): Handed {
         $disc = static fn (string $id, float $x): array => ['id' => $id, 'kind' => 'part.circle', 'center' => [$x, 300], 'radius' => 40];
         $steps ??= [
             $disc('p1', 100),
@@ -240,7 +251,7 @@ final class FormsTest extends TestCase
         $plan = [
             ...Sample::plan($steps),
             'palette' => $palette,
-            'chapters' => $steps === [] ? [] : [['name' => 'Discs', 'from' => 'p1'], ['name' => 'Discs', 'from' => 'p2']],
+            'chapters' => $chapters ?? ($steps === [] ? [] : [['name' => 'Discs', 'from' => 'p1'], ['name' => 'Discs', 'from' => 'p2']]),
         ];
 
         return new Handed(

@@ -113,7 +113,7 @@ final class DrawnFileTest extends TestCase
     {
         [$scene, $left] = self::read(<<<'SVG'
             <style>/* a note */ rect { fill: #0a0a0a } svg > rect { fill: #111111 } .b { fill: #222222 } #c { fill: #333333 }
-            rect.b { opacity: .5 } rect:nope(2) { fill: red } @media print { rect { fill: red } }
+            rect.b { opacity: .5 } rect ~ rect { fill: red } @media print { rect { fill: red } }
             g path { fill-opacity: .5 !important } path { fill-opacity: 1 }</style>
             <rect width="1" height="1" fill="#999999"/>
             <rect class="a b" width="2" height="1"/>
@@ -131,9 +131,36 @@ final class DrawnFileTest extends TestCase
         );
         self::assertSame([1.0, 0.5, 0.5, 1.0, 0.5], array_map(static fn ($one): ?float => $one->styles[0]?->opacity, $scene->drawing));
         self::assertSame(
-            ['style sheet: “rect:nope(2)” was not read', 'style sheet: “@media print” was not read'],
+            ['style sheet: “rect ~ rect” was not read', 'style sheet: “@media print” was not read'],
             $left,
         );
+    }
+
+    /** CSS 2.2, 6.4.2: what is important in a sheet goes before what stands at the element, unless that is important as well. */
+    public function test_what_is_important_goes_before_what_stands_at_the_element(): void
+    {
+        [$scene] = self::read(<<<'SVG'
+            <style>rect { fill: #111111 !important } g > rect.b { fill: #222222 } g g rect { fill: #333333 !important }</style>
+            <rect width="1" height="1" style="fill: #999999"/>
+            <rect width="2" height="1" style="fill: #999999 !important"/>
+            <g><a><rect class="b" width="3" height="1"/></a><rect class="b" width="4" height="1"/>
+            <g><a><rect width="5" height="1"/></a></g></g>
+            SVG
+            ,
+        );
+        self::assertEqualsWithDelta(
+            [['#111111', 1.0], ['#999999', 2.0], ['#111111', 3.0], ['#111111', 4.0], ['#333333', 5.0]],
+            self::drawn($scene),
+            1e-6,
+        );
+    }
+
+    public function test_more_rules_for_more_elements_than_there_is_time_for_are_refused(): void
+    {
+        $rules = implode('', array_map(static fn (int $k): string => ".a$k .b { fill: red } ", range(1, 900)));
+        $this->expectException(NoDrawing::class);
+        $this->expectExceptionMessage('more rules in its style sheets');
+        self::read("<style>$rules rect ~ rect { fill: red }</style>".str_repeat('<rect class="b" width="1" height="1"/>', 1200));
     }
 
     public function test_style_sheets_that_are_none_are_no_harm(): void

@@ -3341,6 +3341,8 @@ export interface components {
             kinds?: string[];
             /** @description Of several that can be chosen: what none of them stands for. */
             none?: string;
+            /** @description Of several that can be chosen: an option whose choice is none of them. */
+            but?: string;
         };
         /** @description How a step is offered: from which pick, with what filled in, what is asked for first. */
         Offer: {

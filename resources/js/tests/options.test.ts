@@ -25,6 +25,13 @@ describe('the options of a file', () => {
         expect(asking(form, answered(form, { as: 'png' })).map(({ name }) => name)).toContain('width');
     });
 
+    it('offer what may go together with another choice, but that one itself', () => {
+        const choices = [{ value: 'w1', text: 'cloth' }, { value: 'w2', text: 'behind' }];
+        const with_ = { options: [field('of', 'choice', { default: 'w2' }), field('with', 'many', { choices, but: 'of' })], proposed: {} };
+        expect(asking(with_, answered(with_, {}))[1]?.choices).toEqual([choices[0]]);
+        expect(asking(with_, answered(with_, { of: 'w1' }))[1]?.choices).toEqual([choices[1]]);
+    });
+
     it('are sent as numbers and lists where they were typed, arithmetic as it is, and not at all where nothing stands', () => {
         expect(sent(form, answered(form, { as: 'png', width: ' 209 ', sizes: '16, 2x', scale: '2*3' }))).toEqual({
             as: 'png',

@@ -17,6 +17,7 @@ final class ManyField extends Field
      * @param  non-empty-array<array-key, string>  $choices  what is shown, by what is written
      * @param  list<string>  $usual
      * @param  string|null  $none  what none of them stands for, in words
+     * @param  string|null  $but  an option whose choice is none of them
      */
     public function __construct(
         string $name,
@@ -25,6 +26,7 @@ final class ManyField extends Field
         array $usual = [],
         private readonly int $least = 0,
         private readonly ?string $none = null,
+        private readonly ?string $but = null,
     ) {
         parent::__construct($name, $label, false, $usual);
     }
@@ -88,6 +90,6 @@ final class ManyField extends Field
             $choices[] = ['value' => (string) $value, 'text' => $text];
         }
 
-        return ['choices' => $choices, ...($this->none === null ? [] : ['none' => $this->none])];
+        return ['choices' => $choices, ...($this->none === null ? [] : ['none' => $this->none]), ...($this->but === null ? [] : ['but' => $this->but])];
     }
 }

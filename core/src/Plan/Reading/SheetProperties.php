@@ -16,7 +16,6 @@ use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Property;
 use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Sentence;
-use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Plan\Unit;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Plan\Values;
@@ -136,7 +135,8 @@ final class SheetProperties
                 $properties[$path[0]]['properties'][$path[1]] = $schema;
                 $properties[$path[0]] += ['type' => 'object', 'additionalProperties' => false];
             } else {
-                $properties[$name] = $name === 'background' ? ['type' => ['string', 'null']] : $schema;
+                // A colour of nothing is written down as that.
+                $properties[$name] = $property->field->type() === 'colour' ? ['type' => ['string', 'null']] : $schema;
             }
         }
 
@@ -259,23 +259,14 @@ final class SheetProperties
         }
     }
 
+    /** Whether anything is lit from where the sheet says. */
     private static function isLit(Plan $plan): bool
     {
-        return self::some(
-            $plan,
-            static fn (Step $step): bool => array_filter(
-                $step->kind->fields(),
-                static fn (Field $field): bool => $field->default === 'sheet.light',
-            ) !== [],
-        );
-    }
-
-    /** @param  callable(Step): bool  $is */
-    private static function some(Plan $plan, callable $is): bool
-    {
         foreach ($plan->steps as $step) {
-            if ($is($step)) {
-                return true;
+            foreach ($step->kind->fields() as $field) {
+                if ($field->default === 'sheet.light') {
+                    return true;
+                }
             }
         }
 

@@ -13,9 +13,13 @@ export function answered(form: Form, answers: Options): Options {
     return Object.fromEntries(form.options.map((field) => [field.name, answers[field.name] ?? form.proposed[field.name] ?? field.default]));
 }
 
-/** The options that mean anything as the others are. */
+/** The options that mean anything as the others are, each with the choices that there are beside them. */
 export function asking(form: Form, options: Options): Field[] {
-    return form.options.filter(({ when }) => when === null || options[when.field] === when.is);
+    return form.options
+        .filter(({ when }) => when === null || options[when.field] === when.is)
+        .map((field) =>
+            field.but === undefined ? field : { ...field, choices: field.choices?.filter(({ value }) => value !== options[field.but ?? '']) },
+        );
 }
 
 /** What is sent: numbers as numbers, lists that were typed as lists, and what was left open not at all. */

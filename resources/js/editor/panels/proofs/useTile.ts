@@ -9,16 +9,11 @@ export function patternsOf(scene: Scene): { id: string; label: string }[] {
 }
 
 /** The tile of a pattern as the sheet was saved last; where there is none, why. */
-export function useTile(sheet: string, revision: number, of: string | null, others: string[] = [], width: number | null = null) {
+export function useTile(sheet: string, revision: number, of: string | null) {
     return useQuery({
-        queryKey: ['tile', sheet, revision, of, others, width],
+        queryKey: ['tile', sheet, revision, of],
         queryFn: () =>
-            answer(
-                api.POST('/api/sheets/{sheet}/tile', {
-                    params: { path: { sheet } },
-                    body: { of: of ?? '', with: others, ...(width === null ? {} : { width }) },
-                }),
-            ),
+            answer(api.POST('/api/sheets/{sheet}/tile', { params: { path: { sheet } }, body: { of: of ?? '' } })),
         enabled: of !== null,
         retry: false,
         staleTime: Infinity,
@@ -27,11 +22,11 @@ export function useTile(sheet: string, revision: number, of: string | null, othe
 }
 
 /** Whether it repeats without a seam: that takes a while, so its size is told before. */
-export function useSeam(sheet: string, revision: number, of: string | null, others: string[] = []) {
+export function useSeam(sheet: string, revision: number, of: string | null) {
     return useQuery({
-        queryKey: ['seam', sheet, revision, of, others],
+        queryKey: ['seam', sheet, revision, of],
         queryFn: () =>
-            answer(api.POST('/api/sheets/{sheet}/tile/seam', { params: { path: { sheet } }, body: { of: of ?? '', with: others } })),
+            answer(api.POST('/api/sheets/{sheet}/tile/seam', { params: { path: { sheet } }, body: { of: of ?? '' } })),
         enabled: of !== null,
         retry: false,
         staleTime: Infinity,

@@ -1,8 +1,10 @@
 <?php
 
-namespace App\Sheets;
+declare(strict_types=1);
 
-use Illuminate\Support\Str;
+namespace Sternbild\Core\Handing;
+
+use Symfony\Component\String\Slugger\AsciiSlugger;
 
 /** Names for files that lie beside one another: plain letters, and none twice. */
 final class FileNames
@@ -13,7 +15,7 @@ final class FileNames
     /** @param  string  $else  where nothing of the name can be in a file's */
     public function of(string $name, string $else): string
     {
-        $free = $base = Str::slug($name) ?: $else;
+        $free = $base = (new AsciiSlugger)->slug($name)->lower()->toString() ?: $else;
         for ($number = 2; isset($this->taken[$free]); $number++) {
             $free = "$base-$number";
         }
