@@ -193,15 +193,19 @@ final class SheetProperties
         return $words === [] ? (string) $last : implode(', ', $words)." and $last";
     }
 
-    /** The unit behind a limit that is a length, and that one of nought turns off what hangs on it. */
+    /** What stands behind a limit: the unit of a length, and that one of nought turns off what hangs on it. */
     private static function measured(Property $property, Plan $plan): string
     {
         if ($property->under !== 'checks' || ! $property->field instanceof NumberField) {
             return '';
         }
 
-        return ($property->field->measure === 'length' ? ' '.$plan->unit->value : '').
-            (($plan->sheet[$property->name()] ?? null) === 0.0 ? ' (never)' : '');
+        // Nothing is thinner or sharper than nought; of others it has to be said.
+        return match ($property->field->measure) {
+            'length' => ' '.$plan->unit->value,
+            'angle' => '',
+            default => ($plan->sheet[$property->name()] ?? null) === 0.0 ? ' (never)' : '',
+        };
     }
 
     /**

@@ -167,12 +167,12 @@ function Told({
     if (told.length === 0) return null;
     return (
         <p className="text-[13px] leading-snug text-slate tabular-nums">
-            {told[0]}
+            {told[0]}{' '}
             {instead.map(({ label, options }) => (
                 <button
                     key={label}
                     type="button"
-                    className="mr-1 ml-1.5 font-medium whitespace-nowrap text-umber underline"
+                    className="mr-2.5 font-medium whitespace-nowrap text-umber underline"
                     onClick={() => onTake(options)}
                 >
                     {label}

@@ -12,6 +12,7 @@ interface Props {
 /** An option of a file, with the editor that its type asks for. */
 export function OptionField(props: Props) {
     const { field } = props;
+    if (field.type === 'choice' && field.choices?.length === 1) return <Said {...props} />;
     if (field.type === 'choice')
         return (field.choices ?? []).reduce((letters, { text }) => letters + text.length, 0) > SHORT ? (
             <Listed {...props} />
@@ -25,6 +26,15 @@ export function OptionField(props: Props) {
 
 function named(label: string): string {
     return `${label.slice(0, 1).toUpperCase()}${label.slice(1)}`;
+}
+
+/** What cannot be chosen otherwise is said, not asked for. */
+function Said({ field }: Props) {
+    return (
+        <span>
+            {named(field.label)} {field.choices?.[0]?.text}
+        </span>
+    );
 }
 
 function Listed({ field, value, onChange }: Props) {
