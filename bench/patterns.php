@@ -14,7 +14,7 @@ use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PathData;
 use Sternbild\Core\Format\Raster;
 use Sternbild\Core\Format\Tile;
-use Sternbild\Core\Format\TilePicture;
+use Sternbild\Core\Format\TileRaster;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\View\SceneView;
@@ -111,6 +111,6 @@ echo json_encode([
     'many' => timed(static fn (): string => $answer(40, 25)),
     'spelt' => timed($spelt, 3),
     'bytes' => ['one' => strlen($answer(1, 1)), 'many' => strlen($answer(40, 25)), 'spelt' => strlen($spelt())],
-    'tile' => timed(static fn (): string => TilePicture::png($scene, $tile, PIXELS), 3),
+    'tile' => timed(static fn (): string => TileRaster::png($scene, $tile, PIXELS), 3),
     'written out' => timed(static fn (): string => Raster::png($out, 1.0), 3),
 ], JSON_THROW_ON_ERROR);

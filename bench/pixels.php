@@ -11,7 +11,7 @@ require __DIR__.'/../vendor/autoload.php';
 use Sternbild\Core\Command\FolderPictures;
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
-use Sternbild\Core\Format\PixelPicture;
+use Sternbild\Core\Format\PixelRaster;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 
@@ -82,9 +82,9 @@ $scene = $evaluated([
     ['id' => 'g1', 'kind' => 'grid.pixel', 'origin' => [0, 0], 'columns' => 400, 'rows' => 300, 'cell' => 2],
     ['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => array_map(static fn (array $those): string => implode(' ', $those), $cells)],
 ]);
-$bitmap = timed(static fn (): string => PixelPicture::of($scene, 'g1')->png(1));
+$bitmap = timed(static fn (): string => PixelRaster::of($scene, 'g1')->png(1));
 // GD, given the colours of all pixels in rows.
-$rows = PixelPicture::of($scene, 'g1')->cells;
+$rows = PixelRaster::of($scene, 'g1')->cells;
 $gd = timed(static function () use ($rows): string {
     $picture = imagecreate(400, 300);
     imagecolorallocatealpha($picture, 0, 0, 0, 127);

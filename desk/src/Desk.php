@@ -65,8 +65,8 @@ final class Desk implements Asking
     {
         return [
             'name' => $form->name(),
-            'label' => $form->label(),
-            'says' => $form->says(),
+            'label' => FileWords::label($form),
+            'says' => FileWords::says($form),
             'quick' => $form->isQuick(),
             'proved' => $form->isProved(),
             'proposed' => (object) $form->proposed($of),
@@ -77,7 +77,7 @@ final class Desk implements Asking
     /**
      * What the interface has to know of a field, wherever it stands.
      *
-     * @param  list<array{value: string, heading: string, picture: string, text?: string, also?: array<string, mixed>}>  $pictures
+     * @param  list<Pictured>  $pictures
      * @return array<string, mixed>
      */
     public static function field(Field $field, array $pictures = []): array
@@ -90,7 +90,7 @@ final class Desk implements Asking
             : [
                 ...$said,
                 'choices' => array_map(
-                    static fn (array $picture): array => ['text' => $texts[$picture['value']] ?? '', ...$picture],
+                    static fn (Pictured $picture): array => $picture->describe((string) ($texts[$picture->value] ?? '')),
                     $pictures,
                 ),
             ];

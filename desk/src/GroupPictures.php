@@ -59,7 +59,7 @@ final class GroupPictures
         ['hexagonal', [1.0, 0.0], [0.5, 0.8660254], ['a' => ['{w}', 0], 'b' => ['{w}/2', '{w}*sqrt(3)/2'], 'on' => null]],
     ];
 
-    /** @return list<array{value: string, heading: string, picture: string, text?: string, also?: array<string, mixed>}> */
+    /** @return list<Pictured> */
     public static function ofPlane(): array
     {
         $pictures = [];
@@ -77,28 +77,19 @@ final class GroupPictures
             });
             $size = $wide * sqrt(1.5 / (0.6 + count($positions)));
             if ($group !== 'p1') {
-                $pictures[] = [
-                    'value' => $group,
-                    'heading' => $heading,
-                    'picture' => self::drawn($positions, $lattice, new Vec($x, $y), $size, -2, 4),
-                ];
+                $pictures[] = new Pictured($group, $heading, self::drawn($positions, $lattice, new Vec($x, $y), $size, -2, 4));
             }
             foreach ($group === 'p1' ? self::SET : [] as [$text, $a, $b, $also]) {
                 $set = new Lattice(Vec::zero(), new Vec($wide * $a[0], $wide * $a[1]), new Vec($wide * $b[0], $wide * $b[1]));
-                $pictures[] = [
-                    'value' => 'p1',
-                    'heading' => $heading,
-                    'picture' => self::drawn($positions, $set, new Vec(0.5, $text === 'half-drop' ? 0.25 : 0.5), $size, -4, 6),
-                    'text' => "p1, $text",
-                    'also' => $also,
-                ];
+                $drawn = self::drawn($positions, $set, new Vec(0.5, $text === 'half-drop' ? 0.25 : 0.5), $size, -4, 6);
+                $pictures[] = new Pictured('p1', $heading, $drawn, "p1, $text", $also);
             }
         }
 
         return $pictures;
     }
 
-    /** @return list<array{value: string, heading: string, picture: string}> */
+    /** @return list<Pictured> */
     public static function ofFriezes(): array
     {
         $pictures = [];
@@ -106,11 +97,8 @@ final class GroupPictures
             $positions = PlaneGroup::alongFrieze($group);
             $wide = count($positions) === 1 ? 36.0 : 56.0;
             $lattice = new Lattice(new Vec(0.0, self::SIDE / 2), new Vec($wide, 0.0), new Vec(0.0, $wide));
-            $pictures[] = [
-                'value' => $group,
-                'heading' => $heading,
-                'picture' => self::drawn($positions, $lattice, new Vec($x, $y), $wide * sqrt(1.5 / (0.6 + count($positions))), 0, 0),
-            ];
+            $size = $wide * sqrt(1.5 / (0.6 + count($positions)));
+            $pictures[] = new Pictured($group, $heading, self::drawn($positions, $lattice, new Vec($x, $y), $size, 0, 0));
         }
 
         return $pictures;

@@ -20,10 +20,9 @@ abstract class KindDesk
     abstract public function offers(): array;
 
     /**
-     * Under which heading each choice of a field is shown, and its picture, SVG path data in a square of 96. A choice that is listed twice
-     * goes by another text, and says what other fields are set along with it; `{w}` and `{h}` in them are how wide and high they are.
+     * The choices of a field, where they are shown as pictures.
      *
-     * @return array<string, list<array{value: string, heading: string, picture: string, text?: string, also?: array<string, mixed>}>>
+     * @return array<string, list<Pictured>>
      */
     public function pictures(): array
     {

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Guide\Guide;
+use Sternbild\Core\Handing\FileForm;
 use Sternbild\Core\Handing\Forms;
 use Sternbild\Core\Handing\Handed;
 use Sternbild\Core\Plan\Asking;
@@ -16,11 +17,13 @@ use Sternbild\Core\Plan\Edit\PlanEdit;
 use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Plan\Piece;
 use Sternbild\Core\Plan\Reading\SheetProperties;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Desk\Desk;
 use Sternbild\Desk\Family;
+use Sternbild\Desk\FileWords;
 use Sternbild\Desk\Help;
 use Sternbild\Desk\Offer;
 
@@ -171,7 +174,7 @@ final class DeskTest extends TestCase
                 array_column(
                     array_filter(
                         Sentence::pieces($scene->plan->steps['g1'], $scene->plan, $scene->labels, [], $asking),
-                        static fn (array $piece): bool => isset($piece['usual']),
+                        static fn (Piece $piece): bool => $piece->usual,
                     ),
                     'field',
                 ),
@@ -180,6 +183,19 @@ final class DeskTest extends TestCase
         self::assertSame([], $usual(null));
         self::assertNotSame([], $usual(new Desk));
         self::assertSame([], array_diff($usual(new Desk), (new Desk)->askedFor($scene->plan->steps['g1']->kind)));
+    }
+
+    public function test_every_form_of_handing_over_has_its_words_and_no_words_are_left_of_one_that_is_gone(): void
+    {
+        $names = array_map(static fn (FileForm $form): string => $form->name(), Forms::all());
+        $said = array_keys(FileWords::OF);
+        sort($names);
+        sort($said);
+        self::assertSame($names, $said);
+        foreach (FileWords::OF as [$label, $says]) {
+            self::assertNotSame('', $label);
+            self::assertMatchesRegularExpression('/^\p{Lu}.+\.$/u', $says);
+        }
     }
 
     public function test_every_field_there_is_says_how_it_is_given(): void

@@ -20,6 +20,7 @@ use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Snap\Candidate;
+use Sternbild\Core\Snap\SnapList;
 use Sternbild\Core\Snap\Snapper;
 use Sternbild\Core\View\CloseUp;
 
@@ -62,7 +63,7 @@ final readonly class LookController
     {
         $lines = $this->lines($sheet);
 
-        return new JsonResponse(self::soon(static fn (): array => $lines->snapPlaces($request->known()), 'has'));
+        return new JsonResponse(self::soon(static fn (): SnapList => $lines->snapPlaces($request->known()), 'has'));
     }
 
     /**

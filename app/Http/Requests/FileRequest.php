@@ -29,8 +29,8 @@ final class FileRequest extends FormRequest
             throw WrongOptions::at(
                 'format',
                 $isQuick
-                    ? "{$form->label()} is made in turn; it has to be ordered."
-                    : "{$form->label()} is there at once; it need not be ordered.",
+                    ? "The form “{$form->name()}” is made in turn; it has to be ordered."
+                    : "The form “{$form->name()}” is there at once; it need not be ordered.",
             );
         }
 

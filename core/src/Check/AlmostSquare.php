@@ -38,7 +38,7 @@ final class AlmostSquare extends Check
         $findings = [];
         foreach ($at->known as $id => $known) {
             $step = $at->plan->steps[$id];
-            if ($known->result instanceof Grid && $known->result instanceof Rectangles) {
+            if ($known->result instanceof Rectangles) {
                 array_push($findings, ...$this->in($step, $known->result, $at->plan->unit->value));
             }
         }
@@ -47,7 +47,7 @@ final class AlmostSquare extends Check
     }
 
     /** @return list<Finding> */
-    private function in(Step $step, Grid&Rectangles $grid, string $unit): array
+    private function in(Step $step, Rectangles $grid, string $unit): array
     {
         ['cellw' => $width, 'cellh' => $height] = $grid->quantities();
         $off = abs($width - $height) / max($width, $height);
@@ -80,7 +80,7 @@ final class AlmostSquare extends Check
     /**
      * @return array{float, float}|null the size of the whole grid with cells that are scaled so; null where gutters make it more than that
      */
-    private static function sizeFor(Grid&Rectangles $grid, Vec $scale, Step $step): ?array
+    private static function sizeFor(Rectangles $grid, Vec $scale, Step $step): ?array
     {
         if (
             $step->raw('size') === null ||

@@ -17,9 +17,9 @@ final class Banding extends PaintedCheck
         ];
     }
 
-    protected function of(PaintedPicture $painted): array
+    protected function of(PaintedGrid $painted): array
     {
-        $picture = $painted->picture;
+        $picture = $painted->cells;
         $above = $stacked = [];
         for ($row = 0; $row < $picture->rows; $row++) {
             $here = [];
@@ -46,7 +46,7 @@ final class Banding extends PaintedCheck
         }
         $findings = [];
         foreach ($stacked as $pair => $cells) {
-            if (count($cells) >= self::LEAST_BANDS && count($findings) < PaintedPicture::MOST) {
+            if (count($cells) >= self::LEAST_BANDS && count($findings) < PaintedGrid::MOST) {
                 $findings[] = $this->told(
                     $painted,
                     'banding',

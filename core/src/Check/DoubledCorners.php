@@ -18,9 +18,9 @@ final class DoubledCorners extends PaintedCheck
         ];
     }
 
-    protected function of(PaintedPicture $painted): array
+    protected function of(PaintedGrid $painted): array
     {
-        $picture = $painted->picture;
+        $picture = $painted->cells;
         $findings = $told = [];
         foreach ($picture->cells as $cell => $colour) {
             if (isset($told[$cell])) {
@@ -51,7 +51,7 @@ final class DoubledCorners extends PaintedCheck
                 $cell,
                 'a corner of a line is doubled at '.$painted->named($cell),
             )->with($painted->painting('Take it out', [$cell => $picture->around($x, $y)]));
-            if (count($findings) === PaintedPicture::MOST) {
+            if (count($findings) === PaintedGrid::MOST) {
                 break;
             }
         }

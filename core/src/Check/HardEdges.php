@@ -26,9 +26,9 @@ final class HardEdges extends PaintedCheck
         ];
     }
 
-    protected function of(PaintedPicture $painted): array
+    protected function of(PaintedGrid $painted): array
     {
-        $picture = $painted->picture;
+        $picture = $painted->cells;
         $notches = [];
         foreach ($picture->cells as $cell => $colour) {
             [$x, $y] = $painted->placed($cell);
@@ -54,7 +54,7 @@ final class HardEdges extends PaintedCheck
             foreach ($middle === null ? [] : $ways as $way => $those) {
                 array_push($cells, ...self::inRows($those, $picture->columns - $way));
             }
-            if ($cells !== [] && count($findings) < PaintedPicture::MOST) {
+            if ($cells !== [] && count($findings) < PaintedGrid::MOST) {
                 $findings[] = $this->told(
                     $painted,
                     'hard-edge',
@@ -90,7 +90,7 @@ final class HardEdges extends PaintedCheck
     }
 
     /** The colour of the palette that lies most nearly in the middle of two others; null where none does. */
-    private static function between(PaintedPicture $painted, string $one, string $other): ?string
+    private static function between(PaintedGrid $painted, string $one, string $other): ?string
     {
         [$a, $b] = [Oklab::coordinates($painted->colours[$one]), Oklab::coordinates($painted->colours[$other])];
         $middle = [($a[0] + $b[0]) / 2, ($a[1] + $b[1]) / 2, ($a[2] + $b[2]) / 2];

@@ -21,7 +21,7 @@ final class Looked
     /** @var array<string, Grid> */
     public readonly array $grids;
 
-    /** @var list<PaintedPicture>|null */
+    /** @var list<PaintedGrid>|null */
     private ?array $painted = null;
 
     /** @var list<Joint>|null */
@@ -65,10 +65,10 @@ final class Looked
         return array_values(array_filter($this->seen, static fn (Seen $one): bool => ! $one->isCells));
     }
 
-    /** @return list<PaintedPicture> what is painted, by grid */
+    /** @return list<PaintedGrid> what is painted, by grid */
     public function painted(): array
     {
-        return $this->painted ??= PaintedPicture::all($this);
+        return $this->painted ??= PaintedGrid::all($this);
     }
 
     /** @return list<Joint> of what is drawn */

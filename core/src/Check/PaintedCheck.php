@@ -25,10 +25,10 @@ abstract class PaintedCheck extends Check
     }
 
     /** @return list<Finding> at most so many of each sort as there are read */
-    abstract protected function of(PaintedPicture $painted): array;
+    abstract protected function of(PaintedGrid $painted): array;
 
     /** @param  int|null  $owned  a cell of the step that it is about, where that one is of none */
-    final protected function told(PaintedPicture $painted, string $code, int $cell, string $what, ?int $owned = null): Finding
+    final protected function told(PaintedGrid $painted, string $code, int $cell, string $what, ?int $owned = null): Finding
     {
         return $painted->at($cell, $this->found($code, $painted->owner($owned ?? $cell), $what));
     }

@@ -15,9 +15,9 @@ final class SinglePixels extends PaintedCheck
         ];
     }
 
-    protected function of(PaintedPicture $painted): array
+    protected function of(PaintedGrid $painted): array
     {
-        $picture = $painted->picture;
+        $picture = $painted->cells;
         $strays = $holes = [];
         foreach ($picture->cells as $cell => $colour) {
             [$x, $y] = $painted->placed($cell);
@@ -25,7 +25,7 @@ final class SinglePixels extends PaintedCheck
             for ($k = 0; $k < 9; $k++) {
                 $beside += $k !== 4 && $picture->at($x + $k % 3 - 1, $y + intdiv($k, 3) - 1) !== '' ? 1 : 0;
             }
-            if ($beside === 0 && count($strays) < PaintedPicture::MOST && count($picture->cells) > 1) {
+            if ($beside === 0 && count($strays) < PaintedGrid::MOST && count($picture->cells) > 1) {
                 $strays[] = $this->told($painted, 'stray-pixel', $cell, 'a cell by itself at '.$painted->named($cell))->with(
                     $painted->painting('Take it out', [$cell => 'none']),
                 );
@@ -35,7 +35,7 @@ final class SinglePixels extends PaintedCheck
                 $picture->at($x + 2, $y) === $colour &&
                 $picture->at($x + 1, $y - 1) === $colour &&
                 $picture->at($x + 1, $y + 1) === $colour;
-            if ($isHole && count($holes) < PaintedPicture::MOST) {
+            if ($isHole && count($holes) < PaintedGrid::MOST) {
                 $holes[] = $this->told(
                     $painted,
                     'pixel-hole',

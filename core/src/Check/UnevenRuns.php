@@ -20,13 +20,13 @@ final class UnevenRuns extends PaintedCheck
         ];
     }
 
-    protected function of(PaintedPicture $painted): array
+    protected function of(PaintedGrid $painted): array
     {
-        $picture = $painted->picture;
+        $picture = $painted->cells;
         $findings = [];
         foreach ($picture->lines() as $line) {
             foreach (Steps::in($line) as $steps) {
-                if (! $steps->isUneven() || count($findings) === PaintedPicture::MOST) {
+                if (! $steps->isUneven() || count($findings) === PaintedGrid::MOST) {
                     continue;
                 }
                 $even = $steps->even();

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Command;
 
-use Sternbild\Core\Format\MovingPicture;
-use Sternbild\Core\Format\PixelPicture;
+use Sternbild\Core\Format\MovingRaster;
+use Sternbild\Core\Format\PixelRaster;
 use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Handing\Estimate;
 use Sternbild\Core\Handing\Forms;
@@ -163,8 +163,8 @@ final readonly class FileCommands
             ...self::number($options, 'scale'),
         ]);
         if (isset($options['frames'])) {
-            [$picture, $frames] = PixelPicture::frames($this->handed->scene(), $of);
-            self::written($beside, MovingPicture::json($frames, $picture, basename($file), (int) ($options['scale'] ?? '1')));
+            [$picture, $frames] = PixelRaster::frames($this->handed->scene(), $of);
+            self::written($beside, MovingRaster::json($frames, $picture, basename($file), (int) ($options['scale'] ?? '1')));
         }
     }
 

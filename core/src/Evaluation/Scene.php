@@ -26,6 +26,7 @@ use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Snap\Settling;
+use Sternbild\Core\Snap\SnapList;
 use Sternbild\Core\Snap\Snapper;
 use Sternbild\Core\Snap\SnapPlaces;
 
@@ -269,9 +270,8 @@ final readonly class Scene
      * All places that a pointer can snap to, of guides and parts.
      *
      * @param  array<array-key, mixed>  $has  hashes of what the receiver knows already
-     * @return array{groups: list<string>, known: object, complete: bool, ranks: array<string, int>, beside: float}
      */
-    public function snapPlaces(array $has): array
+    public function snapPlaces(array $has): SnapList
     {
         $snapper = $this->snapper();
         $prints = [];

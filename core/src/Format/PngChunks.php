@@ -9,20 +9,41 @@ final class PngChunks
 {
     public const SIGNATURE = "\x89PNG\r\n\x1a\n";
 
+    /** Colour types of section 11.2.1. */
+    private const BY_TABLE = 3;
+
+    private const WITH_ALPHA = 6;
+
     private const PACKED = 9;
 
-    /** @param  string  $bytes  red, green, blue and alpha of every pixel, row by row */
-    public static function ofPixels(int $wide, int $high, string $bytes): string
+    /**
+     * A picture of eight bits a channel.
+     *
+     * @param  iterable<string>  $rows  from the top: red, green, blue and alpha of every pixel, or its number in the table
+     * @param  list<string>|null  $table  of at most 256 colours, red, green, blue and alpha each, or null without one
+     *
+     * @throws RenderFailed
+     */
+    public static function picture(int $wide, int $high, iterable $rows, ?array $table = null): string
     {
-        $rows = '';
-        for ($row = 0; $row < $high; $row++) {
-            // No filter: what is painted runs in equal pixels.
-            $rows .= "\0".substr($bytes, 4 * $wide * $row, 4 * $wide);
+        $packing = deflate_init(ZLIB_ENCODING_DEFLATE, ['level' => self::PACKED]);
+        if ($packing === false) {
+            throw new RenderFailed('The picture cannot be packed.');
         }
+        $data = '';
+        foreach ($rows as $row) {
+            // No filter: what is painted runs in equal pixels.
+            $data .= deflate_add($packing, "\0".$row, ZLIB_NO_FLUSH);
+        }
+        $data .= deflate_add($packing, '', ZLIB_FINISH);
 
         return self::SIGNATURE.
-            self::written('IHDR', pack('NNCCCCC', $wide, $high, 8, 6, 0, 0, 0)).
-            self::written('IDAT', (string) gzcompress($rows, self::PACKED)).
+            self::written('IHDR', pack('NNCCCCC', $wide, $high, 8, $table === null ? self::WITH_ALPHA : self::BY_TABLE, 0, 0, 0)).
+            ($table === null
+                ? ''
+                : self::written('PLTE', implode('', array_map(static fn (string $colour): string => substr($colour, 0, 3), $table))).
+                    self::written('tRNS', implode('', array_map(static fn (string $colour): string => $colour[3], $table)))).
+            self::written('IDAT', $data).
             self::written('IEND', '');
     }
 

@@ -34,27 +34,41 @@ final readonly class SeamProof
     {
         $width = max(1, min(self::LARGEST, (int) floor(self::LARGEST * $tile->width / max($tile->width, $tile->height))));
         $height = $tile->heightFor($width);
-        $one = TilePicture::image($scene, $tile, $width, 1, deadline: $deadline);
-        $nine = TilePicture::image($scene, $tile, $width, 3, deadline: $deadline);
+        $one = TileRaster::image($scene, $tile, $width, 1, deadline: $deadline);
+        $nine = TileRaster::image($scene, $tile, $width, 3, deadline: $deadline);
         $off = $worst = 0;
         for ($y = 0; $y < 3 * $height; $y++) {
-            for ($x = 0; $x < 3 * $width; $x++) {
-                $a = (int) imagecolorat($one, $x % $width, $y % $height);
-                $b = (int) imagecolorat($nine, $x, $y);
-                if ($a !== $b) {
-                    $most = max(
-                        2 * abs(($a >> 24) - ($b >> 24)),
-                        abs((($a >> 16) & 255) - (($b >> 16) & 255)),
-                        abs((($a >> 8) & 255) - (($b >> 8) & 255)),
-                        abs(($a & 255) - ($b & 255)),
-                    );
-                    $worst = max($worst, $most);
-                    $off += $most > self::SEEN ? 1 : 0;
-                }
+            $lines = array_chunk(self::line($nine, 3 * $width, $y), 4 * $width);
+            foreach ($lines as $line) {
+                [$offHere, $worstHere] = self::compared(self::line($one, $width, $y % $height), $line);
+                [$off, $worst] = [$off + $offHere, max($worst, $worstHere)];
             }
         }
 
         return new self($width, 9 * $width * $height, $off, $worst);
+    }
+
+    /** @return list<int> red, green, blue and alpha of every pixel */
+    private static function line(\Imagick $picture, int $width, int $y): array
+    {
+        return array_map(intval(...), $picture->exportImagePixels(0, $y, $width, 1, 'RGBA', \Imagick::PIXEL_CHAR));
+    }
+
+    /**
+     * @param  list<int>  $one
+     * @param  list<int>  $other
+     * @return array{int, int} pixels that are not the same, and by how many steps a channel is off at most
+     */
+    private static function compared(array $one, array $other): array
+    {
+        $off = $worst = 0;
+        foreach ($one === $other ? [] : array_chunk($one, 4) as $k => $pixel) {
+            $most = max(array_map(static fn (int $a, int $b): int => abs($a - $b), $pixel, array_slice($other, 4 * $k, 4)));
+            $worst = max($worst, $most);
+            $off += $most > self::SEEN ? 1 : 0;
+        }
+
+        return [$off, $worst];
     }
 
     public function holds(): bool

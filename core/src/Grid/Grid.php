@@ -9,7 +9,7 @@ use Sternbild\Core\Result\Measured;
 use Sternbild\Core\Result\Role;
 
 /** A grid as laid on the sheet: its mesh, and the addresses of what it is made of. */
-abstract class Grid extends Tiling implements Measured
+abstract class Grid extends Tiling implements Coordinates, Measured
 {
     /** Cells of one grid. More than that is a slip of the finger, and would only exhaust the memory. */
     public const MOST_CELLS = 100_000;
@@ -18,16 +18,6 @@ abstract class Grid extends Tiling implements Measured
     {
         return Role::Grid;
     }
-
-    /**
-     * A place in the grid's own numbers: ring and sector, column and row, counted so that 2.5, 3.5 is the middle of ring 3, sector 4.
-     *
-     * @return array{float, float} beyond the grid they go on
-     */
-    abstract public function coordinatesAt(Vec $place): array;
-
-    /** The place with these coordinates. */
-    abstract public function placeAt(float $u, float $v): Vec;
 
     public function pointCount(): int
     {
@@ -145,15 +135,20 @@ abstract class Grid extends Tiling implements Measured
         return $near;
     }
 
+    public function cellMark(): string
+    {
+        return '#';
+    }
+
     public function cellAddress(int $cell): string
     {
         return '#'.implode(',', $this->cellCoordinates($cell));
     }
 
-    /** @return non-empty-list<string> what the coordinates of a cell's address count: ring and sector, column and row */
+    /** @return non-empty-list<string> */
     abstract public static function cellWords(): array;
 
-    /** @return non-empty-list<string> what the coordinates of an intersection's address count */
+    /** @return non-empty-list<string> */
     abstract public static function pointWords(): array;
 
     /** @return list<int> the coordinates of a cell, as its address has them */
@@ -179,24 +174,8 @@ abstract class Grid extends Tiling implements Measured
      */
     abstract public function pointAt(array $coordinates): Vec;
 
-    /**
-     * How arrow keys walk from cell to cell.
-     *
-     * @return array{right: list<int>, up: list<int>, wraps: list<bool>} what is added to a cell's coordinates, and which of them run in a
-     *   circle
-     */
+    /** @return array{right: list<int>, up: list<int>, wraps: list<bool>} as of any tiling */
     abstract public function arrows(): array;
-
-    /**
-     * What a repeat around this grid takes from it, so that it follows the grid.
-     *
-     * @return array{center: string, count: string}|null address of the centre and name of the count, behind the grid's id; null where it
-     *   has no centre point
-     */
-    public function about(): ?array
-    {
-        return null;
-    }
 
     /**
      * A coordinate checked against its range.

@@ -7,7 +7,7 @@ namespace Sternbild\Core\Grid;
 use Sternbild\Core\Geometry\Vec;
 
 /** Of grids: cells that blocks stand on, along two axes neither of which is level or upright. */
-interface Ground
+interface Ground extends Coordinates
 {
     /**
      * @return array{Vec, Vec, Vec} a corner of the ground's cells, and the two edges of one from there

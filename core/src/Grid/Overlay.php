@@ -151,6 +151,31 @@ final class Overlay extends Tiling
         return $sorted;
     }
 
+    public function cellMark(): string
+    {
+        return '~';
+    }
+
+    public static function cellWords(): array
+    {
+        return [];
+    }
+
+    public static function pointWords(): array
+    {
+        return [];
+    }
+
+    public function pointCoordinates(int $point): ?array
+    {
+        return null;
+    }
+
+    public function arrows(): ?array
+    {
+        return null;
+    }
+
     public function cellAddress(int $cell): string
     {
         return $this->addresses[$cell] ??= $this->heldBy($cell);

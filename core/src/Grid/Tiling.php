@@ -46,6 +46,47 @@ abstract class Tiling implements Result
     /** The address of a cell behind the step's id: `#2,1` of a grid, `~g1:2.5,3.5` of an overlay. */
     abstract public function cellAddress(int $cell): string;
 
+    /** The sign before what says a cell: # where cells are counted, ~ where places hold them. */
+    abstract public function cellMark(): string;
+
+    /** @return list<string> what the coordinates of a cell's address count: ring and sector, column and row */
+    abstract public static function cellWords(): array;
+
+    /** @return list<string> what the coordinates of an intersection's address count */
+    abstract public static function pointWords(): array;
+
+    /** @return list<int>|null the coordinates of an intersection, as its address has them; null where none are named */
+    abstract public function pointCoordinates(int $point): ?array;
+
+    /**
+     * How arrow keys walk from cell to cell.
+     *
+     * @return array{right: list<int>, up: list<int>, wraps: list<bool>}|null what is added to a cell's coordinates, and which of them run in
+     *   a circle; null where they do not
+     */
+    abstract public function arrows(): ?array;
+
+    /**
+     * What a repeat around it takes from it, so that it follows.
+     *
+     * @return array{center: string, count: string}|null address of the centre and name of the count, behind the id; null where it has no
+     *   centre point
+     */
+    public function about(): ?array
+    {
+        return null;
+    }
+
+    /**
+     * How what is placed upright has to be turned to stand as it does there.
+     *
+     * @return float degrees, clockwise on the screen
+     */
+    public function turnAt(Vec $place): float
+    {
+        return 0.0;
+    }
+
     /** The cell that a place lies in; null outside. */
     abstract public function cellAt(Vec $place): ?int;
 

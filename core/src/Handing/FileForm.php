@@ -29,11 +29,6 @@ abstract class FileForm
     /** As requests and the command line have it. */
     abstract public function name(): string;
 
-    abstract public function label(): string;
-
-    /** What it is for, in a sentence. */
-    abstract public function says(): string;
-
     /** Where it stands among the others. */
     abstract public function rank(): int;
 
@@ -119,8 +114,8 @@ abstract class FileForm
         foreach (array_diff(array_map(strval(...), array_keys($given)), $names) as $name) {
             $wrong[$name] =
                 $names === []
-                    ? "{$this->label()} has no options."
-                    : "{$this->label()} has no option of this name; it has ".implode(', ', $names).'.';
+                    ? "The form “{$this->name()}” has no options."
+                    : "The form “{$this->name()}” has no option of this name; it has ".implode(', ', $names).'.';
         }
         foreach ($options as $field) {
             $raw = $given[$field->name] ?? $field->default;

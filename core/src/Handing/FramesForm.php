@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Handing;
 
-use Sternbild\Core\Format\MovingPicture;
-use Sternbild\Core\Format\PixelPicture;
+use Sternbild\Core\Format\MovingRaster;
+use Sternbild\Core\Format\PixelRaster;
 use Sternbild\Core\Plan\Kind\Pixel\FramesKind;
 
 /** The frames on a grid: moving, or all of them in one picture with a file that says where each lies. */
@@ -14,16 +14,6 @@ final class FramesForm extends PaintedForm
     public function name(): string
     {
         return 'frames';
-    }
-
-    public function label(): string
-    {
-        return 'Frames';
-    }
-
-    public function says(): string
-    {
-        return 'Painted frames: as a moving picture, or all in one with a file that says where each lies.';
     }
 
     public function rank(): int
@@ -38,20 +28,20 @@ final class FramesForm extends PaintedForm
 
     public function write(Handed $of, array $asked, string $path, Meanwhile $meanwhile): void
     {
-        [$whole, $frames, $pictures] = PixelPicture::frames($of->scene(), self::id($asked));
+        [$whole, $frames, $pictures] = PixelRaster::frames($of->scene(), self::id($asked));
         $scale = self::scale($asked);
         if (self::form($asked) !== 'sheet') {
             file_put_contents($path, match (self::form($asked)) {
                 'svg' => $whole->svg($scale),
                 'png' => $whole->png($scale),
-                default => MovingPicture::apng($pictures, $scale, $frames->ms),
+                default => MovingRaster::apng($pictures, $scale, $frames->ms),
             });
 
             return;
         }
         $zip = Archive::begun($path);
         $zip->addFromString("$of->name.png", $whole->png($scale));
-        $zip->addFromString("$of->name.json", MovingPicture::json($frames, $whole, "$of->name.png", $scale));
+        $zip->addFromString("$of->name.json", MovingRaster::json($frames, $whole, "$of->name.png", $scale));
         Archive::ended($zip);
     }
 
@@ -78,8 +68,8 @@ final class FramesForm extends PaintedForm
         return ['apng' => 'Moving PNG', 'sheet' => 'PNG and JSON', 'png' => 'PNG', 'svg' => 'SVG'];
     }
 
-    protected static function picture(Handed $of, string $id): PixelPicture
+    protected static function picture(Handed $of, string $id): PixelRaster
     {
-        return PixelPicture::frames($of->scene(), $id)[0];
+        return PixelRaster::frames($of->scene(), $id)[0];
     }
 }

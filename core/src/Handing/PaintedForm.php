@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Handing;
 
-use Sternbild\Core\Format\PixelPicture;
+use Sternbild\Core\Format\PixelRaster;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\Unusable;
@@ -19,7 +19,7 @@ abstract class PaintedForm extends FileForm
     abstract protected static function forms(): array;
 
     /** @throws Unusable where there is none */
-    abstract protected static function picture(Handed $of, string $id): PixelPicture;
+    abstract protected static function picture(Handed $of, string $id): PixelRaster;
 
     /** What the picture is of, behind its size in pixels. */
     protected static function reaches(): string

@@ -14,16 +14,6 @@ final class PdfForm extends FileForm
         return 'pdf';
     }
 
-    public function label(): string
-    {
-        return 'PDF';
-    }
-
-    public function says(): string
-    {
-        return 'One page in the sheet’s size, for print.';
-    }
-
     public function rank(): int
     {
         return 3;

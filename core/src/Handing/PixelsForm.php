@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Handing;
 
-use Sternbild\Core\Format\PixelPicture;
+use Sternbild\Core\Format\PixelRaster;
 
 /** The painted cells of a grid, a pixel or a square of them for each. */
 final class PixelsForm extends PaintedForm
@@ -12,16 +12,6 @@ final class PixelsForm extends PaintedForm
     public function name(): string
     {
         return 'pixels';
-    }
-
-    public function label(): string
-    {
-        return 'Pixels';
-    }
-
-    public function says(): string
-    {
-        return 'Painted cells as an exact picture: one pixel for each, or a square of them.';
     }
 
     public function rank(): int
@@ -45,7 +35,7 @@ final class PixelsForm extends PaintedForm
         $grids = [];
         foreach ($of->scene()->drawing as $drawn) {
             $grid = $drawn->part->painted->grid ?? null;
-            if ($grid !== null && PixelPicture::isOn($of->scene(), $grid)) {
+            if ($grid !== null && PixelRaster::isOn($of->scene(), $grid)) {
                 $grids[$grid] = $of->scene()->labels[$grid] ?? $grid;
             }
         }
@@ -58,8 +48,8 @@ final class PixelsForm extends PaintedForm
         return ['png' => 'PNG', 'svg' => 'SVG'];
     }
 
-    protected static function picture(Handed $of, string $id): PixelPicture
+    protected static function picture(Handed $of, string $id): PixelRaster
     {
-        return PixelPicture::of($of->scene(), $id);
+        return PixelRaster::of($of->scene(), $id);
     }
 }

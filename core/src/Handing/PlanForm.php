@@ -15,16 +15,6 @@ final class PlanForm extends FileForm
         return 'plan';
     }
 
-    public function label(): string
-    {
-        return 'Plan';
-    }
-
-    public function says(): string
-    {
-        return 'The construction itself, to be brought in again later.';
-    }
-
     public function rank(): int
     {
         return 8;

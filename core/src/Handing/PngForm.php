@@ -21,16 +21,6 @@ final class PngForm extends FileForm
         return 'png';
     }
 
-    public function label(): string
-    {
-        return 'PNG';
-    }
-
-    public function says(): string
-    {
-        return 'Pixels, with a transparent ground where the sheet has none.';
-    }
-
     public function rank(): int
     {
         return 2;

@@ -26,16 +26,6 @@ final class SetForm extends FileForm
         return 'set';
     }
 
-    public function label(): string
-    {
-        return 'Set';
-    }
-
-    public function says(): string
-    {
-        return 'Each chapter, or the whole, on a square of its own, at several sizes, in one archive.';
-    }
-
     public function rank(): int
     {
         return 4;

@@ -14,16 +14,6 @@ final class StripForm extends PaletteForm
         return 'strip';
     }
 
-    public function label(): string
-    {
-        return 'Strip';
-    }
-
-    public function says(): string
-    {
-        return 'The palette as a picture, one pixel a colour.';
-    }
-
     public function rank(): int
     {
         return 10;
@@ -42,7 +32,7 @@ final class StripForm extends PaletteForm
     public function write(Handed $of, array $asked, string $path, Meanwhile $meanwhile): void
     {
         $colours = self::palette($of);
-        $pixels = implode('', array_map(static fn (string $hex): string => (string) hex2bin(substr($hex, 1).'ff'), $colours));
-        file_put_contents($path, PngChunks::ofPixels(count($colours), 1, $pixels));
+        $pixels = array_map(static fn (string $hex): string => (string) hex2bin(substr($hex, 1).'ff'), $colours);
+        file_put_contents($path, PngChunks::picture(count($colours), 1, [implode('', $pixels)]));
     }
 }

@@ -12,16 +12,6 @@ final class SvgForm extends FileForm
         return 'svg';
     }
 
-    public function label(): string
-    {
-        return 'SVG';
-    }
-
-    public function says(): string
-    {
-        return 'Exact outlines with true arcs, for other programs and for cutters.';
-    }
-
     public function rank(): int
     {
         return 1;

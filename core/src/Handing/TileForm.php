@@ -10,7 +10,7 @@ use Sternbild\Core\Format\RenderFailed;
 use Sternbild\Core\Format\SeamProof;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Format\Tile;
-use Sternbild\Core\Format\TilePicture;
+use Sternbild\Core\Format\TileRaster;
 use Sternbild\Core\Plan\Field\ChoiceField;
 use Sternbild\Core\Plan\Field\ManyField;
 use Sternbild\Core\Plan\Field\NumberField;
@@ -25,16 +25,6 @@ final class TileForm extends FileForm
     public function name(): string
     {
         return 'tile';
-    }
-
-    public function label(): string
-    {
-        return 'Tile';
-    }
-
-    public function says(): string
-    {
-        return 'The smallest rectangle of a pattern that repeats without a seam, for printers of cloth and paper.';
     }
 
     public function rank(): int
@@ -122,7 +112,7 @@ final class TileForm extends FileForm
         $scene = $of->scene();
         $tile = self::tile($scene, $asked);
         file_put_contents($path, match ($this->ending($asked)) {
-            'png' => TilePicture::png($scene, $tile, self::width($scene, $tile, $asked), $meanwhile->goesOn(...)),
+            'png' => TileRaster::png($scene, $tile, self::width($scene, $tile, $asked), $meanwhile->goesOn(...)),
             'pdf' => Raster::pdf(SvgDrawing::writeTile($scene, $tile), $meanwhile->goesOn(...)),
             default => SvgDrawing::writeTile($scene, $tile),
         });

@@ -15,16 +15,6 @@ final class TokensForm extends PaletteForm
         return 'tokens';
     }
 
-    public function label(): string
-    {
-        return 'Tokens';
-    }
-
-    public function says(): string
-    {
-        return 'The palette as design tokens, for style sheets and other programs.';
-    }
-
     public function rank(): int
     {
         return 9;

@@ -29,7 +29,7 @@ final readonly class PixelBlocks
      * @param  array<string, array{int, int, float, float}>  $cells  as of blocks, in sheet units
      * @param  Vec  $by  how many cells of the ground they are moved by, along either axis
      */
-    public static function on(Grid&Rectangles $grid, Vec $origin, Vec $first, Vec $second, array $cells, Vec $by): self
+    public static function on(Rectangles $grid, Vec $origin, Vec $first, Vec $second, array $cells, Vec $by): self
     {
         $at = static fn (Vec $place): Vec => new Vec(...$grid->coordinatesAt($place));
         $corner = $at($origin);

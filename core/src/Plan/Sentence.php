@@ -11,8 +11,7 @@ final class Sentence
      * @param  array<string, string>  $labels  of the steps
      * @param  array<string, float>  $numbers  what the step's numbers came to, where it has a result
      * @param  Asking|null  $asking  what is asked for before a step is made; null where that does not matter
-     * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}>
-     *   `optional` pieces are left out while nothing of theirs is `said`; what is `usual` is said though the plan does not say it
+     * @return list<Piece>
      */
     public static function pieces(Step $step, Plan $plan, array $labels, array $numbers, ?Asking $asking = null): array
     {
@@ -44,7 +43,7 @@ final class Sentence
      * @param  array<string, string>  $labels  of the steps
      * @param  array<string, float>  $numbers  what numbers came to
      * @param  (callable(string): bool)|null  $staysSaid  whether a field is said though nothing is written for it
-     * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}>
+     * @return list<Piece>
      */
     public static function filled(
         string $template,
@@ -66,15 +65,7 @@ final class Sentence
                 }
                 $pieces[] =
                     $name === null
-                        ? [
-                            'text' => $text,
-                            'field' => null,
-                            'raw' => null,
-                            'value' => null,
-                            'optional' => $optional,
-                            'said' => $said,
-                            'items' => null,
-                        ]
+                        ? new Piece($text, optional: $optional, said: $said)
                         : self::parameter(
                             $fields[$name],
                             $raw($name) ?? $fields[$name]->default,
@@ -86,7 +77,7 @@ final class Sentence
                         );
             }
             for ($k = $begun; $isUsual && $k < count($pieces); $k++) {
-                $pieces[$k] = [...$pieces[$k], 'said' => true, 'usual' => true];
+                $pieces[$k] = $pieces[$k]->saidAsUsual();
             }
         }
 
@@ -106,22 +97,22 @@ final class Sentence
     /**
      * Of one thing the word behind its number says one.
      *
-     * @param  list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}>  $pieces
-     * @return list<array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}>
+     * @param  list<Piece>  $pieces
+     * @return list<Piece>
      */
     private static function counted(array $pieces): array
     {
         foreach ($pieces as $k => $piece) {
             $number = $pieces[$k - 1] ?? null;
             if (
-                $piece['field'] === null &&
+                $piece->field === null &&
                 $number !== null &&
-                $number['field'] !== null &&
-                $number['text'] === '1' &&
-                preg_match('/^ (\p{L}{2,}[^s\W]s)\b/u', $piece['text'], $found) === 1 &&
+                $number->field !== null &&
+                $number->text === '1' &&
+                preg_match('/^ (\p{L}{2,}[^s\W]s)\b/u', $piece->text, $found) === 1 &&
                 $found[1] !== 'times'
             ) {
-                $pieces[$k]['text'] = ' '.self::singular($found[1]).substr($piece['text'], 1 + strlen($found[1]));
+                $pieces[$k] = $piece->reading(' '.self::singular($found[1]).substr($piece->text, 1 + strlen($found[1])));
             }
         }
 
@@ -193,9 +184,9 @@ final class Sentence
     {
         $said = array_filter(
             self::pieces($step, $plan, $labels, []),
-            static fn (array $piece): bool => $piece['said'] && ! isset($piece['usual']),
+            static fn (Piece $piece): bool => $piece->said && ! $piece->usual,
         );
-        $text = implode('', array_column($said, 'text'));
+        $text = implode('', array_map(static fn (Piece $piece): string => $piece->text, $said));
 
         return $step->name === null ? $text : "{$step->name}: $text";
     }
@@ -203,7 +194,6 @@ final class Sentence
     /**
      * @param  array<string, string>  $labels
      * @param  array<string, float>  $numbers
-     * @return array{text: string, field: string|null, raw: mixed, value: float|null, optional: bool, said: bool, items: list<string>|null, usual?: true}
      */
     private static function parameter(
         Field $field,
@@ -213,18 +203,18 @@ final class Sentence
         array $numbers,
         bool $optional,
         bool $said,
-    ): array {
+    ): Piece {
         $value = $numbers[$field->name] ?? null;
 
-        return [
-            'text' => $raw === null ? 'not given' : $field->text($raw, $plan, $labels),
-            'field' => $field->name,
+        return new Piece(
+            $raw === null ? 'not given' : $field->text($raw, $plan, $labels),
+            $field->name,
             // The addresses of thousands of cells stay where they are, in the plan.
-            'raw' => $field->type() === 'cells' ? null : $raw,
-            'value' => $value === null ? null : (float) Numerals::plain($value),
-            'optional' => $optional,
-            'said' => $said,
-            'items' => $raw === null ? null : $field->items($raw, $plan, $labels),
-        ];
+            $field->type() === 'cells' ? null : $raw,
+            $value === null ? null : (float) Numerals::plain($value),
+            $raw === null ? null : $field->items($raw, $plan, $labels),
+            $optional,
+            $said,
+        );
     }
 }

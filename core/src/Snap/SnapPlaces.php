@@ -35,21 +35,14 @@ final class SnapPlaces
     /**
      * @param  array<string, string>  $prints  what each guide, grid and part hangs on, with what it is called, by its name
      * @param  array<array-key, mixed>  $has  hashes of what the receiver knows already
-     * @return array{groups: list<string>, known: object, complete: bool, ranks: array<string, int>, beside: float}
-     *                                                                                               a group holds the places that one thing
-     *                                                                                               has, or two where they meet, by their
-     *                                                                                               kind and name
      */
-    public static function list(Snapper $snapper, array $prints, array $has): array
+    public static function list(Snapper $snapper, array $prints, array $has): SnapList
     {
         return (new self($snapper, $prints))->all(array_flip(array_filter($has, is_string(...))));
     }
 
-    /**
-     * @param  array<string, int>  $has
-     * @return array{groups: list<string>, known: object, complete: bool, ranks: array<string, int>, beside: float}
-     */
-    private function all(array $has): array
+    /** @param  array<string, int>  $has */
+    private function all(array $has): SnapList
     {
         $groups = [];
         $known = [];
@@ -61,13 +54,7 @@ final class SnapPlaces
             }
         }
 
-        return [
-            'groups' => $groups,
-            'known' => (object) $known,
-            'complete' => $this->complete,
-            'ranks' => Candidate::RANKS,
-            'beside' => Candidate::BESIDE,
-        ];
+        return new SnapList($groups, $known, $this->complete);
     }
 
     /** @return iterable<array{non-empty-list<string>, callable(): list<Candidate>}> */

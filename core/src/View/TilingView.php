@@ -81,24 +81,26 @@ final readonly class TilingView
             array_push($outlines, 0, ...$outline);
         }
         $points = [];
-        if ($tiling instanceof Grid) {
-            foreach ($mesh->x as $point => $x) {
-                $points[] = implode(',', $tiling->pointCoordinates($point));
+        foreach (array_keys($mesh->x) as $point) {
+            $coordinates = $tiling->pointCoordinates($point);
+            if ($coordinates === null) {
+                break;
             }
+            $points[] = implode(',', $coordinates);
         }
 
         return [
-            'mark' => $tiling instanceof Grid ? '#' : '~',
+            'mark' => $tiling->cellMark(),
             'cells' => $cells,
             'points' => $points,
             'from' => $mesh->from,
             'to' => $mesh->to,
             'carriers' => $mesh->carrier,
             'outlines' => $outlines,
-            'cellWords' => $tiling instanceof Grid ? $tiling->cellWords() : [],
-            'pointWords' => $tiling instanceof Grid ? $tiling->pointWords() : [],
-            'arrows' => $tiling instanceof Grid ? $tiling->arrows() : null,
-            'about' => $tiling instanceof Grid ? $tiling->about() : null,
+            'cellWords' => $tiling->cellWords(),
+            'pointWords' => $tiling->pointWords(),
+            'arrows' => $tiling->arrows(),
+            'about' => $tiling->about(),
         ];
     }
 }

@@ -6,8 +6,8 @@ namespace Sternbild\Core\Tests\Pixel;
 
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\Scene;
-use Sternbild\Core\Format\MovingPicture;
-use Sternbild\Core\Format\PixelPicture;
+use Sternbild\Core\Format\MovingRaster;
+use Sternbild\Core\Format\PixelRaster;
 use Sternbild\Core\Plan\Unusable;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Core\View\SceneView;
@@ -18,7 +18,7 @@ final class FramesTest extends TestCase
     {
         $scene = self::scene(['size' => [5, 4], 'count' => 6, 'ms' => 90]);
         self::assertSame([], $scene->findings);
-        [$whole, $frames, $pictures] = PixelPicture::frames($scene, 'f1');
+        [$whole, $frames, $pictures] = PixelRaster::frames($scene, 'f1');
         self::assertSame([[0, 0], [5, 0], [10, 0], [15, 0], [0, 4], [5, 4]], $frames->corners());
         self::assertSame(16, $frames->most());
         self::assertSame([20, 8], [$whole->wide, $whole->high]);
@@ -40,20 +40,20 @@ final class FramesTest extends TestCase
         );
         self::assertStringContainsString('room for 16 frames', self::scene(['size' => [5, 4], 'count' => 17])->findings[0]->message);
         $this->expectException(Unusable::class);
-        PixelPicture::frames(self::scene(['size' => [5, 4], 'count' => 17]), 'f1');
+        PixelRaster::frames(self::scene(['size' => [5, 4], 'count' => 17]), 'f1');
     }
 
     public function test_what_is_written_beside_says_where_each_lies(): void
     {
-        [$whole, $frames] = PixelPicture::frames(self::scene(['size' => [5, 4], 'count' => 6, 'ms' => 90]), 'f1');
-        $said = json_decode(MovingPicture::json($frames, $whole, 'walk.png', 3), true, 16, JSON_THROW_ON_ERROR);
+        [$whole, $frames] = PixelRaster::frames(self::scene(['size' => [5, 4], 'count' => 6, 'ms' => 90]), 'f1');
+        $said = json_decode(MovingRaster::json($frames, $whole, 'walk.png', 3), true, 16, JSON_THROW_ON_ERROR);
         self::assertSame(['image' => 'walk.png', 'size' => ['width' => 60, 'height' => 24], 'scale' => 3], array_slice($said, 0, 3));
         self::assertSame(['x' => 15, 'y' => 12, 'width' => 15, 'height' => 12, 'ms' => 90], $said['frames'][5]);
     }
 
     public function test_a_drawing_of_cells_has_one_path_a_colour(): void
     {
-        $svg = PixelPicture::of(self::scene(['size' => [5, 4], 'count' => 1], ['ink' => '2,3+4 3,4', 'lagoon' => '2,4']), 'g1')->svg(2);
+        $svg = PixelRaster::of(self::scene(['size' => [5, 4], 'count' => 1], ['ink' => '2,3+4 3,4', 'lagoon' => '2,4']), 'g1')->svg(2);
         self::assertStringContainsString('width="40" height="32" viewBox="0 0 20 16"', $svg);
         self::assertStringContainsString('<path fill="#1b2140" d="M1 2h5v1h-5zM2 3h1v1h-1z"/>', $svg);
         self::assertSame(2, substr_count($svg, '<path'));

@@ -7,7 +7,7 @@ namespace Sternbild\Core\Tests\Pixel;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\Scene;
-use Sternbild\Core\Format\PixelPicture;
+use Sternbild\Core\Format\PixelRaster;
 use Sternbild\Core\Pixel\Bayer;
 use Sternbild\Core\Pixel\Dots;
 use Sternbild\Core\Plan\Unusable;
@@ -267,7 +267,7 @@ final class PaintTest extends TestCase
             ['id' => 's1', 'kind' => 'style', 'of' => ['p2'], 'fill' => '#abcdef'],
         );
         foreach ([1, 8] as $scale) {
-            $png = imagecreatefromstring(PixelPicture::of($scene, 'g1')->png($scale));
+            $png = imagecreatefromstring(PixelRaster::of($scene, 'g1')->png($scale));
             self::assertInstanceOf(\GdImage::class, $png);
             self::assertSame([20 * $scale, 16 * $scale], [imagesx($png), imagesy($png)]);
             self::assertFalse(imageistruecolor($png), 'Few colours come as a table.');
@@ -283,7 +283,7 @@ final class PaintTest extends TestCase
             }
         }
         $this->expectException(Unusable::class);
-        PixelPicture::of($scene, 'p1');
+        PixelRaster::of($scene, 'p1');
     }
 
     public function test_cells_of_an_overlay_are_painted_and_follow_it(): void
@@ -338,7 +338,7 @@ final class PaintTest extends TestCase
             ['id' => 'p3', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['none' => '3,1']],
         );
         self::assertSame(['cells' => 3, 'colours' => ['#ffffff' => 3]], self::paint($scene, 'p1'));
-        $picture = PixelPicture::of($scene, 'g1');
+        $picture = PixelRaster::of($scene, 'g1');
         self::assertSame([0 => '#ffffff', 1 => '#666666', 3 => '#ffffff', 8 * 20 + 8 => '#00000099'], $picture->cells);
         $png = imagecreatefromstring($picture->png(2));
         self::assertInstanceOf(\GdImage::class, $png);

@@ -10,6 +10,7 @@ use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\DrawnPart;
 use Sternbild\Core\Evaluation\ResultCache;
 use Sternbild\Core\Evaluation\Scene;
+use Sternbild\Core\Plan\Piece;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Result\Finding;
 use Sternbild\Core\Result\Result;
@@ -378,7 +379,7 @@ final class EvaluatorTest extends TestCase
         self::assertSame('Fill repeat 1 with lagoon.', $text('s1'));
         $unsaid = array_filter(
             Sentence::pieces($scene->plan->steps['g1'], $scene->plan, $scene->labels, []),
-            static fn (array $piece): bool => ! $piece['said'] && $piece['field'] !== null,
+            static fn (Piece $piece): bool => ! $piece->said && $piece->field !== null,
         );
         self::assertSame(['inner', 'turn', 'spacing', 'show', 'strength'], array_values(array_column($unsaid, 'field')));
     }

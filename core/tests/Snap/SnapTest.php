@@ -183,7 +183,7 @@ final class SnapTest extends TestCase
             Sample::plan([...self::steps(), ['id' => 'p1', 'kind' => 'part.rectangle', 'corners' => [[120, 120], [260, 230]]]]),
         );
         $listed = [];
-        foreach ((array) $scene->snapPlaces([])['known'] as $groups) {
+        foreach ($scene->snapPlaces([])->known as $groups) {
             foreach ($groups as $group) {
                 foreach ($group['raws'] as $k => $raw) {
                     $listed[json_encode([$group['kind'], $raw, $group['name']], JSON_THROW_ON_ERROR)] = [
@@ -212,16 +212,16 @@ final class SnapTest extends TestCase
     public function test_of_the_list_of_places_only_what_changed_is_said_again(): void
     {
         $before = self::sheet()->snapPlaces([]);
-        self::assertTrue($before['complete']);
+        self::assertTrue($before->complete);
         $steps = self::steps();
         $steps[3]['through'] = [[320, 200], [340, 560]];
-        $after = Sample::scene(Sample::plan($steps))->snapPlaces($before['groups']);
-        $again = array_merge(...array_values((array) $after['known']));
+        $after = Sample::scene(Sample::plan($steps))->snapPlaces($before->groups);
+        $again = array_merge(...array_values($after->known));
         self::assertNotSame([], $again);
         foreach ($again as $group) {
             self::assertContains('c3', $group['of']);
         }
-        self::assertSame([], array_diff($after['groups'], $before['groups'], array_keys((array) $after['known'])));
+        self::assertSame([], array_diff($after->groups, $before->groups, array_keys($after->known)));
     }
 
     public function test_lines_by_the_thousand_are_not_all_met_with_one_another(): void
@@ -230,7 +230,7 @@ final class SnapTest extends TestCase
         for ($k = 0; $k < 300; $k++) {
             $lines[] = ['id' => "c$k", 'kind' => 'guide.line', 'through' => [[0, 2 * $k], [800, 800 - 2 * $k]]];
         }
-        self::assertFalse(Sample::scene(Sample::plan($lines))->snapPlaces([])['complete']);
+        self::assertFalse(Sample::scene(Sample::plan($lines))->snapPlaces([])->complete);
     }
 
     public function test_hidden_grids_and_those_left_out_offer_nothing(): void

@@ -7,6 +7,7 @@ namespace Sternbild\Desk\Kind;
 use Sternbild\Desk\Family;
 use Sternbild\Desk\KindDesk;
 use Sternbild\Desk\Offer;
+use Sternbild\Desk\Spans;
 
 /** How the desk offers it. */
 final class GridGolden extends KindDesk
@@ -15,7 +16,7 @@ final class GridGolden extends KindDesk
     {
         $filling = ['origin' => [0, 0], 'size' => ['sheet.width', 'sheet.height']];
         $margin = ['origin' => ['{margin}', '{margin}'], 'size' => ['sheet.width-2*({margin})', 'sheet.height-2*({margin})']];
-        $spans = ['counts' => [], 'wide' => 1.0, 'high' => 1.0, 'leaves' => 0.0, 'cell' => null, 'margin' => $margin];
+        $spans = new Spans([], 1.0, 1.0, 0.0, null, $margin);
 
         return [
             new Offer(

@@ -8,6 +8,7 @@ use Sternbild\Core\Plan\Plan;
 use Sternbild\Desk\Family;
 use Sternbild\Desk\KindDesk;
 use Sternbild\Desk\Offer;
+use Sternbild\Desk\Spans;
 
 /** How the desk offers it. */
 final class GridPolar extends KindDesk
@@ -25,11 +26,11 @@ final class GridPolar extends KindDesk
                 'axis' => 'sector',
             ],
             asks: ['axis', 'rings', 'sectors'],
-            spans: [
-                'counts' => ['rings'], 'wide' => 2.0, 'high' => 2.0, 'leaves' => 0.1,
-                'cell' => ['name' => 'ring', 'label' => 'ring width', 'sets' => ['radius' => '{rings}*({cell})']],
-                'margin' => ['radius' => 'min(sheet.width, sheet.height)/2-({margin})'],
-            ],
+            spans: new Spans(
+                ['rings'], 2.0, 2.0, 0.1,
+                ['name' => 'ring', 'label' => 'ring width', 'sets' => ['radius' => '{rings}*({cell})']],
+                ['radius' => 'min(sheet.width, sheet.height)/2-({margin})'],
+            ),
             picture: 'M6 24a18 18 0 1 0 36 0a18 18 0 1 0-36 0M12 24a12 12 0 1 0 24 0a12 12 0 1 0-24 0M18 24a6 6 0 1 0 12 0a6 6 0 1 0-12 0'
                 .'M24 6V42M8.4 15L39.6 33M8.4 33L39.6 15',
         )];

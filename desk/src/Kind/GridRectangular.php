@@ -6,6 +6,7 @@ namespace Sternbild\Desk\Kind;
 
 use Sternbild\Core\Plan\Kind;
 use Sternbild\Desk\Family;
+use Sternbild\Desk\Fills;
 use Sternbild\Desk\KindDesk;
 use Sternbild\Desk\Offer;
 
@@ -29,15 +30,7 @@ final class GridRectangular extends KindDesk
                     'size' => ['sheet.width*0.8', 'sheet.height*0.8'],
                 ],
                 asks: ['columns', 'rows', 'cell', 'subdivisions', 'show'],
-                fills: [
-                    'cell' => 'cell',
-                    'over' => 'size',
-                    'wide' => '',
-                    'high' => '',
-                    'across' => 'columns',
-                    'down' => 'rows',
-                    'whole' => false,
-                ],
+                fills: new Fills('cell', over: 'size'),
                 picture: 'M6 6H42V42H6ZM15 6V42M24 6V42M33 6V42M6 15H42M6 24H42M6 33H42',
             ),
         ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Desk\Kind;
 
 use Sternbild\Desk\Family;
+use Sternbild\Desk\Fills;
 use Sternbild\Desk\KindDesk;
 use Sternbild\Desk\Offer;
 
@@ -30,15 +31,7 @@ final class GridTriangular extends KindDesk
                     'field' => 'rectangle',
                 ],
                 asks: ['field', 'angle', 'columns', 'rows', 'side', 'show'],
-                fills: [
-                    'cell' => 'side',
-                    'over' => null,
-                    'wide' => '',
-                    'high' => '*sqrt(3)/2',
-                    'across' => 'columns',
-                    'down' => 'rows',
-                    'whole' => false,
-                ],
+                fills: new Fills('side', high: '*sqrt(3)/2'),
                 picture: 'M4 10H30L44 38H18ZM11 24H37M17 10L31 38M30 10L18 38M17 10L11 24M37 24L31 38',
             ),
             new Offer(
@@ -57,15 +50,7 @@ final class GridTriangular extends KindDesk
                     'angle' => 30,
                 ],
                 asks: ['columns', 'rows', 'side', 'show'],
-                fills: [
-                    'cell' => 'side',
-                    'over' => null,
-                    'wide' => '*sqrt(3)/2',
-                    'high' => '',
-                    'across' => 'rows',
-                    'down' => 'columns',
-                    'whole' => false,
-                ],
+                fills: new Fills('side', wide: '*sqrt(3)/2', across: 'rows', down: 'columns'),
                 picture: 'M24 4L41 14V34L24 44L7 34V14ZM24 4V44M7 14L41 34M41 14L7 34',
             ),
         ];

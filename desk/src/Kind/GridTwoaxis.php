@@ -7,6 +7,7 @@ namespace Sternbild\Desk\Kind;
 use Sternbild\Desk\Family;
 use Sternbild\Desk\KindDesk;
 use Sternbild\Desk\Offer;
+use Sternbild\Desk\Spans;
 
 /** How the desk offers it. */
 final class GridTwoaxis extends KindDesk
@@ -57,10 +58,8 @@ final class GridTwoaxis extends KindDesk
     /**
      * Of axes as far below the horizontal to either side, the second one the other way round where it begins at the left: each cell along
      * either of them goes as far to a side as the cosine says, and as far down as the sine.
-     *
-     * @return array{counts: list<string>, wide: float, high: float, leaves: float|null, cell: array{name: string, label: string, sets: array<string, mixed>}, margin: array<string, mixed>}
      */
-    private static function spans(int $angle, bool $fromLeft, ?float $leaves): array
+    private static function spans(int $angle, bool $fromLeft, ?float $leaves): Spans
     {
         [$across, $down] = $fromLeft ? ['({columns}+{rows})', '({columns}-{rows})'] : ['({columns}-{rows})', '({columns}+{rows})'];
         $laid = static fn (string $edge): array => [
@@ -68,10 +67,13 @@ final class GridTwoaxis extends KindDesk
             'spacing' => [$edge, $edge],
         ];
 
-        return [
-            'counts' => ['columns', 'rows'], 'wide' => cos(deg2rad($angle)), 'high' => sin(deg2rad($angle)), 'leaves' => $leaves,
-            'cell' => ['name' => 'edge', 'label' => 'edge', 'sets' => $laid('{cell}')],
-            'margin' => $laid("min((sheet.width-2*({margin}))/cos($angle), (sheet.height-2*({margin}))/sin($angle))/({columns}+{rows})"),
-        ];
+        return new Spans(
+            ['columns', 'rows'],
+            cos(deg2rad($angle)),
+            sin(deg2rad($angle)),
+            $leaves,
+            ['name' => 'edge', 'label' => 'edge', 'sets' => $laid('{cell}')],
+            $laid("min((sheet.width-2*({margin}))/cos($angle), (sheet.height-2*({margin}))/sin($angle))/({columns}+{rows})"),
+        );
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Plan\Field;
 
 use Sternbild\Core\Grid\Grid;
-use Sternbild\Core\Grid\Overlay;
+use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Plan\Address;
 use Sternbild\Core\Plan\Field;
 use Sternbild\Core\Plan\FieldFault;
@@ -159,7 +159,9 @@ final class SeatsField extends Field
     private function meansCell(mixed $one, Scope $scope): bool
     {
         return self::isCell($one) ||
-            (is_string($one) && str_contains($one, '~') && $scope->step(Address::idsIn($one)[0], $this->name)->result instanceof Overlay);
+            (is_string($one)
+                && str_contains($one, '~')
+                && $scope->step(Address::idsIn($one)[0], $this->name)->result->role() === Role::Overlay);
     }
 
     /** @throws FieldFault */
@@ -168,7 +170,7 @@ final class SeatsField extends Field
         $at = (new PlaceField("{$this->name}.$index", $this->label))->resolve($raw, $scope);
         $grid = is_string($raw) ? $scope->step(Address::idsIn($raw)[0], $this->name)->result : null;
 
-        return new Seat($at, $grid instanceof Grid ? $grid->turnAt($at) : 0.0);
+        return new Seat($at, $grid instanceof Tiling ? $grid->turnAt($at) : 0.0);
     }
 
     /**
@@ -184,7 +186,7 @@ final class SeatsField extends Field
             $tiling = $pick->tiling($id);
             foreach ($cells as $cell) {
                 $at = $tiling->cellOutlines($cell)[0]->centroid();
-                $seats[] = new Seat($at, $tiling instanceof Grid ? $tiling->turnAt($at) : 0.0);
+                $seats[] = new Seat($at, $tiling->turnAt($at));
             }
         }
 

@@ -12,6 +12,7 @@ use Sternbild\Core\Plan\Field\HeldToField;
 use Sternbild\Core\Plan\Field\NumberField;
 use Sternbild\Core\Plan\FieldFault;
 use Sternbild\Core\Plan\Numerals;
+use Sternbild\Core\Plan\Piece;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Property;
 use Sternbild\Core\Plan\Scope;
@@ -152,7 +153,7 @@ final class SheetProperties
     /**
      * The sentences of a sheet, in pieces as those of steps are.
      *
-     * @return array<string, list<array<string, mixed>>> by what they are about: ground, colours, checks
+     * @return array<string, list<Piece>> by what they are about: ground, colours, checks
      */
     public static function sentences(Plan $plan): array
     {

@@ -11,6 +11,7 @@ use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Ground;
 use Sternbild\Core\Grid\NoSuchPlace;
 use Sternbild\Core\Grid\Rectangles;
+use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Paint\Oklab;
 use Sternbild\Core\Pixel\Blocks;
 use Sternbild\Core\Pixel\PixelBlocks;
@@ -79,7 +80,7 @@ final class BlockKind extends PartKind
     public function evaluate(Arguments $given): Part
     {
         $grid = $given->step('on')->result;
-        if (! ($grid instanceof Grid) || ! ($grid instanceof Ground)) {
+        if (! $grid instanceof Ground) {
             throw new FieldFault(
                 'on',
                 'choice',
@@ -123,7 +124,7 @@ final class BlockKind extends PartKind
     public function pulls(Arguments $given, Result $result): array
     {
         $grid = $given->step('on')->result;
-        if (! $grid instanceof Grid || ! $grid instanceof Ground) {
+        if (! $grid instanceof Ground) {
             return [];
         }
         [$origin, $first, $second] = self::axes($grid);
@@ -148,11 +149,11 @@ final class BlockKind extends PartKind
     }
 
     /** @throws FieldFault */
-    private static function pixelGrid(Arguments $given): Grid&Rectangles
+    private static function pixelGrid(Arguments $given): Tiling&Rectangles
     {
         $grid = $given->step('pixels')->result;
 
-        return $grid instanceof Grid && $grid instanceof Rectangles
+        return $grid instanceof Tiling && $grid instanceof Rectangles
             ? $grid
             : throw new FieldFault('pixels', 'choice', 'it is no pixel grid');
     }

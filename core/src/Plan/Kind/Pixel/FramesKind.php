@@ -59,7 +59,7 @@ final class FramesKind extends GuideKind
     public function evaluate(Arguments $given): Guide
     {
         $grid = $given->step('on')->result;
-        if (! $grid instanceof Grid || ! $grid instanceof Rectangles) {
+        if (! $grid instanceof Rectangles) {
             throw new FieldFault('on', 'lost', 'frames lie on a pixel or a rectangular grid');
         }
         $frames = self::laid($grid, $given->numbers());

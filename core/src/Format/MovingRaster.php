@@ -12,7 +12,7 @@ use Sternbild\Core\Plan\Unusable;
  *
  * The file is an animated PNG: Portable Network Graphics (third edition), W3C 2025, sections 11.3.6 and 12.8.
  */
-final class MovingPicture
+final class MovingRaster
 {
     /** Each frame takes the place of the one before, whatever is seen through in it. */
     private const DISPOSE_TO_BACKGROUND = 1;
@@ -20,7 +20,7 @@ final class MovingPicture
     private const BLEND_SOURCE = 0;
 
     /**
-     * @param  non-empty-list<PixelPicture>  $pictures  of one size
+     * @param  non-empty-list<PixelRaster>  $pictures  of one size
      * @param  int  $scale  pixels to a cell's side
      * @param  int  $ms  for which each is shown; they go on without end
      *
@@ -29,7 +29,7 @@ final class MovingPicture
     public static function apng(array $pictures, int $scale, int $ms): string
     {
         // Of one form, so that each of them fits the first one's header.
-        $files = array_map(static fn (PixelPicture $picture): array => PngChunks::read($picture->png($scale, false)), $pictures);
+        $files = array_map(static fn (PixelRaster $picture): array => PngChunks::read($picture->png($scale, false)), $pictures);
         [$wide, $high] = [$pictures[0]->wide * $scale, $pictures[0]->high * $scale];
         $file =
             PngChunks::SIGNATURE.
@@ -49,7 +49,7 @@ final class MovingPicture
     }
 
     /** Where every frame lies in a picture of them all, and how long it is shown; in pixels and milliseconds. */
-    public static function json(Frames $frames, PixelPicture $whole, string $image, int $scale): string
+    public static function json(Frames $frames, PixelRaster $whole, string $image, int $scale): string
     {
         return json_encode(
             [

@@ -18,12 +18,13 @@ use Sternbild\Core\Plan\Unusable;
  * The painted cells of a grid as an exact picture: one pixel, or a square of them, for every cell. Cells that are not painted are seen
  * through.
  */
-final readonly class PixelPicture
+final readonly class PixelRaster
 {
     /** Colours that a picture with a table of them may have, beside what is seen through. */
     private const MOST_INDEXED = 255;
 
-    private const PACKED = 9;
+    /** What is seen through, as bytes of its channels. */
+    private const CLEAR = "\0\0\0\0";
 
     /**
      * @param  int  $wide  and $high in cells
@@ -144,58 +145,36 @@ final readonly class PixelPicture
     {
         $this->hold($scale);
         $colours = array_map(strval(...), array_keys(array_count_values($this->cells)));
-        if (array_filter($colours, static fn (string $colour): bool => strlen($colour) > 7) !== []) {
-            return $this->translucent($scale);
-        }
-        $isIndexed = $mayBeIndexed && count($colours) <= self::MOST_INDEXED;
-        [$across, $down] = [max(1, $this->wide * $scale), max(1, $this->high * $scale)];
-        $picture = $isIndexed ? imagecreate($across, $down) : imagecreatetruecolor($across, $down);
-        if ($picture === false) {
-            throw Unusable::at('/scale', 'a picture that there is room for');
-        }
-        imagealphablending($picture, false);
-        imagesavealpha($picture, true);
-        // The first of a table is what all of it is filled with.
-        $clear = (int) imagecolorallocatealpha($picture, 0, 0, 0, 127);
-        $isIndexed ? imagecolortransparent($picture, $clear) : imagefill($picture, 0, 0, $clear);
-        $numbers = [];
-        foreach ($colours as $colour) {
-            $numbers[$colour] = (int) imagecolorallocate(
-                $picture,
-                (int) hexdec(substr($colour, 1, 2)) & 255,
-                (int) hexdec(substr($colour, 3, 2)) & 255,
-                (int) hexdec(substr($colour, 5, 2)) & 255,
-            );
-        }
-        $wide = $this->wide;
-        foreach ($this->cells as $cell => $colour) {
-            $x = $cell % $wide * $scale;
-            $y = intdiv($cell, $wide) * $scale;
-            $scale === 1
-                ? imagesetpixel($picture, $x, $y, $numbers[$colour])
-                : imagefilledrectangle($picture, $x, $y, $x + $scale - 1, $y + $scale - 1, $numbers[$colour]);
-        }
-        ob_start();
-        imagepng($picture, null, self::PACKED);
+        $bytes = array_map(static fn (string $colour): string => pack('C4', ...Compositing::bytes($colour)), $colours);
+        $table = $mayBeIndexed && count($colours) <= self::MOST_INDEXED ? [self::CLEAR, ...$bytes] : null;
+        $numbers = array_map(static fn (int $k): string => chr($k + 1), array_keys($colours));
 
-        return (string) ob_get_clean();
+        return PngChunks::picture(
+            max(1, $this->wide * $scale),
+            max(1, $this->high * $scale),
+            $this->rows(array_combine($colours, $table === null ? $bytes : $numbers), $table === null ? self::CLEAR : "\0", $scale),
+            $table,
+        );
     }
 
-    /** With all of the 256 steps of opacity. */
-    private function translucent(int $scale): string
+    /**
+     * @param  array<string, string>  $pixels  what stands for one of each colour
+     * @return iterable<string> of each line of pixels what stands for it, from the top
+     */
+    private function rows(array $pixels, string $clear, int $scale): iterable
     {
-        $clear = str_repeat("\0\0\0\0", $scale);
-        $pixels = '';
-        for ($row = 0; $row < $this->high; $row++) {
+        $pixels = array_map(static fn (string $pixel): string => str_repeat($pixel, $scale), $pixels);
+        $clear = str_repeat($clear, $scale);
+        $wide = max(1, $this->wide);
+        for ($first = 0, $end = $wide * max(1, $this->high); $first < $end; $first += $wide) {
             $line = '';
-            for ($column = 0; $column < $this->wide; $column++) {
-                $colour = $this->cells[$row * $this->wide + $column] ?? null;
-                $line .= $colour === null ? $clear : str_repeat(pack('C4', ...Compositing::bytes($colour)), $scale);
+            for ($cell = $first; $cell < $first + $wide; $cell++) {
+                $line .= isset($this->cells[$cell]) ? $pixels[$this->cells[$cell]] : $clear;
             }
-            $pixels .= str_repeat($line, $scale);
+            for ($k = 0; $k < $scale; $k++) {
+                yield $line;
+            }
         }
-
-        return PngChunks::ofPixels($this->wide * $scale, $this->high * $scale, $pixels);
     }
 
     /** An SVG drawing with one path for each colour, a unit for each cell. */

@@ -5,13 +5,13 @@ namespace Tests\Outside;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
-use Sternbild\Core\Format\MovingPicture;
-use Sternbild\Core\Format\PixelPicture;
+use Sternbild\Core\Format\MovingRaster;
+use Sternbild\Core\Format\PixelRaster;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 
 /** Moving pictures as another program reads them (Debian: python3-pil). */
-final class MovingPictureLibraryTest extends TestCase
+final class MovingRasterLibraryTest extends TestCase
 {
     use AsksPython;
 
@@ -31,8 +31,8 @@ final class MovingPictureLibraryTest extends TestCase
         ];
         $scene = (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan));
         foreach ([1, 3] as $scale) {
-            [$whole, $frames, $pictures] = PixelPicture::frames($scene, 'f1');
-            $read = $this->python('frames.py', base64_encode(MovingPicture::apng($pictures, $scale, $frames->ms)));
+            [$whole, $frames, $pictures] = PixelRaster::frames($scene, 'f1');
+            $read = $this->python('frames.py', base64_encode(MovingRaster::apng($pictures, $scale, $frames->ms)));
             self::assertCount(3, $read);
             foreach ($read as $number => $frame) {
                 self::assertIsArray($frame);

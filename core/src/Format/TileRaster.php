@@ -15,13 +15,16 @@ use Sternbild\Core\Shape\Figure;
  * It is cut out of a larger picture: where outlines run off a picture, `rsvg-convert` draws them a little otherwise than where they go on,
  * and the left edge would not be what lies beyond the right one.
  */
-final class TilePicture
+final class TileRaster
 {
     /** Pixels around it at most. */
     private const MOST_AROUND = 256;
 
     /** How hard a PNG is packed, from 0 to 9: beyond this it takes twice as long to be a third smaller. */
-    private const PACKED = 3;
+    private const PACKED = '3';
+
+    /** Bytes in memory; what is larger is worked on in a file. */
+    private const MEMORY = 300_000_000;
 
     /**
      * A PNG.
@@ -32,10 +35,17 @@ final class TilePicture
      */
     public static function png(Scene $scene, Tile $tile, int $width, ?\Closure $meanwhile = null): string
     {
-        ob_start();
-        imagepng(self::image($scene, $tile, $width, 1, $meanwhile), null, self::PACKED);
+        $cut = self::image($scene, $tile, $width, 1, $meanwhile);
+        try {
+            $cut->setOption('png:compression-level', self::PACKED);
+            // A ground hides all that could be seen through.
+            $cut->setImageFormat($scene->background() === null ? 'PNG32' : 'PNG24');
+            $cut->stripImage();
 
-        return (string) ob_get_clean();
+            return $cut->getImageBlob();
+        } catch (\ImagickException) {
+            throw new RenderFailed('The picture cannot be written.');
+        }
     }
 
     /**
@@ -52,7 +62,7 @@ final class TilePicture
         int $times,
         ?\Closure $meanwhile = null,
         int $deadline = Raster::DEADLINE,
-    ): \GdImage {
+    ): \Imagick {
         $height = $tile->heightFor($width);
         $around = self::around($tile, $width);
         $svg = SvgDrawing::writeTileInPixels(
@@ -60,18 +70,17 @@ final class TilePicture
             $tile->laid($times)->withMargin(($around * $tile->width) / $width, ($around * $tile->height) / $height),
             [$times * $width + 2 * $around, $times * $height + 2 * $around],
         );
-        $picture = imagecreatefromstring(Raster::png($svg, 1.0, $deadline, $meanwhile));
-        if ($picture === false) {
+        \Imagick::setResourceLimit(\Imagick::RESOURCETYPE_MEMORY, self::MEMORY);
+        try {
+            $picture = new \Imagick;
+            $picture->readImageBlob(Raster::png($svg, 1.0, $deadline, $meanwhile));
+            $picture->cropImage($times * $width, $times * $height, $around, $around);
+            $picture->setImagePage(0, 0, 0, 0);
+
+            return $picture;
+        } catch (\ImagickException) {
             throw new RenderFailed('The picture cannot be read.');
         }
-        $cut = imagecrop($picture, ['x' => $around, 'y' => $around, 'width' => $times * $width, 'height' => $times * $height]);
-        if ($cut === false) {
-            throw new RenderFailed('The picture cannot be cut.');
-        }
-        // A ground hides all that could be seen through.
-        imagesavealpha($cut, $scene->background() === null);
-
-        return $cut;
     }
 
     /** As far as anything reaches that lies across an edge. */

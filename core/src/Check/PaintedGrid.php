@@ -14,7 +14,7 @@ use Sternbild\Core\Result\Remedy;
 use Sternbild\Core\Shape\Part;
 
 /** What is painted on one grid, whatever steps did so. */
-final readonly class PaintedPicture
+final readonly class PaintedGrid
 {
     /** Of one sort on one grid; of more nobody reads each. */
     public const MOST = 8;
@@ -29,8 +29,8 @@ final readonly class PaintedPicture
      */
     private function __construct(
         private string $on,
-        private Grid&Rectangles $grid,
-        public PaintedCells $picture,
+        private Rectangles $grid,
+        public PaintedCells $cells,
         private array $owners,
         public array $colours,
         public array $palette,
@@ -56,7 +56,7 @@ final readonly class PaintedPicture
         $all = [];
         foreach ($cells as $on => $those) {
             $grid = ($at->known[$on] ?? null)?->result;
-            if ($grid instanceof Grid && $grid instanceof Rectangles && $those !== [] && count($those) <= self::MOST_CELLS) {
+            if ($grid instanceof Rectangles && $those !== [] && count($those) <= self::MOST_CELLS) {
                 $all[] = new self(
                     (string) $on,
                     $grid,
@@ -111,6 +111,6 @@ final readonly class PaintedPicture
     /** @return array{int, int} column and row, from 0 */
     public function placed(int $cell): array
     {
-        return [$cell % $this->picture->columns, intdiv($cell, $this->picture->columns)];
+        return [$cell % $this->cells->columns, intdiv($cell, $this->cells->columns)];
     }
 }
