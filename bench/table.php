@@ -2,291 +2,237 @@
 
 declare(strict_types=1);
 
-// Prints the results as one table. In: lines of NAME and JSON, tab between.
+// Prints the results as one table, says which aims were missed, and which ratios grew by more than a quarter over those that are kept in
+// figures.json. In: lines of NAME and JSON, tab between; and `keep`, where these are to be kept from now on.
+
+const KEPT = __DIR__.'/figures.json';
+const GROWN = 1.25;
 
 $results = [];
 foreach (file($argv[1]) ?: [] as $line) {
     [$name, $json] = explode("\t", $line, 2);
     $results[$name] = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 }
-$row = static fn (string $what, string $value, string $aim): string => sprintf("%-62s %18s   %s\n", $what, $value, $aim);
-$ms = static fn (float $milliseconds): string => sprintf('%.1f ms', $milliseconds);
-['join' => $ours, 'polygon-clipping' => $clipping, 'shapely' => $shapely, 'server' => $server, 'editor' => $editor] = $results;
+$ms = static fn (float $milliseconds): string => sprintf($milliseconds < 100 ? '%.1f ms' : '%.0f ms', $milliseconds);
+$median = static fn (array $times): string => "{$ms($times['median'])} ({$ms($times['p95'])})";
+$missed = $figures = [];
+$part = '';
 
-echo $row('measured', 'value', 'aim'), str_repeat('-', 110), "\n";
-echo $row("join of {$ours['cells']} cells, evaluation included (median of 10)", $ms($ours['median']), '');
-echo $row('  the same by polygon-clipping (best of 3)', $ms($clipping['best']), '');
-echo $row('  the same by Shapely, unary_union (best of 5)', $ms($shapely['best']), '');
-echo $row(
-    '  faster than the faster of the two',
-    sprintf('%.1f times', min($clipping['best'], $shapely['best']) / $ours['median']),
-    'at least 4 times',
-);
-$geos = $results['cut by GEOS'];
-$aims = ['polygon' => 'at most 1', 'circles' => 'at most 1', 'segments' => 'at most 1.5', 'grid' => 'at most 1'];
-foreach ($geos as $name => $theirs) {
-    $cut = $results['cut'][$name];
-    echo $row("$name: {$cut['faces']} faces", $ms($cut['best']), $name === 'polygon 24' ? '9,024 faces' : '');
-    echo $row("  the same by GEOS: {$theirs['faces']} faces; noding alone", $ms($theirs['noding']), '');
-    echo $row('  over noding alone', sprintf('%.2f', $cut['best'] / $theirs['noding']), $aims[explode(' ', $name)[0]]);
-    echo $row('  over noding and polygonizing', sprintf('%.2f', $cut['best'] / $theirs['best']), '');
-}
-echo $row('  peak memory', sprintf('%.0f MB', $results['cut']['memory']), 'under 400 MB');
-foreach ($results['combine'] as $name => $ours) {
-    echo $row("$name: {$ours['nodes']} nodes (median of 5)", $ms($ours['median']), '');
-    foreach (['pathkit' => $results['combine by PathKit'], ...$results['combine flattened']] as $library => $theirs) {
-        echo $row(
-            "  by $library: {$theirs[$name]['nodes']} nodes",
-            $ms($theirs[$name]['best']),
-            sprintf(
-                '%.1f times as fast, %.1f times the nodes',
-                $theirs[$name]['best'] / $ours['median'],
-                $theirs[$name]['nodes'] / max(1, $ours['nodes']),
-            ),
-        );
+$tell = static function (string $what, string $value, string $note = ''): void {
+    printf("%-74s %20s   %s\n", $what, $value, $note);
+};
+// A figure that is to be at most so much; without an aim it is told.
+$atMost = static function (string $what, float $figure, string $form, ?float $aim, string $note = '') use ($tell, &$missed, &$part): void {
+    $isMissed = $aim !== null && $figure > $aim;
+    $tell($what, sprintf($form, $figure), ($aim === null ? '' : ($isMissed ? 'MISSED, ' : '').sprintf("at most $form", $aim)).
+        ($note === '' ? '' : ($aim === null ? '' : '; ').$note));
+    if ($isMissed) {
+        $missed[] = "$part: ".trim($what).': '.sprintf($form, $figure).sprintf(" for $form", $aim);
+    }
+};
+// The same of a time over that of its reference, which is what is kept.
+$ratio = static function (string $what, float $ours, float $theirs, ?float $aim, string $note = '') use ($atMost, &$figures, &$part): void {
+    $atMost("  $what", $ours / $theirs, '%.2f times', $aim, $note);
+    $figures["$part: $what"] = round($ours / $theirs, 3);
+};
+
+$parts = [
+    'join' => function (array $r) use ($tell, $ratio, $ms): void {
+        $tell("join of {$r['join']['cells']} cells, evaluation included (median of 10)", $ms($r['join']['median']));
+        foreach (['polygon-clipping', 'shapely'] as $library) {
+            $tell("  the same by $library", $ms($r[$library]['best']));
+        }
+        $ratio('over the faster of the two', $r['join']['median'], min($r['polygon-clipping']['best'], $r['shapely']['best']), 0.25);
+    },
+    'cut' => function (array $r) use ($tell, $ratio, $atMost, $ms): void {
+        $aims = ['polygon' => 1.0, 'circles' => 1.0, 'segments' => 1.5, 'grid' => 1.0];
+        foreach ($r['cut by GEOS'] as $name => $theirs) {
+            $cut = $r['cut'][$name];
+            $tell("$name: {$cut['faces']} faces", $ms($cut['best']), $name === 'polygon 24' ? '9,024 faces' : '');
+            $tell("  the same by GEOS: {$theirs['faces']} faces; noding alone", $ms($theirs['noding']));
+            $ratio("$name over noding alone", $cut['best'], $theirs['noding'], $aims[explode(' ', $name)[0]]);
+            $ratio("$name over noding and polygonizing", $cut['best'], $theirs['best'], null);
+        }
+        $atMost('  peak memory', $r['cut']['memory'], '%.0f MB', 400);
+        foreach ($r['cut']['growth'] as $n => $each) {
+            $tell("segments by lot, $n: time over (n + k) log n", sprintf('%.2f µs', $each));
+        }
+        $ratio('largest over smallest', max($r['cut']['growth']), min($r['cut']['growth']), 2.0);
+        $location = $r['cut']['location'];
+        $tell("10,000 places found among {$location['faces']} faces", $ms($location['questions']));
+        $ratio('places found over building the faces', $location['questions'], $location['build'], 0.5);
+    },
+    'combine' => function (array $r) use ($tell, $ratio, $ms): void {
+        $aims = ['join of 100 outlines of cubics' => ['pathkit', 1.0], 'join of 300 circles' => ['shapely', 1.0]];
+        foreach ($r['combine'] as $name => $ours) {
+            $tell("$name: {$ours['nodes']} nodes (median of 5)", $ms($ours['median']));
+            foreach (['pathkit' => $r['combine by PathKit'], ...$r['combine flattened']] as $library => $theirs) {
+                $aim = ($aims[$name] ?? null) !== null && $aims[$name][0] === $library ? $aims[$name][1] : null;
+                $more = sprintf('%s, %.1f times the nodes', $ms($theirs[$name]['best']), $theirs[$name]['nodes'] / max(1, $ours['nodes']));
+                $ratio("$name over $library", $ours['median'], $theirs[$name]['best'], $aim, $more);
+            }
+        }
+    },
+    'inset' => function (array $r) use ($tell, $ratio, $atMost, $ms): void {
+        foreach ($r['inset'] as $name => $ours) {
+            $isOfCubics = $name === '200 cubics';
+            $atMost("20 insets of $name: {$ours['nodes']} nodes (best)", $ours['best'], '%.0f ms', $isOfCubics ? 2000.0 : null);
+            foreach ($r['inset flattened'][$name] as $library => $theirs) {
+                $more = sprintf('%s, %.1f times the nodes', $ms($theirs['best']), $theirs['nodes'] / $ours['nodes']);
+                $ratio("$name over $library", $ours['best'], $theirs['best'], $isOfCubics ? null : 1.0, $more);
+            }
+            $atMost('  off its distance', $ours['off'], '%.1e', $isOfCubics ? 1e-4 : 1e-6);
+        }
+    },
+    'band' => function (array $r) use ($tell, $ratio, $ms): void {
+        $tell("bands of 1,000 runs: {$r['band']['nodes']} nodes (best of 3)", $ms($r['band']['best']));
+        foreach ([...$r['band flattened'], ...$r['band by PathKit']] as $library => $theirs) {
+            $more = sprintf('%s, %.1f times the nodes', $ms($theirs['best']), $theirs['nodes'] / $r['band']['nodes']);
+            $ratio("over $library", $r['band']['best'], $theirs['best'], $library === 'pathkit' ? 2.0 : null, $more);
+        }
+    },
+    'ornament' => function (array $r) use ($tell, $ratio, $ms): void {
+        [$ours, $flat] = [$r['ornament'], $r['ornament flattened']];
+        foreach (['lap' => 'a rosette of 36 petals that lie over one another', 'weave' => 'a weave of 400 crossings'] as $what => $label) {
+            $tell("$label (median of 5)", $ms($ours[$what]), sprintf('area %.2f', $ours["$what area"]));
+            $ratio("$what over Shapely, flattened to 1e-4", $ours[$what], $flat[$what], 1.0, sprintf('area %.2f', $flat["$what area"]));
+        }
+        $tell('what lies under the edges of 2,000 neighbours', $ms($ours['seams']), sprintf('SVG %.2f times the bytes', $ours['bytes']));
+        $ratio('seams over encoding the answer', $ours['seams'], $ours['encoding'], 1.0, $ms($ours['encoding']));
+    },
+    'patterns' => function (array $r) use ($tell, $ratio, $atMost, $ms, $median): void {
+        $ours = $r['patterns'];
+        $tell('a p6m cell of a motif of 40 curves, into an answer (median of 15)', $median($ours['one']));
+        $atMost('  1,000 cells of it, 12,000 copies', $ours['many']['median'], '%.1f ms', 2 * $ours['one']['median'] + 20);
+        $atMost('  bytes of the answer', $ours['bytes']['many'] / 1000, '%.1f kB', $ours['bytes']['one'] / 1000 + 60);
+        $tell('  every copy written out', $ms($ours['spelt']['median']), sprintf('%.1f kB', $ours['bytes']['spelt'] / 1000));
+        $tell('its tile at 4,096 px (median of 3)', $median($ours['tile']));
+        $ratio('tile over rsvg-convert on every copy', $ours['tile']['median'], $ours['written out']['median'], 1.2);
+    },
+    'pixels' => function (array $r) use ($tell, $ratio, $ms, $median): void {
+        [$ours, $pillow] = [$r['pixels'], $r['pixels by Pillow']];
+        $tell('12 megapixels sampled into 160 × 96 cells, 16 colours (median of 9)', $median($ours['sample']));
+        $ratio('sampling over Pillow, resize and quantize', $ours['sample']['median'], $pillow['median'], 4.0, $ms($pillow['median']));
+        $tell('a bitmap of 400 × 300 cells (median of 9)', $median($ours['bitmap']));
+        $ratio('bitmap over GD drawing the same', $ours['bitmap']['median'], $ours['gd']['median'], 3.0, $ms($ours['gd']['median']));
+    },
+    'references' => function (array $r) use ($tell, $ratio, $atMost, $ms, $median): void {
+        [$ours, $elements] = [$r['references'], $r['references by svgelements']];
+        $tell('a drawing of 10,000 paths read (median of 5)', $median($ours['drawing']));
+        $ratio('a drawing over svgelements', $ours['drawing']['median'], $elements['median'], 4.0, $ms($elements['median']));
+        $atMost('a circle fitted along a stroke of 400 pixels (median of 9)', $ours['fit']['median'], '%.1f ms', 100);
+        $tell('24 megapixels decoded and resized by ImageMagick (median of 3)', $median($ours['plain']));
+    },
+    'grids' => function (array $r) use ($tell, $ratio, $ms): void {
+        foreach ($r['grids'] as $family => $grid) {
+            $tell("$family grid of {$grid['cells']} cells, evaluated", $ms($grid['evaluated']));
+            $tell('  evaluated, put into an answer and gzipped', $ms($grid['whole']), sprintf('%.1f kB', $grid['bytes'] / 1000));
+            $ratio("$family over encoding and gzipping the answer", $grid['whole'], $grid['encoded'], null);
+        }
+    },
+    'server' => function (array $r) use ($tell, $ratio, $atMost, $median): void {
+        $times = $r['server']['times'];
+        foreach ($times as $what => $one) {
+            $tell("round trip, $what", $median($one));
+            if ($what !== 'nothing') {
+                $ratio("$what over nothing", $one['median'], $times['nothing']['median'], 8.0);
+            }
+        }
+        $atMost('answer to a changed number, gzipped', $r['server']['bytes of a changed number, gzipped'] / 1000, '%.1f kB', null);
+    },
+    'mark' => function (array $r) use ($tell, $ratio, $median): void {
+        $times = $r['mark']['times'];
+        foreach ($times as $what => $one) {
+            $tell("the gull's plan of {$r['mark']['steps']} steps, $what", $median($one));
+            if ($what !== 'nothing') {
+                $ratio("$what over nothing", $one['median'], $times['nothing']['median'], str_contains($what, 'first') ? 10.0 : 4.0);
+            }
+        }
+    },
+    'long' => function (array $r) use ($tell, $ratio, $atMost, $median): void {
+        $times = $r['long']['times'];
+        foreach ($times as $what => $one) {
+            $tell("plan of {$r['long']['steps']} steps, $what", $median($one));
+            if ($what !== 'nothing') {
+                $ratio("$what over nothing", $one['median'], $times['nothing']['median'], str_contains($what, 'first') ? 6.0 : 3.0);
+            }
+        }
+        foreach ($r['long']['bytes'] as $what => $bytes) {
+            $atMost("  $what: bytes beyond the geometry that changed", $bytes['beyond'] / 1000, '%.1f kB', 10);
+        }
+    },
+    'vary' => function (array $r) use ($tell, $ratio, $atMost, $ms, $median): void {
+        $vary = $r['vary'];
+        $atMost('twelve variations of the sample mandala (median)', $vary['varied']['median'], '%.0f ms', 3000, "p95 {$ms($vary['varied']['p95'])}");
+        $tell('  a change by somebody else meanwhile', $median($vary['beside']));
+        $ratio('a change meanwhile over one alone', $vary['beside']['median'], $vary['alone']['median'], 2.0, $ms($vary['alone']['median']));
+    },
+    'desk' => function (array $r) use ($tell, $atMost, $median, $ms): void {
+        $desk = $r['desk'];
+        $tell('from a key press in a number to the picture', $median($desk['press']));
+        $atMost('  95th percentile', $desk['press']['p95'], '%.0f ms', 100);
+        $what = [
+            'dragging' => 'a handle dragged',
+            'carrying' => 'a part dragged',
+            'hovering' => 'the pointer over 2,000 figures',
+            'scrolling' => 'the plan scrolled',
+        ];
+        foreach ($what as $name => $label) {
+            $atMost("  frames, $label, 100 ms on the line (p95)", $desk[$name]['p95'], '%.1f ms', 20);
+        }
+        $atMost("  frames, cells taken out of {$desk['picked']} picked ones (median)", $desk['picking']['median'], '%.1f ms', 20);
+    },
+    'editor' => function (array $r) use ($atMost): void {
+        $editor = $r['editor'];
+        $atMost('JavaScript for the first sheet, gzipped', $editor['gzipped'] / 1000, '%.1f kB', 180);
+        $atMost("dragging across {$editor['picked']} cells, frame time (median)", $editor['median'], '%.1f ms', null);
+        $atMost('  95th percentile', $editor['p95'], '%.1f ms', 20);
+        $atMost('opening a sheet of 5,000 cells until it is painted', $editor['opening'], '%.0f ms', 350);
+    },
+    'cloth' => function (array $r) use ($atMost): void {
+        $atMost('a point of a motif of 12,000 copies dragged, frame time (p95)', $r['cloth']['p95'], '%.1f ms', 20);
+    },
+    'large' => function (array $r) use ($tell, $ratio, $median): void {
+        $tell('a JPEG of 24 megapixels from drop to sheet (median of 3)', $median($r['large']));
+        if (isset($r['references'])) {
+            $ratio('from drop to sheet over ImageMagick', $r['large']['median'], $r['references']['plain']['median'], 3.0);
+        }
+    },
+    'brush' => function (array $r) use ($tell, $ratio, $atMost, $median, $ms): void {
+        $brush = $r['brush'];
+        $atMost('a brush pulled over 120,000 painted cells, frame time (p95)', $brush['p95'], '%.1f ms', 20);
+        $tell('  a stroke of 50 cells kept (median of 12)', $median($brush['change']));
+        $ratio('a stroke over an empty request', $brush['change']['median'], $brush['empty']['median'], 4.0, $ms($brush['empty']['median']));
+    },
+    'crowd' => function (array $r) use ($tell, $atMost, $ms): void {
+        $crowd = $r['crowd'];
+        foreach (['alone', 'beside three with the worst plans'] as $case) {
+            $one = $crowd[$case];
+            $tell("{$crowd['designers']} designers $case, median", $ms($one['p50']));
+            $atMost('  95th percentile', $one['p95'], '%.0f ms', $case === 'alone' ? 400.0 : null);
+            $tell('  requests a second', sprintf('%.1f', $one['requests a second']));
+            $atMost('  errors', $one['errors'], '%d', 0);
+        }
+        $atMost('  median beside them over alone', $crowd['median beside them, times'], '%.2f times', 1.5);
+    },
+];
+
+$tell('measured', 'value', 'aim; median (95th percentile)');
+echo str_repeat('-', 130), "\n";
+foreach ($parts as $part => $say) {
+    if (isset($results[$part])) {
+        $say($results);
     }
 }
-foreach ($results['inset'] as $name => $ours) {
-    echo $row("20 insets of $name: {$ours['nodes']} nodes (best of 3)", $ms($ours['best']), '');
-    foreach ($results['inset flattened'][$name] as $library => $theirs) {
-        echo $row(
-            "  by $library: {$theirs['nodes']} nodes",
-            $ms($theirs['best']),
-            sprintf(
-                '%.1f times as fast, %.1f times the nodes; aims 1 and 10',
-                $theirs['best'] / $ours['best'],
-                $theirs['nodes'] / max(1, $ours['nodes']),
-            ),
-        );
-    }
-    echo $row(
-        '  off its distance, at most',
-        sprintf('%.1e', $ours['off']),
-        $name === '200 cubics' ? 'a ten-thousandth of the distance' : '1e-9 of the sheet',
-    );
+echo "\n", $missed === [] ? "All aims were reached.\n" : "Missed:\n  ".implode("\n  ", $missed)."\n";
+
+$kept = is_file(KEPT) ? json_decode((string) file_get_contents(KEPT), true, 4, JSON_THROW_ON_ERROR) : [];
+$slower = array_filter($figures, static fn (float $figure, string $what): bool => $figure > GROWN * ($kept[$what] ?? INF), ARRAY_FILTER_USE_BOTH);
+foreach ($slower as $what => $figure) {
+    echo $what === array_key_first($slower) ? "Slower than kept by more than a quarter:\n" : '', "  $what: $figure, was {$kept[$what]}\n";
 }
-echo $row("bands of 1,000 runs: {$results['band']['nodes']} nodes (best of 3)", $ms($results['band']['best']), '');
-foreach ([...$results['band flattened'], ...$results['band by PathKit']] as $library => $theirs) {
-    echo $row(
-        "  by $library: {$theirs['nodes']} nodes",
-        $ms($theirs['best']),
-        sprintf(
-            '%.2f times as fast, %.1f times the nodes',
-            $theirs['best'] / $results['band']['best'],
-            $theirs['nodes'] / $results['band']['nodes'],
-        ),
-    );
+if (($argv[2] ?? '') === 'keep') {
+    $all = [...$kept, ...$figures];
+    ksort($all);
+    file_put_contents(KEPT, json_encode($all, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n");
 }
-foreach (['lap' => 'a rosette of 36 petals that lie over one another', 'weave' => 'a weave of 400 crossings'] as $what => $label) {
-    echo $row("$label (median of 5)", $ms($results['ornament'][$what]), sprintf('area %.2f', $results['ornament']["$what area"]));
-    echo $row(
-        '  by shapely, flattened to 1e-4',
-        $ms($results['ornament flattened'][$what]),
-        sprintf(
-            '%.2f times as fast, area %.2f',
-            $results['ornament flattened'][$what] / $results['ornament'][$what],
-            $results['ornament flattened']["$what area"],
-        ),
-    );
-}
-echo $row(
-    'what lies under the edges of 2,000 neighbours',
-    $ms($results['ornament']['seams']),
-    sprintf(
-        '%.2f times the encoding of the answer (%s); SVG %.2f times the bytes',
-        $results['ornament']['seams'] / $results['ornament']['encoding'],
-        $ms($results['ornament']['encoding']),
-        $results['ornament']['bytes'],
-    ),
-);
-$patterns = $results['patterns'];
-$row1 = $patterns['one']['median'];
-echo $row(
-    'a p6m cell of a motif of 40 curves, into an answer (median of 15)',
-    $ms($row1),
-    sprintf('95th percentile %s', $ms($patterns['one']['p95'])),
-);
-echo $row(
-    '  1,000 cells of it, 12,000 copies',
-    $ms($patterns['many']['median']),
-    sprintf('at most %s; 95th percentile %s', $ms(2 * $row1 + 20), $ms($patterns['many']['p95'])),
-);
-echo $row(
-    '  bytes of the answer',
-    sprintf('%.1f kB', $patterns['bytes']['many'] / 1000),
-    sprintf('at most %.1f kB', $patterns['bytes']['one'] / 1000 + 60),
-);
-echo $row('  every copy written out', $ms($patterns['spelt']['median']), sprintf('%.1f kB', $patterns['bytes']['spelt'] / 1000));
-echo $row(
-    'its tile at 4,096 px (median of 3)',
-    $ms($patterns['tile']['median']),
-    sprintf(
-        '%.2f times rsvg-convert on every copy written out (%s); at most 2',
-        $patterns['tile']['median'] / $patterns['written out']['median'],
-        $ms($patterns['written out']['median']),
-    ),
-);
-echo $row(
-    'a point of a motif of 12,000 copies dragged, frame time (median)',
-    $ms($results['cloth']['median']),
-    sprintf('under 20 ms; 95th percentile %s', $ms($results['cloth']['p95'])),
-);
-$pixels = $results['pixels'];
-$pillow = $results['pixels by Pillow'];
-echo $row(
-    '12 megapixels sampled into 160 × 96 cells, 16 colours (median of 9)',
-    $ms($pixels['sample']['median']),
-    sprintf(
-        '%.1f times Pillow, resize and quantize (%s); at most 4; 95th percentile %s',
-        $pixels['sample']['median'] / $pillow['median'],
-        $ms($pillow['median']),
-        $ms($pixels['sample']['p95']),
-    ),
-);
-echo $row(
-    'a bitmap of 400 × 300 cells (median of 9)',
-    $ms($pixels['bitmap']['median']),
-    sprintf(
-        '%.1f times GD drawing the same (%s); at most 3; 95th percentile %s',
-        $pixels['bitmap']['median'] / $pixels['gd']['median'],
-        $ms($pixels['gd']['median']),
-        $ms($pixels['bitmap']['p95']),
-    ),
-);
-$references = $results['references'];
-$elements = $results['references by svgelements'];
-echo $row(
-    'a drawing of 10,000 paths read (median of 5)',
-    $ms($references['drawing']['median']),
-    sprintf(
-        '%.2f times svgelements (%s); at most 4; 95th percentile %s',
-        $references['drawing']['median'] / $elements['median'],
-        $ms($elements['median']),
-        $ms($references['drawing']['p95']),
-    ),
-);
-echo $row(
-    'a circle fitted along a stroke of 400 pixels (median of 9)',
-    $ms($references['fit']['median']),
-    sprintf('under 100 ms; 95th percentile %s', $ms($references['fit']['p95'])),
-);
-echo $row(
-    'a JPEG of 24 megapixels from drop to sheet (median of 3)',
-    $ms($results['large']['median']),
-    sprintf(
-        '%.2f times ImageMagick, decode and resize (%s); at most 3; 95th percentile %s',
-        $results['large']['median'] / $references['plain']['median'],
-        $ms($references['plain']['median']),
-        $ms($results['large']['p95']),
-    ),
-);
-$brush = $results['brush'];
-echo $row(
-    'a brush pulled over 120,000 painted cells, frame time (95th percentile)',
-    $ms($brush['p95']),
-    sprintf('under 20 ms; median %s', $ms($brush['median'])),
-);
-echo $row(
-    '  a stroke of 50 cells kept (median of 12)',
-    $ms($brush['change']['median']),
-    sprintf(
-        '%.1f times an empty request (%s); at most 4; 95th percentile %s',
-        $brush['change']['median'] / $brush['empty']['median'],
-        $ms($brush['empty']['median']),
-        $ms($brush['change']['p95']),
-    ),
-);
-$growth = $results['cut']['growth'];
-foreach ($growth as $n => $each) {
-    echo $row("random segments, $n: time over (n + k) log n", sprintf('%.2f µs', $each), '');
-}
-echo $row('  largest over smallest', sprintf('%.2f', max($growth) / min($growth)), 'at most 2');
-$location = $results['cut']['location'];
-echo $row("10,000 places found among {$location['faces']} faces", $ms($location['questions']), '');
-echo $row('  over building them', sprintf('%.2f', $location['questions'] / $location['build']), 'at most 0.5');
-foreach ($results['grids'] as $family => $grid) {
-    echo $row("$family grid of {$grid['cells']} cells, evaluated", $ms($grid['evaluated']), '');
-    echo $row('  evaluated, put into an answer and gzipped', $ms($grid['whole']), '');
-    echo $row('  over encoding and gzipping the answer alone', sprintf('%.1f times', $grid['whole'] / $grid['encoded']), '');
-    echo $row('  bytes on the wire', sprintf('%.1f kB', $grid['bytes'] / 1000), '');
-}
-foreach ($server['times'] as $what => $times) {
-    echo $row("round trip, $what (median)", $ms($times['median']), $what === 'nothing' ? 'reference' : '');
-    echo $row(
-        "round trip, $what (95th percentile)",
-        $ms($times['p95']),
-        $what === 'nothing' ? 'reference' : 'under 80 ms where nothing takes 15 ms',
-    );
-    if ($what !== 'nothing') {
-        echo $row('  over nothing, median', sprintf('%.1f times', $times['median'] / $server['times']['nothing']['median']), '');
-    }
-}
-echo $row('answer to a changed number, gzipped', sprintf('%.1f kB', $server['bytes of a changed number, gzipped'] / 1000), '');
-echo $row('JavaScript, gzipped', sprintf('%.1f kB', $editor['gzipped'] / 1000), 'under 220 kB');
-echo $row("dragging across {$editor['picked']} cells, frame time (median)", $ms($editor['median']), '');
-echo $row("dragging across {$editor['picked']} cells, frame time (95th percentile)", $ms($editor['p95']), 'under 20 ms');
-echo $row('opening a sheet of 5,000 cells until it is painted', $ms($editor['opening']), 'under 1000 ms');
-$mark = $results['mark'];
-foreach ($mark['times'] as $what => $times) {
-    echo $row(
-        "the gull's plan of {$mark['steps']} steps, $what (median, 95th percentile)",
-        $ms($times['median']).', '.$ms($times['p95']),
-        $what === 'nothing'
-            ? 'reference'
-            : sprintf(
-                '%.1f times nothing; at most %d',
-                $times['median'] / $mark['times']['nothing']['median'],
-                str_contains($what, 'first') ? 10 : 4,
-            ),
-    );
-}
-$long = $results['long'];
-$nothing = $long['times']['nothing']['median'];
-foreach ($long['times'] as $what => $times) {
-    echo $row(
-        "plan of {$long['steps']} steps, $what (median, 95th percentile)",
-        $ms($times['median']).', '.$ms($times['p95']),
-        $what === 'nothing'
-            ? 'reference'
-            : sprintf('%.1f times nothing; at most %d', $times['median'] / $nothing, str_contains($what, 'first') ? 6 : 3),
-    );
-}
-foreach ($long['bytes'] as $what => $bytes) {
-    echo $row("  $what: bytes beyond the geometry that changed", sprintf('%.1f kB', $bytes['beyond'] / 1000), 'under 10 kB');
-}
-$vary = $results['vary'];
-echo $row(
-    'twelve variations of the sample mandala (median, 95th percentile)',
-    $ms($vary['varied']['median']).', '.$ms($vary['varied']['p95']),
-    'under 3000 ms',
-);
-echo $row(
-    '  a change by somebody else meanwhile (median, 95th percentile)',
-    $ms($vary['beside']['median']).', '.$ms($vary['beside']['p95']),
-    sprintf('%.2f times without (%s); at most 2', $vary['beside']['median'] / $vary['alone']['median'], $ms($vary['alone']['median'])),
-);
-$desk = $results['desk'];
-echo $row(
-    'from a key press in a number to the picture (median, 95th percentile)',
-    $ms($desk['press']['median']).', '.$ms($desk['press']['p95']),
-    'under 100 ms',
-);
-foreach (
-    [
-        'dragging' => 'a handle dragged',
-        'carrying' => 'a part dragged',
-        'hovering' => 'the pointer over 2,000 figures',
-        'scrolling' => 'the plan scrolled',
-    ] as $name => $what
-) {
-    echo $row("  frames, $what, 100 ms on the line (95th percentile)", $ms($desk[$name]['p95']), 'under 20 ms');
-}
-echo $row("  frames, cells taken out of {$desk['picked']} picked ones (median)", $ms($desk['picking']['median']), 'under 20 ms');
-$crowd = $results['crowd'];
-foreach (['alone', 'beside three with the worst plans'] as $case) {
-    $one = $crowd[$case];
-    echo $row("{$crowd['designers']} designers $case, median", $ms($one['p50']), '');
-    echo $row('  95th percentile', $ms($one['p95']), $case === 'alone' ? 'under 400 ms' : '');
-    echo $row('  requests a second; errors', sprintf('%.1f; %d', $one['requests a second'], $one['errors']), 'no error');
-}
-echo $row('  median beside them over alone', sprintf('%.2f', $crowd['median beside them, times']), 'at most 1.5');

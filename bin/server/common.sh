@@ -202,6 +202,7 @@ php_admin_value[upload_max_filesize] = 62M
 php_admin_value[max_execution_time] = 8
 php_admin_value[expose_php] = 0
 php_admin_value[display_errors] = 0
+${STERNBILD_PREPEND:+php_admin_value[auto_prepend_file] = $STERNBILD_PREPEND}
 FPM
 }
 
