@@ -7,10 +7,10 @@ declare(strict_types=1);
 
 require __DIR__.'/../vendor/autoload.php';
 
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\View\SceneView;
 
 $families = [
@@ -53,7 +53,7 @@ foreach ($families as $name => $step) {
     $times = ['evaluated' => INF, 'whole' => INF, 'encoded' => INF];
     for ($run = 0; $run < 5; $run++) {
         $start = hrtime(true);
-        $scene = (new Evaluator(new ArrayCache))->evaluate($plan);
+        $scene = (new Evaluator(new ShortMemory))->evaluate($plan);
         $cells = count($scene->grids()['g1']->mesh()->cells);
         $times['evaluated'] = min($times['evaluated'], (hrtime(true) - $start) / 1e6);
         $view = SceneView::describe($scene, []);

@@ -7,11 +7,11 @@ declare(strict_types=1);
 
 require __DIR__.'/../vendor/autoload.php';
 
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Geometry\Arc;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 
 $cells = [];
 for ($ring = 0; $ring < 50; $ring++) {
@@ -32,7 +32,7 @@ $plan = (new PlanReader(Kinds::all()))->fromArray([
 $times = [];
 for ($run = 0; $run < 10; $run++) {
     $start = hrtime(true);
-    $scene = (new Evaluator(new ArrayCache))->evaluate($plan);
+    $scene = (new Evaluator(new ShortMemory))->evaluate($plan);
     $times[] = (hrtime(true) - $start) / 1e6;
 }
 sort($times);

@@ -5,13 +5,13 @@ declare(strict_types=1);
 // Mutated plans and changes, as many as asked for, read, worked out and described as a worker does it. One that breaks ends it; the slowest
 // and the largest are told. Arguments: how many, seed.
 
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Edit\PlanEdit;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Tests\Mutator;
 use Sternbild\Core\View\SceneView;
 
@@ -40,7 +40,7 @@ for ($round = 0; $round < $count; $round++) {
         $plan = $isPlan
             ? PlanReader::decode(json_encode($given, JSON_THROW_ON_ERROR))
             : PlanEdit::apply($whole, $given, Kinds::all())->plan();
-        $scene = (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan), Budget::large());
+        $scene = (new Evaluator(new ShortMemory))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan), Budget::large());
         json_encode(SceneView::describe($scene, []), JSON_THROW_ON_ERROR);
         $workedOut++;
     } catch (Unusable) {

@@ -8,7 +8,6 @@ declare(strict_types=1);
 
 require __DIR__.'/../vendor/autoload.php';
 
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\SvgDrawing;
@@ -16,6 +15,7 @@ use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Line;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\View\SceneView;
 
 const RUNS = 5;
@@ -26,7 +26,7 @@ const WIDTH = 12.0;
 /** @param  list<array<string, mixed>>  $steps */
 function scene(array $steps, string $seams = 'closed'): Scene
 {
-    return (new Evaluator(new ArrayCache))->evaluate(
+    return (new Evaluator(new ShortMemory))->evaluate(
         (new PlanReader(Kinds::all()))->fromArray([
             'format' => 'sternbild-plan',
             'version' => 1,

@@ -8,7 +8,6 @@ declare(strict_types=1);
 
 require __DIR__.'/../vendor/autoload.php';
 
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PathData;
@@ -17,6 +16,7 @@ use Sternbild\Core\Format\Tile;
 use Sternbild\Core\Format\TileRaster;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\View\SceneView;
 
 const RUNS = 15;
@@ -61,7 +61,7 @@ function plan(int $across, int $down): array
 
 function scene(int $across, int $down): Scene
 {
-    return (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray(plan($across, $down)));
+    return (new Evaluator(new ShortMemory))->evaluate((new PlanReader(Kinds::all()))->fromArray(plan($across, $down)));
 }
 
 /**

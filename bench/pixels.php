@@ -9,11 +9,11 @@ declare(strict_types=1);
 require __DIR__.'/../vendor/autoload.php';
 
 use Sternbild\Core\Command\FolderPictures;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Format\PixelRaster;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 
 const RUNS = 9;
 
@@ -50,7 +50,7 @@ function timed(Closure $work): array
     return ['median' => $times[intdiv(RUNS, 2)], 'p95' => $times[(int) floor(0.95 * (RUNS - 1))]];
 }
 
-$evaluated = static fn (array $steps) => (new Evaluator(new ArrayCache))->evaluate(
+$evaluated = static fn (array $steps) => (new Evaluator(new ShortMemory))->evaluate(
     (new PlanReader(Kinds::all()->withPictures(new FolderPictures($folder))))->fromArray([
         'format' => 'sternbild-plan',
         'version' => 1,

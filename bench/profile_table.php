@@ -5,7 +5,7 @@ declare(strict_types=1);
 // Prints where the time went. In: the folder with what was sampled. Of each function how much of the whole was spent in it, and in it with
 // all that it called.
 
-const SHOWN = 40;
+const SHOWN = 120;
 
 $own = $with = [];
 $all = 0;

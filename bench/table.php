@@ -73,7 +73,7 @@ $parts = [
             }
         }
     },
-    'inset' => function (array $r) use ($tell, $ratio, $atMost, $ms): void {
+    'inset' => function (array $r) use ($ratio, $atMost, $ms): void {
         foreach ($r['inset'] as $name => $ours) {
             $isOfCubics = $name === '200 cubics';
             $atMost("20 insets of $name: {$ours['nodes']} nodes (best)", $ours['best'], '%.0f ms', $isOfCubics ? 2000.0 : null);
@@ -167,7 +167,7 @@ $parts = [
         $tell('  a change by somebody else meanwhile', $median($vary['beside']));
         $ratio('a change meanwhile over one alone', $vary['beside']['median'], $vary['alone']['median'], 2.0, $ms($vary['alone']['median']));
     },
-    'desk' => function (array $r) use ($tell, $atMost, $median, $ms): void {
+    'desk' => function (array $r) use ($tell, $atMost, $median): void {
         $desk = $r['desk'];
         $tell('from a key press in a number to the picture', $median($desk['press']));
         $atMost('  95th percentile', $desk['press']['p95'], '%.0f ms', 100);

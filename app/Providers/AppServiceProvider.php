@@ -6,7 +6,7 @@ use App\Http\Middleware\TakeTurn;
 use App\Http\Requests\Email;
 use App\Letters\Mailbox;
 use App\Pictures\StoredPictures;
-use App\Sheets\ApcuResults;
+use App\Sheets\SharedMemory;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Http\Request;
@@ -15,8 +15,8 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use PDO;
-use Sternbild\Core\Evaluation\ResultCache;
 use Sternbild\Core\Plan\Kind\Kinds;
+use Sternbild\Core\Result\Memory;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -34,7 +34,7 @@ final class AppServiceProvider extends ServiceProvider
             Kinds::class,
             static fn (Application $app): Kinds => Kinds::all()->withPictures($app->make(StoredPictures::class)),
         );
-        $this->app->singleton(ResultCache::class, ApcuResults::class);
+        $this->app->singleton(Memory::class, SharedMemory::class);
     }
 
     public function boot(): void

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Tests;
 
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
-use Sternbild\Core\Evaluation\ResultCache;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Scope;
+use Sternbild\Core\Result\Memory;
+use Sternbild\Core\Result\ShortMemory;
 
 /** Plans to test with. */
 final class Sample
@@ -93,9 +93,9 @@ final class Sample
     }
 
     /** @param  array<array-key, mixed>  $plan */
-    public static function scene(array $plan, ?ResultCache $cache = null, ?Budget $budget = null): Scene
+    public static function scene(array $plan, ?Memory $cache = null, ?Budget $budget = null): Scene
     {
-        return (new Evaluator($cache ?? new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan), $budget);
+        return (new Evaluator($cache ?? new ShortMemory))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan), $budget);
     }
 
     /**

@@ -1,13 +1,25 @@
 import { useQuery } from '@tanstack/react-query';
 import { Navigate, Route, Routes } from 'react-router';
-import { Confirm, Reset } from './account/ByLetter';
-import { Forgot, Register, SignIn } from './account/Door';
-import { Mailbox } from './account/Mailbox';
 import { answer, api } from './api/client';
-import { Editor } from './editor/Editor';
-import { SheetList } from './sheets/SheetList';
 import { FullPage } from './ui/FullPage';
+import { fetchAhead, later } from './ui/later';
 import { Waiting } from './ui/Waiting';
+
+const Editor = later(() => import('./editor/Editor').then(({ Editor }) => Editor));
+const SheetList = later(() => import('./sheets/SheetList').then(({ SheetList }) => SheetList));
+const SignIn = later(() => import('./account/Door').then(({ SignIn }) => SignIn), false);
+const Register = later(() => import('./account/Door').then(({ Register }) => Register), false);
+const Forgot = later(() => import('./account/Door').then(({ Forgot }) => Forgot), false);
+const Confirm = later(() => import('./account/ByLetter').then(({ Confirm }) => Confirm), false);
+const Reset = later(() => import('./account/ByLetter').then(({ Reset }) => Reset), false);
+const Mailbox = later(() => import('./account/Mailbox').then(({ Mailbox }) => Mailbox), false);
+
+/** Fetches what the address asks for while the server still tells who asks. */
+export function fetchAsked(): void {
+    const asked = window.location.pathname.startsWith('/sheets/') ? Editor : SheetList;
+    // Where it cannot be had, that is said where it is shown.
+    asked.fetched().then(fetchAhead, () => undefined);
+}
 
 export function App() {
     const session = useQuery({ queryKey: ['session'], queryFn: () => answer(api.GET('/api/session')) });

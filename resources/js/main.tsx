@@ -3,7 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import '../css/app.css';
-import { App } from './App';
+import { App, fetchAsked } from './App';
 import { selectOnFocus } from './ui/selectOnFocus';
 
 const queries = new QueryClient({
@@ -11,6 +11,7 @@ const queries = new QueryClient({
 });
 
 selectOnFocus(document);
+fetchAsked();
 const root = document.getElementById('app');
 if (root === null) {
     throw new Error('The page has no place for the application.');

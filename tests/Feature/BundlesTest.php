@@ -8,10 +8,10 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Sternbild\Core\Command\FolderPictures;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
@@ -55,7 +55,7 @@ final class BundlesTest extends TestCase
         $archive->extractTo($folder);
         $archive->close();
         $unpacked = PlanReader::decode((string) file_get_contents("$folder/plan.json"));
-        $scene = (new Evaluator(new ArrayCache))->evaluate(
+        $scene = (new Evaluator(new ShortMemory))->evaluate(
             (new PlanReader(Kinds::all()->withPictures(new FolderPictures($folder))))->fromArray($unpacked),
         );
         self::assertSame([], $scene->findings);

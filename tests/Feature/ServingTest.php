@@ -8,10 +8,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\TestWith;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
-use Sternbild\Core\Evaluation\ResultCache;
-use Sternbild\Core\Result\Result;
+use Sternbild\Core\Result\Memory;
+use Sternbild\Core\Result\ShortMemory;
 use Symfony\Component\Mailer\Exception\TransportException;
 use Tests\TestCase;
 
@@ -22,31 +21,31 @@ final class ServingTest extends TestCase
     {
         $this->actingAs($this->person());
         $sheet = $this->sheet();
-        $watch = new class implements ResultCache
+        $watch = new class implements Memory
         {
             /** @var list<int> how many transactions were open at each question */
             public array $levels = [];
 
-            private ArrayCache $cache;
+            private ShortMemory $inner;
 
             public function __construct()
             {
-                $this->cache = new ArrayCache;
+                $this->inner = new ShortMemory;
             }
 
-            public function get(string $hash): ?Result
+            public function recall(string $key): mixed
             {
                 $this->levels[] = DB::transactionLevel();
 
-                return $this->cache->get($hash);
+                return $this->inner->recall($key);
             }
 
-            public function put(string $hash, Result $result, float $seconds): void
+            public function keep(string $key, mixed $value, float $seconds, ?int $pieces): void
             {
-                $this->cache->put($hash, $result, $seconds);
+                $this->inner->keep($key, $value, $seconds, $pieces);
             }
         };
-        $this->app?->instance(ResultCache::class, $watch);
+        $this->app?->instance(Memory::class, $watch);
         $this->app?->forgetInstance(Evaluator::class);
         $outside = DB::transactionLevel();
         $this->change($sheet, 1, [self::sectors(12)])->assertOk();

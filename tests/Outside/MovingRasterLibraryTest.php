@@ -3,12 +3,12 @@
 namespace Tests\Outside;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Format\MovingRaster;
 use Sternbild\Core\Format\PixelRaster;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 
 /** Moving pictures as another program reads them (Debian: python3-pil). */
 final class MovingRasterLibraryTest extends TestCase
@@ -29,7 +29,7 @@ final class MovingRasterLibraryTest extends TestCase
                 ['id' => 'd1', 'kind' => 'paint', 'on' => 'g1', 'cells' => ['ink' => '1,1+3 5,2+3 9,3+3', 'lamp' => '2,4 7,4 12,4']],
             ],
         ];
-        $scene = (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan));
+        $scene = (new Evaluator(new ShortMemory))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan));
         foreach ([1, 3] as $scale) {
             [$whole, $frames, $pictures] = PixelRaster::frames($scene, 'f1');
             $read = $this->python('frames.py', base64_encode(MovingRaster::apng($pictures, $scale, $frames->ms)));

@@ -8,6 +8,7 @@ use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Plan\Property;
 use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Memory;
 
 /** Looks through what a plan comes to for what designers would want to know of. */
 final class Checks
@@ -80,7 +81,7 @@ final class Checks
     }
 
     /** @return list<Finding> about what steps come to, and guides among one another */
-    public static function ofSteps(Looked $at): array
+    public static function ofSteps(Looked $at, Memory $memory): array
     {
         $findings = self::looked(Subject::Steps, $at);
         if (count($at->guides) > self::MOST_GUIDES) {
@@ -94,7 +95,7 @@ final class Checks
                 ),
             );
         } elseif ($at->guides !== []) {
-            array_push($findings, ...self::looked(Subject::Guides, $at));
+            array_push($findings, ...self::amongGuides($at, $memory));
         }
         $shown = array_slice($findings, 0, self::MOST_FINDINGS);
         $rest = count($findings) - count($shown);
@@ -130,6 +131,23 @@ final class Checks
         }
 
         return self::named([...$findings, ...self::looked(Subject::Colours, $at)], $at);
+    }
+
+    /** @return list<Finding> which stay the same as long as no guide, no grid and no limit does anything else */
+    private static function amongGuides(Looked $at, Memory $memory): array
+    {
+        $limits = array_map(static fn (Property $one): float => $at->limit($one->name()), self::limits());
+        $key = 'guides '.hash('xxh128', $at->guidesPrint($limits));
+        $kept = $memory->recall($key);
+        if (is_array($kept)) {
+            /** @var list<Finding> $kept */
+            return $kept;
+        }
+        $start = hrtime(true);
+        $findings = self::looked(Subject::Guides, $at);
+        $memory->keep($key, $findings, (hrtime(true) - $start) / 1e9, 3 * count($findings));
+
+        return $findings;
     }
 
     /** @return list<Finding> */

@@ -53,6 +53,30 @@ final class Looked
         $this->grids = $grids;
     }
 
+    /**
+     * All that what is found among guides hangs on.
+     *
+     * @param  array<string, float>  $limits
+     */
+    public function guidesPrint(array $limits): string
+    {
+        $needed = [];
+        foreach ($this->plan->steps as $step) {
+            foreach ($step->references() as $reference) {
+                $needed[$reference] = true;
+            }
+        }
+        $steps = [];
+        foreach ($this->guides + $this->grids as $id => $result) {
+            $steps[] = [$id, $this->known[$id]->hash, $this->labels[$id], $this->plan->steps[$id]->parameters, isset($needed[$id])];
+        }
+
+        return json_encode(
+            [$steps, array_keys($this->plan->steps), $limits, $this->plan->unit, $this->tolerance->decimals],
+            JSON_THROW_ON_ERROR,
+        );
+    }
+
     /** A limit that the sheet says, or has unsaid. */
     public function limit(string $name): float
     {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Sternbild\Core\Command;
 
 use Sternbild\Core\Edit\Variations;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PlanJson;
@@ -16,6 +15,7 @@ use Sternbild\Core\Handing\WrongOptions;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Svg\DrawingPlan;
 use Sternbild\Core\Svg\DrawnFile;
 use Sternbild\Core\Svg\NoDrawing;
@@ -177,7 +177,7 @@ final readonly class CommandLine
         return new Handed(
             $plan,
             pathinfo($file, PATHINFO_FILENAME),
-            static fn (): Scene => (new Evaluator(new ArrayCache))->evaluate((new PlanReader($kinds))->fromArray($plan)),
+            static fn (): Scene => (new Evaluator(new ShortMemory))->evaluate((new PlanReader($kinds))->fromArray($plan)),
         );
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\Edit;
 
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Budget;
@@ -16,6 +15,7 @@ use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\ShortMemory;
 
 /**
  * Which number of a plan has to follow a measure, and how, so that a second measure comes to the same.
@@ -39,7 +39,7 @@ final readonly class Equalising
     /** @param  array<array-key, mixed>  $raw  the plan as written */
     private function __construct(private array $raw, private Kinds $kinds)
     {
-        $this->evaluator = new Evaluator(new ArrayCache);
+        $this->evaluator = new Evaluator(new ShortMemory);
     }
 
     /**

@@ -6,7 +6,6 @@ namespace Sternbild\Core\Edit;
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Edit\PlanEdit;
@@ -16,6 +15,7 @@ use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\ShortMemory;
 
 /**
  * The same plan with other numbers, by lot: named numbers, counts and sizes, each about what it is. A seed gives the same ones again; those
@@ -72,7 +72,7 @@ final readonly class Variations
     {
         $reader = new PlanReader($kinds);
         $read = $reader->fromArray($plan);
-        $evaluator = new Evaluator(new ArrayCache);
+        $evaluator = new Evaluator(new ShortMemory);
         $numbers = self::numbers($read, is_array($plan['values'] ?? null) ? $plan['values'] : [], $chosen);
         $errors = $evaluator->evaluate($read, Budget::large())->failures();
         $lot = new Randomizer(new Mt19937($seed));

@@ -25,6 +25,7 @@ use Sternbild\Core\Plan\Scope;
 use Sternbild\Core\Plan\Seat;
 use Sternbild\Core\Plan\Step;
 use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Memory;
 use Sternbild\Core\Result\Remedy;
 use Sternbild\Core\Result\Result;
 use Sternbild\Core\Result\Role;
@@ -41,7 +42,7 @@ final readonly class Evaluator
     /** Cells of all grids and overlays of a plan together. */
     private const MOST_CELLS = 1_200_000;
 
-    public function __construct(private ResultCache $cache)
+    public function __construct(private Memory $memory)
     {
     }
 
@@ -70,11 +71,11 @@ final readonly class Evaluator
                 // Places on others, their crossings for one, can be much work by themselves.
                 $given = Budget::within($share, static fn (): Arguments => self::arguments($step, $scope));
                 $hash = hash('sha512/256', self::EDITION."\n".$step->kind->name()."\n".$given->fingerprint($step->kind->presentation()));
-                $result = $this->cache->get($hash);
-                if ($result === null) {
+                $result = $this->memory->recall($hash);
+                if (! $result instanceof Result) {
                     $start = hrtime(true);
                     $result = Budget::within($share, static fn (): Result => $step->kind->evaluate($given));
-                    $this->cache->put($hash, $result, (hrtime(true) - $start) / 1e9);
+                    $this->memory->keep($hash, $result, (hrtime(true) - $start) / 1e9, self::pieces($result));
                 }
                 if ($result instanceof Tiling) {
                     $cells += $result->cellCount();
@@ -130,7 +131,7 @@ final readonly class Evaluator
             }
         }
 
-        array_push($findings, ...Checks::ofSteps(new Looked($plan, $known, $labels)));
+        array_push($findings, ...Checks::ofSteps(new Looked($plan, $known, $labels), $this->memory));
 
         $looks = array_map(
             strval(...),
@@ -160,7 +161,14 @@ final readonly class Evaluator
             $inside,
             $drawing->cells(),
             $drawing->paints(),
+            $this->memory,
         );
+    }
+
+    /** What fetching a result takes; null where working it out anew is as fast. */
+    private static function pieces(Result $result): ?int
+    {
+        return $result instanceof Part ? $result->nodes() + count($result->spread?->ofCell() ?? $result->figures()) : null;
     }
 
     /**

@@ -18,7 +18,9 @@ use Sternbild\Core\Plan\Naming;
 use Sternbild\Core\Plan\Plan;
 use Sternbild\Core\Plan\Sector;
 use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Memory;
 use Sternbild\Core\Result\Result;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Seam\Face;
 use Sternbild\Core\Seam\Seams;
 use Sternbild\Core\Seam\Stroke;
@@ -61,6 +63,7 @@ final readonly class Scene
      * @param  list<DrawnPart>  $inside  what motifs are made of, where it lies; no part of the result
      * @param  array<string, Painted>  $paints  what of painted cells is left after what was painted over them, by their steps
      * @param  array<string, DrawnPart>  $cells  the patterns that fill something, by their steps
+     * @param  Memory  $memory  of what is worked out from it
      */
     public function __construct(
         public Plan $plan,
@@ -73,6 +76,7 @@ final readonly class Scene
         public array $inside = [],
         public array $cells = [],
         public array $paints = [],
+        public Memory $memory = new ShortMemory,
     ) {
     }
 

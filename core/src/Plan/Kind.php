@@ -16,6 +16,9 @@ abstract class Kind
 {
     private ?Called $called = null;
 
+    /** @var list<Field>|null */
+    private ?array $fields = null;
+
     final public function name(): string
     {
         return $this->called()->name;
@@ -42,7 +45,13 @@ abstract class Kind
     }
 
     /** @return list<Field> */
-    abstract public function fields(): array;
+    final public function fields(): array
+    {
+        return $this->fields ??= $this->declared();
+    }
+
+    /** @return list<Field> what its steps may say */
+    abstract protected function declared(): array;
 
     /**
      * The sentence: plain words, `{field}` for a parameter, `[…]` for what is left out while its parameters are not given,

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Sternbild\Core\View;
 
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\ShortMemory;
 
 /** Ready constructions to begin with: plans that can be laid on any sheet, because all their measures come from it. */
 final readonly class Constructions
@@ -28,7 +28,7 @@ final readonly class Constructions
     public function list(): array
     {
         $reader = new PlanReader($this->kinds);
-        $evaluator = new Evaluator(new ArrayCache);
+        $evaluator = new Evaluator(new ShortMemory);
         $list = [];
         foreach (glob(self::FOLDER.'/*.json') ?: [] as $file) {
             $given = PlanReader::decode((string) file_get_contents($file));

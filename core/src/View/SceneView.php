@@ -14,6 +14,7 @@ use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Grid\Tiling;
 use Sternbild\Core\Guide\Guide;
 use Sternbild\Core\Measure\Measurement;
+use Sternbild\Core\Paint\Style;
 use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Plan\Asking;
 use Sternbild\Core\Plan\CellDomain;
@@ -133,6 +134,11 @@ final readonly class SceneView
     private function view(array $has, ?array $only): array
     {
         $plan = $this->scene->plan;
+        $looks = array_map(function (DrawnPart $drawn): array {
+            $look = $this->looks->of($drawn);
+
+            return [self::hashOf($look), $look];
+        }, $this->scene->drawing);
         $geometry = [];
         foreach ($this->scene->known as $known) {
             $hash = $this->hash($known);
@@ -178,38 +184,13 @@ final readonly class SceneView
             'said' => self::once(SheetProperties::sentences($plan), $has),
             'values' => (object) $plan->values->all(),
             'chapters' => array_map(static fn (Section $section): array => get_object_vars($section), $plan->sections()),
-            'steps' => array_map(fn (Step $step): array|int => self::once($this->step($step), $has), array_values($plan->steps)),
+            'steps' => $this->steps($has),
             'geometries' => array_map(
                 fn (Step $step): int|string|null => $has[$this->geometryOf($step) ?? ''] ?? $this->geometryOf($step),
                 array_values($plan->steps),
             ),
-            'drawing' => array_map(fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has), $this->scene->drawing),
-            'seams' => self::once(
-                [
-                    'strokes' => array_map(
-                        fn (Stroke $stroke): array => [
-                            'colour' => $stroke->colour,
-                            'wide' => 2 * $stroke->reach,
-                            'round' => $stroke->isRound,
-                            'path' => implode(
-                                '',
-                                array_map((new PathData(max(1, $plan->tolerance()->decimals - 2)))->ofWay(...), $stroke->runs),
-                            ),
-                            ...$stroke->lattice === null
-                                ? []
-                                : [
-                                    'cells' => [
-                                        'a' => [$stroke->lattice->a->x, $stroke->lattice->a->y],
-                                        'b' => [$stroke->lattice->b->x, $stroke->lattice->b->y],
-                                        'range' => $stroke->range,
-                                    ],
-                                ],
-                        ],
-                        $this->scene->seams(shows: $this->isOutlined(...)),
-                    ),
-                ],
-                $has,
-            ),
+            'drawing' => array_map(static fn (array $look): array|int => self::told($look, $has), $looks),
+            'seams' => $this->seams($looks, $has),
             'cells' => array_map(
                 fn (DrawnPart $drawn): array|int => self::once($this->looks->of($drawn), $has),
                 array_values($this->scene->cells),
@@ -218,6 +199,109 @@ final readonly class SceneView
             'geometry' => (object) $geometry,
             'findings' => $this->scene->findings,
         ];
+    }
+
+    /**
+     * @param  array<string, int>  $has
+     * @return list<array<string, mixed>|int>
+     */
+    private function steps(array $has): array
+    {
+        $plan = $this->scene->plan;
+        // What every sentence may hang on, wherever it stands.
+        $around = json_encode(
+            [
+                $plan->width, $plan->height, $plan->unit, $plan->tolerance()->decimals, $plan->values->all(), $plan->palette,
+                $this->scene->labels, $this->asking === null ? null : $this->asking::class,
+            ],
+            JSON_THROW_ON_ERROR,
+        );
+        $around = hash('xxh128', $around);
+
+        return array_map(
+            fn (Step $step): array|int => $this->kept($this->printOf($step, $around), fn (): array => $this->step($step), $has),
+            array_values($plan->steps),
+        );
+    }
+
+    /** What the sentence of a step hangs on. */
+    private function printOf(Step $step, string $around): string
+    {
+        $known = $this->scene->known[$step->id] ?? null;
+        $print = [
+            $around, $step->id, $step->kind->name(), $step->name, $step->muted, $step->hidden, $step->parameters, $step->fast,
+            isset($this->scene->usedUp[$step->id]), $known?->hash, $known?->numbers,
+        ];
+
+        return 'step '.hash('xxh128', json_encode($print, JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * @param  list<array{string, array<string, mixed>}>  $looks  of all that is drawn, each with its hash
+     * @param  array<string, int>  $has
+     * @return array<string, mixed>|int
+     */
+    private function seams(array $looks, array $has): array|int
+    {
+        $plan = $this->scene->plan;
+        $print = [$plan->width, $plan->height, $plan->unit, $plan->tolerance()->decimals, $plan->seamsOpen()];
+        foreach ($this->scene->drawing as $k => $drawn) {
+            // What covers nothing has no seams with its neighbours, however it looks.
+            if (array_filter($drawn->looks(), static fn (Style $style): bool => $style->covers()) !== []) {
+                $print[] = [$looks[$k][0], $this->hash($this->scene->known[$drawn->id])];
+            }
+        }
+
+        return $this->kept('seams '.hash('xxh128', json_encode($print, JSON_THROW_ON_ERROR)), fn (): array => [
+            'strokes' => array_map($this->stroke(...), $this->scene->seams(shows: $this->isOutlined(...))),
+        ], $has);
+    }
+
+    /** @return array<string, mixed> */
+    private function stroke(Stroke $stroke): array
+    {
+        $paths = new PathData(max(1, $this->scene->plan->tolerance()->decimals - 2));
+
+        return [
+            'colour' => $stroke->colour,
+            'wide' => 2 * $stroke->reach,
+            'round' => $stroke->isRound,
+            'path' => implode('', array_map($paths->ofWay(...), $stroke->runs)),
+            ...$stroke->lattice === null
+                ? []
+                : [
+                    'cells' => [
+                        'a' => [$stroke->lattice->a->x, $stroke->lattice->a->y],
+                        'b' => [$stroke->lattice->b->x, $stroke->lattice->b->y],
+                        'range' => $stroke->range,
+                    ],
+                ],
+        ];
+    }
+
+    /**
+     * What is said with its hash, from memory where it was said before.
+     *
+     * @param  string  $print  what it hangs on
+     * @param  callable(): array<string, mixed>  $say
+     * @param  array<string, int>  $has
+     * @return array<string, mixed>|int
+     */
+    private function kept(string $print, callable $say, array $has): array|int
+    {
+        $kept = $this->scene->memory->recall($print);
+        if (is_array($kept) && is_string($kept[0] ?? null) && is_string($kept[1] ?? null)) {
+            [$hash, $json] = $kept;
+
+            return $has[$hash] ?? ['hash' => $hash, ...(array) json_decode($json, flags: JSON_THROW_ON_ERROR)];
+        }
+        $start = hrtime(true);
+        $said = $say();
+        $json = json_encode($said, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        $hash = hash('xxh64', $json);
+        $this->scene->memory->keep($print, [$hash, $json], (hrtime(true) - $start) / 1e9, 0);
+
+        return $has[$hash] ?? ['hash' => $hash, ...$said];
     }
 
     /** What tells one sentence, look or written step from all others. */
@@ -233,7 +317,17 @@ final readonly class SceneView
      */
     private static function once(array $said, array $has): array|int
     {
-        $hash = self::hashOf($said);
+        return self::told([self::hashOf($said), $said], $has);
+    }
+
+    /**
+     * @param  array{string, array<string, mixed>}  $hashed
+     * @param  array<string, int>  $has
+     * @return array<string, mixed>|int
+     */
+    private static function told(array $hashed, array $has): array|int
+    {
+        [$hash, $said] = $hashed;
 
         return $has[$hash] ?? ['hash' => $hash, ...$said];
     }

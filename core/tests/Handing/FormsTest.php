@@ -6,7 +6,6 @@ namespace Sternbild\Core\Tests\Handing;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Format\PngChunks;
@@ -18,6 +17,7 @@ use Sternbild\Core\Handing\Unwatched;
 use Sternbild\Core\Handing\WrongOptions;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Tests\Sample;
 
 /** Forms in which a sheet is handed over: what each declares holds, and what it writes is what its name says. */
@@ -254,7 +254,7 @@ final class FormsTest extends TestCase
         return new Handed(
             $plan,
             'sample',
-            static fn (): Scene => (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan)),
+            static fn (): Scene => (new Evaluator(new ShortMemory))->evaluate((new PlanReader(Kinds::all()))->fromArray($plan)),
             static fn (string $path) => self::packed($path),
         );
     }

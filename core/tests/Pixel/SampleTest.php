@@ -6,7 +6,6 @@ namespace Sternbild\Core\Tests\Pixel;
 
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Command\FolderPictures;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Paint\Ciede2000;
@@ -14,6 +13,7 @@ use Sternbild\Core\Pixel\Clusters;
 use Sternbild\Core\Pixel\Held;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Tests\Sample;
 
 final class SampleTest extends TestCase
@@ -234,7 +234,7 @@ final class SampleTest extends TestCase
     /** @param  list<array<string, mixed>>  $steps */
     private static function scene(FolderPictures $pictures, array $steps): Scene
     {
-        return (new Evaluator(new ArrayCache))->evaluate(
+        return (new Evaluator(new ShortMemory))->evaluate(
             (new PlanReader(Kinds::all()->withPictures($pictures)))->fromArray(Sample::unchecked(Sample::plan($steps))),
         );
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Pixel;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Vec;
@@ -16,6 +15,7 @@ use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Pictures;
 use Sternbild\Core\Plan\Pull;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Core\Tracing\SheetEdge;
 
@@ -253,6 +253,6 @@ final class StraightenedTest extends TestCase
         };
         $plan = Sample::plan([['id' => 'k1', 'kind' => 'picture', 'source' => 'drawn.png', ...$said]]);
 
-        return (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()->withPictures($pictures)))->fromArray($plan));
+        return (new Evaluator(new ShortMemory))->evaluate((new PlanReader(Kinds::all()->withPictures($pictures)))->fromArray($plan));
     }
 }

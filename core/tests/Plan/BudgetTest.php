@@ -6,7 +6,6 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Budget;
@@ -14,6 +13,7 @@ use Sternbild\Core\Geometry\OverBudget;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Tests\Sample;
 
 /** Plans that would take minutes, or a gigabyte, end as a finding on the step, and the rest is worked out. */
@@ -131,6 +131,6 @@ final class BudgetTest extends TestCase
     /** @param  list<array<string, mixed>>  $steps */
     private static function evaluate(array $steps, Budget $budget): Scene
     {
-        return (new Evaluator(new ArrayCache))->evaluate((new PlanReader(Kinds::all()))->fromArray(Sample::plan($steps)), $budget);
+        return (new Evaluator(new ShortMemory))->evaluate((new PlanReader(Kinds::all()))->fromArray(Sample::plan($steps)), $budget);
     }
 }

@@ -7,13 +7,13 @@ namespace Sternbild\Core\Tests\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Command\FolderPictures;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Tests\Sample;
 
 /**
@@ -294,7 +294,7 @@ final class CountingTest extends TestCase
      */
     private static function measured(array $steps, string $kind): array
     {
-        $evaluator = new Evaluator(new ArrayCache);
+        $evaluator = new Evaluator(new ShortMemory);
         // What the steps before make is kept, and is not counted again.
         if (count($steps) > 1) {
             self::evaluated($evaluator, array_slice($steps, 0, -1), Budget::ample());

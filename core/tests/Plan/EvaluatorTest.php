@@ -6,14 +6,14 @@ namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\DrawnPart;
-use Sternbild\Core\Evaluation\ResultCache;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\Piece;
 use Sternbild\Core\Plan\Sentence;
 use Sternbild\Core\Result\Finding;
+use Sternbild\Core\Result\Memory;
 use Sternbild\Core\Result\Result;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Tests\Sample;
@@ -326,27 +326,29 @@ final class EvaluatorTest extends TestCase
 
     public function test_a_changed_number_recomputes_only_what_hangs_on_it(): void
     {
-        $cache = new class implements ResultCache
+        $cache = new class implements Memory
         {
-            private ArrayCache $inner;
+            private ShortMemory $inner;
 
             /** @var list<class-string> */
             public array $computed = [];
 
             public function __construct()
             {
-                $this->inner = new ArrayCache;
+                $this->inner = new ShortMemory;
             }
 
-            public function get(string $hash): ?Result
+            public function recall(string $key): mixed
             {
-                return $this->inner->get($hash);
+                return $this->inner->recall($key);
             }
 
-            public function put(string $hash, Result $result, float $seconds): void
+            public function keep(string $key, mixed $value, float $seconds, ?int $pieces): void
             {
-                $this->computed[] = $result::class;
-                $this->inner->put($hash, $result, $seconds);
+                if ($value instanceof Result) {
+                    $this->computed[] = $value::class;
+                }
+                $this->inner->keep($key, $value, $seconds, $pieces);
             }
         };
         $plan = Sample::rosette();

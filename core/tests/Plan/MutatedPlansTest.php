@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Plan;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Format\SvgDrawing;
 use Sternbild\Core\Geometry\Budget;
@@ -13,6 +12,7 @@ use Sternbild\Core\Plan\Edit\PlanEdit;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Tests\Mutator;
 use Sternbild\Core\View\SceneView;
 
@@ -76,7 +76,7 @@ final class MutatedPlansTest extends TestCase
     {
         memory_reset_peak_usage();
         $before = memory_get_usage();
-        $scene = (new Evaluator(new ArrayCache))->evaluate($reader->fromArray($plan), Budget::small());
+        $scene = (new Evaluator(new ShortMemory))->evaluate($reader->fromArray($plan), Budget::small());
         json_encode(SceneView::describe($scene, []), JSON_THROW_ON_ERROR);
         self::assertNotFalse(simplexml_load_string(SvgDrawing::write($scene), options: LIBXML_PARSEHUGE), $round);
         self::assertLessThan(self::MEGABYTES, (memory_get_peak_usage() - $before) / 1e6, $round);

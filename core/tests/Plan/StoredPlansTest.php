@@ -8,7 +8,6 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Sternbild\Core\Command\FolderPictures;
 use Sternbild\Core\Edit\SceneOperations;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Plan\Edit\Operation;
@@ -16,6 +15,7 @@ use Sternbild\Core\Plan\Edit\Operations;
 use Sternbild\Core\Plan\Edit\PlanEdit;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Shape\Figure;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Core\View\SceneNumbers;
@@ -127,7 +127,7 @@ final class StoredPlansTest extends TestCase
     {
         $kinds = Kinds::all()->withPictures(new FolderPictures(__DIR__.'/../fixtures'));
 
-        return (new Evaluator(new ArrayCache))->evaluate((new PlanReader($kinds))->fromArray($plan));
+        return (new Evaluator(new ShortMemory))->evaluate((new PlanReader($kinds))->fromArray($plan));
     }
 
     /** All that was said is said, to the last digits; more may be. */

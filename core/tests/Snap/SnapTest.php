@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tests\Snap;
 
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Evaluation\Scene;
 use Sternbild\Core\Geometry\Bounds;
 use Sternbild\Core\Geometry\Vec;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Snap\Candidate;
 use Sternbild\Core\Snap\Settling;
 use Sternbild\Core\Snap\Snapper;
@@ -170,7 +170,7 @@ final class SnapTest extends TestCase
                 ]),
             )
             ->withLinesOnly();
-        $found = (new Evaluator(new ArrayCache))
+        $found = (new Evaluator(new ShortMemory))
             ->evaluate($plan)
             ->snapper()
             ->near(new Vec(400, 300), 2000, ['part-centre', 'circle-centre']);

@@ -6,7 +6,6 @@ namespace Sternbild\Core\Tests\Tracing;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Sternbild\Core\Evaluation\ArrayCache;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Geometry\CircleFit;
 use Sternbild\Core\Geometry\Degenerate;
@@ -16,6 +15,7 @@ use Sternbild\Core\Pixel\PlacedPicture;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Pictures;
 use Sternbild\Core\Plan\Reading\PlanReader;
+use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Core\Tracing\SketchFit;
 
@@ -174,7 +174,7 @@ final class SketchFitTest extends TestCase
             ['id' => 'c4', 'kind' => 'guide.line', 'sketch' => 'k1', 'along' => [[10, 10], [90, 10]]],
             ['id' => 'c5', 'kind' => 'guide.circle', 'center' => 'c1!', 'radius' => 'c1.radius - c1.farthest'],
         ]);
-        $scene = (new Evaluator(new ArrayCache))->evaluate(
+        $scene = (new Evaluator(new ShortMemory))->evaluate(
             (new PlanReader(Kinds::all()->withPictures($pictures)))->fromArray(Sample::unchecked($plan)),
         );
         self::assertEqualsWithDelta(150.0, $scene->known['c1']->number('radius'), 0.1);

@@ -22,7 +22,7 @@ import { Proofs } from './panels/proofs/Proofs';
 import { TileProof } from './panels/proofs/TileProof';
 import { Shared } from './panels/Shared';
 import { Sheet } from './panels/sheet/Sheet';
-import { Variations } from './panels/variations/Variations';
+import { Vary } from './panels/variations/Vary';
 import { VerbBar } from './panels/verbs/VerbBar';
 import { useAskingState } from './state/asking';
 import { usePickState } from './state/pick';
@@ -105,7 +105,7 @@ export function Editor() {
             >
                 <header data-keys className="col-span-3 border-b border-rule bg-paper">
                     <Header saving={work.kept !== null ? 'Not saved' : late ? 'Saving …' : null}>
-                        <Variations bring={bring} />
+                        <Vary bring={bring} />
                         <HandOver bring={bring} />
                     </Header>
                     {work.kept !== null && (

@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { answer, api, done, type Export, Problem } from '../api/client';
 import { save } from './save';
 
@@ -13,16 +13,28 @@ const PATIENCE = 60_000;
 /** Files that are made in turn: asked for, looked after, saved when they are there, or given up. */
 export function useOrder(onSaved?: () => void) {
     const [order, setOrder] = useState<Export | null>(null);
-    /** The one that is wanted; none after it was given up. */
-    const wanted = useRef<string | null>(null);
+    /** The number of the one that is wanted; none after it was given up. */
+    const wanted = useRef<number | null>(null);
+    const last = useRef(0);
+    const wake = useRef<(() => void) | null>(null);
     const making = useMutation({
         mutationFn: async (ask: () => Promise<Export>) => {
+            const number = ++last.current;
+            wanted.current = number;
             let now = await ask();
-            wanted.current = now.id;
             for (let wait = SOON, silent = 0; isInHand(now); wait = Math.min(LATER, wait * 1.4)) {
-                setOrder(now);
-                await new Promise((go) => setTimeout(go, wait));
-                if (wanted.current !== now.id) return false;
+                if (wanted.current === number) {
+                    setOrder(now);
+                    await new Promise<void>((go) => {
+                        setTimeout(go, wait);
+                        wake.current = go;
+                    });
+                }
+                if (wanted.current !== number) {
+                    // Where this does not arrive, the file is made for nobody, and goes within the hour.
+                    await done(api.DELETE('/api/exports/{export}', { params: { path: { export: now.id } } })).catch(() => undefined);
+                    return false;
+                }
                 const told = await answer(api.GET('/api/exports/{export}', { params: { path: { export: now.id } } })).catch(
                     (fault: unknown) => {
                         silent += wait;
@@ -33,7 +45,7 @@ export function useOrder(onSaved?: () => void) {
                 if (told !== null) [now, silent] = [told, 0];
             }
             if (now.state === 'failed') throw new Problem(422, { message: now.message ?? '' });
-            if (now.state === 'cancelled') return false;
+            if (now.state === 'cancelled' || wanted.current !== number) return false;
             await save(`/api/exports/${now.id}/file`, now.name);
             return true;
         },
@@ -42,6 +54,10 @@ export function useOrder(onSaved?: () => void) {
             if (saved) onSaved?.();
         },
     });
+    const giveUp = useCallback(() => {
+        wanted.current = null;
+        wake.current?.();
+    }, []);
 
     return {
         /** How far it is, while it is waiting or being made. */
@@ -50,13 +66,7 @@ export function useOrder(onSaved?: () => void) {
         error: making.error,
         begin: making.mutate,
         reset: making.reset,
-        giveUp: () => {
-            const id = wanted.current;
-            wanted.current = null;
-            // Where this does not arrive, the file is made for nobody, and goes within the hour.
-            if (id !== null && making.isPending)
-                void done(api.DELETE('/api/exports/{export}', { params: { path: { export: id } } })).catch(() => undefined);
-        },
+        giveUp,
     };
 }
 

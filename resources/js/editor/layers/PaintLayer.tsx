@@ -7,7 +7,7 @@ import { gridShape } from '../model/scene/geometry';
 import type { GridShape } from '../model/scene/GridShape';
 import { sidesOf } from '../model/paint/blocks';
 import type { Painter } from '../model/paint/Painter';
-import { Picture } from '../model/paint/Picture';
+import { PaintedCells } from '../model/paint/PaintedCells';
 
 /** Strokes that are not kept yet, the lines of mirrors, and the block that is picked. Cells that come are painted over what is there. */
 export function PaintLayer({
@@ -91,7 +91,7 @@ function paintFrameBefore(context: CanvasRenderingContext2D, scene: Scene, paint
     const grid = scene.steps.find((step) => step.id === frames?.on);
     const shape = gridShape(grid?.geometry);
     if (frame === null || !frame.seenThrough || frames === undefined || grid === undefined || shape === undefined) return;
-    const picture = Picture.of(scene, grid, shape);
+    const picture = PaintedCells.of(scene, grid, shape);
     const before = frames.corners[(frame.index - 1 + frames.corners.length) % frames.corners.length] ?? [];
     const now = frames.corners[frame.index] ?? [];
     context.globalAlpha = THROUGH;

@@ -1,6 +1,6 @@
 import type { Drawn, Scene, Style } from '../../api/client';
 import { readRuns } from '../model/pick/runs';
-import { alongOf } from '../model/paint/Picture';
+import { alongOf } from '../model/paint/PaintedCells';
 import { bytesOf } from '../model/paint/over';
 import type { GridShape } from '../model/scene/GridShape';
 import { gridShape } from '../model/scene/geometry';

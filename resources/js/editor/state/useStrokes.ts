@@ -7,7 +7,7 @@ import { useSheet } from './sheet';
 import { gridShape } from '../model/scene/geometry';
 import type { Stroke } from '../model/paint/Painter';
 import { addressed, paintingOf } from '../model/paint/painting';
-import { writtenOn } from '../model/paint/Picture';
+import { writtenOn } from '../model/paint/PaintedCells';
 
 /** Keeps strokes: each becomes one change. */
 export function useStrokes(): { keep: (stroke: Stroke, instead?: Operation | null) => void } {

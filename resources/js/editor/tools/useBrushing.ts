@@ -7,7 +7,7 @@ import { gridShape } from '../model/scene/geometry';
 import type { GridShape } from '../model/scene/GridShape';
 import { blockMoved, dotsIn } from '../model/paint/blocks';
 import { box, type Dot, ellipse, filled, line, mirrored, ring, widened } from '../model/paint/dots';
-import { namesByColour, Picture } from '../model/paint/Picture';
+import { namesByColour, PaintedCells } from '../model/paint/PaintedCells';
 import { numbersOf } from '../model/paint/painting';
 import { useStrokes } from '../state/useStrokes';
 
@@ -30,9 +30,9 @@ export function useBrushing() {
     const lately = useRef<At | null>(null);
     const names = useMemo(() => namesByColour(palette), [palette]);
 
-    function pictureOf(at: At): Picture {
+    function pictureOf(at: At): PaintedCells {
         const step = stepOf(scene, at.grid);
-        return step === undefined ? new Picture(at.shape) : Picture.of(scene, step, at.shape, painter.strokes(), palette);
+        return step === undefined ? new PaintedCells(at.shape) : PaintedCells.of(scene, step, at.shape, painter.strokes(), palette);
     }
 
     /** With the nib's width and the mirrors, as far as the grid has such cells, in their colours. */

@@ -16,7 +16,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('common', label: 'Common', word: 'common', prefix: 'm', purpose: Purpose::Construction)]
 final class CommonKind extends OperandsKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [StepsField::partsOrNothing('of', 'parts'), self::keep()];
     }

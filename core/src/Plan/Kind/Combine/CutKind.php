@@ -18,7 +18,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('cut', label: 'Cut', word: 'cut', prefix: 'k', purpose: Purpose::Construction)]
 final class CutKind extends PartOperation
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [new StepField('from', 'part', Role::Part, true), StepsField::partsOrNothing('with', 'parts'), self::keep()];
     }

@@ -13,7 +13,7 @@ use Sternbild\Core\Shape\Part;
 /** Operations on parts among which none comes first. Of a single part each figure is an operand. */
 abstract class OperandsKind extends PartOperation
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [StepsField::parts('of', 'parts'), self::keep()];
     }

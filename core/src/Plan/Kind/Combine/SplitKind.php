@@ -23,7 +23,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('split', label: 'Split', word: 'split', prefix: 's', purpose: Purpose::Construction)]
 final class SplitKind extends PartOperation
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [StepsField::parts('of', 'parts'), StepsField::withLines('by', 'lines'), self::keep()];
     }

@@ -21,7 +21,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('repeat.along', label: 'Repeat along', word: 'repeat', prefix: 'r', purpose: Purpose::Repeat)]
 final class RepeatAlongKind extends CopyKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             self::things(),

@@ -28,7 +28,7 @@ use Sternbild\Core\Symmetry\Lap;
 #[Called('repeat.around', label: 'Repeat around', word: 'repeat', prefix: 'r', purpose: Purpose::Repeat)]
 final class RepeatAroundKind extends CopyKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             self::things(),

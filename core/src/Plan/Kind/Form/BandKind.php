@@ -34,7 +34,7 @@ final class BandKind extends PartOperation
     /** Of a mitre, in multiples of half the width: as the W3C's SVG has it unless it is said. */
     private const LIMIT = 4.0;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             StepsField::partsOrGuides('of', 'lines'),

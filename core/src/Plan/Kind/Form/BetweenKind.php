@@ -23,7 +23,7 @@ final class BetweenKind extends PartKind
 {
     private const MOST = 1000;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             StepsField::parts('of', 'parts'),

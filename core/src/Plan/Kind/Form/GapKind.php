@@ -23,7 +23,7 @@ final class GapKind extends PartOperation
 {
     use CornerFields;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             StepsField::parts('behind', 'what lies behind'),

@@ -21,7 +21,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('part.inscribed', label: 'Discs in cells', word: 'discs', prefix: 'p', purpose: Purpose::Construction)]
 final class InscribedKind extends PartKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [new CellsField('cells', 'cells'), NumberField::size('factor', 'factor', default: 1)];
     }

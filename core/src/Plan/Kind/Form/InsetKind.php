@@ -25,7 +25,7 @@ final class InsetKind extends PartOperation
 {
     use CornerFields;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [StepsField::parts('of', 'parts'), NumberField::offset('distance', 'distance', 10), ...self::corners(), self::keep()];
     }

@@ -33,7 +33,7 @@ final class RoundKind extends PartOperation
     /** By such a share less than there is room for: written in six digits it still fits. */
     private const HAIR = 1e-5;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             StepsField::parts('of', 'parts'),

@@ -30,7 +30,7 @@ final class GoldenGridKind extends GridKind
     /** The twentieth square has 1/9,349 of the first one's side. */
     private const MOST_SQUARES = 20;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlaceField('origin', 'origin', true),

@@ -20,7 +20,7 @@ use Sternbild\Core\Result\Result;
 #[Called('grid.pixel', label: 'Pixel grid', word: 'grid', prefix: 'g', purpose: Purpose::Ground)]
 final class PixelGridKind extends GridKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlaceField('origin', 'origin', true),

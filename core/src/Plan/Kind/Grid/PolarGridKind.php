@@ -22,7 +22,7 @@ use Sternbild\Core\Result\Result;
 #[Called('grid.polar', label: 'Polar grid', word: 'grid', prefix: 'g', purpose: Purpose::Ground)]
 final class PolarGridKind extends GridKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlaceField('center', 'centre', true),

@@ -22,7 +22,7 @@ use Sternbild\Core\Result\Result;
 #[Called('grid.rectangular', label: 'Rectangular grid', word: 'grid', prefix: 'g', purpose: Purpose::Ground)]
 final class RectangularGridKind extends GridKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlaceField('origin', 'origin', true),

@@ -21,7 +21,7 @@ use Sternbild\Core\Result\Result;
 #[Called('grid.triangular', label: 'Triangular grid', word: 'grid', prefix: 'g', purpose: Purpose::Ground)]
 final class TriangularGridKind extends GridKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlaceField('origin', 'origin', true),

@@ -26,7 +26,7 @@ final class TwoAxisGridKind extends GridKind
     /** Axes that enclose less than this, in degrees, give cells that are nothing but slivers. */
     private const LEAST_ANGLE = 0.1;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlaceField('origin', 'origin', true),

@@ -23,7 +23,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('guide.clear', label: 'Clear space', word: 'clear space', prefix: 'c', purpose: Purpose::Construction)]
 final class ClearSpaceKind extends GuideKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [StepsField::parts('of', 'parts'), NumberField::length('distance', 'distance', 10)];
     }

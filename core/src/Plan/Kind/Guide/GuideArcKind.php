@@ -20,7 +20,7 @@ use Sternbild\Core\Tracing\SketchFit;
 #[Called('guide.arc', label: 'Arc', word: 'arc', prefix: 'c', purpose: Purpose::Ground)]
 final class GuideArcKind extends GuideKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [new PlacesField('through', 'points', ['the start', 'the point on it', 'the end'], true), ...SketchForm::fields()];
     }

@@ -22,7 +22,7 @@ use Sternbild\Core\Tracing\SketchFit;
 #[Called('guide.circle', label: 'Circle', word: 'circle', prefix: 'c', purpose: Purpose::Ground)]
 final class GuideCircleKind extends GuideKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             ...CircleForms::fields(), ...SketchForm::fields(),

@@ -46,7 +46,7 @@ final class GuideLineKind extends GuideKind
 {
     private const FORMS = ['touching', 'beside', 'square', 'halves', 'at', 'through'];
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlacesField('through', 'points', ['the first point'], false, false, 2),

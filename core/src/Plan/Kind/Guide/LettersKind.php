@@ -22,7 +22,7 @@ use Sternbild\Core\Result\Result;
 #[Called('guide.letters', label: 'Letter lines', word: 'letter lines', prefix: 'l', purpose: Purpose::Ground)]
 final class LettersKind extends GuideKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlaceField('baseline', 'baseline', required: true),

@@ -31,7 +31,7 @@ final class OverlayKind extends Kind
         return Role::Overlay;
     }
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [StepsField::withLines('of', 'grids, guides and parts')];
     }

@@ -26,7 +26,7 @@ final class RunKind extends GuideKind
 {
     public const MOST = 10_000;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlacesField('points', 'points', ['the first point', 'the second point'], false, false, self::MOST),

@@ -19,7 +19,7 @@ use Sternbild\Core\Result\Role;
 #[Called('guide.spiral', label: 'Spiral', word: 'spiral', prefix: 'c', purpose: Purpose::Ground)]
 final class SpiralKind extends GuideKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [new StepField('on', 'golden squares', Role::Grid, true)];
     }

@@ -26,7 +26,7 @@ final class OrderKind extends Kind
         return Role::Look;
     }
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             StepsField::parts('of', 'parts'),

@@ -36,7 +36,7 @@ final class StyleKind extends Kind
     }
 
     /** @return list<Field> */
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             StepsField::parts('of', 'parts'),

@@ -17,7 +17,7 @@ use Sternbild\Core\Plan\Step;
 #[Called('measure.angle', label: 'Angle', word: 'angle', prefix: 'm', purpose: Purpose::Construction)]
 final class AngleKind extends MeasureKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlaceField('at', 'at', required: true),

@@ -15,7 +15,7 @@ use Sternbild\Core\Plan\Step;
 #[Called('measure.distance', label: 'Distance', word: 'distance', prefix: 'm', purpose: Purpose::Construction)]
 final class DistanceKind extends MeasureKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [new PlaceField('from', 'from', required: true), new PlaceField('to', 'to', required: true)];
     }

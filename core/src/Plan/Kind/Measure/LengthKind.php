@@ -18,7 +18,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('measure.length', label: 'Length', word: 'length', prefix: 'm', purpose: Purpose::Construction)]
 final class LengthKind extends MeasureKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [StepsField::partsOrGuides('of', 'lines')];
     }

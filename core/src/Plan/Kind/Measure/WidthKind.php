@@ -19,7 +19,7 @@ use Sternbild\Core\Result\Role;
 #[Called('measure.width', label: 'Width', word: 'width', prefix: 'm', purpose: Purpose::Construction)]
 final class WidthKind extends MeasureKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [new StepField('of', 'part', Role::Part, required: true), new PlaceField('at', 'at', required: true)];
     }

@@ -18,7 +18,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('motif', label: 'Motif', word: 'motif', prefix: 'f', purpose: Purpose::Construction)]
 final class MotifKind extends Kind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [StepsField::parts('of', 'parts'), new PlaceField('anchor', 'anchor', required: true)];
     }

@@ -24,7 +24,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('place', label: 'Placement', word: 'placement', prefix: 'q', purpose: Purpose::Repeat)]
 final class PlaceKind extends CopyKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new StepField('motif', 'motif', Role::Part, required: true),

@@ -18,7 +18,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('part.circle', label: 'Disc', word: 'disc', prefix: 'p', purpose: Purpose::Construction)]
 final class CirclePartKind extends PartKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return CircleForms::fields();
     }

@@ -28,7 +28,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('part.ellipse', label: 'Ellipse', word: 'ellipse', prefix: 'p', purpose: Purpose::Construction)]
 final class EllipseKind extends PartKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlaceField('center', 'centre', true),

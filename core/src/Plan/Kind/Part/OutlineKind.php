@@ -23,7 +23,7 @@ final class OutlineKind extends PartKind
 {
     public const MOST = 10_000;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlacesField('points', 'points', ['the first point', 'the second point'], false, true, self::MOST),

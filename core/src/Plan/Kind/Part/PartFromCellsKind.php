@@ -22,7 +22,7 @@ final class PartFromCellsKind extends PartKind
         return false;
     }
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [new CellsField('cells', 'cells')];
     }

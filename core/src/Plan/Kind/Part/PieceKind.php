@@ -18,7 +18,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('part.piece', label: 'Piece', word: 'piece', prefix: 'p', purpose: Purpose::Construction)]
 final class PieceKind extends PartKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new StepField('of', 'part', Role::Part, true),

@@ -21,7 +21,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('part.polygon', label: 'Polygon', word: 'polygon', prefix: 'p', purpose: Purpose::Construction)]
 final class PolygonKind extends PartKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlaceField('center', 'centre', true),

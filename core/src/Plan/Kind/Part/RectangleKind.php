@@ -26,7 +26,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('part.rectangle', label: 'Rectangle', word: 'rectangle', prefix: 'p', purpose: Purpose::Construction)]
 final class RectangleKind extends PartKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PlacesField('corners', 'corners', ['the first corner', 'the opposite corner'], true),

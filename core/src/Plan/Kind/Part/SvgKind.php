@@ -25,7 +25,7 @@ use Sternbild\Core\Svg\Recovery;
 #[Called('part.svg', label: 'Shape', word: 'shape', prefix: 'p', purpose: Purpose::Construction)]
 final class SvgKind extends PartKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new PathField('path', 'path', true),

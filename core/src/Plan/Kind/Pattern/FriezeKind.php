@@ -37,7 +37,7 @@ final class FriezeKind extends RepeatingKind
         'p2mm' => 'p2mm, mirrored both ways',
     ];
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             StepsField::parts('of', 'parts'),

@@ -57,7 +57,7 @@ final class PatternKind extends RepeatingKind
         'p6m' => 'p6m, sixth turns and mirrors',
     ];
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             StepsField::parts('of', 'parts'),

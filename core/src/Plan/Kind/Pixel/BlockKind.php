@@ -48,7 +48,7 @@ final class BlockKind extends PartKind
     /** By how much light, or its lack, changes the lightness of a face. */
     private const SHADE = 0.13;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new StepField('on', 'grid', Role::Grid, true, ['grid.twoaxis', 'grid.triangular']),

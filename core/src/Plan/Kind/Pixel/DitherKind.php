@@ -23,7 +23,7 @@ final class DitherKind extends PaintingKind
 {
     private const MATRICES = ['checker' => 'a checkerboard', '2' => 'twos', '4' => 'fours', '8' => 'eights'];
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             self::on(),

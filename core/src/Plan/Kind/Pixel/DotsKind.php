@@ -30,7 +30,7 @@ final class DotsKind extends PaintingKind
     /** Cells that a line may run over, inside the grid or not. */
     private const FARTHEST = 100_000;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             self::on(['grid.pixel', 'grid.rectangular']),

@@ -31,7 +31,7 @@ final class FramesKind extends GuideKind
 {
     public const MOST = 256;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new StepField('on', 'grid', Role::Grid, true, ['grid.pixel', 'grid.rectangular']),

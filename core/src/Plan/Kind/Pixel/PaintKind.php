@@ -24,7 +24,7 @@ use Sternbild\Core\Shape\Part;
 #[Called('paint', label: 'Paint', word: 'paint', prefix: 'p', purpose: Purpose::Construction)]
 final class PaintKind extends PaintingKind
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new StepField('on', 'grid or overlay', Role::Grid, true, or: Role::Overlay),

@@ -63,7 +63,7 @@ final class PictureKind extends Kind
         return false;
     }
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new SourceField('source', 'picture', true),

@@ -29,7 +29,7 @@ final class SampleKind extends PaintingKind
     /** Cells that get a colour. */
     private const MOST = 160_000;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new StepField('picture', 'picture', Role::Picture, true),

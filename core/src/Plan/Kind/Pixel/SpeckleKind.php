@@ -27,7 +27,7 @@ final class SpeckleKind extends PaintingKind
     /** Of a cell's size: how far a corner may lie outside the part by rounding. */
     private const INWARD = 1e-6;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new StepField('of', 'part', Role::Part, true),

@@ -22,7 +22,7 @@ abstract class TransformKind extends CopyKind
     /** @throws FieldFault */
     abstract protected function map(Arguments $given): Affine;
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [self::things(), ...$this->how(), new SwitchField('copy', 'copy', 'as a copy', 'itself'), self::keep()];
     }

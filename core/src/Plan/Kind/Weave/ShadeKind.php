@@ -28,7 +28,7 @@ final class ShadeKind extends Kind
 {
     private const COLOUR = '#000000';
 
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             new StepField('of', 'weave', Role::Part, required: true),

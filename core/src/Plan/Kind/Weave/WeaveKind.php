@@ -29,7 +29,7 @@ use Sternbild\Core\Symmetry\Weave;
 #[Called('weave', label: 'Weave', word: 'weave', prefix: 'w', purpose: Purpose::Construction)]
 final class WeaveKind extends PartOperation
 {
-    public function fields(): array
+    protected function declared(): array
     {
         return [
             StepsField::partsOrGuides('of', 'strands'),

@@ -1,7 +1,7 @@
 import type { GridShape } from '../scene/GridShape';
 import type { Dot } from './dots';
 import type { Block } from './Painter';
-import type { Picture } from './Picture';
+import type { PaintedCells } from './PaintedCells';
 
 /** Column and row of an address. */
 export function dotsIn(address: string): Dot {
@@ -29,7 +29,7 @@ export function within(block: Block, [column, row]: Dot): boolean {
 export function blockMoved(
     block: Block,
     shape: GridShape,
-    picture: Picture,
+    picture: PaintedCells,
     names: ReadonlyMap<string, string>,
     way: (dot: Dot) => Dot,
     copies: boolean,

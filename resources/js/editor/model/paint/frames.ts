@@ -1,6 +1,6 @@
 import type { Step } from '../../../api/client';
 import type { GridShape } from '../scene/GridShape';
-import type { Picture } from './Picture';
+import type { PaintedCells } from './PaintedCells';
 
 type Frames = NonNullable<Step['frames']>;
 
@@ -20,7 +20,7 @@ export function cornerOf({ size, corners }: Frames, shape: GridShape, index: num
 export function frameLaid(
     frames: Frames,
     shape: GridShape,
-    picture: Picture,
+    picture: PaintedCells,
     names: ReadonlyMap<string, string>,
     from: number,
     to: number,

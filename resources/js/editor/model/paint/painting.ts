@@ -2,7 +2,7 @@ import type { Kind, Operation } from '../../../api/client';
 import { written } from '../pick/runs';
 import type { GridShape } from '../scene/GridShape';
 import type { Dot } from './dots';
-import { alongOf } from './Picture';
+import { alongOf } from './PaintedCells';
 
 /** A line, ring, ellipse or box between two cells as a step of its own; null where no kind has such numbers. */
 export function numbersOf(

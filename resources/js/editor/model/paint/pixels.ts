@@ -1,10 +1,10 @@
 import { bytesOf } from './over';
-import type { Picture } from './Picture';
+import type { PaintedCells } from './PaintedCells';
 
 const INK = [27, 33, 64, 255];
 
 /** A pixel for every cell of a lattice. */
-export function imageOf(picture: Picture, wide: number, high: number): ImageData {
+export function imageOf(picture: PaintedCells, wide: number, high: number): ImageData {
     const image = new ImageData(wide, high);
     const bytes = picture.palette.map(bytesOf);
     picture.numbered.forEach((number, cell) => number !== 0 && image.data.set(bytes[number] ?? [], 4 * cell));

@@ -1,5 +1,5 @@
 import type { Kind, Operation, Scene, SheetPage, Step } from '../../../api/client';
-import { writtenOn } from '../paint/Picture';
+import { writtenOn } from '../paint/PaintedCells';
 import { paintingOf } from '../paint/painting';
 import { dissected, type Pick, type Picking } from '../pick/Picking';
 import { gridShape } from '../scene/geometry';

@@ -1,8 +1,10 @@
 import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useRef, useState } from 'react';
 import { useBringing } from './useBringing';
-import { BringDrawing } from './BringDrawing';
-import { ScanSketch } from '../scan/ScanSketch';
+import { later } from '../../../ui/later';
+
+const BringDrawing = later(() => import('./BringDrawing').then(({ BringDrawing }) => BringDrawing));
+const ScanSketch = later(() => import('../scan/ScanSketch').then(({ ScanSketch }) => ScanSketch));
 
 /** What is not made here, but brought: a picture from disk, a drawing from another program, a pencil sketch from the scanner. */
 export function Bring({ onDone, side, trigger }: { onDone: () => void; side: 'top' | 'bottom'; trigger: ReactNode }) {

@@ -6,7 +6,7 @@ import { usePalette } from '../../state/acts';
 import type { GridShape } from '../../model/scene/GridShape';
 import { blockMoved, laidAnew, sidesOf } from '../../model/paint/blocks';
 import type { Block } from '../../model/paint/Painter';
-import { namesByColour, Picture } from '../../model/paint/Picture';
+import { namesByColour, PaintedCells } from '../../model/paint/PaintedCells';
 import { useStrokes } from '../../state/useStrokes';
 
 /** What can be done with a picked block of cells; it is moved by pulling it, or by arrow keys. */
@@ -20,7 +20,7 @@ export function BlockVerbs({ block, grid, shape }: { block: Block; grid: Step; s
 
     function lay(how: 'left to right' | 'up and down' | 'turned'): void {
         const laid = laidAnew(block, how);
-        const picture = Picture.of(scene, grid, shape, painter.strokes(), palette);
+        const picture = PaintedCells.of(scene, grid, shape, painter.strokes(), palette);
         painter.replace(grid.id, blockMoved(block, shape, picture, namesByColour(palette), laid.way, false));
         painter.setBlock(laid.block);
         keep(painter.send());

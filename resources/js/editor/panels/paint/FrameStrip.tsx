@@ -10,7 +10,7 @@ import { PAPER } from '../../layers/canvas';
 import { gridShape } from '../../model/scene/geometry';
 import type { GridShape } from '../../model/scene/GridShape';
 import { cornerOf, frameLaid } from '../../model/paint/frames';
-import { namesByColour, Picture } from '../../model/paint/Picture';
+import { namesByColour, PaintedCells } from '../../model/paint/PaintedCells';
 import { imageOf } from '../../model/paint/pixels';
 import { addressed, paintingOf } from '../../model/paint/painting';
 
@@ -43,7 +43,7 @@ function Strip({ step, frames, grid, shape }: { step: Step; frames: NonNullable<
     const [shown, setShown] = useState(0);
     const [wide = 1, high = 1] = frames.size;
     const count = frames.corners.length;
-    const picture = useMemo(() => Picture.of(scene, grid, shape), [scene, grid, shape]);
+    const picture = useMemo(() => PaintedCells.of(scene, grid, shape), [scene, grid, shape]);
     const whole = useMemo(() => imageOf(picture, ...shape.extent), [picture, shape]);
     const index = Math.min(active?.step === step.id ? active.index : 0, count - 1);
 

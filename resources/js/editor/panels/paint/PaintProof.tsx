@@ -6,7 +6,7 @@ import { usePalette } from '../../state/acts';
 import { PAPER } from '../../layers/canvas';
 import { gridShape } from '../../model/scene/geometry';
 import { paintedGrid } from '../../model/paint/paintedGrid';
-import { Picture } from '../../model/paint/Picture';
+import { PaintedCells } from '../../model/paint/PaintedCells';
 import { bytesOf } from '../../model/paint/over';
 import { imageOf, silhouetteOf } from '../../model/paint/pixels';
 
@@ -25,7 +25,7 @@ export function PaintProof() {
     const shape = mode === 'paint' ? gridShape(grid?.geometry) : undefined;
     const [wide, high] = shape?.isLattice === true ? shape.extent : [0, 0];
     const painted = useMemo(
-        () => (grid === undefined || shape === undefined || wide === 0 ? null : imageOf(Picture.of(scene, grid, shape), wide, high)),
+        () => (grid === undefined || shape === undefined || wide === 0 ? null : imageOf(PaintedCells.of(scene, grid, shape), wide, high)),
         [scene, grid, shape, wide, high],
     );
 

@@ -27,13 +27,15 @@ import { usePutting } from '../../tools/usePutting';
 import { useSheetKeys } from '../../tools/useSheetKeys';
 import { useTraceTool } from '../../tools/useTraceTool';
 import { useWalk } from '../../tools/useWalk';
-import { BringDrawing } from '../begin/BringDrawing';
 import { useBringing } from '../begin/useBringing';
-import { BrushChoices } from '../paint/BrushChoices';
 import { KeepOn } from '../verbs/KeepOn';
 import { PickModes } from './PickModes';
 import { SheetMenu } from './SheetMenu';
 import { SheetSays } from './SheetSays';
+import { later } from '../../../ui/later';
+
+const BringDrawing = later(() => import('../begin/BringDrawing').then(({ BringDrawing }) => BringDrawing));
+const BrushChoices = later(() => import('../paint/BrushChoices').then(({ BrushChoices }) => BrushChoices));
 
 const ZOOM = 1.25;
 

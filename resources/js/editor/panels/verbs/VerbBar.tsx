@@ -9,18 +9,20 @@ import { useAsking } from '../../state/asking';
 import { usePick, usePicks } from '../../state/pick';
 import { useSheet } from '../../state/sheet';
 import { usePutAway } from '../../state/usePutAway';
-import { PaintBar } from '../paint/PaintBar';
-import { TraceBar } from '../trace/TraceBar';
 import { useCommands } from './commands';
 import { KeptBar } from './KeptBar';
 import { keepOn } from './KeepOn';
-import { Keys } from './Keys';
 import { SayIt } from './SayIt';
 import { useDoing } from './useDoing';
 import { useKeptOn } from './useKeptOn';
 import { useGivingLooks } from './usePickCommands';
 import { digitOf, useShelf } from './useShelf';
 import { numberOf, VerbShelf } from './VerbShelf';
+import { later } from '../../../ui/later';
+
+const Keys = later(() => import('./Keys').then(({ Keys }) => Keys));
+const PaintBar = later(() => import('../paint/PaintBar').then(({ PaintBar }) => PaintBar));
+const TraceBar = later(() => import('../trace/TraceBar').then(({ TraceBar }) => TraceBar));
 
 /** What can be said: verbs that fit the pick, what can be drawn, what is asked, what is kept on. */
 export function VerbBar({ onDone }: { onDone: () => void }) {

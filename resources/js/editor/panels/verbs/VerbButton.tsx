@@ -25,13 +25,13 @@ export function VerbButton({
                     onClick={onPress}
                 >
                     <kbd>{digitOf(verb)}</kbd>
-                    {verb.picture && <Picture path={verb.picture} size={tight ? 17 : 20} />}
+                    {verb.picture && <VerbPicture path={verb.picture} size={tight ? 17 : 20} />}
                     {verb.from === 'ground' && verb.picture ? <GridName label={verb.label} /> : labelOf(verb)}
                 </button>
             </Tooltip.Trigger>
             <Tooltip.Portal>
                 <Tooltip.Content side="top" sideOffset={7} className="z-50 flex max-w-72 items-center gap-3 rounded-md bg-ink px-3 py-2 text-[13px] leading-snug text-paper shadow-lg">
-                    {verb.picture && <Picture path={verb.picture} size={40} />}
+                    {verb.picture && <VerbPicture path={verb.picture} size={40} />}
                     {verb.says}
                 </Tooltip.Content>
             </Tooltip.Portal>
@@ -45,7 +45,7 @@ function labelOf({ label, group, needs }: Verb): string {
     return needs > 0 ? `${label.replace('…', '')}…` : label;
 }
 
-function Picture({ path, size }: { path: string; size: number }) {
+function VerbPicture({ path, size }: { path: string; size: number }) {
     return (
         <svg viewBox="0 0 48 48" width={size} height={size} aria-hidden="true" className={`shrink-0 ${size < 40 ? 'max-xl:hidden' : ''}`}>
             <path d={path} fill="none" stroke="currentColor" strokeWidth="2" />

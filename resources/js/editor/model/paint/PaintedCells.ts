@@ -12,7 +12,7 @@ export function namesByColour(palette: Readonly<Record<string, string>>): Readon
 }
 
 /** Which colour every cell of a grid is painted in, #rrggbb; an empty text where it is not. */
-export class Picture {
+export class PaintedCells {
     private readonly names = [''];
     private readonly numbers = new Map([['', 0]]);
     private readonly cells: Uint16Array;
@@ -32,8 +32,8 @@ export class Picture {
         shape: GridShape,
         strokes: readonly Stroke[] = [],
         palette: Readonly<Record<string, string>> = {},
-    ): Picture {
-        const picture = new Picture(shape);
+    ): PaintedCells {
+        const picture = new PaintedCells(shape);
         const geometry = new Map(scene.steps.map((step) => [step.id, step.geometry]));
         const along = alongOf(shape);
         for (const drawn of scene.drawing) {
