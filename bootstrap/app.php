@@ -1,10 +1,14 @@
 <?php
 
+use App\Http\Middleware\EmptyIsNothing;
 use App\Http\Middleware\TakeTurn;
+use App\Http\Middleware\Trim;
 use App\Http\Problems;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
+use Illuminate\Foundation\Http\Middleware\TrimStrings;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 
@@ -20,6 +24,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo('/sign-in');
         // What is wrong with these is said, not mended.
         $middleware->trimStrings(except: ['email', 'password']);
+        $middleware->replace(TrimStrings::class, Trim::class);
+        $middleware->replace(ConvertEmptyStringsToNull::class, EmptyIsNothing::class);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());

@@ -153,7 +153,8 @@ final class Turns
     {
         return (int) DB::selectOne("
             SELECT count(*) AS others FROM pg_locks
-            WHERE locktype = 'advisory' AND classid = ".self::LOCKS.' AND objid NOT BETWEEN :first AND :last AND granted
+            WHERE locktype = 'advisory' AND database = (SELECT oid FROM pg_database WHERE datname = current_database())
+            AND classid = ".self::LOCKS.' AND objid NOT BETWEEN :first AND :last AND granted
         ', ['first' => $person * self::AT_ONCE, 'last' => $person * self::AT_ONCE + self::AT_ONCE - 1])->others;
     }
 

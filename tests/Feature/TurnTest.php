@@ -153,20 +153,24 @@ final class TurnTest extends TestCase
         }
     }
 
-    public function test_whoever_had_much_goes_on_in_a_line_of_their_own(): void
+    public function test_whoever_had_much_goes_on_in_a_line_of_their_own_while_others_are_at_work(): void
     {
         $this->preview()->assertOk();
         Turns::end($this->person->id, null, 3.0);
         // Where there is no such line, all goes on as before.
         $this->preview()->assertOk()->assertHeaderMissing('X-Accel-Redirect');
         $here = ['STERNBILD_LINE' => 'none', 'REQUEST_ARRIVED' => (string) microtime(true)];
+        // Nor is there anybody to make room for.
+        $this->withServerVariables($here)->preview()->assertOk()->assertHeaderMissing('X-Accel-Redirect');
+        $lock = fn (int $other) => DB::connection('elsewhere')
+            ->select('SELECT pg_advisory_lock(8420, ?)', [($this->person->id + $other) * Turns::AT_ONCE]);
+        $lock(1);
         $this->withServerVariables($here)->preview()->assertOk()->assertHeader('X-Accel-Redirect', '@line')->assertContent('');
-        // A machine that is slow, but has nobody else to serve, is no reason to stand back.
+        // A machine that is slow, but has few to serve, is no reason to stand back.
         $late = [...$here, 'REQUEST_ARRIVED' => (string) (microtime(true) - 1)];
         $this->withServerVariables($late)->preview()->assertHeader('X-Accel-Redirect', '@line');
-        foreach ([1, 2, 3] as $other) {
-            DB::connection('elsewhere')->select('SELECT pg_advisory_lock(8420, ?)', [($this->person->id + $other) * Turns::AT_ONCE]);
-        }
+        $lock(2);
+        $lock(3);
         $this->withServerVariables($late)->preview()->assertHeader('X-Accel-Redirect', '@stands-back');
         $this->withServerVariables(['STERNBILD_LINE' => 'moves'])->preview()->assertOk()->assertJsonStructure(['scene']);
         // The change that is sent on is made there, and once.

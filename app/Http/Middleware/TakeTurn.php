@@ -13,8 +13,9 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * One person's work never stops another's: of each, two requests are worked on at once, and more wait a moment or are told to come back.
- * Whoever had much of the machine of late goes on in a line of their own, with workers of its own. While others have to wait for a worker,
- * that line stands back: one at a time, after a pause. Of previews that wait, the newest is worked out.
+ * Whoever had much of the machine of late goes on in a line of their own, with workers of its own, while others are at work; by themselves
+ * they stay where they are. While others have to wait for a worker, that line stands back: one at a time, after a pause. Of previews that
+ * wait, the newest is worked out.
  */
 final class TakeTurn
 {
@@ -79,8 +80,9 @@ final class TakeTurn
         }
         // Where there is such a line, and this is not it.
         $line = $request->server('STERNBILD_LINE');
-        if ($line === 'none' && $spent > self::MUCH) {
-            $othersWait = self::waited($request) > self::BUSY && Turns::ofOthers($person->id) >= self::MANY;
+        $others = $line === 'none' && $spent > self::MUCH ? Turns::ofOthers($person->id) : 0;
+        if ($others > 0) {
+            $othersWait = self::waited($request) > self::BUSY && $others >= self::MANY;
 
             return new PlainResponse(headers: [self::ELSEWHERE => $othersWait ? '@stands-back' : '@line']);
         }
