@@ -53,6 +53,12 @@ final readonly class Covered
         return new self($area, $isWhole);
     }
 
+    /** What figures cover that lie beside one another. */
+    public static function apart(float $area): self
+    {
+        return new self($area, true);
+    }
+
     /** What each of them covers, added up. */
     public static function each(float $area): self
     {

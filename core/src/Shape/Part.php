@@ -396,6 +396,10 @@ final readonly class Part implements Mappable
      */
     public function covered(): Covered
     {
+        if ($this->painted !== null) {
+            // No cell is painted in two colours at once.
+            return Covered::apart($this->sum(static fn (Figure $figure): float => $figure->area()));
+        }
         $isEach = $this->spread === null || ($this->spread->count() <= Covered::MOST_FIGURES && $this->spread->canBeSpelt());
         $covered = Budget::tried(
             Covered::UNITS,

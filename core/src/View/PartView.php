@@ -6,6 +6,7 @@ namespace Sternbild\Core\View;
 
 use Sternbild\Core\Format\PathData;
 use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Grid\ColumnsAndRows;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Plan\Evaluated;
@@ -56,8 +57,9 @@ final readonly class PartView
         }
         $along = $grid->arrows()['wraps'][1] ?? false ? 1 : 0;
         $rows = [];
+        $columns = $grid instanceof ColumnsAndRows && count($grid::cellWords()) === 2 ? $grid->size()[0] : null;
         foreach ($painted->cells as $cell => $name) {
-            $at = $grid->cellCoordinates($cell);
+            $at = $columns === null ? $grid->cellCoordinates($cell) : [$cell % $columns + 1, intdiv($cell, $columns) + 1];
             $rows[$name][$at[1 - $along] ?? 0][] = $at[$along] ?? 0;
         }
         $colours = $cells = [];
