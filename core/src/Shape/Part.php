@@ -385,6 +385,12 @@ final readonly class Part implements Mappable
         return $this->total(static fn (Figure $figure): int => $figure->nodes());
     }
 
+    /** The areas of its figures added up, in sheet units squared. */
+    public function figuresArea(): float
+    {
+        return $this->sum(static fn (Figure $figure): float => $figure->area());
+    }
+
     /** What it covers, in sheet units squared. */
     public function area(): float
     {
@@ -398,7 +404,7 @@ final readonly class Part implements Mappable
     {
         if ($this->painted !== null) {
             // No cell is painted in two colours at once.
-            return Covered::apart($this->sum(static fn (Figure $figure): float => $figure->area()));
+            return Covered::apart($this->figuresArea());
         }
         $isEach = $this->spread === null || ($this->spread->count() <= Covered::MOST_FIGURES && $this->spread->canBeSpelt());
         $covered = Budget::tried(
@@ -406,7 +412,7 @@ final readonly class Part implements Mappable
             fn (): Covered => $this->spread === null || $isEach ? Covered::by($this->figures()) : $this->spread->covered(),
         );
 
-        return $covered ?? Covered::each($this->sum(static fn (Figure $figure): float => $figure->area()));
+        return $covered ?? Covered::each($this->figuresArea());
     }
 
     public function perimeter(): float

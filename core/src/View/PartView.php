@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Sternbild\Core\View;
 
 use Sternbild\Core\Format\PathData;
-use Sternbild\Core\Geometry\Budget;
 use Sternbild\Core\Grid\ColumnsAndRows;
 use Sternbild\Core\Grid\Grid;
 use Sternbild\Core\Grid\Overlay;
 use Sternbild\Core\Plan\Evaluated;
 use Sternbild\Core\Plan\Field\PaintOver;
+use Sternbild\Core\Shape\Covered;
 use Sternbild\Core\Shape\Painted;
 use Sternbild\Core\Shape\Part;
 use Sternbild\Core\Shape\Spread;
@@ -18,18 +18,12 @@ use Sternbild\Core\Shape\Spread;
 /** Parts as the interface gets them: every shape once, where its figures lie, what of a grid is painted. */
 final readonly class PartView
 {
-    /** Share of a small budget that measuring all parts of a page may take. */
-    private const MEASURING = 0.25;
-
-    private Budget $measuring;
-
     /**
      * @param  array<string, Evaluated>  $known  what the steps of the plan come to
      * @param  int  $decimals  as many as can be told apart on the sheet
      */
     public function __construct(private array $known, private int $decimals)
     {
-        $this->measuring = Budget::small()->share(self::MEASURING);
     }
 
     /** @return array<string, mixed> */
@@ -37,7 +31,8 @@ final readonly class PartView
     {
         return [
             ...$this->figures($part),
-            'measures' => Budget::within($this->measuring, static fn (): array => SceneNumbers::part($part)),
+            // What figures cover together takes work, and is asked for by name.
+            'measures' => SceneNumbers::part($part, Covered::each($part->figuresArea())),
             ...($part->painted === null ? [] : ['painted' => $this->painted($part->painted)]),
         ];
     }

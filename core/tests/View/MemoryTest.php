@@ -10,6 +10,8 @@ use Random\Randomizer;
 use Sternbild\Core\Command\FolderPictures;
 use Sternbild\Core\Evaluation\Evaluator;
 use Sternbild\Core\Geometry\Budget;
+use Sternbild\Core\Plan\Asking;
+use Sternbild\Core\Plan\Kind;
 use Sternbild\Core\Plan\Kind\Kinds;
 use Sternbild\Core\Plan\Reading\PlanReader;
 use Sternbild\Core\Plan\Unusable;
@@ -18,7 +20,6 @@ use Sternbild\Core\Result\ShortMemory;
 use Sternbild\Core\Tests\Plan\StoredPlansTest;
 use Sternbild\Core\Tests\Sample;
 use Sternbild\Core\View\SceneView;
-use Sternbild\Desk\Desk;
 
 /** What is kept of one state of a sheet is never told of another. */
 final class MemoryTest extends TestCase
@@ -89,7 +90,15 @@ final class MemoryTest extends TestCase
         $kinds = Kinds::all()->withPictures(new FolderPictures(__DIR__.'/../fixtures'));
         $scene = (new Evaluator($memory))->evaluate((new PlanReader($kinds))->fromArray($plan), Budget::small());
 
-        return json_encode(SceneView::describe($scene, [], asking: new Desk), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT);
+        $asking = new class implements Asking
+        {
+            public function askedFor(Kind $kind): array
+            {
+                return array_column($kind->fields(), 'name');
+            }
+        };
+
+        return json_encode(SceneView::describe($scene, [], asking: $asking), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT);
     }
 
     /**
@@ -106,7 +115,7 @@ final class MemoryTest extends TestCase
         /** @var array<string, mixed> $sheet */
         $sheet = $plan['sheet'];
         $at = $lot->getInt(0, max(0, count($steps) - 1));
-        $sorts = ['number', 'number', 'number', 'hidden', 'muted', 'name', 'order', 'without', 'wide', 'unit', 'checks', 'seams', 'palette'];
+        $sorts = ['number', 'number', 'number', 'hidden', 'muted', 'name', 'order', 'without', 'wide', 'unit', 'checks', 'seams', ''];
         $sort = $sorts[$lot->getInt(0, count($sorts) - 1)];
         $done[] = "$sort $at";
         switch ($sort) {

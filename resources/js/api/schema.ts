@@ -3562,6 +3562,7 @@ export interface components {
             pieces: number;
             holes: number;
             nodes: number;
+            /** @description The areas of its figures added up. */
             area: number;
             perimeter: number;
             bounds: number[];
