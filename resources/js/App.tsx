@@ -1,6 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
+import { type QueryClient, useQuery } from '@tanstack/react-query';
 import { Navigate, Route, Routes } from 'react-router';
 import { answer, api } from './api/client';
+import { askEarly } from './api/early';
+import { kindsQuery } from './api/kinds';
 import { FullPage } from './ui/FullPage';
 import { fetchAhead, later } from './ui/later';
 import { Waiting } from './ui/Waiting';
@@ -15,8 +17,13 @@ const Reset = later(() => import('./account/ByLetter').then(({ Reset }) => Reset
 const Mailbox = later(() => import('./account/Mailbox').then(({ Mailbox }) => Mailbox), false);
 
 /** Fetches what the address asks for while the server still tells who asks. */
-export function fetchAsked(): void {
-    const asked = window.location.pathname.startsWith('/sheets/') ? Editor : SheetList;
+export function fetchAsked(queries: QueryClient): void {
+    const sheet = /^\/sheets\/([0-9a-f-]{36})$/.exec(window.location.pathname)?.[1];
+    if (sheet !== undefined) {
+        askEarly(sheet);
+        void queries.prefetchQuery(kindsQuery);
+    }
+    const asked = sheet === undefined ? SheetList : Editor;
     // Where it cannot be had, that is said where it is shown.
     asked.fetched().then(fetchAhead, () => undefined);
 }

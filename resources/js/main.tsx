@@ -11,7 +11,7 @@ const queries = new QueryClient({
 });
 
 selectOnFocus(document);
-fetchAsked();
+fetchAsked(queries);
 const root = document.getElementById('app');
 if (root === null) {
     throw new Error('The page has no place for the application.');

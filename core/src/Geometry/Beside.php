@@ -16,8 +16,8 @@ final readonly class Beside
     /** How far from the distance a cubic may come that runs beside another, as a share of the distance. */
     private const SHARE = 2e-5;
 
-    /** Tightly bent cubics are taken for straight pieces that leave them by at most this share of the distance. */
-    private const STRAIGHT = 5e-5;
+    /** Tightly bent cubics are taken for arcs that leave them by at most this share of the distance. */
+    private const ROUND = 2e-5;
 
     /** Halvings of a cubic. */
     private const DEEPEST = 12;
@@ -92,7 +92,7 @@ final readonly class Beside
                 return [new self($cubic->start(), $cubic->end(), $setsOff, $arrives, [$beside])];
             }
         } elseif ($most < 0.05 || $depth === self::DEEPEST) {
-            return self::straightened($cubic, $distance, $depth);
+            return self::tight($cubic, $distance, $depth);
         }
         [$first, $second] = $cubic->split(0.5);
 
@@ -143,20 +143,41 @@ final readonly class Beside
         return true;
     }
 
-    /** @return list<self> */
-    private static function straightened(Cubic $cubic, float $distance, int $depth): array
+    /**
+     * A piece that bends too tightly for the most part, as arcs that leave it by at most a share of the distance.
+     *
+     * @return list<self>
+     */
+    private static function tight(Cubic $cubic, float $distance, int $depth): array
     {
-        $chord = new Line($cubic->start(), $cubic->end());
-        $height = max(array_map(static function (float $t) use ($cubic, $chord): float {
-            $place = $cubic->pointAt($t);
+        $arcs = Biarc::between($cubic->start(), $cubic->tangentAt(0.0), $cubic->end(), $cubic->tangentAt(1.0));
+        if ($arcs !== null && self::follows($arcs, $cubic, self::ROUND * abs($distance))) {
+            $sides = [];
+            foreach ($arcs as $one) {
+                array_push($sides, ...$one instanceof Arc ? [self::arc($one, $distance)] : self::line($one, $distance));
+            }
 
-            return $place->distanceTo($chord->pointAt($chord->length() === 0.0 ? 0.0 : $chord->nearest($place)));
-        }, [0.25, 0.5, 0.75]));
-        if ($depth >= self::DEEPEST + 4 || $height <= self::STRAIGHT * abs($distance)) {
-            return self::line($chord, $distance);
+            return $sides;
+        }
+        if ($depth >= self::DEEPEST + 4) {
+            return self::line(new Line($cubic->start(), $cubic->end()), $distance);
         }
         [$first, $second] = $cubic->split(0.5);
 
-        return [...self::straightened($first, $distance, $depth + 1), ...self::straightened($second, $distance, $depth + 1)];
+        return [...self::tight($first, $distance, $depth + 1), ...self::tight($second, $distance, $depth + 1)];
+    }
+
+    /** @param  array{Curve, Curve}  $arcs */
+    private static function follows(array $arcs, Cubic $cubic, float $within): bool
+    {
+        for ($k = 1; $k < 8; $k++) {
+            $place = $cubic->pointAt($k / 8);
+            $away = min(array_map(static fn (Curve $arc): float => $arc->pointAt($arc->nearest($place))->distanceTo($place), $arcs));
+            if ($away > $within) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sternbild\Core\Tracing;
 
 use Sternbild\Core\Geometry\Arc;
+use Sternbild\Core\Geometry\Biarc;
 use Sternbild\Core\Geometry\CircleFit;
 use Sternbild\Core\Geometry\Curve;
 use Sternbild\Core\Geometry\Degenerate;
@@ -96,7 +97,7 @@ final class ArcChain
     private static function keeping(array $places, Vec $start, Vec $way, int $at, int $to, float $within): ?array
     {
         $onward = $places[min(count($places) - 1, $to + self::FEWEST)]->minus($places[max(0, $to - self::FEWEST)])->unit();
-        $one = self::tangent($start, $way, $places[$to]);
+        $one = Biarc::leaving($start, $way, $places[$to], self::FLAT);
         if (
             $one !== null &&
             ($to === count($places) - 1 || abs($one->tangentAt(1.0)->cross($onward)) < self::AGREES) &&
@@ -104,23 +105,9 @@ final class ArcChain
         ) {
             return [$one];
         }
-        // Two arcs that meet where both leave their ends by equal ways: K. M. Bolton, Biarc curves, Computer-Aided Design 7 (1975).
-        $chord = $places[$to]->minus($start);
-        $sum = $way->plus($onward);
-        $apart = 2 * (1 - $way->dot($onward));
-        $reach = $apart < 1e-9
-            ? ($chord->dot($onward) > 0.0 ? $chord->dot($chord) / (4 * $chord->dot($onward)) : -1.0)
-            : (-$chord->dot($sum) + sqrt($chord->dot($sum) ** 2 + $apart * $chord->dot($chord))) / $apart;
-        if ($reach <= 0.0) {
-            return null;
-        }
-        $middle = $start->plus($places[$to])->plus($way->minus($onward)->times($reach))->times(0.5);
-        $first = self::tangent($start, $way, $middle);
-        $second = $first === null ? null : self::tangent($middle, $first->tangentAt(1.0), $places[$to]);
+        $two = Biarc::between($start, $way, $places[$to], $onward, self::FLAT);
 
-        return $first !== null && $second !== null && self::isNear([$first, $second], $places, $at, $to, $within)
-            ? [$first, $second]
-            : null;
+        return $two !== null && self::isNear($two, $places, $at, $to, $within) ? $two : null;
     }
 
     /**
@@ -139,25 +126,6 @@ final class ArcChain
         }
 
         return true;
-    }
-
-    /** The arc from a place in a direction to another; straight where it hardly bends; null where it would turn back. */
-    private static function tangent(Vec $start, Vec $way, Vec $to): ?Curve
-    {
-        $chord = $to->minus($start);
-        $length = $chord->length();
-        if ($length === 0.0 || $way->dot($chord) <= 0.0) {
-            return null;
-        }
-        $sine = $way->cross($chord) / $length;
-        if (abs($sine) < self::FLAT) {
-            return new Line($start, $to);
-        }
-        // The centre lies square to the way, as far from either end.
-        $radius = $length / (2 * $sine);
-        $center = $start->plus($way->quarterTurned()->times($radius));
-
-        return Arc::around($center, abs($radius), $start, $to, $radius > 0.0);
     }
 
     /**

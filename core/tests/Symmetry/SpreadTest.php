@@ -258,6 +258,11 @@ final class SpreadTest extends TestCase
                 'fill' => ['pattern' => 'w1', 'resize' => 0.001],
             ])->findings[0]->message,
         );
+        // While 0.5 is typed, it begins with nought.
+        $nought = ['id' => 's1', 'kind' => 'style', 'of' => ['c1'], 'fill' => ['pattern' => 'w1', 'resize' => 0]];
+        $told = self::scene(self::MOTIF, self::pattern('p4'), $disc(1), $nought)->findings[0];
+        self::assertSame(['s1', 'fill', true], [$told->step, $told->field, $told->isError()]);
+        self::assertStringContainsString('0 times as large cannot be seen', $told->message);
     }
 
     public function test_bad_cells_are_told(): void

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
-import { answer, api, Problem } from '../api/client';
+import { Problem } from '../api/client';
+import { kindsQuery } from '../api/kinds';
 import { FullPage } from '../ui/FullPage';
 import { Waiting } from '../ui/Waiting';
 import { Keyboard, useHearing, useKeys } from './keys/Keyboard';
@@ -13,13 +14,12 @@ import { HandOver } from './panels/handover/HandOver';
 import { Header } from './panels/Header';
 import { KeptBanner } from './panels/KeptBanner';
 import { FrameStrip } from './panels/paint/FrameStrip';
-import { PaintProof } from './panels/paint/PaintProof';
 import { PlanPanel } from './panels/plan/PlanPanel';
 import { Findings } from './panels/proofs/Findings';
 import { Measures } from './panels/proofs/Measures';
+import { PaintProofWhenPainting, TileProofOfPatterns } from './panels/proofs/Needed';
 import { PalettePanel } from './panels/proofs/PalettePanel';
 import { Proofs } from './panels/proofs/Proofs';
-import { TileProof } from './panels/proofs/TileProof';
 import { Shared } from './panels/Shared';
 import { Sheet } from './panels/sheet/Sheet';
 import { Vary } from './panels/variations/Vary';
@@ -36,7 +36,7 @@ import { useViewState } from './state/view';
 export function Editor() {
     const { id = '' } = useParams();
     const work = useSheetWork(id);
-    const kinds = useQuery({ queryKey: ['kinds'], queryFn: () => answer(api.GET('/api/kinds')) });
+    const kinds = useQuery(kindsQuery);
     const handle = useRef<SheetHandle>(null);
     const [keyboard] = useState(() => new Keyboard());
     const [painter] = useState(() => new Painter());
@@ -127,9 +127,9 @@ export function Editor() {
                         className="flex min-h-0 flex-col gap-7 overflow-y-auto border-l border-rule bg-paper px-4 py-5"
                     >
                         <FrameStrip />
-                        <PaintProof />
+                        <PaintProofWhenPainting />
                         <Proofs />
-                        <TileProof />
+                        <TileProofOfPatterns />
                         <Measures />
                         <Findings />
                         <PalettePanel />

@@ -28,6 +28,9 @@ final class PaintField extends Field
     private const SORTS = ['linear' => 'linear', 'radial' => 'radial', 'along' => 'along its way'];
 
     /** What a pattern may say. */
+    /** Times as large as it is that a pattern has to be. */
+    private const LEAST_SIZE = 1e-6;
+
     private const OF_PATTERN = ['pattern', 'turn', 'resize', 'by'];
 
     /** @param  bool  $fills  whether it may run along the way of a band, or be a pattern */
@@ -174,10 +177,14 @@ final class PaintField extends Field
             ? $this->number($key)->resolve($raw[$key], $scope)
             : $default;
         $by = isset($raw['by']) ? $this->way()->resolve($raw['by'], $scope) : Vec::zero();
+        $size = $number('resize', 1.0);
+        if (abs($size) < self::LEAST_SIZE) {
+            throw new FieldFault($this->name, 'number', "{$this->label}: a pattern that is $size times as large cannot be seen");
+        }
 
         return new PatternFill(
             $id,
-            Affine::scaling($number('resize', 1.0), $number('resize', 1.0), $spread->lattice->origin)
+            Affine::scaling($size, $size, $spread->lattice->origin)
                 ->then(Affine::turn($number('turn', 0.0), $spread->lattice->origin))
                 ->then(Affine::move($by)),
         );

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useSyncExternalStore } from 'react';
 import { answer, api, type Scene, type SheetPage } from '../../api/client';
+import { sheetPage } from '../../api/early';
 import { Answers } from '../model/scene/answers';
 import { type Kept, SheetChanges } from '../model/scene/SheetChanges';
 
@@ -36,7 +37,7 @@ export function useSheetWork(id: string): SheetWork {
 
     const query = useQuery({
         queryKey: ['sheet', id],
-        queryFn: async () => answers.page(await answer(api.GET('/api/sheets/{sheet}', { params: { path: { sheet: id } } }))),
+        queryFn: async () => answers.page(await sheetPage(id)),
         refetchOnMount: 'always',
     });
     const { previewed, kept, pending } = useSyncExternalStore(changes.subscribe, changes.get);
