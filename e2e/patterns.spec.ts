@@ -122,6 +122,9 @@ test('what is drawn in any cell is drawn in all of them; copies take colours by 
     expect((await plan()).steps.at(-1)).toMatchObject({ kind: 'style', of: ['c1'], fill: { pattern: 'w1', resize: 0.5, turn: 30 } });
     expect(await svg(desk)).toContain('clip-path');
 
+    // Whatever stands beside the sheet scrolls by itself; the page stays where it is.
+    expect(await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)).toBe(0);
+
     // Half-drop is said in the trade's own word.
     await page.getByRole('button', { name: /^Step \d+, pattern 1$/ }).click();
     await page.getByRole('button', { name: /^group of pattern 1: / }).click();

@@ -124,7 +124,7 @@ export function Editor() {
                 <Foldable side="proofs" what="proofs and palette">
                     <aside
                         aria-label="Proofs, measures, findings and palette"
-                        className="flex min-h-0 flex-col gap-7 overflow-y-auto border-l border-rule bg-paper px-4 py-5"
+                        className="relative flex min-h-0 flex-col gap-7 overflow-y-auto border-l border-rule bg-paper px-4 py-5"
                     >
                         <FrameStrip />
                         <PaintProofWhenPainting />
