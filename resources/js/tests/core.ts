@@ -10,7 +10,7 @@ export function asked<T>(code: string, given: unknown = null): T {
 export const EVALUATED = `
     $kinds = Sternbild\\Core\\Plan\\Kind\\Kinds::all();
     $plan = (new Sternbild\\Core\\Plan\\Reading\\PlanReader($kinds))->fromArray($given["plan"]);
-    $scene = (new Sternbild\\Core\\Evaluation\\Evaluator(new Sternbild\\Core\\Evaluation\\ArrayCache))->evaluate($plan);
+    $scene = (new Sternbild\\Core\\Evaluation\\Evaluator(new Sternbild\\Core\\Result\\ShortMemory))->evaluate($plan);
 `;
 
 export function plan(steps: Record<string, unknown>[], more: Record<string, unknown> = {}): Record<string, unknown> {

@@ -1,5 +1,6 @@
 import { createElement, useState } from 'react';
 import type { Field, Piece } from '../../../api/client';
+import { withMarks } from '../../model/plan/marks';
 import { problemText } from '../../model/problem';
 import { useSheet } from '../../state/sheet';
 import { Wrong } from './edited';
@@ -11,9 +12,14 @@ const SHEET = { id: '', label: 'the sheet', numbers: {} };
 /** A sentence of the sheet, its properties with the editors that their types ask for. */
 export function LiveProperties({ pieces }: { pieces: Piece[] }) {
     const { properties } = useSheet();
-    return pieces.map((piece, k) => {
+    return withMarks(pieces).map(({ piece, mark }, k) => {
         const field = properties.find(({ name }) => name === piece.field);
-        return field === undefined ? <span key={k}>{piece.text}</span> : <LiveProperty key={field.name} piece={piece} field={field} />;
+        return (
+            <span key={piece.field ?? k} className={mark === '' ? '' : 'whitespace-nowrap'}>
+                {field === undefined ? piece.text : <LiveProperty piece={piece} field={field} />}
+                {mark}
+            </span>
+        );
     });
 }
 

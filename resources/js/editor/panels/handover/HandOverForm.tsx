@@ -79,6 +79,7 @@ export function HandOverForm({ chosen, choose, bring, onDone }: Props) {
                             type="radio"
                             className="sr-only"
                             name="format"
+                            autoFocus={form?.name === name}
                             checked={form?.name === name}
                             onChange={() => choose(name)}
                         />

@@ -2,8 +2,9 @@ import { DropdownMenu } from 'radix-ui';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type KeyboardEvent, memo, useEffect, useRef, useState } from 'react';
 import { expectedText, NO } from '../../model/problem';
-import type { Finding, Kind, Operation, Step, Piece } from '../../../api/client';
+import type { Finding, Kind, Operation, Step } from '../../../api/client';
 import { answeredBy } from '../../model/verbs/hears';
+import { withMarks } from '../../model/plan/marks';
 import { useActs } from '../../state/acts';
 import { LiveField } from '../../ask/fields/LiveField';
 import { Dots } from './Dots';
@@ -272,23 +273,6 @@ function Sentence({ step, number, kind, findings, up, down, isSelected, refused:
     );
 }
 
-/** Longer ones may be broken over two lines, and the mark behind them as well. */
-const SHORT = 16;
-
-/** Pieces of a sentence; a comma or a full stop stays on the line of the short parameter before it. */
-function withMarks(pieces: Piece[]): { piece: Piece; mark: string }[] {
-    const marked: { piece: Piece; mark: string }[] = [];
-    for (const piece of pieces) {
-        const before = marked.at(-1);
-        const mark =
-            piece.field === null && before !== undefined && before.piece.field !== null && before.piece.text.length <= SHORT
-                ? (/^[.,;:]+/.exec(piece.text)?.[0] ?? '')
-                : '';
-        if (before !== undefined && mark !== '') before.mark = mark;
-        marked.push({ piece: mark === '' ? piece : { ...piece, text: piece.text.slice(mark.length) }, mark: '' });
-    }
-    return marked;
-}
 
 /** Where what is dragged would come to stand: before a line that it came from below, else behind it. */
 function landingAt(here = 0, from = 0): string {
