@@ -105,6 +105,23 @@ export class DeskPage {
         return (await answer.json()) as StoredPage;
     }
 
+    /** What figures of a part cover together, asked for by name as a number does: the measures of a part add its figures up. */
+    async covered(step: string): Promise<number> {
+        const token = (await this.page.context().cookies()).find(({ name }) => name === 'XSRF-TOKEN')?.value ?? '';
+        const answer = await this.page.request.post(`/api/sheets/${new URL(this.page.url()).pathname.split('/').at(-1) ?? ''}/preview`, {
+            headers: { Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token) },
+            data: {
+                operations: [{ op: 'add', step: { kind: 'guide.circle', center: [0, 0], radius: `sqrt(${step}.area)` } }],
+                has: [],
+                handles: [],
+            },
+        });
+        expect(answer.ok(), await answer.text()).toBe(true);
+        const { scene, added } = (await answer.json()) as Pick<StoredPage, 'scene'> & { added: string[] };
+        const numbers = scene.steps.find(({ id }) => id === added[0]) as { numbers: Record<string, number> } | undefined;
+        return (numbers?.numbers['radius'] ?? 0) ** 2;
+    }
+
     async measures(step: string): Promise<Record<string, number>> {
         const { scene } = await this.stored();
         const hash = scene.geometries[scene.steps.findIndex((one) => one.id === step)] ?? '';

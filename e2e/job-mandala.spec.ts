@@ -70,7 +70,7 @@ test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on i
     // Fourteen fields side by side, each with its mirror image on it: a ring with straight sides.
     const field = 0.5 * (180 ** 2 - 120 ** 2) * Math.sin((2 * Math.PI) / 14);
     const discs = Math.PI * 14 ** 2;
-    expect((await desk.measures('r1'))['area']).toBeCloseTo(14 * (field + discs), 2);
+    expect(await desk.covered('r1')).toBeCloseTo(14 * (field + discs), 2);
 
     // Another count, and half of it near the middle.
     await desk.mode('cells').click();
@@ -85,8 +85,8 @@ test('a mandala of own motifs: placed in one sector, mirrored in all, drawn on i
     await desk.setNumber('sectors of grid 1', '18');
     await next();
     const after = 0.5 * (180 ** 2 - 120 ** 2) * Math.sin((2 * Math.PI) / 18);
-    expect((await desk.measures('r1'))['area']).toBeCloseTo(18 * (after + discs), 2);
-    expect((await desk.measures('r2'))['area']).toBeCloseTo(9 * 10 * 50, 4);
+    expect(await desk.covered('r1')).toBeCloseTo(18 * (after + discs), 2);
+    expect(await desk.covered('r2')).toBeCloseTo(9 * 10 * 50, 4);
 
     // Twelve variations, three of them kept.
     await page.getByRole('button', { name: 'Vary' }).click();

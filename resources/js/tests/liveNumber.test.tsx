@@ -1,8 +1,9 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { LiveNumber } from '../editor/ask/fields/LiveNumber';
 import { type Acts, ActsContext } from '../editor/state/acts';
+import { numberAtHand } from '../editor/state/numberAtHand';
 import { typed } from './typed';
 
 afterEach(() => {
@@ -56,5 +57,17 @@ describe('a number of a sentence', () => {
         typed(input, '7');
         fireEvent.keyDown(input, { key: 'ArrowUp' });
         expect(preview).toHaveBeenLastCalledWith(8);
+    });
+
+    it('takes a name in the place of what is selected, and more behind it, also where the focus left it and came back at once', () => {
+        const { input } = number(40);
+        act(() => {
+            input.blur();
+            input.focus();
+        });
+        input.setSelectionRange(0, input.value.length);
+        act(() => numberAtHand.get()?.('a'));
+        expect(input.value).toBe('a');
+        expect([input.selectionStart, input.selectionEnd]).toEqual([1, 1]);
     });
 });

@@ -74,6 +74,8 @@ export function LiveNumber({ label, raw, text, value, measure, onPreview, onComm
     }
 
     async function tryOut(text: string): Promise<void> {
+        // What is being typed is not what it began with, and is not selected as that is.
+        begun.current = false;
         type(text);
         const mine = ++turn.current;
         if (text.trim() === '') return;

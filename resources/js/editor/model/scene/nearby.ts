@@ -5,18 +5,52 @@ export type Box = [left: number, top: number, right: number, bottom: number];
 /** Chords of a curve, where it is no straight line. */
 export const CHORDS = 32;
 
-/** Chords of a whole guide. */
-export const CHORDS_OF_A_GUIDE = 256;
+/** Chords of a full circle. */
+const CHORDS_AROUND = 256;
 
-/** A run of a guide in chords, as the browser measures its way. */
+/**
+ * A run of a guide in chords: its lines as they are, arcs and cubics in many.
+ *
+ * @param path SVG path data as answers have it: absolute, one `M`, then `H`, `V`, `L`, `C`, and `A` of circles, of which none goes more
+ *   than half around
+ */
 export function chordsOf(path: string): [number, number][] {
-    const element = document.createElementNS('http://www.w3.org/2000/svg', 'path');
-    element.setAttribute('d', path);
-    const length = element.getTotalLength();
-    const count = /[AC]/.test(path) ? CHORDS_OF_A_GUIDE : Math.max(1, (path.match(/L/g) ?? []).length);
-    return Array.from({ length: count + 1 }, (_, k) => {
-        const { x, y } = element.getPointAtLength((length * k) / count);
-        return [x, y];
+    const places: [number, number][] = [];
+    for (const [, command = '', rest = ''] of path.matchAll(/([MHVLCA])([^MHVLCAZ]*)/g)) {
+        const numbers = (rest.match(/-?[\d.]+(?:e-?\d+)?/g) ?? []).map(Number);
+        const from = places.at(-1) ?? [0, 0];
+        const [x = 0, y = 0] = command === 'H' ? [numbers[0], from[1]] : command === 'V' ? [from[0], numbers[0]] : numbers.slice(-2);
+        if (command === 'A') places.push(...arcChords(from, [x, y], numbers[0] ?? 0, numbers[4] === 1));
+        if (command === 'C') places.push(...cubicChords(from, numbers));
+        places.push([x, y]);
+    }
+    return places;
+}
+
+/** Places between the ends of an arc, the smaller one of the two that a radius and a way around give. */
+function arcChords([x0, y0]: [number, number], [x1, y1]: [number, number], radius: number, isClockwise: boolean): [number, number][] {
+    const [dx, dy] = [x1 - x0, y1 - y0];
+    const chord = Math.hypot(dx, dy);
+    if (chord === 0) return [];
+    // Half the chord may come to more than the radius by what both are rounded.
+    const sagitta = Math.sqrt(Math.max(0, radius ** 2 - (chord / 2) ** 2)) * (isClockwise ? 1 : -1);
+    const [cx, cy] = [(x0 + x1) / 2 - (dy / chord) * sagitta, (y0 + y1) / 2 + (dx / chord) * sagitta];
+    const begin = Math.atan2(y0 - cy, x0 - cx);
+    const turn = positive((Math.atan2(y1 - cy, x1 - cx) - begin) * (isClockwise ? 1 : -1)) * (isClockwise ? 1 : -1);
+    const count = Math.max(2, Math.ceil((Math.abs(turn) / (2 * Math.PI)) * CHORDS_AROUND));
+    return Array.from({ length: count - 1 }, (_, k) => {
+        const angle = begin + (turn * (k + 1)) / count;
+        return [cx + radius * Math.cos(angle), cy + radius * Math.sin(angle)];
+    });
+}
+
+/** Places between the ends of a cubic. */
+function cubicChords([x0, y0]: [number, number], [ax = 0, ay = 0, bx = 0, by = 0, x1 = 0, y1 = 0]: number[]): [number, number][] {
+    return Array.from({ length: CHORDS - 1 }, (_, k) => {
+        const t = (k + 1) / CHORDS;
+        const s = 1 - t;
+        const at = (p: number, a: number, b: number, q: number) => s ** 3 * p + 3 * s * s * t * a + 3 * s * t * t * b + t ** 3 * q;
+        return [at(x0, ax, bx, x1), at(y0, ay, by, y1)];
     });
 }
 
