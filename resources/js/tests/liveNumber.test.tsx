@@ -63,6 +63,7 @@ describe('a number of a sentence', () => {
         const { input } = number(40);
         // Told once more that it has the focus, with nothing to be drawn anew.
         fireEvent.focusIn(input);
+        fireEvent.focusIn(input);
         input.setSelectionRange(0, input.value.length);
         act(() => numberAtHand.get()?.('a'));
         expect(input.value).toBe('a');
