@@ -163,9 +163,11 @@ $parts = [
     },
     'vary' => function (array $r) use ($tell, $ratio, $atMost, $ms, $median): void {
         $vary = $r['vary'];
-        $atMost('twelve variations of the sample mandala (median)', $vary['varied']['median'], '%.0f ms', 3000, "p95 {$ms($vary['varied']['p95'])}");
+        $p95 = "p95 {$ms($vary['varied']['p95'])}";
+        $atMost('twelve variations of the sample mandala (median)', $vary['varied']['median'], '%.0f ms', 3000, $p95);
         $tell('  a change by somebody else meanwhile', $median($vary['beside']));
-        $ratio('a change meanwhile over one alone', $vary['beside']['median'], $vary['alone']['median'], 2.0, $ms($vary['alone']['median']));
+        $alone = $vary['alone']['median'];
+        $ratio('a change meanwhile over one alone', $vary['beside']['median'], $alone, 2.0, $ms($alone));
     },
     'desk' => function (array $r) use ($tell, $atMost, $median): void {
         $desk = $r['desk'];
@@ -202,7 +204,8 @@ $parts = [
         $brush = $r['brush'];
         $atMost('a brush pulled over 120,000 painted cells, frame time (p95)', $brush['p95'], '%.1f ms', 20);
         $tell('  a stroke of 50 cells kept (median of 12)', $median($brush['change']));
-        $ratio('a stroke over an empty request', $brush['change']['median'], $brush['empty']['median'], 4.0, $ms($brush['empty']['median']));
+        $empty = $brush['empty']['median'];
+        $ratio('a stroke over an empty request', $brush['change']['median'], $empty, 4.0, $ms($empty));
     },
     'crowd' => function (array $r) use ($tell, $atMost, $ms): void {
         $crowd = $r['crowd'];
@@ -227,12 +230,17 @@ foreach ($parts as $part => $say) {
 echo "\n", $missed === [] ? "All aims were reached.\n" : "Missed:\n  ".implode("\n  ", $missed)."\n";
 
 $kept = is_file(KEPT) ? json_decode((string) file_get_contents(KEPT), true, 4, JSON_THROW_ON_ERROR) : [];
-$slower = array_filter($figures, static fn (float $figure, string $what): bool => $figure > GROWN * ($kept[$what] ?? INF), ARRAY_FILTER_USE_BOTH);
+$slower = array_filter(
+    $figures,
+    static fn (float $figure, string $what): bool => $figure > GROWN * ($kept[$what] ?? INF),
+    ARRAY_FILTER_USE_BOTH,
+);
 foreach ($slower as $what => $figure) {
     echo $what === array_key_first($slower) ? "Slower than kept by more than a quarter:\n" : '', "  $what: $figure, was {$kept[$what]}\n";
 }
 if (($argv[2] ?? '') === 'keep') {
     $all = [...$kept, ...$figures];
     ksort($all);
-    file_put_contents(KEPT, json_encode($all, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n");
+    $flags = JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES;
+    file_put_contents(KEPT, json_encode($all, $flags)."\n");
 }
